@@ -1,0 +1,194 @@
+import type { Evidence, Fastener } from '../bike/index.js';
+import {
+  asOffered,
+  ChainFinder,
+  chainNames,
+  cureOf,
+  reachOf,
+  type Chain,
+  type Cure,
+  type Fail,
+  type Reach,
+} from '../chains/index.js';
+import { chainsBy, type Solve } from '../cover/index.js';
+import type { GarageDocument } from '../garage/index.js';
+import { lightestKit, type Kit } from '../kit/index.js';
+import { allEnough, exposures, stockDemands, stocksFor, supplyKind, type Exposure, type Stock } from '../odds/index.js';
+import { assign, type Packing, type StowItem } from '../stow/index.js';
+import { boxVolume, catalogue, type Piece } from '../tools/index.js';
+
+/** Which bike and trip of a garage are asked about. */
+export interface Question {
+  bikeId: string;
+  tripId: string | null;
+}
+
+/** A fastener's answer in the form that screens, print and the command line use. */
+export interface FastenerAnswer {
+  id: string;
+  reached: boolean;
+  best: Chain[];
+  /** Other chains at the near end, the preferred first, at most five. */
+  others: Chain[];
+  fails: { end: 'near' | 'far'; fail: Fail }[];
+  /** A tool that only spins it: its name. */
+  loose: string | null;
+  cure: Cure | null;
+}
+
+/** Everything that follows from a garage, a bike and a trip. Same input, same output. */
+export interface Answer {
+  fasteners: FastenerAnswer[];
+  chosen: number;
+  reached: number;
+  evidence: Record<Evidence, number>;
+  exposures: Exposure[];
+  stocks: Stock[];
+  sparesEnough: number;
+  kit: Kit;
+  /** How the kit turns each fastener: names of pieces for each end. */
+  kitChains: Record<string, string[][]>;
+  packing: Packing;
+}
+
+export type Phase = 'chains' | 'odds' | 'kit' | 'stow' | 'cures';
+
+const MOST_OTHERS = 5;
+
+/** Things to be stowed: each copy of a piece, each stock as one packet. */
+export function stowItems(kit: Kit, list: readonly Exposure[]): StowItem[] {
+  const pieces = kit.pieces.flatMap(({ piece, count, uses }) =>
+    Array.from({ length: count }, (_, copy): StowItem => ({
+      key: `piece ${piece.id} ${copy + 1}`,
+      name: count > 1 ? `${piece.name} (${copy + 1} of ${count})` : piece.name,
+      kind: piece.kind,
+      mass: piece.mass,
+      size: piece.size,
+      volume: boxVolume(piece),
+      traits: piece.traits,
+      uses,
+    })),
+  );
+  const spares = kit.spares.map((spare): StowItem => {
+    const { size, traits } = supplyKind(spare.kind);
+    // A packet grows in its thinnest direction.
+    return {
+      key: `supply ${spare.kind}`,
+      name: spare.quantity > 1 ? `${spare.name} ×${spare.quantity}` : spare.name,
+      kind: spare.kind,
+      mass: spare.mass,
+      size: packet(size, spare.quantity),
+      volume: boxVolume({ size }) * spare.quantity,
+      traits,
+      uses: list.filter((e) => e.trouble.supplies.some((s) => s.kind === spare.kind)).reduce((s, e) => s + e.lambda, 0),
+    };
+  });
+  return [...pieces, ...spares];
+}
+
+/** Outer measures of n equal units laid into a compact packet: the thinnest direction is doubled up until it is not the thinnest. */
+function packet(size: StowItem['size'], n: number): StowItem['size'] {
+  let [length, width, height] = [size.length, size.width, size.height];
+  let left = n;
+  while (left > 1) {
+    const step = Math.min(left, 2);
+    if (height <= width) height *= step;
+    else if (width <= length) width *= step;
+    else length *= step;
+    left = Math.ceil(left / 2);
+  }
+  return { length, width, height };
+}
+
+function asAnswer(reach: Reach): FastenerAnswer {
+  const near = reach.ends[0]!.reach;
+  return {
+    id: reach.fastener.id,
+    reached: reach.best.length > 0,
+    best: reach.best,
+    others: near.chains.filter((c) => c !== reach.best[0]).slice(0, MOST_OTHERS),
+    fails: reach.fails,
+    loose: near.loose?.piece.name ?? null,
+    cure: null,
+  };
+}
+
+/**
+ * Works out the whole path: reach, odds and stocks, lightest kit, packing, and cures for what is out of reach.
+ * @param doc the garage
+ * @param question bike and trip
+ * @param solve exact solver
+ * @param onPhase told before each part starts, for progress
+ * @throws RangeError when the bike is not in the garage
+ */
+export function answerFor(
+  doc: GarageDocument,
+  question: Question,
+  solve: Solve,
+  onPhase: (phase: Phase) => void = () => {},
+): Answer {
+  const bike = doc.bikes.find((b) => b.id === question.bikeId);
+  if (!bike) throw new RangeError('that bike is not in this garage: choose another');
+  const fasteners = doc.fasteners.filter((f) => f.bikeId === bike.id);
+  const chosen = fasteners.filter((f) => f.leftOut === null);
+  const practice = doc.garage.practice;
+
+  onPhase('chains');
+  const drawer = doc.pieces.filter((p) => p.mark !== 'never');
+  const finder = new ChainFinder(drawer, practice);
+  const reaches = chosen.map((f) => reachOf(f, finder));
+
+  onPhase('odds');
+  const trip = doc.trips.find((t) => t.id === question.tripId);
+  const list = trip ? exposures(bike, trip) : [];
+  const stocks = trip ? stocksFor(stockDemands(list, chosen), trip.serviceLevel) : [];
+
+  onPhase('kit');
+  const owned = new Map<string, number>();
+  for (const s of doc.supplies) owned.set(s.kind, (owned.get(s.kind) ?? 0) + s.quantity);
+  const kit = lightestKit({ reaches, pieces: doc.pieces, exposures: list, stocks, owned, solve });
+  const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
+  const kitChains = Object.fromEntries(
+    reaches.flatMap((r) => {
+      const chains = chainsBy(r, carried);
+      return chains ? [[r.fastener.id, chains.map(chainNames)] as const] : [];
+    }),
+  );
+
+  onPhase('stow');
+  const packing = assign(
+    stowItems(kit, list),
+    doc.places.filter((p) => p.bikeId === bike.id),
+    doc.pins.filter((p) => p.bikeId === bike.id),
+    bike,
+  );
+
+  onPhase('cures');
+  const answers = reaches.map(asAnswer);
+  const offered = OFFERED();
+  answers.forEach((a, i) => {
+    if (!a.reached) a.cure = cureOf(chosen[i]!, drawer, offered, practice);
+  });
+  return {
+    fasteners: answers,
+    chosen: chosen.length,
+    reached: answers.filter((a) => a.reached).length,
+    evidence: evidenceOf(chosen),
+    exposures: list,
+    stocks,
+    sparesEnough: allEnough(stocks),
+    kit,
+    kitChains,
+    packing,
+  };
+}
+
+let offeredOnce: Piece[] | null = null;
+const OFFERED = (): Piece[] => (offeredOnce ??= catalogue().map(asOffered));
+
+/** Chosen fasteners on each rung of the evidence ladder. */
+export function evidenceOf(list: readonly Pick<Fastener, 'evidence'>[]): Record<Evidence, number> {
+  const out = { assumed: 0, measured: 0, tried: 0, proven: 0 };
+  for (const f of list) out[f.evidence]++;
+  return out;
+}

@@ -1,0 +1,287 @@
+import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../sizes/index.js';
+import {
+  CONDITIONS,
+  EVIDENCE,
+  FREE_ACCESS,
+  ROLES,
+  type Access,
+  type Condition,
+  type Evidence,
+  type Fastener,
+} from './fastener.js';
+import { STATION_NAMES, STATIONS, type Station } from './stations.js';
+
+/** A part of the entry line that was understood, with the words to show back. */
+export interface ReadPart {
+  start: number;
+  end: number;
+  label: string;
+}
+/** A part that cannot be read: shown underlined with its reason, and left in the line. */
+export interface Problem {
+  start: number;
+  end: number;
+  message: string;
+}
+export interface EntryReading {
+  /** What was understood; complete only when there is a head and no problem. */
+  draft: Partial<Fastener>;
+  parts: ReadPart[];
+  problems: Problem[];
+}
+
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`;
+const END = String.raw`(?![\w/.,]*[\w/])`;
+const word = (source: string) => new RegExp(`^(?:${source})${END}`, 'iu');
+const num = (text: string | undefined) => Number((text ?? '').replace(',', '.'));
+
+interface State {
+  draft: Partial<Fastener>;
+  access: Partial<Access>;
+  both: boolean;
+  name: string[];
+}
+interface Pattern {
+  re: RegExp;
+  /** Applies the match; returns the label, or a problem's message behind a `!`. */
+  take: (m: RegExpExecArray, s: State) => string;
+}
+
+const evidence = (text: string) => text.toLowerCase() as Evidence;
+const CONDITION_WORDS: Record<string, Condition> = {
+  clean: 'clean',
+  dirty: 'dirty',
+  locked: 'locked',
+  rusty: 'rusted',
+  rusted: 'rusted',
+  seized: 'rusted',
+};
+const LB_FT = 1.3558179;
+
+const torque = (value: number, s: State): string => {
+  if (value > 1000) return '! no fastener here takes over 1000 N·m: check the figure';
+  s.draft.torque = { value: Math.round(value * 10) / 10, source: 'user' };
+  return `${s.draft.torque.value} N·m`;
+};
+const access =
+  (key: 'recess' | 'clearance' | 'headroom' | 'thin' | 'stud', label: string) => (m: RegExpExecArray, s: State) => {
+    const value = num(m[1]);
+    if (value > 5000) return '! over five metres: check the figure';
+    s.access[key] = value;
+    return `${value} mm ${label}`;
+  };
+
+const PATTERNS: Pattern[] = [
+  { re: word('(?:2|two|both) ends'), take: (_m, s) => ((s.both = true), 'both ends') },
+  {
+    re: word(String.raw`(?:x|×) ?(\d+)|(\d+) ?(?:x|×)`),
+    take: (m, s) => {
+      const n = Number(m[1] ?? m[2]);
+      if (n < 1 || n > 200) return '! a count is 1 to 200';
+      s.draft.count = n;
+      return `×${n}`;
+    },
+  },
+  {
+    re: word(String.raw`m ?(\d+(?:[.,]\d+)?)`),
+    take: (m, s) => {
+      const thread = `M${num(m[1])}`;
+      if (!THREADS.includes(thread)) return `! no thread ${thread} here: threads are ${THREADS.join(', ')}`;
+      s.draft.thread = thread;
+      return `thread ${thread}`;
+    },
+  },
+  {
+    re: word(String.raw`${NUMBER} ?(?:n·m|n\.m|nm|newton ?metres?)`),
+    take: (m, s) => torque(num(m[1]), s),
+  },
+  {
+    re: word(String.raw`${NUMBER} ?(?:lb·ft|lb\.?ft|ft\.?lbs?|lbft)`),
+    take: (m, s) => torque(num(m[1]) * LB_FT, s),
+  },
+  { re: word(`sunk ${NUMBER}(?: ?mm)?`), take: access('recess', 'deep') },
+  { re: word(`(?:well|round) ${NUMBER}(?: ?mm)?`), take: access('clearance', 'free round it') },
+  { re: word(`room ${NUMBER}(?: ?mm)?`), take: access('headroom', 'room in line') },
+  { re: word(`thin ${NUMBER}(?: ?mm)?`), take: access('thin', 'thin') },
+  { re: word(`stud ${NUMBER}(?: ?mm)?`), take: access('stud', 'stud') },
+  {
+    re: word(`swing ${NUMBER}(?: ?(?:deg|°))?`),
+    take: (m, s) => {
+      const value = num(m[1]);
+      if (value < 1 || value > 360) return '! a swing is 1 to 360 degrees';
+      s.access.swing = value;
+      return `${value}° swing`;
+    },
+  },
+  {
+    re: word('side only|in line only|out of line'),
+    take: (m, s) => (s.access.approach = m[0].toLowerCase().replace(/ +/g, ' ') as Access['approach']),
+  },
+  { re: word('shakes(?: loose)?|loose'), take: (_m, s) => ((s.draft.shakesLoose = true), 'shakes loose') },
+  { re: word('accessory|added'), take: (_m, s) => ((s.draft.accessory = true), 'accessory') },
+  {
+    re: word(Object.keys(CONDITION_WORDS).join('|')),
+    take: (m, s) => (s.draft.condition = CONDITION_WORDS[m[0].toLowerCase()]!),
+  },
+  { re: word(EVIDENCE.join('|')), take: (m, s) => (s.draft.evidence = evidence(m[0])) },
+  {
+    re: /^@ ?([\p{L}-]+)/u,
+    take: (m, s) => {
+      const asked = m[1]!.toLowerCase();
+      const hit = STATIONS.find((st) => st.startsWith(asked) || STATION_NAMES[st].toLowerCase().startsWith(asked));
+      if (!hit) return `! no station "${asked}": ${STATIONS.map((st) => `@${st}`).join(' ')}`;
+      s.draft.station = hit;
+      return `at ${STATION_NAMES[hit]}`;
+    },
+  },
+  {
+    re: /^role:([\p{L} ]+?)(?= {2}|;|$)/u,
+    take: (m, s) => {
+      const role = ROLES.find((r) => r === m[1]!.trim().toLowerCase());
+      if (!role) return `! no such role: ${ROLES.join(', ')}`;
+      s.draft.role = role;
+      return `role ${role}`;
+    },
+  },
+];
+
+const FAR = /^(?:far|behind|nut) +(?=\S)/iu;
+
+/**
+ * Reads one line a fastener, as riders say it: `2 ends 17 shock linkage 45nm sunk 60`, `1/2in rack bolt x2 accessory`,
+ * `27 axle nut far i14 98nm @rear`. Words that are none of these make the name.
+ * @param line the text as typed
+ * @returns the draft, the parts understood and the parts that were not, with positions in the line
+ */
+export function readEntry(line: string): EntryReading {
+  const s: State = { draft: {}, access: {}, both: false, name: [] };
+  const parts: ReadPart[] = [];
+  const problems: Problem[] = [];
+  const put = (start: number, used: number, label: string) => {
+    const span = { start, end: start + used };
+    if (label.startsWith('! ')) problems.push({ ...span, message: label.slice(2) });
+    else parts.push({ ...span, label });
+  };
+  let i = 0;
+  while (i < line.length) {
+    const rest = line.slice(i);
+    const space = /^[\s,;]+/u.exec(rest);
+    if (space) {
+      i += space[0].length;
+      continue;
+    }
+    const hit = firstMatch(rest);
+    if (hit) {
+      put(i, hit.m[0].length, hit.take(hit.m, s));
+      i += hit.m[0].length;
+      continue;
+    }
+    const far = FAR.exec(rest);
+    // "axle nut 27" names the head itself; only after a head does "nut 12" mean what is behind it.
+    if (far && (s.draft.head || /^far/iu.test(far[0]))) {
+      const reading = readSize(rest.slice(far[0].length));
+      if (reading) {
+        const behind = /^ +behind(?!\w)/iu.exec(rest.slice(far[0].length + reading.used));
+        const used = far[0].length + reading.used + (behind?.[0].length ?? 0);
+        put(i, used, reading.ok ? takeFar(reading.head, s) : `! ${reading.reason}`);
+        i += used;
+        continue;
+      }
+    }
+    const reading = readSize(rest, !s.draft.head && s.name.length === 0);
+    if (reading) {
+      put(i, reading.used, reading.ok ? takeHead(reading.head, s) : `! ${reading.reason}`);
+      i += reading.used;
+      continue;
+    }
+    const token = /^[^\s,;]+/u.exec(rest)![0];
+    if (/^\d/u.test(token) || /^[te]\d/iu.test(token))
+      put(i, token.length, `! cannot read "${token}": a size is 10, 1/2in, i5, t30; torque is 45nm; depth is sunk 60`);
+    else s.name.push(token);
+    i += token.length;
+  }
+  return finish(s, parts, problems, line.length);
+}
+
+function firstMatch(rest: string) {
+  for (const { re, take } of PATTERNS) {
+    const m = re.exec(rest);
+    if (m) return { m, take };
+  }
+  return null;
+}
+
+function takeHead(head: Head, s: State): string {
+  if (s.draft.head) return `! a second size: for the other end write "far ${typeShape(head)}"`;
+  s.draft.head = head;
+  return typeShape(head);
+}
+
+function takeFar(head: Head, s: State): string {
+  s.draft.far = head;
+  return `far end ${typeShape(head)}`;
+}
+
+function finish(s: State, parts: ReadPart[], problems: Problem[], length: number): EntryReading {
+  const { draft } = s;
+  if (!draft.head && draft.thread && problems.length === 0) {
+    const usual = USUAL_HEAD[draft.thread];
+    if (usual) {
+      draft.head = { form: 'hex', size: usual };
+      draft.evidence = 'assumed';
+      parts.push({ start: length, end: length, label: `hex ${usual}, usual on ${draft.thread}: assumed` });
+    }
+  }
+  if (s.both && draft.head && !draft.far) draft.far = draft.head;
+  if (Object.keys(s.access).length > 0) draft.access = { ...FREE_ACCESS, ...s.access };
+  if (s.name.length > 0) {
+    const text = s.name.join(' ');
+    draft.name = (text[0]!.toUpperCase() + text.slice(1)).slice(0, 120);
+  }
+  // A spark plug's body stands through its hexagon: only a deep socket takes it.
+  if (draft.head?.form === 'plug' && !s.access.stud) draft.access = { ...(draft.access ?? FREE_ACCESS), stud: 50 };
+  if (!draft.head && problems.length === 0 && length > 0)
+    problems.push({
+      start: length,
+      end: length,
+      message: 'no size yet: 10, 1/2in, i5, t30, ph2, plug 16',
+    });
+  return { draft, parts, problems };
+}
+
+/** A fastener as one entry line; reading it again gives the same head, ends, count, thread, torque, access and marks. */
+export function typeEntry(f: Fastener): string {
+  const a = f.access;
+  const same = f.far && f.far.form === f.head.form && f.far.size === f.head.size;
+  const out: string[] = [];
+  if (same) out.push('2 ends');
+  out.push(typeShape(f.head), f.name);
+  if (f.far && !same) out.push(`far ${typeShape(f.far)}`);
+  if (f.count > 1) out.push(`x${f.count}`);
+  if (f.thread) out.push(f.thread.toLowerCase());
+  if (f.torque) out.push(`${f.torque.value}nm`);
+  if (a.recess) out.push(`sunk ${a.recess}`);
+  if (a.clearance !== null) out.push(`well ${a.clearance}`);
+  if (a.headroom !== null) out.push(`room ${a.headroom}`);
+  if (a.thin !== null) out.push(`thin ${a.thin}`);
+  if (a.stud && !(f.head.form === 'plug' && a.stud === 50)) out.push(`stud ${a.stud}`);
+  if (a.swing !== null) out.push(`swing ${a.swing}`);
+  if (a.approach !== 'any') out.push(a.approach);
+  if (f.shakesLoose) out.push('loose');
+  if (f.accessory) out.push('accessory');
+  if (f.condition !== 'dirty') out.push(f.condition);
+  out.push(f.evidence, `@${f.station}`);
+  return out.join(' ');
+}
+
+/** Station named so far in a draft, for callers that file the row under the station in view. */
+export const stationOf = (draft: Partial<Fastener>, inView: Station): Station => draft.station ?? inView;
+
+/** Whether a draft can be added as it stands. */
+export const isComplete = (reading: EntryReading): boolean =>
+  reading.problems.length === 0 &&
+  reading.draft.head !== undefined &&
+  sizeExists(reading.draft.head.form, reading.draft.head.size);
+
+/** Factor list for the side panel, kept here so that words and numbers stay in one place. */
+export const conditionFactor = (condition: Condition): number => CONDITIONS[condition];

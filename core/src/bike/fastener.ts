@@ -1,0 +1,143 @@
+import { z } from 'zod';
+import { count, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
+import { headSchema, THREADS, USUAL_THREAD, USUAL_TORQUE, type Head } from '../sizes/index.js';
+import { STATIONS } from './stations.js';
+
+/** How sure the size is, from a template to real work: the ladder that the drawing and the readout use. */
+export const EVIDENCE = ['assumed', 'measured', 'tried', 'proven'] as const;
+export type Evidence = (typeof EVIDENCE)[number];
+
+/** What break-loose torque is over tightening torque (reference section 2, planning values). */
+export const CONDITIONS = { clean: 1.2, dirty: 1.5, locked: 1.8, rusted: 2.2 } as const;
+export type Condition = keyof typeof CONDITIONS;
+
+/** Jobs that a trouble may ask of a fastener, so that a mend finds its heads on this bike. */
+export const ROLES = [
+  'front axle',
+  'front axle pinch',
+  'rear axle',
+  'chain adjuster',
+  'clutch lever',
+  'brake lever',
+  'battery',
+  'fuse box',
+  'seat',
+  'tank',
+  'plug',
+  'sprocket',
+  'gear pedal',
+  'radiator guard',
+  'brake pads',
+  'bars',
+  'mirror',
+  'exhaust fixing',
+  'luggage rack',
+] as const;
+export type Role = (typeof ROLES)[number];
+
+/** What stands in a tool's way at one end. Zero or null means free. All mm, swing in degrees. */
+export const accessSchema = z.strictObject({
+  /** Depth at which the head sits below the opening of its well. */
+  recess: mm,
+  /** Diameter that is free round the head all the way down its well; null when open. */
+  clearance: mm.nullable(),
+  /** Room in line above the head; null when open. */
+  headroom: mm.nullable(),
+  /** Thickest tool that goes between head and what is behind it; null when open. */
+  thin: mm.nullable(),
+  /** Handle swing that is free, degrees; null when open. */
+  swing: z.number().min(1).max(360).nullable(),
+  /** Stud or plug body that stands through the head and must go into the socket. */
+  stud: mm,
+  /** From where a tool can come. */
+  approach: z.enum(['any', 'side only', 'in line only', 'out of line']),
+});
+export type Access = z.infer<typeof accessSchema>;
+export const FREE_ACCESS: Access = {
+  recess: 0,
+  clearance: null,
+  headroom: null,
+  thin: null,
+  swing: null,
+  stud: 0,
+  approach: 'any',
+};
+
+export const fastenerSchema = z.strictObject({
+  id,
+  bikeId: id,
+  station: z.enum(STATIONS),
+  name,
+  count,
+  head: headSchema,
+  /** The other end, where a second tool must hold or turn at the same time; null for one-ended fasteners. */
+  far: headSchema.nullable(),
+  thread: z.enum(THREADS as [string, ...string[]]).nullable(),
+  torque: z.strictObject({ value: newtonMetres, source }).nullable(),
+  condition: z.enum(Object.keys(CONDITIONS) as [Condition, ...Condition[]]),
+  access: accessSchema,
+  /** Access of the far end; the far end is open where this is left free. */
+  farAccess: accessSchema,
+  shakesLoose: z.boolean(),
+  accessory: z.boolean(),
+  evidence: z.enum(EVIDENCE),
+  role: z.enum(ROLES).nullable(),
+  /** Why no roadside job turns it; null when it counts. */
+  leftOut: z.string().trim().min(1).max(300).nullable(),
+  note,
+});
+export type Fastener = z.infer<typeof fastenerSchema>;
+
+/** A complete fastener from the least that a rider says: the head. */
+export const newFastener = (given: Pick<Fastener, 'id' | 'bikeId' | 'head'> & Partial<Fastener>): Fastener => ({
+  station: 'front-wheel',
+  name: 'Fastener',
+  count: 1,
+  far: null,
+  thread: null,
+  torque: null,
+  condition: 'dirty',
+  access: FREE_ACCESS,
+  farAccess: FREE_ACCESS,
+  shakesLoose: false,
+  accessory: false,
+  evidence: 'measured',
+  role: null,
+  leftOut: null,
+  note: '',
+  ...given,
+});
+
+/** A torque with where it comes from. */
+export interface Torque {
+  value: number;
+  source: string;
+}
+
+/**
+ * Tightening torque to plan tools by, N·m: the rider's own figure, else the usual value of the thread, else of the thread that such a
+ * head usually sits on. Planning values are never values to tighten to. Null when nothing is known.
+ */
+export function planningTorque(fastener: Fastener): Torque | null {
+  if (fastener.torque) return fastener.torque;
+  const thread = fastener.thread ?? usualThread(fastener.head);
+  if (!thread) return null;
+  return {
+    value: USUAL_TORQUE[thread]!,
+    source: fastener.thread ? `planning value for ${thread}` : `planning value for ${thread}, guessed from the head`,
+  };
+}
+
+/** Thread that a head usually sits on, or null. */
+export const usualThread = (head: Head): string | null => USUAL_THREAD[`${head.form} ${head.size}`] ?? null;
+
+/** Torque that it takes to break a fastener loose, N·m: tightening × condition factor. Null when no torque is known. */
+export function breakLoose(fastener: Fastener): Torque | null {
+  const torque = planningTorque(fastener);
+  if (!torque) return null;
+  const factor = CONDITIONS[fastener.condition];
+  return {
+    value: torque.value * factor,
+    source: `${torque.value} N·m (${torque.source}) × ${factor} ${fastener.condition}`,
+  };
+}

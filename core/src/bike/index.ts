@@ -1,0 +1,4 @@
+export * from './stations.js';
+export * from './bike.js';
+export * from './fastener.js';
+export * from './entryLine.js';

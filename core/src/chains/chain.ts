@@ -1,0 +1,110 @@
+import type { Fit } from '../fit/index.js';
+import type { Mode, Piece } from '../tools/index.js';
+import { FORCE, PALM, PIPE_OVERLAP, type Practice } from './practice.js';
+
+/** One piece in use within a chain. */
+export interface Link {
+  piece: Piece;
+  mode: Mode;
+}
+
+/** A way from the hand to a shape: links in the order hand → … → the piece that turns it. */
+export interface Path {
+  links: readonly Link[];
+  /** Effective arm, mm; 0 where a palm or fingers turn it. */
+  arm: number;
+  /** Greatest force that the hold allows, N. */
+  force: number;
+  /** Greatest torque that the hand can give through the arm, N·m. */
+  handGives: number;
+  /** Least torque that any link bears, N·m, and which link that is. */
+  bears: number;
+  weakest: number;
+  /** Along the axis, mm. */
+  length: number;
+  swivels: boolean;
+  /** Swing for the next bite, degrees. */
+  step: number;
+  mass: number;
+}
+
+/** A path that turns one end of a fastener, with what it takes. */
+export interface Chain extends Path {
+  fit: Fit;
+  /** Break-loose torque asked, N·m; null when no torque is known. */
+  need: number | null;
+  /** Force at the arm that breaks it loose, N; null without an arm or a torque. */
+  effort: number | null;
+  /** Least of what bears and what the hand gives over what is needed; null when no torque is known. */
+  margin: number | null;
+}
+
+/** Force that a hold allows under a rider's practice, N. */
+export function allowedForce(mode: Mode, practice: Practice): number {
+  if (mode.offer.by !== 'hand') return 0;
+  switch (mode.offer.hold) {
+    case 'bar':
+      return practice.standing === 'never' ? FORCE.twoHands : FORCE.foot;
+    case 'ratchet':
+      return practice.standing === 'ratchet too' ? FORCE.foot : FORCE.twoHands;
+    default:
+      return FORCE.twoHands;
+  }
+}
+
+/** A path of one hand-held piece, with a pipe over its handle where one is given. */
+export function handPath(link: Link, pipe: Link | null, practice: Practice): Path {
+  const { mode } = link;
+  if (mode.offer.by !== 'hand') throw new TypeError('a hand path starts with a piece held by hand');
+  const pipeArm = pipe && pipe.mode.offer.by === 'hand' ? pipe.mode.offer.arm - PIPE_OVERLAP : 0;
+  const arm = mode.offer.arm + pipeArm;
+  const force = allowedForce(mode, practice);
+  const palm = mode.offer.hold === 'driver' ? PALM.driver : mode.offer.hold === 'thumb' ? PALM.thumb : null;
+  return {
+    links: pipe ? [pipe, link] : [link],
+    arm: palm === null ? arm : 0,
+    force,
+    handGives: palm ?? (force * arm) / 1000,
+    bears: mode.bears,
+    weakest: pipe ? 1 : 0,
+    length: mode.length,
+    swivels: mode.swivels,
+    step: mode.step,
+    mass: link.piece.mass + (pipe?.piece.mass ?? 0),
+  };
+}
+
+/** The path with one more piece at its end. */
+export function extendPath(path: Path, link: Link): Path {
+  const bears = Math.min(path.bears, link.mode.bears);
+  return {
+    ...path,
+    links: [...path.links, link],
+    bears,
+    weakest: link.mode.bears < path.bears ? path.links.length : path.weakest,
+    length: path.length + link.mode.length,
+    swivels: path.swivels || link.mode.swivels,
+    mass: path.mass + link.piece.mass,
+  };
+}
+
+/** How often one piece is used in a path. */
+export function usesOfPiece(path: Pick<Path, 'links'>, id: string): number {
+  let n = 0;
+  for (const { piece } of path.links) if (piece.id === id) n++;
+  return n;
+}
+
+/** How often each piece is used in a path, by id. */
+export function usesOf(path: Pick<Path, 'links'>): Map<string, number> {
+  const uses = new Map<string, number>();
+  for (const { piece } of path.links) uses.set(piece.id, (uses.get(piece.id) ?? 0) + 1);
+  return uses;
+}
+
+/** Stable key of the pieces in a path, whatever their order. */
+export const piecesKey = (path: Pick<Path, 'links'>): string =>
+  path.links
+    .map((l) => l.piece.id)
+    .sort()
+    .join(' ');

@@ -1,0 +1,144 @@
+import type { Access, Condition } from '../bike/index.js';
+import { fit as fitOf, type Fit } from '../fit/index.js';
+import { millimetres, printShape, type Head, type Shape } from '../sizes/index.js';
+import type { Mode } from '../tools/index.js';
+import type { Chain, Path } from './chain.js';
+import type { Practice } from './practice.js';
+
+/** What is asked of one end of a fastener. */
+export interface End {
+  head: Head;
+  access: Access;
+  /** Break-loose torque, N·m; null when no torque is known. */
+  need: number | null;
+  condition: Condition;
+  /** Whether this end is only held while the other turns. */
+  holding: boolean;
+}
+
+export type FailCode =
+  'size' | 'recess' | 'clearance' | 'headroom' | 'thin' | 'swing' | 'stud' | 'approach' | 'bears' | 'arm' | 'practice';
+export interface Fail {
+  code: FailCode;
+  message: string;
+}
+
+/** Fit of what a mode turns on a shape. An adjustable is set to the head, so only its span counts. */
+export function modeFit(mode: Mode, shape: Shape): Fit {
+  if (mode.grip !== 'adjustable') return fitOf(mode.turns, shape, mode.grip);
+  const s = millimetres(shape.size);
+  const inSpan =
+    (shape.form === 'hex' || shape.form === 'plug') && s >= millimetres(mode.turns.size) && s <= (mode.opensTo ?? 0);
+  return {
+    verdict: inSpan ? 'fits' : 'no',
+    goesOn: inSpan ? 1 : 0,
+    odds: { fits: inSpan ? 1 : 0, loose: 0, rounds: 0, no: inSpan ? 0 : 1 },
+    worstPlay: Number.NaN,
+    reason: inSpan ? 'set to the head' : 'outside its span',
+  };
+}
+
+const r = Math.round;
+
+/** The pieces that stand inside the well, from the head outwards, must be thinner than what is free there. */
+function widestInWell(path: Path, depth: number): number {
+  let widest = 0;
+  let at = 0;
+  for (let i = path.links.length - 1; i >= 0; i--) {
+    const { mode } = path.links[i]!;
+    const lateral = mode.offer.by === 'hand' && mode.thickness === 0 && i < path.links.length - 1;
+    // A handle across the end of the chain sits above the well when the rest is long enough.
+    if (!(lateral && at >= depth)) widest = Math.max(widest, mode.width);
+    at += mode.length;
+    if (at >= depth) break;
+  }
+  return widest;
+}
+
+/**
+ * Every reason for which a path cannot turn an end; empty when it can.
+ * Recess, clearance, headroom, thin head, swing, stud, approach, torque of every piece, arm × allowed force (reference sections 2 and 3).
+ */
+export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
+  const { access, need } = end;
+  const last = path.links[path.links.length - 1]!;
+  const hand = path.links.find((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar')!;
+  const spanner = last.mode.thickness > 0;
+  const fails: Fail[] = [];
+  const say = (code: FailCode, message: string) => fails.push({ code, message });
+
+  if (access.recess > path.length)
+    say(
+      'recess',
+      `the head sits ${r(access.recess)} mm deep, this reaches ${r(path.length)} mm: ${r(access.recess - path.length)} mm short`,
+    );
+  if (access.clearance !== null) {
+    const widest = widestInWell(path, access.recess);
+    if (widest > access.clearance)
+      say('clearance', `${r(access.clearance)} mm is free round the head, ${last.piece.name} is ${r(widest)} mm wide`);
+  }
+  if (access.headroom !== null && path.length > access.headroom)
+    say('headroom', `${r(access.headroom)} mm of room in line, this stands ${r(path.length)} mm high`);
+  if (access.thin !== null && !(spanner && last.mode.thickness <= access.thin))
+    say(
+      'thin',
+      spanner
+        ? `only ${access.thin} mm thick goes in, ${last.piece.name} is ${last.mode.thickness} mm`
+        : `only a spanner up to ${access.thin} mm thick goes in`,
+    );
+  if (access.swing !== null && path.step > access.swing)
+    say('swing', `${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
+  if (access.stud > 0 && last.mode.hollow < access.stud)
+    say(
+      'stud',
+      `${r(access.stud)} mm stands through the head, the hollow of ${last.piece.name} is ${r(last.mode.hollow)} mm`,
+    );
+  if (access.approach === 'side only' && last.mode.grip !== 'open' && last.mode.grip !== 'adjustable')
+    say('approach', 'an open end gets in from the side only');
+  if (access.approach === 'in line only' && spanner) say('approach', 'there is room in line only, none for a spanner');
+  if (access.approach === 'out of line' && !path.swivels)
+    say('approach', 'it is out of line: the chain needs a swivel joint');
+
+  if (!end.holding && path.links.some((l) => l.mode.grip === 'adjustable')) {
+    if (practice.adjustable === 'hold only') say('practice', 'an adjustable spanner only holds, by your practice');
+  }
+  if (
+    practice.ratchet === 'never breaks loose' &&
+    hand.mode.offer.by === 'hand' &&
+    hand.mode.offer.hold === 'ratchet' &&
+    need !== null
+  )
+    say('practice', 'a ratchet does not break loose, by your practice');
+  if (need !== null) {
+    if (path.bears < need) {
+      const weak = path.links[path.weakest]!;
+      say('bears', `breaking loose takes ${r(need)} N·m, ${weak.piece.name} bears ${r(weak.mode.bears)}`);
+    }
+    if (path.handGives < need)
+      say(
+        'arm',
+        path.arm > 0
+          ? `breaking loose takes ${r(need)} N·m, ${r(path.force)} N on ${r(path.arm)} mm gives ${r(path.handGives)}: a pipe of ${r(((need - path.handGives) / path.force) * 1000 + 50)} mm closes it`
+          : `breaking loose takes ${need.toFixed(1)} N·m, a hand on ${hand.piece.name} gives ${path.handGives}`,
+      );
+  }
+  return fails;
+}
+
+/** A path that passed its checks, with margin and effort. */
+export function asChain(path: Path, end: End, fit: Fit): Chain {
+  const { need } = end;
+  return {
+    ...path,
+    fit,
+    need,
+    effort: need !== null && path.arm > 0 ? (need * 1000) / path.arm : null,
+    margin: need !== null && need > 0 ? Math.min(path.bears, path.handGives) / need : null,
+  };
+}
+
+/** Says that nothing in sight even fits the head. */
+export const nothingFits = (head: Head): Fail => ({
+  code: 'size',
+  message: `nothing in the drawer turns ${printShape(head)}`,
+});

@@ -1,0 +1,89 @@
+import type { Fastener } from '../bike/index.js';
+import type { Piece, PieceModel } from '../tools/index.js';
+import type { Chain } from './chain.js';
+import { modeFit } from './check.js';
+import { ChainFinder } from './find.js';
+import { endsOf } from './operation.js';
+import type { Practice } from './practice.js';
+
+/** The lightest purchase that brings a fastener within reach, and the chains it then has. */
+export interface Cure {
+  buy: Piece[];
+  mass: number;
+  chains: Chain[];
+}
+
+/** Kinds that stand between hand and head: any of them may be part of a cure. */
+const DRIVERS = new Set(['ratchet', 'plain bar', 'extension', 'adapter', 'joint', 'pipe']);
+
+/** Gives catalogue pieces ids of their own so that they can stand beside the rider's. */
+export const asOffered = (model: PieceModel, index: number): Piece => ({
+  ...model,
+  id: `offered-${index}`,
+  count: 2,
+  mark: null,
+  note: '',
+  source: 'planning value',
+});
+
+/**
+ * Finds the lightest purchase that reaches a fastener which the drawer does not.
+ * Exact over chains of the drawer plus those catalogue pieces that turn its heads or stand between hand and head.
+ * @returns null when nothing in the catalogue helps either
+ */
+export function cureOf(
+  fastener: Fastener,
+  drawer: readonly Piece[],
+  offered: readonly Piece[],
+  practice: Practice,
+): Cure | null {
+  const ends = endsOf(fastener);
+  const useful = offered.filter(
+    (p) => DRIVERS.has(p.kind) || p.modes.some((m) => ends.some((e) => modeFit(m, e.head).verdict === 'fits')),
+  );
+  const offeredIds = new Set(useful.map((p) => p.id));
+  const bought = (chains: readonly Chain[]) => {
+    const uses = new Map<string, { piece: Piece; n: number }>();
+    for (const chain of chains)
+      for (const { piece } of chain.links) uses.set(piece.id, { piece, n: (uses.get(piece.id)?.n ?? 0) + 1 });
+    return [...uses.values()].flatMap(({ piece, n }) =>
+      offeredIds.has(piece.id)
+        ? Array.from({ length: n }, () => piece)
+        : Array.from({ length: Math.max(0, n - piece.count) }, () => piece),
+    );
+  };
+  const cost = (chains: readonly Chain[]) => bought(chains).reduce((sum, p) => sum + p.mass, 0);
+  // A second copy of what is owned may be the cure, so two of everything count while searching.
+  const wide = [...drawer.map((p) => ({ ...p, count: Math.max(2, p.count) })), ...useful];
+  const owned = new Map(drawer.map((p) => [p.id, p.count]));
+  const finder = new ChainFinder(wide, practice);
+  const lists = ends.map((end) =>
+    finder.reach(end).chains.map((chain) => ({
+      ...chain,
+      links: chain.links.map((l) => ({
+        ...l,
+        piece: { ...l.piece, count: owned.get(l.piece.id) ?? l.piece.count },
+      })),
+    })),
+  );
+  if (lists.some((l) => l.length === 0)) return null;
+  const near = lists[0]!.map((c) => ({ chains: [c], cost: cost([c]) }));
+  let best = near.reduce((a, b) => (b.cost < a.cost ? b : a));
+  if (lists.length === 2) {
+    const far = lists[1]!.map((c) => ({ chain: c, cost: cost([c]) })).sort((a, b) => a.cost - b.cost);
+    best = { chains: [], cost: Infinity };
+    for (const n of [...near].sort((a, b) => a.cost - b.cost)) {
+      if (n.cost >= best.cost) break;
+      for (const f of far) {
+        if (Math.max(n.cost, f.cost) >= best.cost) break;
+        const chains = [n.chains[0]!, f.chain];
+        const both = cost(chains);
+        if (both < best.cost) best = { chains, cost: both };
+      }
+    }
+  }
+  return { buy: bought(best.chains), mass: best.cost, chains: best.chains };
+}
+
+/** Pieces of a chain, for showing. */
+export const chainNames = (chain: Chain): string[] => chain.links.map((l) => l.piece.name);

@@ -1,0 +1,3 @@
+export * from './milp.js';
+export * from './task.js';
+export * from './lightest.js';

@@ -1,0 +1,170 @@
+import { boxVolume, type Piece } from '../tools/index.js';
+import { MilpBuilder, type Solve } from './milp.js';
+import type { CoverProblem, Task } from './task.js';
+
+/** What is made as small as possible. */
+export type Measure = 'mass' | 'bulk' | 'price';
+
+export interface Lightest {
+  /** Copies carried of each piece, in the order of the problem's pieces. */
+  counts: number[];
+  /** Sum of the measure: grams, mL or euros. */
+  total: number;
+  proven: boolean;
+  /** How far from proven, as a share of the total; 0 when proven. */
+  gap: number;
+}
+
+/** Measures are solved in tenths so that sums are whole numbers and ties are exact. */
+const TENTHS = 10;
+const measureOf = (measure: Measure) => (piece: Piece) =>
+  Math.round(TENTHS * (measure === 'mass' ? piece.mass : measure === 'price' ? piece.price : boxVolume(piece)));
+
+/** Lets one task be done with the carried copies. `x` are the columns of the pieces. */
+function addTask(b: MilpBuilder, task: Task, x: readonly number[], shared: Map<string, number>): void {
+  const plain = task.ends.length === 1 && task.ends[0]!.every((a) => a.rest.every(([p, n]) => n === 1 && p !== a.last));
+  if (plain) addOneEnded(b, task.ends[0]!, x, shared);
+  else addWithOwnCopies(b, task, x);
+}
+
+const classKey = (rests: string[]) => [...new Set(rests)].sort().join(';');
+
+function byLast(end: Task['ends'][number]): Map<number, Task['ends'][number]> {
+  const groups = new Map<number, Task['ends'][number]>();
+  for (const a of end) groups.set(a.last, [...(groups.get(a.last) ?? []), a]);
+  return groups;
+}
+
+/**
+ * One-ended task, couplings factored: the piece on the head and what drives it meet at the shape between them, so no chain is
+ * spelled out and equal sets of drivers are stated once for all heads. With whole pieces, shares of chains may be fractions.
+ */
+function addOneEnded(
+  b: MilpBuilder,
+  end: Task['ends'][number],
+  x: readonly number[],
+  shared: Map<string, number>,
+): void {
+  const cover: [number, number][] = [];
+  for (const [last, alternatives] of byLast(end)) {
+    const z = b.column(0, 1, false);
+    cover.push([z, 1]);
+    b.row(
+      [
+        [x[last]!, 1],
+        [z, -1],
+      ],
+      0,
+    );
+    if (alternatives.some((a) => a.rest.length === 0)) continue;
+    const key = classKey(alternatives.map((a) => String(a.rest)));
+    let driven = shared.get(key);
+    if (driven === undefined) {
+      driven = b.column(0, 1, false);
+      const ways: [number, number][] = [[driven, -1]];
+      const uses = new Map<number, [number, number][]>();
+      const seen = new Set<string>();
+      for (const { rest } of alternatives) {
+        if (seen.has(String(rest))) continue;
+        seen.add(String(rest));
+        const w = b.column(0, 1, false);
+        ways.push([w, 1]);
+        for (const [p] of rest) uses.set(p, [...(uses.get(p) ?? []), [w, 1]]);
+      }
+      b.row(ways, 0, 0);
+      for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms.map(([c]): [number, number] => [c, -1])], 0);
+      shared.set(key, driven);
+    }
+    b.row(
+      [
+        [driven, 1],
+        [z, -1],
+      ],
+      0,
+    );
+  }
+  b.row(cover, 1);
+}
+
+/** Task whose ends are turned at once, or that uses a piece twice: every use takes a copy of its own. */
+function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[]): void {
+  const uses = new Map<number, [number, number][]>();
+  const use = (p: number, column: number, n: number) => uses.set(p, [...(uses.get(p) ?? []), [column, -n]]);
+  for (const end of task.ends) {
+    const cover: [number, number][] = [];
+    const classes = new Map<string, { ways: [number, number][]; heads: [number, number][] }>();
+    for (const [last, alternatives] of byLast(end)) {
+      const z = b.column(0, 1, true);
+      cover.push([z, 1]);
+      use(last, z, 1);
+      if (alternatives.some((a) => a.rest.length === 0)) continue;
+      const key = classKey(alternatives.map((a) => String(a.rest)));
+      let known = classes.get(key);
+      if (!known) {
+        known = { ways: [], heads: [] };
+        for (const rest of new Map(alternatives.map((a) => [String(a.rest), a.rest])).values()) {
+          const w = b.column(0, 1, true);
+          known.ways.push([w, 1]);
+          for (const [p, n] of rest) use(p, w, n);
+        }
+        classes.set(key, known);
+      }
+      known.heads.push([z, -1]);
+    }
+    b.row(cover, 1, 1);
+    for (const { ways, heads } of classes.values()) b.row([...ways, ...heads], 0, 0);
+  }
+  for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms], 0);
+}
+
+function build(problem: CoverProblem, costs: number[], extra: { costs: number[]; upper: number }[]) {
+  const b = new MilpBuilder();
+  const x = problem.pieces.map((piece, i) =>
+    b.column(costs[i]!, piece.mark === 'never' ? 0 : piece.count, true, piece.mark === 'always' ? 1 : 0),
+  );
+  const shared = new Map<string, number>();
+  for (const task of problem.tasks) addTask(b, task, x, shared);
+  for (const { does, count } of problem.functions)
+    b.row(
+      problem.pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
+      count,
+    );
+  for (const { costs: limited, upper } of extra)
+    b.row(
+      limited.map((c, i): [number, number] => [x[i]!, c]),
+      -Infinity,
+      upper,
+    );
+  return b.model;
+}
+
+/**
+ * The lightest set of pieces with which every task can be done, every function is there and marks hold; ties go to fewer pieces, then to
+ * the lower price, so that the answer is stable. Exact when the solver proves it (reference section 4).
+ * @throws RangeError when the marks or functions cannot be met; tasks built from reached fasteners always can
+ */
+export function lightestSet(problem: CoverProblem, solve: Solve, measure: Measure = 'mass'): Lightest {
+  const main = problem.pieces.map(measureOf(measure));
+  const one = problem.pieces.map(() => 1);
+  const price = problem.pieces.map(measureOf('price'));
+  const limits: { costs: number[]; upper: number }[] = [];
+  let answer = null as Lightest | null;
+  for (const costs of [main, one, price]) {
+    const solved = solve(build(problem, costs, limits));
+    if (solved.status === 'infeasible') {
+      // Later passes only break ties: should rounding close them off, the first answer stands.
+      if (answer) return answer;
+      throw new RangeError('no set of pieces meets the marks: take "never" off a piece that is needed');
+    }
+    const counts = problem.pieces.map((_, i) => Math.round(solved.values[i]!));
+    const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * by[i]!, 0);
+    const total = sum(main);
+    if (answer === null) {
+      const gap = solved.status === 'optimal' ? 0 : Math.max(0, (total - solved.bound) / Math.max(1, total));
+      answer = { counts, total: total / TENTHS, proven: solved.status === 'optimal', gap };
+      if (!answer.proven) return answer;
+    } else answer = { ...answer, counts };
+    limits.push({ costs, upper: sum(costs) });
+  }
+  return answer!;
+}

@@ -1,0 +1,105 @@
+import { disjoint, usesOf, usesOfPiece, type Chain, type Reach } from '../chains/index.js';
+import type { Piece, PieceFunction } from '../tools/index.js';
+
+/** Pieces of a chain with how many of each, in a stable order. */
+export type Uses = readonly (readonly [piece: number, n: number])[];
+
+/** A job that the kit must be able to do: for each end, the sets of pieces that would do it. */
+export interface Task {
+  /** Fasteners that ask for just this; equal ones are merged. */
+  fasteners: string[];
+  /** One or two ends, each with its alternatives: the last piece, and the rest of the chain. */
+  ends: { last: number; rest: Uses }[][];
+}
+
+/** A function that some trouble asks for, with how many pieces of it. */
+export interface FunctionNeed {
+  does: PieceFunction;
+  count: number;
+}
+
+/** The choice of tools as sets: what must be done, and with what it could be. */
+export interface CoverProblem {
+  pieces: readonly Piece[];
+  tasks: Task[];
+  functions: FunctionNeed[];
+}
+
+function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): { last: number; rest: Uses } {
+  const last = index.get(chain.links[chain.links.length - 1]!.piece.id)!;
+  const rest = [...usesOf({ links: chain.links.slice(0, -1) })]
+    .map(([piece, n]) => [index.get(piece)!, n] as const)
+    .sort((a, b) => a[0] - b[0]);
+  return { last, rest };
+}
+
+/**
+ * Turns reached fasteners into tasks over piece numbers. Fasteners with the same alternatives become one task.
+ * @param reaches fasteners to be covered; those out of reach are passed over, since no kit of the drawer could hold them
+ */
+export function coverProblem(
+  reaches: readonly Reach[],
+  pieces: readonly Piece[],
+  functions: readonly FunctionNeed[] = [],
+): CoverProblem {
+  const index = new Map(pieces.map((p, i) => [p.id, i]));
+  const tasks = new Map<string, Task>();
+  for (const reach of reaches) {
+    if (reach.best.length === 0) continue;
+    const ends = reach.ends.map(({ reach: r }) => r.chains.map((c) => usesByIndex(c, index)));
+    const key = ends
+      .map((end) =>
+        end
+          .map((a) => `${a.last}:${a.rest}`)
+          .sort()
+          .join(';'),
+      )
+      .join('|');
+    const known = tasks.get(key);
+    if (known) known.fasteners.push(reach.fastener.id);
+    else tasks.set(key, { fasteners: [reach.fastener.id], ends });
+  }
+  const able = (does: PieceFunction) => pieces.reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);
+  return {
+    pieces,
+    tasks: [...tasks.values()],
+    functions: functions.map((f) => ({ ...f, count: Math.min(f.count, able(f.does)) })).filter((f) => f.count > 0),
+  };
+}
+
+/** Whether a fastener is reached with the carried copies alone: the independent check of every answer. */
+export function reachedBy(reach: Reach, carried: ReadonlyMap<string, number>): boolean {
+  return chainsBy(reach, carried) !== null;
+}
+
+/** A fastener's reach with only those chains that the carried copies allow. */
+export const carriedChains = (reach: Reach, carried: ReadonlyMap<string, number>): Reach => ({
+  ...reach,
+  ends: reach.ends.map(({ end, reach: r }) => ({
+    end,
+    reach: {
+      ...r,
+      chains: r.chains.filter((c) =>
+        c.links.every(({ piece }) => usesOfPiece(c, piece.id) <= (carried.get(piece.id) ?? 0)),
+      ),
+    },
+  })),
+});
+
+/** The preferred chains of a fastener among the carried copies, or null. */
+export function chainsBy(reach: Reach, carried: ReadonlyMap<string, number>): Chain[] | null {
+  if (reach.best.length === 0) return null;
+  const lists = carriedChains(reach, carried).ends.map(({ reach: r }) => r.chains.map((c) => withCounts(c, carried)));
+  const near = lists[0]!;
+  if (lists.length === 1) return near[0] ? [near[0]] : null;
+  for (const a of near) for (const b of lists[1]!) if (disjoint(a, b)) return [a, b];
+  return null;
+}
+
+const withCounts = (chain: Chain, carried: ReadonlyMap<string, number>): Chain => ({
+  ...chain,
+  links: chain.links.map((l) => ({
+    ...l,
+    piece: { ...l.piece, count: carried.get(l.piece.id) ?? 0 },
+  })),
+});

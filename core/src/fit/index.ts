@@ -1,0 +1,3 @@
+export * from './bands.js';
+export * from './freePlay.js';
+export * from './verdict.js';

@@ -1,0 +1,138 @@
+import { z } from 'zod';
+import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
+
+/** Name and version of the open file format. A reader refuses versions that it does not know. */
+export const FILE_FORMAT = 'necessaire-garage';
+export const FILE_VERSION = 1;
+/** Greatest size of a garage file, bytes. */
+export const MOST_BYTES = 8 * 1024 * 1024;
+
+/** A fault in a file or a request: where, and what to do about it. */
+export interface Fault {
+  code: string;
+  /** Path to the culprit, such as `fasteners[3].head.size`. */
+  path: string;
+  message: string;
+}
+
+const fileSchema = z.strictObject({
+  format: z.literal(FILE_FORMAT),
+  version: z.literal(FILE_VERSION),
+  garage: garageSchema,
+  bikes: z.array(ROW_SCHEMAS.bikes).max(MOST_ROWS.bikes),
+  fasteners: z.array(ROW_SCHEMAS.fasteners).max(MOST_ROWS.fasteners),
+  pieces: z.array(ROW_SCHEMAS.pieces).max(MOST_ROWS.pieces),
+  supplies: z.array(ROW_SCHEMAS.supplies).max(MOST_ROWS.supplies),
+  trips: z.array(ROW_SCHEMAS.trips).max(MOST_ROWS.trips),
+  places: z.array(ROW_SCHEMAS.places).max(MOST_ROWS.places),
+  pins: z.array(ROW_SCHEMAS.pins).max(MOST_ROWS.pins),
+});
+
+/** A path as a reader would write it: `fasteners[3].head.size`. */
+export function pathText(path: readonly PropertyKey[]): string {
+  return path.reduce<string>(
+    (text, part) =>
+      typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`,
+    '',
+  );
+}
+
+/** Zod's issues as faults, at most twenty: more would bury the first. */
+export function faultsOf(error: z.ZodError, prefix = ''): Fault[] {
+  return error.issues.slice(0, 20).map((issue) => ({
+    code: 'invalid',
+    path: [prefix, pathText(issue.path)].filter(Boolean).join('.') || '(whole file)',
+    message: issue.message,
+  }));
+}
+
+/**
+ * Ids that occur twice in a table, and rows that hang on a bike or place that is not there.
+ * A database would refuse these too; here they get a path.
+ */
+export function referenceFaults(doc: GarageDocument): Fault[] {
+  const faults: Fault[] = [];
+  for (const table of TABLES) {
+    const seen = new Set<string>();
+    doc[table].forEach((row, i) => {
+      if (seen.has(row.id))
+        faults.push({
+          code: 'twice',
+          path: `${table}[${i}].id`,
+          message: 'this id occurs twice: give the row an id of its own',
+        });
+      seen.add(row.id);
+    });
+  }
+  const bikes = new Set(doc.bikes.map((b) => b.id));
+  const places = new Map(doc.places.map((p) => [p.id, p.bikeId]));
+  for (const table of ['fasteners', 'places', 'pins'] as const)
+    doc[table].forEach((row, i) => {
+      if (!bikes.has(row.bikeId))
+        faults.push({
+          code: 'dangling',
+          path: `${table}[${i}].bikeId`,
+          message: 'no such bike in this garage: add the bike or drop the row',
+        });
+    });
+  doc.pins.forEach((pin, i) => {
+    if (places.get(pin.placeId) !== pin.bikeId)
+      faults.push({
+        code: 'dangling',
+        path: `pins[${i}].placeId`,
+        message: 'no such place on this bike: add the place or drop the row',
+      });
+  });
+  return faults.slice(0, 20);
+}
+
+/**
+ * Reads a garage file. Nothing is guessed and nothing is repaired: either all of it holds, or the faults say where and what to do.
+ * @param text the file's text
+ */
+export function readGarageFile(text: string): { ok: true; document: GarageDocument } | { ok: false; faults: Fault[] } {
+  const fail = (code: string, message: string, path = '(whole file)') => ({
+    ok: false as const,
+    faults: [{ code, path, message }],
+  });
+  // Two bytes a character is the least that bounds a text's size without encoding it.
+  if (text.length > MOST_BYTES)
+    return fail('too-large', `the file is over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`);
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return fail('not-json', 'the file is not JSON or was cut short: export it again');
+  }
+  if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== FILE_FORMAT)
+    return fail('foreign', `this is no Necessaire garage: "format" must be "${FILE_FORMAT}"`, 'format');
+  if ((json as { version?: unknown }).version !== FILE_VERSION)
+    return fail(
+      'version',
+      `this program reads version ${FILE_VERSION}: export the garage again with the version that wrote it`,
+      'version',
+    );
+  const parsed = fileSchema.safeParse(json);
+  if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error) };
+  const { format: _format, version: _version, ...document } = parsed.data;
+  const faults = referenceFaults(document);
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, document };
+}
+
+/** Rewrites a value with its keys in the order of the schema, so that the same garage always gives the same bytes. */
+function ordered(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(ordered);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.keys(value)
+      .sort()
+      .map((key) => [key, ordered((value as Record<string, unknown>)[key])]),
+  );
+}
+
+/** Writes a garage file: rows in their order, keys sorted within each row, two spaces, a newline at the end. */
+export function writeGarageFile(doc: GarageDocument): string {
+  const rows = Object.fromEntries(TABLES.map((t) => [t, doc[t].map(ordered)]));
+  const file = { format: FILE_FORMAT, version: FILE_VERSION, garage: ordered(doc.garage), ...rows };
+  return `${JSON.stringify(file, null, 2)}\n`;
+}

@@ -1,0 +1,69 @@
+import { z } from 'zod';
+import { bikeSchema, fastenerSchema } from '../bike/index.js';
+import { practiceSchema } from '../chains/practice.js';
+import { SUPPLY_KINDS } from '../odds/supplies.js';
+import { pinSchema, placeSchema } from '../stow/place.js';
+import { pieceSchema } from '../tools/piece.js';
+import { tripSchema } from '../trip/trip.js';
+import { id, name, note } from './fields.js';
+
+/** What a rider owns of one kind of spare. */
+export const supplySchema = z.strictObject({
+  id,
+  kind: z.enum(SUPPLY_KINDS),
+  quantity: z.int().min(0).max(1000),
+  note,
+});
+export type Supply = z.infer<typeof supplySchema>;
+
+/** The garage itself: its name and the rider's practice. */
+export const garageSchema = z.strictObject({ name, practice: practiceSchema });
+export type Garage = z.infer<typeof garageSchema>;
+
+/** Every kind of row in a garage, by the name of its table. All have an `id`; those of a bike have `bikeId`. */
+export const ROW_SCHEMAS = {
+  bikes: bikeSchema,
+  fasteners: fastenerSchema,
+  pieces: pieceSchema,
+  supplies: supplySchema,
+  trips: tripSchema,
+  places: placeSchema,
+  pins: pinSchema,
+} as const;
+export type TableName = keyof typeof ROW_SCHEMAS;
+export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
+export type Row<T extends TableName = TableName> = z.infer<(typeof ROW_SCHEMAS)[T]>;
+
+/** Greatest number of rows of each kind: a garage is one rider's. */
+export const MOST_ROWS: Record<TableName, number> = {
+  bikes: 50,
+  fasteners: 12_000,
+  pieces: 3000,
+  supplies: 500,
+  trips: 500,
+  places: 1000,
+  pins: 5000,
+};
+
+/** A whole garage in memory. */
+export interface GarageDocument {
+  garage: Garage;
+  bikes: Row<'bikes'>[];
+  fasteners: Row<'fasteners'>[];
+  pieces: Row<'pieces'>[];
+  supplies: Row<'supplies'>[];
+  trips: Row<'trips'>[];
+  places: Row<'places'>[];
+  pins: Row<'pins'>[];
+}
+
+export const emptyDocument = (garage: Garage): GarageDocument => ({
+  garage,
+  bikes: [],
+  fasteners: [],
+  pieces: [],
+  supplies: [],
+  trips: [],
+  places: [],
+  pins: [],
+});

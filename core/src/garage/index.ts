@@ -1,0 +1,3 @@
+export * from './fields.js';
+export * from './garage.js';
+export * from './file.js';

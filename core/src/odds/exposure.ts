@@ -1,0 +1,106 @@
+import { usualThread, type Bike, type Fastener } from '../bike/index.js';
+import { legKm, strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
+import { boltKind } from './supplies.js';
+import { appliesTo, TROUBLES, type Trouble } from './troubles.js';
+
+/** One trouble on one trip with one bike. */
+export interface Exposure {
+  trouble: Trouble;
+  /** Expected count Λ over the trip. */
+  lambda: number;
+  /** P(at least one) = 1 − e^−Λ. */
+  odds: number;
+  /** Hours lost each time without a mend, averaged over where it happens. */
+  without: number;
+  /** Hours at stake with no kit: Λ × (without − mend), never below zero. */
+  atStake: number;
+  /** How Λ was made, for whoever asks. */
+  formula: string;
+}
+
+const factorOf = (trip: Trip) => trip.factors.age * trip.factors.load * trip.factors.care;
+
+/** Expected count of a trouble on one leg: Σ rate·km/1000 × factors + crossings. */
+export function legLambda(trouble: Trouble, leg: Leg, trip: Trip): number {
+  const ridden = TERRAINS.reduce((sum, on) => sum + (trouble.rate[on] * leg.km[on]) / 1000, 0);
+  return (ridden + (trouble.perCrossing ?? 0) * leg.crossings) * factorOf(trip);
+}
+
+/** Exposure of a bike to one trouble over a trip. */
+export function exposureOf(trouble: Trouble, trip: Trip): Exposure {
+  const lambdas = trip.legs.map((leg) => legLambda(trouble, leg, trip));
+  const lambda = lambdas.reduce((a, b) => a + b, 0);
+  const stranded =
+    lambda > 0 ? trip.legs.reduce((s, leg, i) => s + lambdas[i]! * strandedHours(leg, trip).total, 0) / lambda : 0;
+  const without = trouble.stops ? stranded : trouble.nuisance;
+  const km = (on: (typeof TERRAINS)[number]) => trip.legs.reduce((s, l) => s + l.km[on], 0);
+  const parts = TERRAINS.filter((on) => trouble.rate[on] > 0 && km(on) > 0).map(
+    (on) => `${trouble.rate[on]} × ${Math.round(km(on))} km ${on} ÷ 1000`,
+  );
+  const crossings = trip.legs.reduce((s, l) => s + l.crossings, 0);
+  if (trouble.perCrossing && crossings > 0) parts.push(`${trouble.perCrossing} × ${crossings} crossings`);
+  return {
+    trouble,
+    lambda,
+    odds: -Math.expm1(-lambda),
+    without,
+    atStake: lambda * Math.max(0, without - trouble.mend),
+    formula: `Λ = (${parts.join(' + ') || '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care = ${lambda.toFixed(3)}`,
+  };
+}
+
+/** All troubles that a bike can have on a trip, the most hours at stake first. */
+export const exposures = (bike: Bike, trip: Trip): Exposure[] =>
+  TROUBLES.filter((t) => appliesTo(t, bike))
+    .map((t) => exposureOf(t, trip))
+    .sort((a, b) => b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1));
+
+/** Fasteners known to shake loose weigh this much more than the rest. Planning value. */
+const SHAKES_WEIGHT = 5;
+
+/**
+ * Share of lost fasteners by thread, from the bike's own fasteners, their count and how often they shake loose.
+ * Fasteners of unknown thread are passed over. Sums to 1, or is empty.
+ */
+export function lostByThread(fasteners: readonly Fastener[]): { thread: string; share: number }[] {
+  const weights = new Map<string, number>();
+  for (const f of fasteners) {
+    const thread = f.thread ?? usualThread(f.head);
+    if (!thread) continue;
+    weights.set(thread, (weights.get(thread) ?? 0) + f.count * (f.shakesLoose ? SHAKES_WEIGHT : 1));
+  }
+  const total = [...weights.values()].reduce((a, b) => a + b, 0);
+  return [...weights]
+    .map(([thread, w]) => ({ thread, share: w / total }))
+    .sort((a, b) => Number(a.thread.slice(1)) - Number(b.thread.slice(1)));
+}
+
+/** What the trip asks of one stock. */
+export interface StockDemand {
+  kind: string;
+  demands: { trouble: Trouble; lambda: number; units: number }[];
+}
+
+/** Threads above this are never lost on the road without being noticed: no spare is planned for them. */
+const LARGEST_SPARE_BOLT = 10;
+
+/** Demand on every stock over a trip: troubles' units at their Λ, lost fasteners split by the bike's own threads. */
+export function stockDemands(list: readonly Exposure[], fasteners: readonly Fastener[]): StockDemand[] {
+  const stocks = new Map<string, StockDemand>();
+  const ask = (kind: string, trouble: Trouble, lambda: number, units: number) => {
+    if (lambda <= 0) return;
+    const known = stocks.get(kind) ?? { kind, demands: [] };
+    known.demands.push({ trouble, lambda, units });
+    stocks.set(kind, known);
+  };
+  const threads = lostByThread(fasteners);
+  for (const { trouble, lambda } of list)
+    for (const { kind, units } of trouble.supplies)
+      if (kind !== 'bolt') ask(kind, trouble, lambda, units);
+      else
+        for (const { thread, share } of threads)
+          if (Number(thread.slice(1)) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), trouble, lambda * share, units);
+  return [...stocks.values()].sort((a, b) => (a.kind < b.kind ? -1 : 1));
+}
+
+export const totalKm = (legs: readonly Leg[]): number => legs.reduce((s, l) => s + legKm(l), 0);

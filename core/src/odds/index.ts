@@ -1,0 +1,5 @@
+export * from './poisson.js';
+export * from './supplies.js';
+export * from './troubles.js';
+export * from './exposure.js';
+export * from './stocks.js';

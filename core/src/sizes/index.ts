@@ -1,0 +1,4 @@
+export * from './shape.js';
+export * from './tables.js';
+export * from './print.js';
+export * from './parse.js';

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { grams, id, mm, name, note } from '../garage/fields.js';
+import { measures } from '../bike/bike.js';
+
+/** How soon a place is reached, the soonest first. */
+export const TIERS = ['in the saddle', 'one zip', 'under straps or seat', 'unload everything'] as const;
+export type Tier = (typeof TIERS)[number];
+export const PLACE_KINDS = ['box', 'tube', 'roll', 'tie-on', 'body'] as const;
+
+const coordinate = z.number().min(-3000).max(4000);
+export const placeSchema = z.strictObject({
+  id,
+  bikeId: id,
+  name,
+  kind: z.enum(PLACE_KINDS),
+  /** Inside measures, mm. */
+  inside: measures,
+  /** Share of the inside that odd pieces really fill: 0.65 for tools, 0.8 for soft goods. */
+  fill: z.number().min(0.1).max(1),
+  /** Litres that clothes and food already take. */
+  taken: z.number().min(0).max(200),
+  /** What its mount bears, grams. */
+  limit: grams,
+  /** Middle of the place in mm: x from the front axle rearwards, y left positive, z up from the ground. */
+  at: z.strictObject({ x: coordinate, y: coordinate, z: coordinate }),
+  tier: z.enum(TIERS),
+  /** Stays on the bike when the luggage leaves. */
+  stays: z.boolean(),
+  lockable: z.boolean(),
+  dry: z.boolean(),
+  hot: z.boolean(),
+  /** Next to wiring or battery. */
+  wiring: z.boolean(),
+  /** Slots of a roll, all alike; null for other places. */
+  slots: z.strictObject({ count: z.int().min(1).max(60), width: mm, length: mm }).nullable(),
+  note,
+});
+export type Place = z.infer<typeof placeSchema>;
+
+/** A piece or spare that the rider put in a place by hand; the assignment leaves it there. */
+export const pinSchema = z.strictObject({
+  id,
+  bikeId: id,
+  placeId: id,
+  /** Key of the item: `piece <id> <copy>` or `supply <kind>`. */
+  item: z.string().min(1).max(120),
+});
+export type Pin = z.infer<typeof pinSchema>;
+
+/** Usable volume of a place, mL: inside × fill less what is already taken. */
+export function usableVolume(place: Place): number {
+  const { length, width, height } = place.inside;
+  const inside =
+    place.kind === 'tube' ? (Math.PI / 4) * Math.min(width, height) ** 2 * length : length * width * height;
+  return Math.max(0, (inside / 1000) * place.fill - place.taken * 1000);
+}
+
+/** Longest piece that goes in, mm: the inside diagonal of a box, the length of a tube, roll or tie-on. */
+export function longestPiece(place: Place): number {
+  const { length, width, height } = place.inside;
+  if (place.kind === 'roll') return place.slots?.length ?? length;
+  return place.kind === 'box' || place.kind === 'body' ? Math.hypot(length, width, height) : length;
+}

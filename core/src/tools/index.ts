@@ -1,0 +1,3 @@
+export * from './piece.js';
+export * from './proportions.js';
+export * from './catalogue.js';

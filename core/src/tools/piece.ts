@@ -1,0 +1,138 @@
+import { z } from 'zod';
+import { count, euros, grams, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
+import { measures } from '../bike/bike.js';
+import { shapeSchema } from '../sizes/index.js';
+
+/** How a hand holds a piece. It decides the force that may be put on the arm. */
+export const HOLDS = ['bar', 'ratchet', 'spanner', 'key', 'driver', 'thumb'] as const;
+export type Hold = (typeof HOLDS)[number];
+
+/** Ways in which a mode's opening is closed round what it turns. */
+export const GRIPS = ['six', 'twelve', 'open', 'adjustable'] as const;
+
+/** What is held to turn the piece: a hand grip with an arm, or a shape that another piece turns. */
+const offerSchema = z.discriminatedUnion('by', [
+  z.strictObject({
+    by: z.literal('hand'),
+    hold: z.enum(HOLDS),
+    /** Arm from the axis to the middle of the hand, mm. */
+    arm: mm,
+    /** Whether a pipe slides over the handle. */
+    takesPipe: z.boolean(),
+  }),
+  z.strictObject({ by: z.literal('shape'), shape: shapeSchema }),
+]);
+export type Offer = z.infer<typeof offerSchema>;
+
+/** One way of using a piece: held by this, it turns that. A double-ended or reversible piece has several. */
+export const modeSchema = z.strictObject({
+  offer: offerSchema,
+  turns: shapeSchema,
+  grip: z.enum(GRIPS),
+  /** Greatest opening of an adjustable piece, mm; its `turns` names the least. Null for fixed pieces. */
+  opensTo: mm.nullable(),
+  /** What it adds to the chain along the axis, mm. */
+  length: mm,
+  /** Greatest outer diameter of the part that enters a well, mm. */
+  width: mm,
+  /** Thickness of a spanner's end over the head, mm; 0 for pieces that come in line. */
+  thickness: mm,
+  /** Depth of its hollow, for studs and plug bodies, mm. */
+  hollow: mm,
+  /** Torque that it bears, N·m. */
+  bears: newtonMetres,
+  /** Least swing that brings it on to the next flat or tooth, degrees. */
+  step: z.number().min(0).max(360),
+  /** Whether it bends, so that what follows may be out of line. */
+  swivels: z.boolean(),
+});
+export type Mode = z.infer<typeof modeSchema>;
+
+/** What a piece does that is not a matter of size. */
+export const FUNCTIONS = [
+  'inflate',
+  'lever tyre',
+  'grip',
+  'cut',
+  'punch out',
+  'pry',
+  'open chain',
+  'measure current',
+  'light',
+  'strike',
+  'file',
+  'tow',
+  'jump-start',
+  'bandage',
+  'shelter',
+  'brush',
+] as const;
+export type PieceFunction = (typeof FUNCTIONS)[number];
+
+/** Traits that decide where a piece may be stowed. */
+export const TRAITS = [
+  'sharp',
+  'hard',
+  'conductive',
+  'leaks',
+  'pressurised',
+  'melts',
+  'fragile',
+  'dear',
+  'soft',
+] as const;
+export type Trait = (typeof TRAITS)[number];
+
+export const KINDS = [
+  'combination spanner',
+  'ring spanner',
+  'open spanner',
+  'socket',
+  'ratchet',
+  'plain bar',
+  'extension',
+  'adapter',
+  'joint',
+  'bit',
+  'driver',
+  'key',
+  'key set',
+  'adjustable',
+  'pliers',
+  'tyre lever',
+  'plug spanner',
+  'hook spanner',
+  'spoke key',
+  'valve tool',
+  'pipe',
+  'home-made',
+  'other',
+] as const;
+export type PieceKind = (typeof KINDS)[number];
+
+export const pieceSchema = z.strictObject({
+  id,
+  name,
+  kind: z.enum(KINDS),
+  modes: z.array(modeSchema).max(24),
+  functions: z.array(z.enum(FUNCTIONS)).max(FUNCTIONS.length),
+  traits: z.array(z.enum(TRAITS)).max(TRAITS.length),
+  mass: grams,
+  size: measures,
+  price: euros,
+  /** How many the rider owns. */
+  count,
+  /** Where its figures come from. */
+  source,
+  /** `always` is in every kit, `never` in none. */
+  mark: z.enum(['always', 'never']).nullable(),
+  note,
+});
+export type Piece = z.infer<typeof pieceSchema>;
+
+/** A piece without the garage's own fields, as the catalogue makes it. */
+export type PieceModel = Omit<Piece, 'id' | 'count' | 'mark' | 'note' | 'source'>;
+
+/** Volume of a piece's own box, mL. */
+export const boxVolume = (piece: Pick<Piece, 'size'>): number =>
+  (piece.size.length * piece.size.width * piece.size.height) / 1000;

@@ -1,0 +1,2 @@
+export * from './trip.js';
+export * from './stranded.js';

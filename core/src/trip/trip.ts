@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { hours, id, km, name, note } from '../garage/fields.js';
+
+export const TERRAINS = ['paved', 'gravel', 'track'] as const;
+export type Terrain = (typeof TERRAINS)[number];
+
+export const legSchema = z.strictObject({
+  id,
+  name,
+  days: z.number().min(0).max(200),
+  km: z.strictObject({ paved: km, gravel: km, track: km }),
+  crossings: z.int().min(0).max(500),
+  /** km from the leg's worst point to people or to a signal. */
+  helpKm: km,
+  /** Whether a phone works at the worst point. */
+  signal: z.boolean(),
+  /** km from the worst point to a workshop, by road. */
+  workshopKm: km,
+});
+export type Leg = z.infer<typeof legSchema>;
+
+const factor = z.number().min(0.1).max(10);
+export const tripSchema = z.strictObject({
+  id,
+  name,
+  legs: z.array(legSchema).max(60),
+  /** Who fetches bike and rider. */
+  recovery: z.enum(['service', 'friend', 'nobody']),
+  /** Hours from the call until they set out. */
+  callOut: hours,
+  companions: z.int().min(0).max(20),
+  /** Share of trips on which the spares must suffice, all together. */
+  serviceLevel: z.number().min(0.5).max(0.999),
+  /** Factors on every rate: age of the bike, load carried, care taken. */
+  factors: z.strictObject({ age: factor, load: factor, care: factor }),
+  note,
+});
+export type Trip = z.infer<typeof tripSchema>;
+
+export const newLeg = (legId: string, legName: string): Leg => ({
+  id: legId,
+  name: legName,
+  days: 1,
+  km: { paved: 80, gravel: 60, track: 20 },
+  crossings: 0,
+  helpKm: 10,
+  signal: true,
+  workshopKm: 60,
+});
+export const newTrip = (tripId: string, tripName: string): Trip => ({
+  id: tripId,
+  name: tripName,
+  legs: [],
+  recovery: 'service',
+  callOut: 2,
+  companions: 0,
+  serviceLevel: 0.9,
+  factors: { age: 1, load: 1, care: 1 },
+  note: '',
+});
+
+export const legKm = (leg: Leg): number => leg.km.paved + leg.km.gravel + leg.km.track;
+export const tripKm = (trip: Trip): number => trip.legs.reduce((s, l) => s + legKm(l), 0);
+export const tripDays = (trip: Trip): number => trip.legs.reduce((s, l) => s + l.days, 0);

@@ -1,0 +1,102 @@
+import {
+  DEFAULT_PRACTICE,
+  newFastener,
+  readEntry,
+  ROLES,
+  usualPlaces,
+  type Fastener,
+  type GarageDocument,
+  type Role,
+  type Trip,
+} from '@necessaire/core';
+import { carrack, carrackLines } from './carrack.js';
+import { drawer } from './drawer.js';
+import { demoIds } from './ids.js';
+import { quarrel, quarrelLines } from './quarrel.js';
+
+/** Fasteners from entry lines; a line that cannot be read is a fault of the demo and throws. */
+function fasteners(lines: string, bikeId: string, nextId: () => string): Fastener[] {
+  return lines
+    .trim()
+    .split('\n')
+    .map((line) => {
+      const [rest = '', leftOut] = line.split(/ -(?=\p{L})/u);
+      const [entry = '', role] = rest.split(' |');
+      const { draft, problems } = readEntry(entry);
+      if (problems.length > 0 || !draft.head)
+        throw new Error(`demo line "${line}": ${problems.map((p) => p.message).join('; ')}`);
+      if (role && !ROLES.includes(role as Role)) throw new Error(`demo line "${line}": no role ${role}`);
+      const made = newFastener({ ...draft, id: nextId(), bikeId, head: draft.head });
+      return {
+        ...made,
+        torque: made.torque && { ...made.torque, source: 'manual' as const },
+        role: (role as Role | undefined) ?? null,
+        leftOut: leftOut ?? null,
+      };
+    });
+}
+
+/** Nine made-up days on a made-up plateau. */
+function ossel(id: string, nextLeg: () => string): Trip {
+  const leg = (
+    name: string,
+    days: number,
+    [paved, gravel, track]: [number, number, number],
+    crossings: number,
+    helpKm: number,
+    signal: boolean,
+    workshopKm: number,
+  ) => ({ id: nextLeg(), name, days, km: { paved, gravel, track }, crossings, helpKm, signal, workshopKm });
+  return {
+    id,
+    name: 'Nine days on the Ossel plateau',
+    legs: [
+      leg('Approach to Varn', 1, [240, 30, 0], 0, 4, true, 45),
+      leg('Up the Lerrig gorge', 2, [40, 170, 60], 4, 18, false, 120),
+      leg('Across the plateau', 3, [0, 260, 190], 9, 46, false, 230),
+      leg('Down to Sill lake', 2, [60, 220, 70], 3, 22, false, 140),
+      leg('Home by the coast', 1, [300, 0, 0], 0, 5, true, 30),
+    ],
+    recovery: 'friend',
+    callOut: 4,
+    companions: 2,
+    serviceLevel: 0.9,
+    factors: { age: 1.1, load: 1.1, care: 0.9 },
+    note: '',
+  };
+}
+
+/** The made-up garage that a first start opens: two bikes, a drawer, a trip. */
+export function demoGarage(): GarageDocument {
+  const id = demoIds();
+  const bikes = [quarrel(id('bike')), carrack(id('bike'))];
+  return {
+    garage: { name: 'Demo garage', practice: DEFAULT_PRACTICE },
+    bikes,
+    fasteners: [
+      ...fasteners(quarrelLines, bikes[0]!.id, () => id('fastener')),
+      ...fasteners(carrackLines, bikes[1]!.id, () => id('fastener')),
+    ],
+    pieces: drawer(() => id('piece')),
+    supplies: (
+      [
+        ['front tube', 1],
+        ['patch', 6],
+        ['valve core', 2],
+        ['cable tie', 30],
+        ['wire', 2],
+        ['clutch lever', 1],
+        ['fuse', 5],
+        ['chain link', 2],
+        ['metal putty', 2],
+        ['plug string', 5],
+        ['bolt M6', 8],
+        ['dressing', 4],
+        ['spare key', 1],
+      ] as const
+    ).map(([kind, quantity]) => ({ id: id('supply'), kind, quantity, note: '' })),
+    trips: [ossel(id('trip'), () => id('leg'))],
+    places: bikes.flatMap((bike) => usualPlaces(bike).map((p) => ({ ...p, id: id('place'), bikeId: bike.id }))),
+    pins: [],
+  };
+}

@@ -1,0 +1,74 @@
+import js from '@eslint/js';
+import pluginVue from 'eslint-plugin-vue';
+import tseslint from 'typescript-eslint';
+import vueParser from 'vue-eslint-parser';
+
+/** The arrows of the architecture: who may import what. Nothing imports web; core imports nothing but small pure libraries. */
+const arrows = (files, forbidden, message) => ({
+  files,
+  rules: {
+    'no-restricted-imports': ['error', { patterns: [{ regex: forbidden, message }] }],
+  },
+});
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/test-results/**', '.data/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  ...pluginVue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, sourceType: 'module' } },
+  },
+  {
+    rules: {
+      'no-undef': 'off',
+      'no-control-regex': 'off',
+      eqeqeq: ['error', 'always'],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // Layout of templates is the formatter's business.
+      'vue/html-indent': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/attributes-order': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/multi-word-component-names': 'off',
+    },
+  },
+  { files: ['web/**'], languageOptions: { globals: {} } },
+  arrows(
+    ['core/src/**/*.ts'],
+    '^(?!\\.{1,2}/|zod$|pure-rand)',
+    'core imports nothing outside itself but small pure libraries (zod, pure-rand)',
+  ),
+  arrows(['solver/src/**'], '^@necessaire/(?!core$)', 'solver may import core only'),
+  arrows(['server/src/**'], '^@necessaire/(?!core$|demo$)|(^|/)web(/|$)', 'server may import core and demo only'),
+  arrows(['demo/src/**'], '^@necessaire/(?!core$)', 'demo may import core only'),
+  arrows(
+    ['cli/src/**'],
+    '^@necessaire/(?!core$|solver$)|(^|/)web(/|$)',
+    'the command line may import core and solver only',
+  ),
+  arrows(
+    ['web/src/**/*.{ts,vue}'],
+    '^@necessaire/(?!core$|solver$)|(^|/)server(/|$)',
+    'web may import core and solver only',
+  ),
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage', 'setTimeout'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'random numbers come from a seed' },
+        { object: 'Date', property: 'now', message: 'the same input gives the same output' },
+      ],
+    },
+  },
+  { files: ['**/*.test.ts'], rules: { 'no-restricted-imports': 'off', 'no-restricted-globals': 'off' } },
+);

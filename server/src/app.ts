@@ -1,0 +1,94 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Knex } from 'knex';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { TABLES } from '@necessaire/core';
+import { errorHandler, garageMissing, notFound, refuse } from './errors.js';
+import { loopbackOnly } from './guard.js';
+import { file } from './resources/file.js';
+import { garages } from './resources/garages.js';
+import { health } from './resources/health.js';
+import { rows } from './resources/rows.js';
+
+const MOST_JSON = '4mb';
+const REQUESTS_A_MINUTE = 3000;
+
+/**
+ * The application without its port.
+ * @param db pool
+ * @param log structured log
+ * @param webRoot folder of the built pages; without it only the API answers
+ */
+export function createApp(db: Knex, log: Logger, webRoot?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (req) => req.url?.startsWith('/assets/') ?? false },
+      serializers: {
+        req: (req: { method: string; url: string }) => ({ method: req.method, url: req.url }),
+        res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      },
+      customLogLevel: (_req, res, err) => (err || res.statusCode >= 500 ? 'error' : 'info'),
+    }),
+  );
+  app.use('/health', health(db));
+  app.use(loopbackOnly);
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          'worker-src': ["'self'", 'blob:'],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'font-src': ["'self'", 'data:'],
+          'connect-src': ["'self'"],
+          'object-src': ["'none'"],
+          'frame-ancestors': ["'none'"],
+          // Plain http on loopback: upgrading would break every request.
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 60_000,
+      limit: REQUESTS_A_MINUTE,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: (_req, _res, next) => next(refuse(429, 'too-often', '(request)', 'too many requests: wait a minute')),
+    }),
+  );
+  app.use('/api', (_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.use('/api/garages/:garage/file', file(db));
+  app.use('/api', express.json({ limit: MOST_JSON }));
+  app.use('/api/garages', garages(db));
+  app.use('/api/garages/:garage', rows(db));
+  for (const table of TABLES) app.use(`/api/${table}`, garageMissing);
+  app.use('/api', notFound);
+  if (webRoot && existsSync(join(webRoot, 'index.html'))) {
+    app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y' }), notFound);
+    app.use(express.static(webRoot, { index: false }));
+    app.get('/{*path}', (_req, res) => {
+      res.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
+    });
+  }
+  app.use(notFound);
+  app.use(errorHandler);
+  return app;
+}

@@ -1,0 +1,26 @@
+import type { Knex } from 'knex';
+import * as garages from './migrations/001_garages.js';
+
+const MIGRATIONS = [{ name: '001_garages', ...garages }];
+/** Any number that no other program on the database uses. */
+const LOCK = 72_330_145;
+
+/** Brings the database up to date. Several servers may start at once: one migrates, the others wait. */
+export async function migrate(db: Knex): Promise<void> {
+  const connection = (await db.client.acquireConnection()) as {
+    query: (sql: string, values?: unknown[]) => Promise<unknown>;
+  };
+  try {
+    await connection.query('select pg_advisory_lock($1)', [LOCK]);
+    await db.migrate.latest({
+      migrationSource: {
+        getMigrations: () => Promise.resolve(MIGRATIONS),
+        getMigrationName: (m: (typeof MIGRATIONS)[number]) => m.name,
+        getMigration: (m: (typeof MIGRATIONS)[number]) => Promise.resolve(m),
+      },
+    });
+  } finally {
+    await connection.query('select pg_advisory_unlock($1)', [LOCK]);
+    await db.client.releaseConnection(connection);
+  }
+}

@@ -1,0 +1,116 @@
+import type { Knex } from 'knex';
+import { MOST_ROWS, TABLES, type GarageDocument, type TableName } from '@necessaire/core';
+import { refuse } from '../errors.js';
+import { sorted, stale } from './garages.js';
+
+/** One change: a row written against the revision it was read at (0 for a new one), or deleted when `row` is null. */
+export interface Change {
+  table: TableName;
+  id: string;
+  revision: number;
+  row: Record<string, unknown> | null;
+}
+interface Stored {
+  revision: number;
+  body: unknown;
+  deleted_at: Date | null;
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
+
+/**
+ * Applies changes all or none, in one transaction. Repeating the same request changes nothing more. A deleted row comes back by writing it again.
+ * @returns the new revision of each row, in the order of the changes
+ * @throws Refusal 409 `stale` with both versions, 422 `dangling` when a row hangs on one that is not there, 422 `too-many`
+ */
+export async function applyChanges(db: Knex, garageId: string, changes: readonly Change[]): Promise<number[]> {
+  return db.transaction(async (tx) => {
+    // Locking the garage serialises its writers, so that limits and references are judged on what is really there.
+    await tx('garages').where({ id: garageId }).forUpdate();
+    const revisions: number[] = [];
+    for (const [i, change] of changes.entries()) revisions.push(await applyOne(tx, garageId, change, `changes[${i}]`));
+    await checkReferences(tx, garageId);
+    await checkCounts(tx, garageId, new Set(changes.map((c) => c.table)));
+    return revisions;
+  });
+}
+
+async function applyOne(tx: Knex, garageId: string, change: Change, path: string): Promise<number> {
+  const { table, id, row } = change;
+  const key = { garage_id: garageId, id };
+  const found = await tx<Stored>(table).where(key).first<Stored | undefined>();
+  if (!found) {
+    if (row === null) return 0;
+    if (change.revision !== 0) throw refuse(404, 'no-row', path, 'this row is not in the garage any more: reload');
+    await tx(table).insert({ ...key, body: JSON.stringify(row) });
+    return 1;
+  }
+  const alreadySo = row === null ? found.deleted_at !== null : found.deleted_at === null && same(found.body, row);
+  if (alreadySo) return found.revision;
+  if (found.revision !== change.revision) throw stale(path, row, found.deleted_at ? null : found.body, found.revision);
+  const revision = found.revision + 1;
+  await tx(table)
+    .where(key)
+    .update(
+      row === null ? { deleted_at: tx.fn.now(), revision } : { body: JSON.stringify(row), deleted_at: null, revision },
+    );
+  return revision;
+}
+
+/** Live rows may hang on live bikes and places only. Keys alone would let a row hang on a deleted one. */
+async function checkReferences(tx: Knex, garageId: string): Promise<void> {
+  for (const table of ['fasteners', 'places', 'pins'] as const) {
+    const orphan = await tx(`${table} as r`)
+      .leftJoin('bikes as b', (on) => on.on('b.garage_id', 'r.garage_id').andOn('b.id', 'r.bike_id'))
+      .where('r.garage_id', garageId)
+      .whereNull('r.deleted_at')
+      .where((w) => w.whereNull('b.id').orWhereNotNull('b.deleted_at'))
+      .first<{ id: string } | undefined>('r.id');
+    if (orphan)
+      throw refuse(
+        422,
+        'dangling',
+        `${table} ${orphan.id}`,
+        'its bike is not in this garage: delete or move it together with the bike',
+      );
+  }
+  const pin = await tx('pins as r')
+    .leftJoin('places as p', (on) =>
+      on.on('p.garage_id', 'r.garage_id').andOn('p.id', 'r.place_id').andOn('p.bike_id', 'r.bike_id'),
+    )
+    .where('r.garage_id', garageId)
+    .whereNull('r.deleted_at')
+    .where((w) => w.whereNull('p.id').orWhereNotNull('p.deleted_at'))
+    .first<{ id: string } | undefined>('r.id');
+  if (pin)
+    throw refuse(422, 'dangling', `pins ${pin.id}`, 'its place is not on this bike: delete it together with the place');
+}
+
+async function checkCounts(tx: Knex, garageId: string, tables: ReadonlySet<TableName>): Promise<void> {
+  for (const table of tables) {
+    const [row] = await tx(table)
+      .where({ garage_id: garageId })
+      .whereNull('deleted_at')
+      .count<{ count: string }[]>('*');
+    if (Number(row?.count) > MOST_ROWS[table])
+      throw refuse(422, 'too-many', table, `a garage holds up to ${MOST_ROWS[table]} ${table}: delete some first`);
+  }
+}
+
+const CHUNK = 500;
+
+/** Writes a whole document into a new garage, all or nothing. */
+export async function insertDocument(db: Knex, garageId: string, doc: GarageDocument): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx('garages').insert({ id: garageId, body: JSON.stringify(doc.garage) });
+    for (const table of TABLES)
+      for (let i = 0; i < doc[table].length; i += CHUNK)
+        await tx(table).insert(
+          doc[table].slice(i, i + CHUNK).map((row) => ({
+            garage_id: garageId,
+            id: row.id,
+            body: JSON.stringify(row),
+          })),
+        );
+  });
+}

@@ -1,0 +1,34 @@
+import { Router, text } from 'express';
+import type { Knex } from 'knex';
+import { MOST_BYTES, readGarageFile, writeGarageFile } from '@necessaire/core';
+import { Refusal, refuse } from '../errors.js';
+import { findGarage, readDocument } from '../repositories/garages.js';
+import { insertDocument } from '../repositories/rows.js';
+import { garageId } from './validate.js';
+
+/** A whole garage as its open file: out, and in as a new garage. An import changes nothing unless all of it holds. */
+export function file(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  const textOf = async (id: string) => writeGarageFile((await readDocument(db, await findGarage(db, id))).document);
+  router.get('/', async (req, res) => {
+    const id = garageId((req.params as { garage?: string }).garage);
+    const content = await textOf(id);
+    res
+      .type('application/json')
+      .set('Content-Disposition', 'attachment; filename="garage.necessaire.json"')
+      .send(content);
+  });
+  router.put('/', text({ type: () => true, limit: MOST_BYTES }), async (req, res) => {
+    const id = garageId((req.params as { garage?: string }).garage);
+    const read = readGarageFile(typeof req.body === 'string' ? req.body : '');
+    if (!read.ok) throw new Refusal(422, read.faults[0]!, { faults: read.faults });
+    const taken = await db('garages').where({ id }).first<{ id: string } | undefined>('id');
+    if (taken) {
+      // The same file sent twice, because an answer was lost, is no fault.
+      const same = (await textOf(id)) === writeGarageFile(read.document);
+      if (!same) throw refuse(409, 'exists', 'garage', 'this id belongs to another garage: import into a new one');
+    } else await insertDocument(db, id, read.document);
+    res.status(taken ? 200 : 201).json({ id });
+  });
+  return router;
+}

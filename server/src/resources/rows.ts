@@ -1,0 +1,64 @@
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { z } from 'zod';
+import { ROW_SCHEMAS, TABLES, type TableName } from '@necessaire/core';
+import { refuse } from '../errors.js';
+import { findGarage } from '../repositories/garages.js';
+import { applyChanges, type Change } from '../repositories/rows.js';
+import { garageId, parse } from './validate.js';
+
+const MOST_CHANGES = 5000;
+const revision = z.int().min(0).max(2_000_000_000);
+const changeSchema = z.strictObject({
+  table: z.enum(TABLES as [TableName, ...TableName[]]),
+  id: z.uuid(),
+  revision,
+  row: z.record(z.string(), z.unknown()).nullable(),
+});
+const batchSchema = z.strictObject({ changes: z.array(changeSchema).min(1).max(MOST_CHANGES) });
+
+/** Checks a row against its table's schema and its own id. */
+function checked(change: z.infer<typeof changeSchema>, path: string): Change {
+  if (change.row === null) return { ...change, row: null };
+  const row = parse(ROW_SCHEMAS[change.table], change.row, path) as Record<string, unknown>;
+  if (row['id'] !== change.id)
+    throw refuse(422, 'invalid', `${path}.id`, 'the row carries another id than the change: make them the same');
+  return { ...change, row };
+}
+
+const tableOf = (value: unknown): TableName => {
+  const table = TABLES.find((t) => t === value);
+  if (!table) throw refuse(404, 'no-table', 'table', `there is no such kind of row: ${TABLES.join(', ')}`);
+  return table;
+};
+
+/** Rows of a garage: one at a time, or many all or none. */
+export function rows(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  const garageOf = async (params: unknown) =>
+    (await findGarage(db, garageId((params as { garage?: string }).garage))).id;
+  router.post('/changes', async (req, res) => {
+    const garage = await garageOf(req.params);
+    const { changes } = parse(batchSchema, req.body);
+    const all = changes.map((c, i) => checked(c, `changes[${i}].row`));
+    res.json({ revisions: await applyChanges(db, garage, all) });
+  });
+  router.put('/:table/:id', async (req, res) => {
+    const garage = await garageOf(req.params);
+    const table = tableOf(req.params.table);
+    const body = parse(z.strictObject({ revision, row: z.record(z.string(), z.unknown()) }), req.body);
+    const change = checked({ ...body, table, id: req.params.id }, 'row');
+    const [now] = await applyChanges(db, garage, [change]);
+    res.json({ revision: now });
+  });
+  router.delete('/:table/:id', async (req, res) => {
+    const garage = await garageOf(req.params);
+    const table = tableOf(req.params.table);
+    const at = parse(z.coerce.number().pipe(revision), req.query['revision'], 'revision');
+    const [now] = await applyChanges(db, garage, [
+      { table, id: parse(z.uuid(), req.params.id, 'id'), revision: at, row: null },
+    ]);
+    res.json({ revision: now });
+  });
+  return router;
+}

@@ -1,0 +1,77 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { Knex } from 'knex';
+import { pino, type Logger } from 'pino';
+import { demoGarage } from '@necessaire/demo';
+import { createApp } from './app.js';
+import { connect } from './db/connect.js';
+import { migrate } from './db/migrate.js';
+import { insertDocument } from './repositories/rows.js';
+
+/** Id of the demo garage: the one that a first visit opens. */
+export const DEMO_ID = '0de30000-0000-4000-8000-000000000001';
+const DRAIN_MS = 5000;
+
+export interface Running {
+  url: string;
+  db: Knex;
+  stop: () => Promise<void>;
+}
+export interface StartOptions {
+  databaseUrl: string;
+  /** 0 takes any free port. */
+  port: number;
+  webRoot?: string;
+  log?: Logger;
+  /** Load the demo when the database holds no garage. */
+  demo?: boolean;
+}
+
+const listen = (server: Server, port: number) =>
+  new Promise<void>((resolve, reject) => {
+    server.once('error', reject);
+    // Loopback only, until accounts exist.
+    server.listen(port, '127.0.0.1', () => {
+      server.off('error', reject);
+      resolve();
+    });
+  });
+
+/** Two servers may start on one empty database at once: the second finds the demo's id taken and leaves it. */
+async function loadDemo(db: Knex): Promise<void> {
+  const any = await db('garages').first<{ id: string } | undefined>('id');
+  if (any) return;
+  try {
+    await insertDocument(db, DEMO_ID, demoGarage());
+  } catch (error) {
+    if ((error as { code?: string }).code !== '23505') throw error;
+  }
+}
+
+/** Migrates, loads the demo into an empty database, listens. `stop` lets requests finish and closes the pool. */
+export async function start(options: StartOptions): Promise<Running> {
+  const log = options.log ?? pino({ level: 'silent' });
+  const db = connect(options.databaseUrl);
+  try {
+    await migrate(db);
+    if (options.demo ?? true) await loadDemo(db);
+    const server = createServer(createApp(db, log, options.webRoot));
+    await listen(server, options.port);
+    const { port } = server.address() as AddressInfo;
+    return {
+      url: `http://127.0.0.1:${port}`,
+      db,
+      stop: async () => {
+        const closed = new Promise((resolve) => server.close(resolve));
+        server.closeIdleConnections();
+        const cut = setTimeout(() => server.closeAllConnections(), DRAIN_MS);
+        await closed;
+        clearTimeout(cut);
+        await db.destroy();
+      },
+    };
+  } catch (error) {
+    await db.destroy();
+    throw error;
+  }
+}

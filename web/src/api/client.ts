@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { garageSchema, ROW_SCHEMAS, TABLES, type Garage, type GarageDocument, type TableName } from '@necessaire/core';
+
+/** What the server refuses with; `status` 0 means that it was not reached. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly path: string,
+    readonly more: Record<string, unknown> = {},
+  ) {
+    super(message);
+  }
+}
+
+const errorSchema = z.object({
+  error: z.looseObject({ code: z.string(), path: z.string(), message: z.string() }),
+});
+
+async function call(method: string, path: string, body?: unknown): Promise<unknown> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      signal: AbortSignal.timeout(20_000),
+      ...(body === undefined
+        ? {}
+        : typeof body === 'string'
+          ? { body, headers: { 'Content-Type': 'application/json' } }
+          : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    });
+  } catch {
+    throw new ApiError(0, 'unreached', 'the server is not reached: what you typed is kept here and sent again', '');
+  }
+  const text = await response.text();
+  let json: unknown = null;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    json = null;
+  }
+  if (response.ok) return json;
+  const parsed = errorSchema.safeParse(json);
+  if (!parsed.success) throw new ApiError(response.status, 'server', `the server answered ${response.status}`, '');
+  const { code, path: where, message, ...more } = parsed.data.error;
+  throw new ApiError(response.status, code, message, where, more);
+}
+
+const recordSchema = z.object({
+  id: z.uuid(),
+  revision: z.int(),
+  garage: garageSchema,
+  deleted: z.boolean(),
+});
+export type GarageRecord = z.infer<typeof recordSchema>;
+
+const documentSchema = z.object({
+  garage: garageSchema,
+  ...(Object.fromEntries(TABLES.map((t) => [t, z.array(ROW_SCHEMAS[t])])) as unknown as {
+    [T in TableName]: z.ZodArray<(typeof ROW_SCHEMAS)[T]>;
+  }),
+});
+const revisions = z.record(z.enum(TABLES as [TableName, ...TableName[]]), z.record(z.string(), z.int()));
+const openSchema = recordSchema.extend({ document: documentSchema, revisions });
+
+export interface OpenGarage extends GarageRecord {
+  document: GarageDocument;
+  revisions: Record<TableName, Record<string, number>>;
+}
+export interface ChangeToSend {
+  table: TableName;
+  id: string;
+  revision: number;
+  row: unknown;
+}
+
+export const api = {
+  list: async () => z.object({ garages: z.array(recordSchema) }).parse(await call('GET', '/garages')).garages,
+  create: async (id: string, garage: Garage) => recordSchema.parse(await call('POST', '/garages', { id, garage })),
+  open: async (id: string): Promise<OpenGarage> => openSchema.parse(await call('GET', `/garages/${id}`)),
+  save: async (id: string, revision: number, garage: Garage) =>
+    recordSchema.parse(await call('PUT', `/garages/${id}`, { revision, garage })),
+  remove: async (id: string) => recordSchema.parse(await call('DELETE', `/garages/${id}`)),
+  restore: async (id: string) => recordSchema.parse(await call('POST', `/garages/${id}/restore`)),
+  change: async (id: string, changes: ChangeToSend[]) =>
+    z.object({ revisions: z.array(z.int()) }).parse(await call('POST', `/garages/${id}/changes`, { changes }))
+      .revisions,
+  importFile: async (id: string, text: string) => {
+    await call('PUT', `/garages/${id}/file`, text);
+  },
+  fileUrl: (id: string) => `/api/garages/${id}/file`,
+};

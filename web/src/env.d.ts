@@ -1,0 +1,4 @@
+declare module 'highs/runtime?url' {
+  const url: string;
+  export default url;
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { newBike, usualPlaces, type Bike } from '@necessaire/core';
+import { useNotice } from '../shell/notice';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import BikeForm from './BikeForm.vue';
+import { bikeFaults } from './bikeFields';
+
+const props = defineProps<{ bike: Bike | null }>();
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const draft = ref<Bike>(props.bike ? { ...props.bike } : newBike(crypto.randomUUID(), ''));
+const tried = ref(false);
+const faults = computed(() => (tried.value ? bikeFaults(draft.value) : {}));
+
+function keep() {
+  tried.value = true;
+  if (Object.keys(bikeFaults(draft.value)).length > 0) return;
+  const bike = { ...draft.value, name: draft.value.name.trim() };
+  if (props.bike) garage.put(`change ${bike.name}`, 'bikes', bike);
+  else {
+    const places = usualPlaces(bike).map((p) => ({ ...p, id: crypto.randomUUID(), bikeId: bike.id }));
+    garage.edit(`add ${bike.name}`, [
+      { table: 'bikes', id: bike.id, before: null, after: bike },
+      ...places.map((p) => ({ table: 'places' as const, id: p.id, before: null, after: p })),
+    ]);
+    view.bikeId = bike.id;
+  }
+  emit('close');
+}
+function remove() {
+  const bike = props.bike!;
+  const mine = <T extends { id: string; bikeId: string }>(rows: T[] | undefined) =>
+    (rows ?? []).filter((r) => r.bikeId === bike.id);
+  garage.remove(
+    `delete ${bike.name}`,
+    ...mine(garage.doc?.pins).map((r) => ({ table: 'pins' as const, id: r.id })),
+    ...mine(garage.doc?.places).map((r) => ({ table: 'places' as const, id: r.id })),
+    ...mine(garage.doc?.fasteners).map((r) => ({ table: 'fasteners' as const, id: r.id })),
+    { table: 'bikes', id: bike.id },
+  );
+  notice.say(`${bike.name} deleted with all that hangs on it. Ctrl Z brings it back.`);
+  emit('close');
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="560" @update:model-value="emit('close')">
+    <v-card class="dialog" aria-labelledby="bike-title">
+      <form @submit.prevent="keep">
+        <h1 id="bike-title">{{ bike ? 'Change the bike' : 'Add a bike' }}</h1>
+        <BikeForm v-model="draft" :faults="faults" />
+        <p class="acts">
+          <button class="tool-button" type="submit">{{ bike ? 'Keep' : 'Add bike' }}</button>
+          <button class="tool-button quiet" type="button" @click="emit('close')">Leave</button>
+          <button v-if="bike" class="tool-button quiet gap" type="button" @click="remove">Delete bike</button>
+        </p>
+      </form>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.dialog {
+  padding: 18px 22px;
+}
+h1 {
+  margin-bottom: 12px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin-top: 16px;
+}
+</style>

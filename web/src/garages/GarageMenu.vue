@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { MOST_BYTES } from '@necessaire/core';
+import { api, ApiError } from '../api/client';
+import { useNotice } from '../shell/notice';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import DropMenu from '../ui/DropMenu.vue';
+
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const naming = ref<'new' | 'rename' | null>(null);
+const name = ref('');
+const refused = ref<string | null>(null);
+const file = ref<HTMLInputElement>();
+
+const live = computed(() => garage.list.filter((g) => !g.deleted));
+const deleted = computed(() => garage.list.filter((g) => g.deleted));
+
+async function guard(action: () => Promise<void>) {
+  refused.value = null;
+  try {
+    await action();
+  } catch (error) {
+    refused.value =
+      error instanceof ApiError ? `${error.path ? `${error.path}: ` : ''}${error.message}` : String(error);
+  }
+}
+function ask(what: 'new' | 'rename') {
+  naming.value = what;
+  name.value = what === 'rename' ? (garage.doc?.garage.name ?? '') : '';
+}
+const keepName = () =>
+  guard(async () => {
+    const text = name.value.trim();
+    if (!text) {
+      refused.value = 'give it a name';
+      return;
+    }
+    if (naming.value === 'new') await garage.create(text);
+    else await garage.rename(text);
+    naming.value = null;
+  });
+const remove = () =>
+  guard(async () => {
+    const id = view.garageId!;
+    const was = garage.doc?.garage.name;
+    await garage.removeGarage(id);
+    notice.say(`${was} deleted. The garage menu brings it back.`);
+  });
+const take = (event: Event) =>
+  guard(async () => {
+    const input = event.target as HTMLInputElement;
+    const chosen = input.files?.[0];
+    input.value = '';
+    if (!chosen) return;
+    if (chosen.size > MOST_BYTES) {
+      refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`;
+      return;
+    }
+    await garage.importFile(await chosen.text());
+    notice.say(`${chosen.name} is imported as a garage of its own`);
+  });
+</script>
+
+<template>
+  <DropMenu :label="garage.doc?.garage.name ?? 'Garage'" hint="Garages and settings" quiet class="garages">
+    <button v-for="g in live" :key="g.id" role="menuitem" @click="garage.open(g.id)">
+      {{ g.garage.name }}<span v-if="g.id === view.garageId">&nbsp;(open)</span>
+    </button>
+    <button role="menuitem" @click="ask('new')">New empty garage …</button>
+    <button role="menuitem" @click="ask('rename')">Rename this garage …</button>
+    <button role="menuitem" @click="remove">Delete this garage</button>
+    <button v-for="g in deleted" :key="g.id" role="menuitem" @click="guard(() => garage.restoreGarage(g.id))">
+      Bring back {{ g.garage.name }}
+    </button>
+    <a role="menuitem" :href="api.fileUrl(view.garageId ?? '')" download>Export as a file</a>
+    <button role="menuitem" @click="file?.click()">Import a file …</button>
+    <router-link role="menuitem" to="/print">Print the list</router-link>
+    <button role="menuitem" @click="view.theme = view.theme === 'dark' ? 'light' : 'dark'">
+      {{ view.theme === 'dark' ? 'Light' : 'Dark' }} theme
+    </button>
+    <button role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
+      {{ view.units === 'metric' ? 'Inch' : 'Metric' }} units
+    </button>
+  </DropMenu>
+  <input
+    ref="file"
+    type="file"
+    accept=".json,application/json"
+    class="hidden-label"
+    tabindex="-1"
+    aria-label="Garage file"
+    @change="take"
+  />
+  <v-dialog :model-value="naming !== null" max-width="420" @update:model-value="naming = null">
+    <v-card class="ask">
+      <form @submit.prevent="keepName">
+        <h1>{{ naming === 'new' ? 'New garage' : 'Rename the garage' }}</h1>
+        <label><span class="soft">Name</span><input v-model="name" class="field" maxlength="120" autofocus /></label>
+        <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
+        <p class="acts">
+          <button class="tool-button" type="submit">{{ naming === 'new' ? 'Start it' : 'Rename' }}</button>
+        </p>
+      </form>
+    </v-card>
+  </v-dialog>
+  <v-dialog :model-value="refused !== null && naming === null" max-width="480" @update:model-value="refused = null">
+    <v-card class="ask" role="alertdialog">
+      <h1>Not done, nothing changed</h1>
+      <p class="gap">{{ refused }}</p>
+      <p class="acts"><button class="tool-button" @click="refused = null">Close</button></p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.garages :deep(.list) {
+  right: 8px;
+}
+.ask {
+  padding: 18px 22px;
+}
+.acts {
+  margin-top: 14px;
+}
+</style>

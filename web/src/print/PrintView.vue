@@ -1,0 +1,221 @@
+<script setup lang="ts">
+/** One page by place with boxes to tick, black on white, from the browser's print. */
+import { computed } from 'vue';
+import { figure, tripDays, unitOf } from '@necessaire/core';
+import { useAnswer } from '../stores/answer';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import { massText } from '../ui/words';
+
+const answers = useAnswer();
+const garage = useGarage();
+const view = useView();
+const a = computed(() => answers.answer);
+const groups = computed(() => {
+  const stowed = a.value?.packing.stowed ?? [];
+  const order = [
+    ...garage.places.map((p) => ({ id: p.id as string | null, name: p.name, tier: p.tier as string })),
+    { id: null, name: 'Loose: no place found', tier: '' },
+  ];
+  return order
+    .map((o) => ({
+      ...o,
+      items: stowed.filter((s) => s.placeId === o.id).sort((x, y) => (x.item.name < y.item.name ? -1 : 1)),
+    }))
+    .filter((g) => g.items.length > 0);
+});
+const items = computed(() => groups.value.reduce((n, g) => n + g.items.length, 0));
+/** Type shrinks with the list so that it stays on one page. */
+const size = computed(() => (items.value > 110 ? 'small' : items.value > 75 ? 'middle' : 'large'));
+const gaps = computed(() =>
+  garage.fasteners.filter((f) => a.value?.fasteners.some((x) => x.id === f.id && !x.reached)),
+);
+const buying = computed(() => a.value?.kit.spares.filter((s) => s.buy > 0) ?? []);
+const cautions = computed(() => {
+  const worth = (a.value?.exposures ?? []).filter((e) => e.odds >= 0.02 && e.trouble.caution);
+  return [...new Set(worth.flatMap((e) => e.trouble.caution!.split(/(?<=\.) /)))].slice(0, 7);
+});
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="paper-wrap">
+    <p class="bar">
+      <router-link to="/stow" class="tool-button quiet">Back</router-link
+      ><button class="tool-button" @click="print">Print</button>
+    </p>
+    <main v-if="a && garage.bike" class="paper" :class="size">
+      <header>
+        <h1>
+          {{ garage.bike.name }}<template v-if="garage.trip">: {{ garage.trip.name }}</template>
+        </h1>
+        <p>
+          {{ items }} things, {{ massText(view.units, a.kit.mass) }}, {{ figure(view.units, 'volume', a.kit.bulk) }}
+          {{ unitOf(view.units, 'volume') }}<template v-if="garage.trip">, {{ tripDays(garage.trip) }} days</template>.
+          Reaches {{ a.reached }} of {{ a.chosen }} heads.
+        </p>
+      </header>
+      <div class="columns">
+        <section v-for="g in groups" :key="g.id ?? 'loose'">
+          <h2>
+            {{ g.name }} <span>{{ g.tier }}</span>
+          </h2>
+          <ul>
+            <li v-for="s in g.items" :key="s.item.key">
+              <span class="tick" aria-hidden="true" /><span class="what">{{ s.item.name }}</span
+              ><span class="num">{{ massText(view.units, s.item.mass) }}</span>
+            </li>
+          </ul>
+        </section>
+        <section v-if="buying.length > 0">
+          <h2>To buy before leaving</h2>
+          <ul>
+            <li v-for="s in buying" :key="s.kind">
+              <span class="tick" aria-hidden="true" /><span class="what">{{ s.name }}</span
+              ><span class="num">{{ s.buy }}</span>
+            </li>
+          </ul>
+        </section>
+        <section v-if="gaps.length > 0">
+          <h2>Out of reach</h2>
+          <ul>
+            <li v-for="f in gaps" :key="f.id">
+              <span class="what">{{ f.name }}</span>
+            </li>
+          </ul>
+        </section>
+        <section class="cautions">
+          <h2>Mind</h2>
+          <p>Torque from the manual wins. {{ cautions.join(' ') }}</p>
+        </section>
+      </div>
+    </main>
+    <p v-else class="empty">Working out the list …</p>
+  </div>
+</template>
+
+<style scoped>
+.paper-wrap {
+  height: 100dvh;
+  overflow-y: auto;
+  background: var(--ground);
+}
+.bar {
+  display: flex;
+  justify-content: space-between;
+  padding: 12px 20px;
+  max-width: 820px;
+  margin: 0 auto;
+}
+.bar a {
+  text-decoration: none;
+}
+.paper {
+  background: #fff;
+  color: #000;
+  max-width: 780px;
+  margin: 0 auto 24px;
+  padding: 28px 34px;
+  font-size: 13px;
+}
+h1 {
+  font-size: 22px;
+  color: #000;
+}
+header {
+  border-bottom: 2px solid #000;
+  padding-bottom: 4px;
+  margin-bottom: 10px;
+}
+h2 {
+  color: #000;
+  font-size: 15px;
+  text-transform: none;
+  letter-spacing: 0;
+  font-weight: 600;
+  border-bottom: 1px solid #000;
+  margin-bottom: 2px;
+}
+h2 span {
+  font-weight: 500;
+  font-size: 12px;
+  float: right;
+}
+.columns {
+  columns: 2;
+  column-gap: 28px;
+}
+section {
+  margin-bottom: 10px;
+}
+h2,
+li {
+  break-inside: avoid;
+}
+h2 {
+  break-after: avoid;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  gap: 7px;
+  align-items: baseline;
+  line-height: 1.42;
+}
+.what {
+  flex: 1;
+}
+.tick {
+  width: 10px;
+  height: 10px;
+  border: 1.2px solid #000;
+  flex: none;
+  align-self: center;
+}
+.num {
+  font-size: 11px;
+}
+.middle {
+  font-size: 11.5px;
+}
+.small {
+  font-size: 10px;
+}
+@media (max-width: 760px) {
+  .paper {
+    padding: 16px;
+  }
+  .columns {
+    columns: 1;
+  }
+}
+@page {
+  size: A4;
+  margin: 11mm;
+}
+@media print {
+  .paper-wrap {
+    height: auto;
+    overflow: visible;
+    background: #fff;
+  }
+  .bar {
+    display: none;
+  }
+  .paper {
+    margin: 0;
+    padding: 0;
+    max-width: none;
+  }
+  .columns {
+    columns: 2;
+  }
+  li {
+    line-height: 1.3;
+  }
+}
+</style>

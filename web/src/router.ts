@@ -1,0 +1,20 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import WalkView from './stages/walk/WalkView.vue';
+
+/** One address a stage; the first is in the first load, the others follow when asked for. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/walk' },
+    { path: '/walk', component: WalkView, meta: { title: 'Walk' } },
+    { path: '/match', component: () => import('./stages/match/MatchView.vue'), meta: { title: 'Match' } },
+    { path: '/trip', component: () => import('./stages/trip/TripView.vue'), meta: { title: 'Trip' } },
+    { path: '/kit', component: () => import('./stages/kit/KitView.vue'), meta: { title: 'Kit' } },
+    { path: '/stow', component: () => import('./stages/stow/StowView.vue'), meta: { title: 'Stow' } },
+    { path: '/print', component: () => import('./print/PrintView.vue'), meta: { title: 'Print', bare: true } },
+    { path: '/:rest(.*)*', redirect: '/walk' },
+  ],
+});
+router.afterEach((to) => {
+  document.title = `${String(to.meta['title'] ?? '')} · Necessaire`;
+});

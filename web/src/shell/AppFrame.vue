@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted } from 'vue';
+import FirstBike from '../garages/FirstBike.vue';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import BriefLine from './BriefLine.vue';
+import CommandBox from './CommandBox.vue';
+import ConflictDialog from './ConflictDialog.vue';
+import ExplainPanel from './ExplainPanel.vue';
+import ReadoutPanel from './ReadoutPanel.vue';
+import StageRail from './StageRail.vue';
+import { useNotice } from './notice';
+
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.matches('input:not([type=checkbox]):not([type=range]), textarea, select') || target.isContentEditable);
+
+function onKey(event: KeyboardEvent) {
+  const command = event.ctrlKey || event.metaKey;
+  const key = event.key.toLowerCase();
+  if (command && key === 'k') {
+    event.preventDefault();
+    view.commandOpen = true;
+  } else if (command && key === 'z' && !typing(event.target)) {
+    event.preventDefault();
+    notice.undone(event.shiftKey ? garage.redo() : garage.undo(), event.shiftKey);
+  } else if (command && key === 'y' && !typing(event.target)) {
+    event.preventDefault();
+    notice.undone(garage.redo(), true);
+  } else if (event.key === '/' && !command && !typing(event.target)) {
+    const entry = document.querySelector<HTMLElement>('[data-entry]');
+    if (entry) {
+      event.preventDefault();
+      entry.focus();
+    }
+  }
+}
+onMounted(() => addEventListener('keydown', onKey));
+onBeforeUnmount(() => removeEventListener('keydown', onKey));
+</script>
+
+<template>
+  <div class="frame">
+    <a class="skip" href="#stage">Skip to the stage</a>
+    <BriefLine class="top" />
+    <StageRail class="rail" />
+    <main id="stage" class="main" tabindex="-1">
+      <FirstBike v-if="!garage.bike" />
+      <router-view v-else />
+    </main>
+    <ReadoutPanel class="foot" />
+    <CommandBox v-if="view.commandOpen" />
+    <ExplainPanel />
+    <ConflictDialog />
+    <p class="notice" role="status" aria-live="polite" :class="{ on: notice.text }">{{ notice.text }}</p>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  height: 100dvh;
+  display: grid;
+  grid-template: var(--top) minmax(0, 1fr) var(--foot) / var(--rail) minmax(0, 1fr);
+  grid-template-areas: 'top top' 'rail main' 'foot foot';
+}
+.top {
+  grid-area: top;
+}
+.rail {
+  grid-area: rail;
+}
+.main {
+  grid-area: main;
+  min-width: 0;
+  min-height: 0;
+  outline: none;
+}
+.foot {
+  grid-area: foot;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+  z-index: 10;
+  background: var(--sheet);
+  padding: 8px 12px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+}
+.notice {
+  position: fixed;
+  left: 50%;
+  bottom: calc(var(--foot) + 14px);
+  translate: -50% 0;
+  background: var(--panel);
+  color: var(--panel-ink);
+  padding: 8px 16px;
+  font-size: 15px;
+  visibility: hidden;
+  z-index: 20;
+  max-width: 92vw;
+}
+.notice.on {
+  visibility: visible;
+}
+@media (max-width: 760px) {
+  .frame {
+    grid-template: auto minmax(0, 1fr) auto 60px / minmax(0, 1fr);
+    grid-template-areas: 'top' 'main' 'foot' 'rail';
+  }
+  .notice {
+    bottom: 128px;
+  }
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { strandedHours, type Bike } from '@necessaire/core';
+import BikeDialog from '../garages/BikeDialog.vue';
+import GarageMenu from '../garages/GarageMenu.vue';
+import { useAnswer } from '../stores/answer';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import DropMenu from '../ui/DropMenu.vue';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const editing = ref<Bike | 'new' | null>(null);
+
+const worst = computed(() => {
+  const trip = garage.trip;
+  if (!trip || trip.legs.length === 0) return null;
+  return Math.max(...trip.legs.map((leg) => strandedHours(leg, trip).total));
+});
+const company = computed(() => {
+  const n = garage.trip?.companions ?? 0;
+  return n === 0 ? 'alone' : `with ${n} ${n === 1 ? 'companion' : 'companions'}`;
+});
+const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text);
+const keptWords = { kept: 'kept', keeping: 'keeping …', 'not kept': 'not kept yet' } as const;
+</script>
+
+<template>
+  <header class="brief">
+    <div class="mark" aria-hidden="true">
+      <svg viewBox="0 0 40 20" width="38" height="19">
+        <rect x="1" y="1" width="38" height="18" fill="none" stroke="currentColor" stroke-width="2" />
+        <path
+          d="M1 7h38M9 7v12M17 7v12M25 7v12M32 7v12"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="1.3"
+          stroke-dasharray="2 1.6"
+        />
+      </svg>
+    </div>
+    <p class="sentence">
+      <DropMenu v-if="garage.bike" :label="garage.bike.name" hint="Choose the bike">
+        <button v-for="b in garage.doc?.bikes" :key="b.id" role="menuitem" @click="view.bikeId = b.id">
+          {{ b.name }}
+        </button>
+        <button role="menuitem" @click="editing = garage.bike">Change this bike …</button>
+        <button role="menuitem" @click="editing = 'new'">Add a bike …</button>
+      </DropMenu>
+      <span v-else>No bike yet</span>
+      <template v-if="garage.trip">
+        for
+        <DropMenu :label="lower(garage.trip.name)" hint="Choose the trip">
+          <button v-for="t in garage.doc?.trips" :key="t.id" role="menuitem" @click="view.tripId = t.id">
+            {{ t.name }}
+          </button>
+          <router-link role="menuitem" to="/trip">Change the trip …</router-link>
+        </DropMenu>
+        <span class="more">
+          {{ company
+          }}<template v-if="worst !== null"
+            >,
+            <router-link class="worst" to="/trip"
+              ><span class="num">{{ worst.toFixed(0) }} h</span></router-link
+            >
+            lost at worst</template
+          >
+        </span>
+      </template>
+    </p>
+    <div class="right">
+      <span class="hint"><kbd class="key">/</kbd> enter</span>
+      <button class="plain hint" @click="view.commandOpen = true"><kbd class="key">Ctrl K</kbd> find or do</button>
+      <GarageMenu />
+      <span class="kept" :class="{ gap: garage.keeping === 'not kept' }" role="status" :title="garage.trouble ?? ''">{{
+        keptWords[garage.keeping]
+      }}</span>
+    </div>
+    <p v-if="garage.trouble && garage.keeping === 'not kept'" class="trouble" role="alert">{{ garage.trouble }}</p>
+    <p v-if="answers.failed" class="trouble" role="alert">{{ answers.failed }}</p>
+    <BikeDialog v-if="editing" :bike="editing === 'new' ? null : editing" @close="editing = null" />
+  </header>
+</template>
+
+<style scoped>
+.brief {
+  display: flex;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  position: relative;
+  min-width: 0;
+}
+.mark {
+  flex: 0 0 var(--rail);
+  align-self: stretch;
+  display: grid;
+  place-items: center;
+  border-right: 1px solid var(--line);
+}
+.sentence {
+  flex: 1 1 auto;
+  min-width: 0;
+  padding-left: 22px;
+  font-family: var(--v-font-heading);
+  font-weight: 500;
+  font-size: 18px;
+  color: var(--soft);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.worst {
+  color: var(--ink);
+  font-weight: 600;
+  text-underline-offset: 4px;
+}
+.worst .num {
+  font-size: 16px;
+}
+.right {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 0 16px 0 8px;
+  font-family: var(--v-font-heading);
+  font-size: 14px;
+  flex: 0 0 auto;
+}
+.hint {
+  color: var(--soft);
+}
+.kept {
+  min-width: 64px;
+  color: var(--soft);
+}
+.kept.gap {
+  color: var(--gap);
+  font-weight: 600;
+}
+.trouble {
+  position: absolute;
+  top: 100%;
+  right: 0;
+  z-index: 6;
+  background: var(--gap);
+  color: var(--sheet);
+  padding: 6px 16px;
+  font-size: 14px;
+  max-width: 100%;
+}
+@media (max-width: 1100px) {
+  .hint {
+    display: none;
+  }
+}
+@media (max-width: 760px) {
+  .brief {
+    flex-wrap: wrap;
+    padding: 4px 0;
+  }
+  .mark {
+    display: none;
+  }
+  .sentence {
+    padding: 0 14px;
+    flex: 1 1 100%;
+    font-size: 17px;
+  }
+  .more {
+    display: none;
+  }
+  .right {
+    padding: 0 14px;
+    flex: 1 1 100%;
+    justify-content: space-between;
+  }
+  .right .plain.hint {
+    display: inline-flex;
+    align-items: center;
+    min-height: 40px;
+  }
+}
+</style>

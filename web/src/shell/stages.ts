@@ -1,0 +1,61 @@
+import { computed } from 'vue';
+import { figure, tripKm } from '@necessaire/core';
+import { useAnswer } from '../stores/answer';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+
+export interface Stage {
+  path: string;
+  name: string;
+  /** Live figure under the name. */
+  live: string;
+  /** Whether nothing is missing in it: shown as a filled hexagon. */
+  done: boolean;
+}
+
+/** The stages that exist, in the order of the work, each with its live figure. */
+export function useStages() {
+  const garage = useGarage();
+  const answers = useAnswer();
+  const view = useView();
+  return computed<Stage[]>(() => {
+    const f = answers.figures;
+    const loose = answers.answer?.packing.stowed.filter((s) => !s.placeId).length ?? 0;
+    const broken = answers.answer?.packing.stowed.filter((s) => s.placeId && s.broken.length > 0).length ?? 0;
+    const trip = garage.trip;
+    const missing = answers.answer?.kit.missing.length ?? 0;
+    const km = trip ? figure(view.units, 'distance', tripKm(trip)) : '';
+    return [
+      {
+        path: '/walk',
+        name: 'Walk',
+        live: String(garage.fasteners.length),
+        done: garage.fasteners.length > 0 && f?.sure === 1,
+      },
+      {
+        path: '/match',
+        name: 'Match',
+        live: f ? `${f.reached}/${f.chosen}` : '–',
+        done: !!f && f.chosen > 0 && f.gaps === 0,
+      },
+      {
+        path: '/trip',
+        name: 'Trip',
+        live: trip ? `${km} ${view.units === 'metric' ? 'km' : 'mi'}` : 'none',
+        done: !!trip && trip.legs.length > 0,
+      },
+      {
+        path: '/kit',
+        name: 'Kit',
+        live: f ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}` : '–',
+        done: !!f && f.mass > 0 && missing === 0 && (answers.answer?.kit.proven ?? false),
+      },
+      {
+        path: '/stow',
+        name: 'Stow',
+        live: loose + broken > 0 ? `${loose + broken} loose` : 'all placed',
+        done: !!f && f.mass > 0 && loose + broken === 0,
+      },
+    ];
+  });
+}

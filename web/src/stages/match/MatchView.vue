@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { HEAD_FORMS, millimetres, printShape, type Fastener } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import HeadGlyph from '../../ui/HeadGlyph.vue';
+import { massText } from '../../ui/words';
+import ChainCard from './ChainCard.vue';
+import DrawerSheet from './DrawerSheet.vue';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const tab = ref<'heads' | 'drawer'>('heads');
+
+const chosen = computed(() => garage.fasteners.filter((f) => f.leftOut === null));
+/** Heads by form and size, so that what one piece turns lies together. */
+const field = computed(() =>
+  [...chosen.value].sort(
+    (a, b) =>
+      HEAD_FORMS.indexOf(a.head.form) - HEAD_FORMS.indexOf(b.head.form) ||
+      (millimetres(a.head.size) || 0) - (millimetres(b.head.size) || 0) ||
+      (a.id < b.id ? -1 : 1),
+  ),
+);
+const reached = (f: Fastener) => answers.byFastener.get(f.id)?.reached ?? false;
+const gaps = computed(() => chosen.value.filter((f) => answers.byFastener.get(f.id)?.reached === false));
+const rest = computed(() => field.value.filter(reached));
+const picked = computed(
+  () => chosen.value.find((f) => f.id === view.fastenerId) ?? gaps.value[0] ?? field.value[0] ?? null,
+);
+const cureOf = (f: Fastener) => answers.byFastener.get(f.id)?.cure ?? null;
+const whyNot = (f: Fastener) =>
+  answers.byFastener
+    .get(f.id)
+    ?.fails.map((x) => `${x.end === 'far' ? 'far end: ' : ''}${x.fail.message}`)
+    .join('; ') ?? '';
+const by = (f: Fastener) =>
+  answers.byFastener
+    .get(f.id)
+    ?.best.map((c) => c.links.map((l) => l.piece.name).join(' + '))
+    .join('; far end: ') ?? '';
+</script>
+
+<template>
+  <div class="stage">
+    <section class="picture">
+      <div class="stage-head">
+        <h1>What the drawer reaches</h1>
+        <p v-if="answers.figures">
+          <strong class="num">{{ answers.figures.reached }}</strong> of
+          <span class="num">{{ answers.figures.chosen }}</span> heads
+          <template v-if="gaps.length > 0"
+            >, <strong class="gap num">{{ gaps.length }}</strong>
+            <span class="gap">{{ gaps.length === 1 ? 'gap' : 'gaps' }}</span></template
+          ><template v-else-if="chosen.length > 0">: every one</template>
+        </p>
+        <p v-else>Working it out …</p>
+      </div>
+      <p v-if="chosen.length === 0" class="empty">
+        No head is measured yet. <router-link to="/walk">Walk the bike</router-link> first.
+      </p>
+      <ul class="heads" aria-label="All heads by form and size">
+        <li v-for="f in field" :key="f.id">
+          <button
+            class="plain head-button"
+            :class="{ on: f.id === picked?.id, out: !reached(f) }"
+            :aria-pressed="f.id === picked?.id"
+            :title="`${f.name}: ${printShape(f.head)}`"
+            :aria-label="`${f.name}, ${printShape(f.head)}, ${reached(f) ? 'reached' : 'gap'}`"
+            @click="view.fastenerId = f.id"
+          >
+            <HeadGlyph
+              :head="f.head"
+              :tone="reached(f) ? 'proven' : 'gap'"
+              :size="30"
+              :label="' '"
+              aria-hidden="true"
+            />
+            <svg v-if="!reached(f)" class="cross" viewBox="0 0 10 10" width="10" height="10" aria-hidden="true">
+              <path d="M1 1l8 8M9 1L1 9" />
+            </svg>
+          </button>
+        </li>
+      </ul>
+      <ChainCard v-if="picked" :key="picked.id" :fastener="picked" />
+    </section>
+    <section class="sheet">
+      <div class="tabs" role="tablist">
+        <button role="tab" :aria-selected="tab === 'heads'" @click="tab = 'heads'">Heads ({{ chosen.length }})</button>
+        <button role="tab" :aria-selected="tab === 'drawer'" @click="tab = 'drawer'">
+          Drawer ({{ garage.doc?.pieces.length ?? 0 }})
+        </button>
+      </div>
+      <template v-if="tab === 'heads'">
+        <template v-if="gaps.length > 0">
+          <div class="sheet-head">
+            <h2>Out of reach</h2>
+            <span class="num soft">{{ gaps.length }}</span>
+          </div>
+          <button
+            v-for="f in gaps"
+            :key="f.id"
+            class="plain row head-row"
+            :class="{ picked: f.id === picked?.id }"
+            @click="view.fastenerId = f.id"
+          >
+            <HeadGlyph :head="f.head" tone="gap" />
+            <span
+              ><span class="title">{{ f.name }}</span
+              ><span class="sub why">{{ whyNot(f) }}</span>
+              <span v-if="cureOf(f)" class="cure"
+                >Lightest cure:
+                {{
+                  cureOf(f)!
+                    .buy.map((p) => p.name)
+                    .join(' and ')
+                }}, <span class="num">{{ massText(view.units, cureOf(f)!.mass) }}</span></span
+              >
+              <span v-else class="cure"
+                >Nothing in the catalogue cures it alone: check its access and torque, or make a piece.</span
+              ></span
+            >
+          </button>
+        </template>
+        <div class="sheet-head">
+          <h2>Reached</h2>
+          <span class="num soft">{{ rest.length }}</span>
+        </div>
+        <button
+          v-for="f in rest"
+          :key="f.id"
+          class="plain row head-row"
+          :class="{ picked: f.id === picked?.id }"
+          @click="view.fastenerId = f.id"
+        >
+          <HeadGlyph :head="f.head" tone="proven" />
+          <span
+            ><span class="title">{{ f.name }}</span
+            ><span class="sub">{{ by(f) }}</span></span
+          >
+        </button>
+      </template>
+      <DrawerSheet v-else />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.heads {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 3px;
+  padding: 0;
+  margin: 12px 0 14px;
+}
+.head-button {
+  position: relative;
+  padding: 3px;
+  display: block;
+  border: 1px solid transparent;
+}
+.head-button.on {
+  border-color: var(--ink);
+  background: var(--sheet);
+}
+.cross {
+  position: absolute;
+  right: 0;
+  top: 0;
+  background: var(--ground);
+}
+.cross path {
+  stroke: var(--gap);
+  stroke-width: 2.4;
+}
+.head-row {
+  grid-template-columns: 34px minmax(0, 1fr);
+  width: 100%;
+  align-items: start;
+  padding-top: 7px;
+  padding-bottom: 7px;
+}
+.head-row:focus-visible {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+.head-row > span > span {
+  display: block;
+}
+.picked {
+  background: var(--picked);
+  box-shadow: inset 4px 0 0 var(--ink);
+}
+.why {
+  color: var(--gap) !important;
+}
+.cure {
+  font-size: 13.5px;
+}
+@media (max-width: 760px) {
+  .head-button {
+    padding: 7px;
+  }
+}
+</style>

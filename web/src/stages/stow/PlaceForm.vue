@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { PLACE_KINDS, placeSchema, TIERS, type Place } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import NumberField from '../../ui/NumberField.vue';
+
+const props = defineProps<{ place: Place }>();
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const notice = useNotice();
+
+function set(fields: Partial<Place>) {
+  const next = { ...props.place, ...fields };
+  if (next.kind === 'roll') next.slots ??= { count: 12, width: 40, length: 220 };
+  else next.slots = null;
+  const checked = placeSchema.safeParse(next);
+  if (checked.success) garage.put(`change ${next.name}`, 'places', checked.data);
+  else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
+}
+const text = (event: Event) => (event.target as HTMLInputElement).value;
+const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring'; label: string }[] = [
+  { key: 'stays', label: 'stays on the bike' },
+  { key: 'lockable', label: 'lockable' },
+  { key: 'dry', label: 'dry' },
+  { key: 'hot', label: 'gets hot' },
+  { key: 'wiring', label: 'next to wiring' },
+];
+function remove() {
+  const pins = (garage.doc?.pins ?? []).filter((p) => p.placeId === props.place.id);
+  garage.remove(`delete ${props.place.name}`, ...pins.map((p) => ({ table: 'pins' as const, id: p.id })), {
+    table: 'places',
+    id: props.place.id,
+  });
+  notice.say(`${props.place.name} deleted. Ctrl Z brings it back.`);
+  emit('close');
+}
+</script>
+
+<template>
+  <div class="place-form">
+    <label class="wide"
+      ><span>Name</span><input class="field" :value="place.name" maxlength="120" @change="set({ name: text($event) })"
+    /></label>
+    <label
+      ><span>Kind</span
+      ><select
+        class="field"
+        :value="place.kind"
+        @change="set({ kind: PLACE_KINDS.find((k) => k === text($event)) ?? 'box' })"
+      >
+        <option v-for="k in PLACE_KINDS" :key="k">{{ k }}</option>
+      </select></label
+    >
+    <label class="two"
+      ><span>How soon it is reached</span
+      ><select
+        class="field"
+        :value="place.tier"
+        @change="set({ tier: TIERS.find((t) => t === text($event)) ?? 'one zip' })"
+      >
+        <option v-for="t in TIERS" :key="t">{{ t }}</option>
+      </select></label
+    >
+    <NumberField
+      label="Length"
+      quantity="length"
+      :max="5000"
+      :model-value="place.inside.length"
+      @update:model-value="set({ inside: { ...place.inside, length: $event } })"
+    />
+    <NumberField
+      label="Width"
+      quantity="length"
+      :max="5000"
+      :model-value="place.inside.width"
+      @update:model-value="set({ inside: { ...place.inside, width: $event } })"
+    />
+    <NumberField
+      label="Height"
+      quantity="length"
+      :max="5000"
+      :model-value="place.inside.height"
+      @update:model-value="set({ inside: { ...place.inside, height: $event } })"
+    />
+    <NumberField
+      label="Mount bears"
+      quantity="weight"
+      :max="500000"
+      :model-value="place.limit"
+      @update:model-value="set({ limit: $event })"
+    />
+    <NumberField
+      label="Fill"
+      :min="0.1"
+      :max="1"
+      :model-value="place.fill"
+      @update:model-value="set({ fill: $event })"
+    />
+    <NumberField label="Taken (L)" :max="200" :model-value="place.taken" @update:model-value="set({ taken: $event })" />
+    <NumberField
+      label="Behind front axle"
+      quantity="length"
+      :min="-3000"
+      :max="4000"
+      :model-value="place.at.x"
+      @update:model-value="set({ at: { ...place.at, x: $event } })"
+    />
+    <NumberField
+      label="Left (+) or right"
+      quantity="length"
+      :min="-3000"
+      :max="4000"
+      :model-value="place.at.y"
+      @update:model-value="set({ at: { ...place.at, y: $event } })"
+    />
+    <NumberField
+      label="Above ground"
+      quantity="length"
+      :min="-3000"
+      :max="4000"
+      :model-value="place.at.z"
+      @update:model-value="set({ at: { ...place.at, z: $event } })"
+    />
+    <template v-if="place.slots">
+      <NumberField
+        label="Slots"
+        :min="1"
+        :max="60"
+        :model-value="place.slots.count"
+        @update:model-value="set({ slots: { ...place.slots!, count: Math.round($event) } })"
+      />
+      <NumberField
+        label="Slot width"
+        quantity="length"
+        :max="5000"
+        :model-value="place.slots.width"
+        @update:model-value="set({ slots: { ...place.slots!, width: $event } })"
+      />
+      <NumberField
+        label="Slot length"
+        quantity="length"
+        :max="5000"
+        :model-value="place.slots.length"
+        @update:model-value="set({ slots: { ...place.slots!, length: $event } })"
+      />
+    </template>
+    <div class="wide flags">
+      <label v-for="f in FLAGS" :key="f.key"
+        ><input
+          type="checkbox"
+          :checked="place[f.key]"
+          @change="set({ [f.key]: ($event.target as HTMLInputElement).checked })"
+        />
+        {{ f.label }}</label
+      >
+    </div>
+    <p class="wide acts">
+      <button class="tool-button" @click="emit('close')">Done</button
+      ><button class="tool-button quiet gap" @click="remove">Delete place</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.place-form {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px 12px;
+  padding: 8px 16px 14px;
+  background: var(--picked);
+  align-items: end;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.two {
+  grid-column: span 2;
+}
+label > span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.flags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+}
+.flags label {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 32px;
+}
+.flags input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
+.acts {
+  display: flex;
+  gap: 12px;
+}
+</style>

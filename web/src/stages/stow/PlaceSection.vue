@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { figure, longestPiece, unitOf, usableVolume, type Load, type Place } from '@necessaire/core';
+import { useView } from '../../stores/view';
+import { useDropTarget } from './dragging';
+
+const props = defineProps<{ place: Place; load: Load; picked: boolean; editing: boolean }>();
+const emit = defineEmits<{ pick: []; edit: []; drop: [key: string, to: string] }>();
+const view = useView();
+const section = ref<HTMLElement>();
+const over = useDropTarget(section, (key) => emit('drop', key, props.place.id));
+const room = computed(() =>
+  props.place.kind === 'roll'
+    ? {
+        text: `${props.load.items}/${props.place.slots?.count ?? 0} slots`,
+        share: props.load.items / (props.place.slots?.count ?? 1),
+      }
+    : {
+        text: `${figure(view.units, 'volume', props.load.volume)}/${figure(view.units, 'volume', usableVolume(props.place))} ${unitOf(view.units, 'volume')}`,
+        share: props.load.volume / Math.max(1, usableVolume(props.place)),
+      },
+);
+const weight = computed(() => ({
+  text: `${figure(view.units, 'weight', props.load.mass)}/${figure(view.units, 'weight', props.place.limit, 1)} ${unitOf(view.units, 'weight')}`,
+  share: props.load.mass / Math.max(1, props.place.limit),
+}));
+const facts = computed(() =>
+  [
+    props.place.tier,
+    props.place.stays ? 'stays on the bike' : 'leaves with the luggage',
+    `longest ${figure(view.units, 'length', longestPiece(props.place))} ${unitOf(view.units, 'length')}`,
+    props.place.dry ? 'dry' : '',
+    props.place.lockable ? 'lockable' : '',
+    props.place.wiring ? 'next to wiring' : '',
+    props.place.hot ? 'hot' : '',
+  ]
+    .filter(Boolean)
+    .join(' · '),
+);
+</script>
+
+<template>
+  <section ref="section" class="place" :class="{ over, picked }" :data-place="place.id" :aria-label="place.name">
+    <header>
+      <button class="plain name" :aria-pressed="picked" @click="emit('pick')">
+        <h3>{{ place.name }}</h3>
+        <span class="soft facts">{{ facts }}</span>
+      </button>
+      <span class="meter"
+        ><span class="num">{{ room.text }}</span
+        ><span class="bar"
+          ><span :class="{ full: room.share > 1 }" :style="{ width: `${Math.min(100, room.share * 100)}%` }" /></span
+      ></span>
+      <span class="meter"
+        ><span class="num">{{ weight.text }}</span
+        ><span class="bar"
+          ><span
+            :class="{ full: weight.share > 1 }"
+            :style="{ width: `${Math.min(100, weight.share * 100)}%` }" /></span
+      ></span>
+      <button class="link change" :aria-expanded="editing" :aria-label="`Change ${place.name}`" @click="emit('edit')">
+        change
+      </button>
+    </header>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.place {
+  border-bottom: 2px solid var(--line);
+}
+.over {
+  background: var(--picked);
+  outline: 2px dashed var(--ink);
+  outline-offset: -3px;
+}
+header {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 96px 112px auto;
+  gap: 2px 12px;
+  padding: 10px 16px 8px;
+  align-items: start;
+}
+h3 {
+  font-size: 17px;
+}
+.facts {
+  font-size: 12.5px;
+  display: block;
+  line-height: 1.25;
+}
+.picked h3 {
+  text-decoration: underline;
+  text-decoration-thickness: 3px;
+  text-underline-offset: 4px;
+}
+.meter {
+  text-align: right;
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+.bar {
+  display: block;
+  height: 7px;
+  background: var(--hair);
+  margin-top: 3px;
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+.bar span.full {
+  background: var(--gap);
+}
+.change {
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,291 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import {
+  newLeg,
+  newTrip,
+  strandedHours,
+  TERRAINS,
+  tripSchema,
+  type Leg,
+  type Terrain,
+  type Trip,
+} from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { useNotice } from '../../shell/notice';
+import NumberField from '../../ui/NumberField.vue';
+
+const props = defineProps<{ trip: Trip }>();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const notice = useNotice();
+const GROUND: Record<Terrain, string> = { paved: 'Paved', gravel: 'Gravel', track: 'Track, rock' };
+const RECOVERY: Record<Trip['recovery'], string> = {
+  service: 'a recovery service',
+  friend: 'a friend with a trailer',
+  nobody: 'nobody',
+};
+
+function write(label: string, fields: Partial<Trip>) {
+  const next = { ...props.trip, ...fields };
+  const checked = tripSchema.safeParse(next);
+  if (checked.success) garage.put(label, 'trips', checked.data);
+  else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
+}
+const setLeg = (leg: Leg, fields: Partial<Leg>) =>
+  write(`change ${leg.name}`, { legs: props.trip.legs.map((l) => (l.id === leg.id ? { ...l, ...fields } : l)) });
+const text = (event: Event) => (event.target as HTMLInputElement).value;
+const stranded = computed(() => new Map(props.trip.legs.map((l) => [l.id, strandedHours(l, props.trip)])));
+
+function add() {
+  write('add a leg', { legs: [...props.trip.legs, newLeg(crypto.randomUUID(), `Leg ${props.trip.legs.length + 1}`)] });
+}
+function remove(leg: Leg) {
+  write(`delete ${leg.name}`, { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
+  notice.say(`${leg.name} deleted. Ctrl Z brings it back.`);
+}
+function another() {
+  const trip = newTrip(crypto.randomUUID(), `Trip ${(garage.doc?.trips.length ?? 0) + 1}`);
+  garage.put('add a trip', 'trips', trip);
+  view.tripId = trip.id;
+}
+function removeTrip() {
+  garage.remove(`delete ${props.trip.name}`, { table: 'trips', id: props.trip.id });
+  notice.say(`${props.trip.name} deleted. Ctrl Z brings it back.`);
+}
+function show(leg: Leg) {
+  const s = stranded.value.get(leg.id)!;
+  explain.show({
+    title: `Stranded on ${leg.name}`,
+    value: `${s.total.toFixed(1)} h`,
+    formula: `raise help + wait for it + transport = ${s.formula}`,
+    inputs: [
+      { name: 'raise help', value: `${s.raise.toFixed(1)} h` },
+      { name: 'until it is there', value: `${s.arrive.toFixed(1)} h` },
+      { name: 'transport', value: `${s.transport.toFixed(1)} h` },
+    ],
+    source: 'your leg; speeds (4 km/h on foot, 30 riding for help, 50 by truck, 25 on tow) are planning values',
+  });
+}
+</script>
+
+<template>
+  <div>
+    <section class="block">
+      <label class="wide"
+        ><span>Trip</span
+        ><input
+          class="field"
+          :value="trip.name"
+          maxlength="120"
+          @change="write('rename the trip', { name: text($event) })"
+      /></label>
+      <label
+        ><span>Who fetches you</span
+        ><select
+          class="field"
+          :value="trip.recovery"
+          @change="write('change who fetches you', { recovery: text($event) as Trip['recovery'] })"
+        >
+          <option v-for="(w, k) in RECOVERY" :key="k" :value="k">{{ w }}</option>
+        </select></label
+      >
+      <NumberField
+        v-if="trip.recovery !== 'nobody'"
+        label="Sets out after"
+        quantity="hours"
+        :max="2000"
+        :model-value="trip.callOut"
+        @update:model-value="write('change when help sets out', { callOut: $event })"
+      />
+      <NumberField
+        label="Companions"
+        :max="20"
+        :model-value="trip.companions"
+        @update:model-value="write('change the company', { companions: Math.round($event) })"
+      />
+      <NumberField
+        label="Spares suffice on (% of trips)"
+        :min="50"
+        :max="99.9"
+        :model-value="trip.serviceLevel * 100"
+        @update:model-value="write('change the service level', { serviceLevel: $event / 100 })"
+      />
+      <NumberField
+        label="Age of the bike ×"
+        :min="0.1"
+        :max="10"
+        :model-value="trip.factors.age"
+        @update:model-value="write('change the age factor', { factors: { ...trip.factors, age: $event } })"
+      />
+      <NumberField
+        label="Load ×"
+        :min="0.1"
+        :max="10"
+        :model-value="trip.factors.load"
+        @update:model-value="write('change the load factor', { factors: { ...trip.factors, load: $event } })"
+      />
+      <NumberField
+        label="Care ×"
+        :min="0.1"
+        :max="10"
+        :model-value="trip.factors.care"
+        @update:model-value="write('change the care factor', { factors: { ...trip.factors, care: $event } })"
+      />
+    </section>
+    <div class="sheet-head">
+      <h2>Legs</h2>
+      <span class="num soft">{{ trip.legs.length }}</span>
+    </div>
+    <section v-for="leg in trip.legs" :key="leg.id" class="leg" :aria-label="leg.name">
+      <div class="leg-head">
+        <input
+          class="field name"
+          :value="leg.name"
+          maxlength="120"
+          aria-label="Name of the leg"
+          @change="setLeg(leg, { name: text($event) })"
+        />
+        <button
+          class="link num"
+          :aria-label="`Why ${stranded.get(leg.id)!.total.toFixed(1)} hours lost here`"
+          @click="show(leg)"
+        >
+          {{ stranded.get(leg.id)!.total.toFixed(1) }} h lost here
+        </button>
+        <button class="link gap" :aria-label="`Delete ${leg.name}`" @click="remove(leg)">Delete</button>
+      </div>
+      <div class="fields">
+        <NumberField
+          label="Days"
+          :max="200"
+          :model-value="leg.days"
+          @update:model-value="setLeg(leg, { days: $event })"
+        />
+        <NumberField
+          v-for="on in TERRAINS"
+          :key="on"
+          :label="GROUND[on]"
+          quantity="distance"
+          :max="100000"
+          :model-value="leg.km[on]"
+          @update:model-value="setLeg(leg, { km: { ...leg.km, [on]: $event } })"
+        />
+        <NumberField
+          label="Crossings"
+          :max="500"
+          :model-value="leg.crossings"
+          @update:model-value="setLeg(leg, { crossings: Math.round($event) })"
+        />
+        <NumberField
+          label="To people"
+          quantity="distance"
+          :max="100000"
+          :model-value="leg.helpKm"
+          @update:model-value="setLeg(leg, { helpKm: $event })"
+        />
+        <NumberField
+          label="To workshop"
+          quantity="distance"
+          :max="100000"
+          :model-value="leg.workshopKm"
+          @update:model-value="setLeg(leg, { workshopKm: $event })"
+        />
+        <label class="signal"
+          ><input
+            type="checkbox"
+            :checked="leg.signal"
+            @change="setLeg(leg, { signal: ($event.target as HTMLInputElement).checked })"
+          />
+          signal at the worst point</label
+        >
+      </div>
+    </section>
+    <p class="acts">
+      <button class="tool-button" @click="add">Add a leg</button>
+      <button class="tool-button quiet" @click="another">Another trip</button>
+      <button class="tool-button quiet gap" @click="removeTrip">Delete trip</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.block {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px 12px;
+  padding: 12px 16px;
+  align-items: end;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.block label > span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.leg {
+  padding: 8px 16px 12px;
+  border-bottom: 1px solid var(--line);
+}
+.leg-head {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  margin-bottom: 4px;
+}
+.name {
+  flex: 1;
+  border-color: transparent;
+  font-size: 15px;
+  font-weight: 500;
+  padding-left: 0;
+}
+.name:hover,
+.name:focus {
+  border-color: var(--line);
+}
+.leg-head .link {
+  white-space: nowrap;
+  font-size: 14px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 6px 10px;
+  align-items: end;
+}
+.signal {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 13px;
+  line-height: 1.15;
+}
+.signal input {
+  width: 20px;
+  height: 20px;
+  accent-color: var(--ink);
+  flex: none;
+}
+.acts {
+  padding: 14px 16px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+@media (max-width: 760px) {
+  .block,
+  .fields {
+    grid-template-columns: 1fr 1fr;
+  }
+  .leg-head .link {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { supplyKind, type Stock, type Trip } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import NumberField from '../../ui/NumberField.vue';
+import { massText, percent } from '../../ui/words';
+
+defineProps<{ trip: Trip }>();
+const answers = useAnswer();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const stocks = computed(() => [...(answers.answer?.stocks ?? [])].sort((a, b) => b.expected - a.expected));
+const ownedRow = (kind: string) => garage.doc?.supplies.find((s) => s.kind === kind);
+
+function own(kind: string, quantity: number) {
+  const row = ownedRow(kind);
+  garage.put(`own ${quantity} ${supplyKind(kind).name.toLowerCase()}`, 'supplies', {
+    id: row?.id ?? crypto.randomUUID(),
+    kind,
+    note: row?.note ?? '',
+    quantity: Math.round(quantity),
+  });
+}
+function show(s: Stock) {
+  explain.show({
+    title: supplyKind(s.kind).name,
+    value: `${s.quantity} carried, enough on ${percent(s.enough, 1)} of trips`,
+    formula: s.formula,
+    inputs: [
+      { name: 'expected use', value: s.expected.toFixed(2) },
+      { name: 'one unit weighs', value: massText(view.units, supplyKind(s.kind).mass) },
+    ],
+    source:
+      'Stocks rise one by one where a gram buys most −ln P, until all together suffice at the service level. Rates and masses: planning values.',
+  });
+}
+</script>
+
+<template>
+  <div>
+    <p class="lead">
+      All spares together suffice on <strong class="num">{{ percent(answers.answer?.sparesEnough ?? 0, 1) }}</strong> of
+      such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>.
+    </p>
+    <div class="sheet-head">
+      <h2>Spare</h2>
+      <span class="soft">carry · own</span>
+    </div>
+    <div v-for="s in stocks" :key="s.kind" class="row stock">
+      <span
+        ><span class="title">{{ supplyKind(s.kind).name }}</span
+        ><span class="sub num">{{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass) }}</span></span
+      >
+      <button class="link num carry" :aria-label="`Why ${s.quantity} of ${supplyKind(s.kind).name}`" @click="show(s)">
+        {{ s.quantity }}
+      </button>
+      <NumberField
+        :label="`Owned: ${supplyKind(s.kind).name}`"
+        hide-label
+        :max="1000"
+        :model-value="ownedRow(s.kind)?.quantity ?? 0"
+        @update:model-value="own(s.kind, $event)"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lead {
+  padding: 14px 16px 4px;
+  font-size: 15px;
+}
+.stock {
+  grid-template-columns: minmax(0, 1fr) 40px 68px;
+}
+.stock > span > span {
+  display: block;
+}
+.carry {
+  text-align: right;
+  font-size: 17px;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { figure, newTrip, strandedHours, tripDays, tripKm, unitOf } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { useAnswer } from '../../stores/answer';
+import LegSheet from './LegSheet.vue';
+import StockSheet from './StockSheet.vue';
+import TroubleBars from './TroubleBars.vue';
+
+const garage = useGarage();
+const view = useView();
+const answers = useAnswer();
+const tab = ref<'legs' | 'stocks'>('legs');
+const worst = computed(() => {
+  const trip = garage.trip;
+  if (!trip) return null;
+  return trip.legs.map((leg) => ({ leg, hours: strandedHours(leg, trip).total })).sort((a, b) => b.hours - a.hours)[0];
+});
+function first() {
+  const trip = newTrip(crypto.randomUUID(), 'New trip');
+  garage.put('add a trip', 'trips', trip);
+  view.tripId = trip.id;
+}
+</script>
+
+<template>
+  <div class="stage">
+    <section class="picture">
+      <div class="stage-head">
+        <h1>What this ride can do to this bike</h1>
+        <p v-if="garage.trip && garage.trip.legs.length > 0">
+          <span class="num"
+            >{{ figure(view.units, 'distance', tripKm(garage.trip)) }} {{ unitOf(view.units, 'distance') }}</span
+          >
+          in <span class="num">{{ tripDays(garage.trip) }}</span> days.
+          <template v-if="worst"
+            >Worst: <strong>{{ worst.leg.name }}</strong>,
+            <strong class="num">{{ worst.hours.toFixed(1) }} h</strong> lost without a mend.</template
+          >
+        </p>
+      </div>
+      <p v-if="!garage.trip" class="empty">
+        No trip yet. <button class="tool-button" @click="first">Plan a trip</button>
+      </p>
+      <p v-else-if="garage.trip.legs.length === 0" class="empty">
+        No legs yet: add the first one on the right, with its kilometres by ground.
+      </p>
+      <TroubleBars v-else-if="answers.answer" :answer="answers.answer" />
+    </section>
+    <section class="sheet">
+      <div class="tabs" role="tablist">
+        <button role="tab" :aria-selected="tab === 'legs'" @click="tab = 'legs'">Legs and help</button>
+        <button role="tab" :aria-selected="tab === 'stocks'" @click="tab = 'stocks'">Spares by odds</button>
+      </div>
+      <template v-if="garage.trip">
+        <LegSheet v-if="tab === 'legs'" :trip="garage.trip" />
+        <StockSheet v-else :trip="garage.trip" />
+      </template>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+/** Troubles ranked by the hours that they put at stake: outlined without a kit, filled with the present one. */
+import { max } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { computed, ref } from 'vue';
+import type { Answer, Exposure, Mend } from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useSize } from '../../ui/useSize';
+import { percent } from '../../ui/words';
+
+const props = defineProps<{ answer: Answer }>();
+const explain = useExplain();
+const element = ref<HTMLElement>();
+const size = useSize(element);
+
+const ROW = 27;
+const rows = computed(() =>
+  props.answer.exposures
+    .map((e) => ({ e, m: props.answer.kit.mends.find((m) => m.troubleId === e.trouble.id)! }))
+    .filter(({ e }) => e.atStake > 0.0005 || e.odds > 0.001),
+);
+const labelWidth = computed(() => (size.width < 520 ? 138 : 220));
+const x = computed(() =>
+  scaleLinear(
+    [0, max(rows.value, ({ e }) => e.atStake) ?? 1],
+    [0, Math.max(60, size.width - labelWidth.value - 112)],
+  ).nice(4),
+);
+const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
+
+function show({ e, m }: { e: Exposure; m: Mend }) {
+  const t = e.trouble;
+  explain.show({
+    title: t.name,
+    value: `${percent(e.odds, 1)} here, ${minutes(e.atStake)} at stake`,
+    formula: `${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × (hours without − hours of the mend).`,
+    inputs: [
+      {
+        name: t.stops ? 'hours stranded, over where it happens' : 'hours lost without a mend',
+        value: `${e.without.toFixed(1)} h`,
+      },
+      { name: 'hours of the mend', value: `${t.mend} h` },
+      { name: 'mends that the kit allows', value: m.mends === Infinity ? 'as many as needed' : String(m.mends) },
+      { name: 'lacking', value: m.lacks.join('; ') || 'nothing' },
+      { name: 'P(no more than that)', value: percent(m.covered, 1) },
+      { name: 'left at stake with the kit', value: minutes(m.hoursLeft) },
+    ],
+    source: `rates: planning values per 1000 km by ground. ${t.caution ?? ''}`,
+  });
+}
+</script>
+
+<template>
+  <div ref="element" class="troubles">
+    <svg :width="size.width" :height="rows.length * ROW + 34" role="group" aria-label="Troubles by hours at stake">
+      <g :transform="`translate(${labelWidth} 22)`">
+        <template v-for="tick in x.ticks(4)" :key="tick">
+          <path class="grid" :d="`M${x(tick)} 0V${rows.length * ROW}`" />
+          <text class="tick" :x="x(tick)" y="-7" text-anchor="middle">{{ tick === 0 ? '0' : minutes(tick) }}</text>
+        </template>
+      </g>
+      <g
+        v-for="(r, i) in rows"
+        :key="r.e.trouble.id"
+        class="trouble"
+        role="button"
+        tabindex="0"
+        :transform="`translate(0 ${22 + i * ROW})`"
+        :aria-label="`${r.e.trouble.name}: ${percent(r.e.odds, 1)}, ${minutes(r.e.atStake)} at stake, ${minutes(r.m.hoursLeft)} left with the kit`"
+        @click="show(r)"
+        @keydown.enter="show(r)"
+        @keydown.space.prevent="show(r)"
+      >
+        <rect class="hit" x="0" y="0" :width="size.width" :height="ROW" />
+        <text class="name" x="2" :y="ROW / 2 + 5">
+          {{
+            r.e.trouble.name.length > 21 && labelWidth < 200 ? `${r.e.trouble.name.slice(0, 19)}…` : r.e.trouble.name
+          }}
+        </text>
+        <g :transform="`translate(${labelWidth} 5)`">
+          <rect class="without" x="0" y="0.5" :width="Math.max(1.5, x(r.e.atStake))" :height="ROW - 11" />
+          <rect class="left" x="0" y="0.5" :width="x(r.m.hoursLeft)" :height="ROW - 11" />
+        </g>
+        <text class="figure" :x="size.width - 62" :y="ROW / 2 + 5" text-anchor="end">{{ minutes(r.e.atStake) }}</text>
+        <text class="figure odds" :x="size.width - 2" :y="ROW / 2 + 5" text-anchor="end">
+          {{ percent(r.e.odds, r.e.odds < 0.1 ? 1 : 0) }}
+        </text>
+      </g>
+    </svg>
+    <p class="soft note">
+      <span class="key-box" /> at stake without a kit <span class="key-box left" /> left with the present kit · right:
+      P(at least one) · planning values, press a row for its formula
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.troubles {
+  margin-top: 10px;
+}
+svg {
+  display: block;
+}
+.grid {
+  stroke: var(--hair);
+}
+.tick {
+  font-family: var(--figures);
+  font-size: 11.5px;
+  fill: var(--soft);
+}
+.trouble {
+  cursor: pointer;
+  outline: none;
+}
+.hit {
+  fill: transparent;
+}
+.trouble:hover .hit,
+.trouble:focus-visible .hit {
+  fill: var(--picked);
+}
+.name {
+  font-size: 14px;
+  fill: var(--ink);
+}
+.without {
+  fill: var(--sheet);
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+.left {
+  fill: var(--gap);
+}
+.figure {
+  font-family: var(--figures);
+  font-size: 13px;
+  font-weight: 500;
+  fill: var(--ink);
+}
+.figure.odds {
+  fill: var(--soft);
+}
+.note {
+  font-size: 13px;
+  margin-top: 4px;
+}
+.key-box {
+  display: inline-block;
+  width: 14px;
+  height: 10px;
+  border: 1.4px solid var(--ink);
+  margin: 0 2px 0 8px;
+  vertical-align: -1px;
+}
+.key-box.left {
+  background: var(--gap);
+  border-color: var(--gap);
+}
+</style>

@@ -1,0 +1,139 @@
+import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { Answer, Fastener, GarageDocument, Phase, Question } from '@necessaire/core';
+import type { AnswerWorker } from '../workers/answer.worker';
+import { useGarage } from './garage';
+
+/** The figures of the readout, kept apart so that two answers can be compared. */
+export interface Figures {
+  reached: number;
+  chosen: number;
+  gaps: number;
+  mass: number;
+  bulk: number;
+  home: number;
+  atStake: number;
+  sure: number;
+}
+
+const figuresOf = (a: Answer): Figures => ({
+  reached: a.reached,
+  chosen: a.chosen,
+  gaps: a.chosen - a.reached,
+  mass: a.kit.mass,
+  bulk: a.kit.bulk,
+  home: a.kit.home,
+  atStake: a.kit.atStake,
+  sure: a.chosen === 0 ? 0 : (a.chosen - a.evidence.assumed) / a.chosen,
+});
+
+/** A run that is stale and has taken this long is cut off; a shorter one ends by itself sooner than a new worker starts. */
+const CUT_AFTER = 600;
+const PROGRESS_AFTER = 500;
+
+/** The computed answer to the open garage, bike and trip; recomputed in a worker on every change, the stale run cancelled. */
+export const useAnswer = defineStore('answer', () => {
+  const garage = useGarage();
+  const answer = shallowRef<Answer | null>(null);
+  const figures = shallowRef<Figures | null>(null);
+  /** Figures before the last change, for showing what it did. */
+  const before = shallowRef<Figures | null>(null);
+  const phase = ref<Phase | null>(null);
+  const slow = ref(false);
+  const failed = ref<string | null>(null);
+  /** A fastener still being typed: counted as if it were added, and marked as such in the readout. */
+  const draft = shallowRef<Fastener | null>(null);
+  const draftShown = ref(false);
+
+  let worker: Worker | null = null;
+  let remote: Remote<AnswerWorker> | null = null;
+  let running: { since: number; stale: boolean } | null = null;
+  let again = false;
+  let subject = '';
+
+  function spawn() {
+    worker = new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' });
+    remote = wrap<AnswerWorker>(worker);
+  }
+  function cut() {
+    remote?.[releaseProxy]();
+    worker?.terminate();
+    worker = null;
+    remote = null;
+    running = null;
+  }
+
+  function withDraft(doc: GarageDocument): GarageDocument {
+    const d = draft.value;
+    if (!d) return doc;
+    const known = doc.fasteners.some((f) => f.id === d.id);
+    return {
+      ...doc,
+      fasteners: known ? doc.fasteners.map((f) => (f.id === d.id ? d : f)) : [...doc.fasteners, d],
+    };
+  }
+
+  async function run() {
+    const { doc, bike, trip } = garage;
+    if (!doc || !bike) {
+      answer.value = null;
+      figures.value = null;
+      before.value = null;
+      return;
+    }
+    if (running) {
+      running.stale = true;
+      again = true;
+      if (performance.now() - running.since < CUT_AFTER) return;
+      cut();
+    }
+    if (!remote) spawn();
+    again = false;
+    const mine = { since: performance.now(), stale: false };
+    running = mine;
+    const question: Question = { bikeId: bike.id, tripId: trip?.id ?? null };
+    const asked = `${bike.id} ${trip?.id ?? ''}`;
+    const typed = draft.value !== null;
+    const timer = setTimeout(() => (slow.value = true), PROGRESS_AFTER);
+    try {
+      const made = await remote!.answer(
+        withDraft(doc),
+        question,
+        proxy((p: Phase) => {
+          if (running === mine) phase.value = p;
+        }),
+      );
+      if (running !== mine) return;
+      if (!mine.stale) {
+        const now = figuresOf(made);
+        // Another bike or trip is another question: no difference is shown between two of them.
+        before.value = asked === subject ? figures.value : null;
+        subject = asked;
+        answer.value = made;
+        figures.value = now;
+        draftShown.value = typed;
+        failed.value = null;
+      }
+    } catch (error) {
+      if (running === mine) failed.value = error instanceof Error ? error.message : String(error);
+    } finally {
+      clearTimeout(timer);
+      if (running === mine) {
+        running = null;
+        phase.value = null;
+        slow.value = false;
+        if (again) void run();
+      }
+    }
+  }
+
+  watch(
+    () => [garage.version, garage.bike?.id, garage.trip?.id, draft.value] as const,
+    () => void run(),
+    { immediate: true },
+  );
+
+  const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
+  return { answer, figures, before, phase, slow, failed, draft, draftShown, byFastener };
+});

@@ -1,0 +1,56 @@
+import type { Garage, GarageDocument, Row, TableName } from '@necessaire/core';
+
+/** One row before and after an edit; null where it was not there. */
+export interface RowChange {
+  table: TableName;
+  id: string;
+  before: Row | null;
+  after: Row | null;
+}
+/** One edit as the rider sees it: a label for undo, the rows, and the garage's own fields where they changed. */
+export interface Edit {
+  label: string;
+  rows: RowChange[];
+  garage?: { before: Garage; after: Garage };
+}
+
+export const inverse = (edit: Edit): Edit => ({
+  label: edit.label,
+  rows: [...edit.rows].reverse().map((c) => ({ ...c, before: c.after, after: c.before })),
+  ...(edit.garage ? { garage: { before: edit.garage.after, after: edit.garage.before } } : {}),
+});
+
+/** The document with an edit applied. Rows keep their place; new ones go to the end, as on the server. */
+export function applied(doc: GarageDocument, edit: Edit): GarageDocument {
+  const next = { ...doc };
+  if (edit.garage) next.garage = edit.garage.after;
+  for (const { table, id, after } of edit.rows) {
+    const rows = next[table] as Row[];
+    const at = rows.findIndex((r) => r.id === id);
+    const changed =
+      after === null
+        ? rows.filter((r) => r.id !== id)
+        : at >= 0
+          ? rows.map((r, i) => (i === at ? after : r))
+          : [...rows, after];
+    (next[table] as Row[]) = changed;
+  }
+  return next;
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * Joins two versions of a row that were both made from `base`: a field changed by one side only is taken from it.
+ * @returns the joined row, or null when both changed the same field to different values
+ */
+export function merged(base: Row, mine: Row, theirs: Row): Row | null {
+  const out: Record<string, unknown> = { ...theirs };
+  for (const key of Object.keys(mine) as (keyof Row)[]) {
+    const [b, m, t] = [base[key], mine[key], theirs[key]];
+    if (same(m, b)) continue;
+    if (!same(t, b) && !same(t, m)) return null;
+    out[key] = m;
+  }
+  return out as Row;
+}

@@ -1,0 +1,326 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import {
+  DEFAULT_PRACTICE,
+  TABLES,
+  type Fastener,
+  type Garage,
+  type GarageDocument,
+  type Row,
+  type TableName,
+} from '@necessaire/core';
+import { api, ApiError, type GarageRecord } from '../api/client';
+import { applied, inverse, merged, type Edit, type RowChange } from './changes';
+import { useView } from './view';
+
+/** A write that met another version of the row and that fields alone cannot join: the rider chooses. */
+export interface Conflict {
+  table: TableName;
+  id: string;
+  mine: Row | null;
+  theirs: Row | null;
+  revision: number;
+}
+export type Keeping = 'kept' | 'keeping' | 'not kept';
+
+const MOST_UNDO = 200;
+const RETRY_MS = [500, 1000, 2000, 4000, 8000];
+const pendingKey = (garageId: string) => `necessaire.pending.${garageId}`;
+
+/** The open garage: edits apply at once here, are undone and redone here, and follow to the server in the background. */
+export const useGarage = defineStore('garage', () => {
+  const view = useView();
+  const list = ref<GarageRecord[]>([]);
+  const doc = shallowRef<GarageDocument | null>(null);
+  const keeping = ref<Keeping>('kept');
+  const trouble = ref<string | null>(null);
+  const conflict = shallowRef<Conflict | null>(null);
+  const undoStack = shallowRef<Edit[]>([]);
+  const redoStack = shallowRef<Edit[]>([]);
+  /** Counts edits, so that whoever computes knows that something changed. */
+  const version = ref(0);
+
+  let revisions: Record<TableName, Record<string, number>>;
+  /** Rows as the server last had them: the base for joining two versions. */
+  let synced = new Map<string, Row | null>();
+  let garageRevision = 1;
+  let pending = new Map<string, { table: TableName; id: string }>();
+  let garagePending = false;
+  let sending: Promise<void> | null = null;
+  let failures = 0;
+
+  const bike = computed(() => doc.value?.bikes.find((b) => b.id === view.bikeId) ?? doc.value?.bikes[0] ?? null);
+  const trip = computed(() => doc.value?.trips.find((t) => t.id === view.tripId) ?? doc.value?.trips[0] ?? null);
+  const fasteners = computed<Fastener[]>(() => doc.value?.fasteners.filter((f) => f.bikeId === bike.value?.id) ?? []);
+  const places = computed(() => doc.value?.places.filter((p) => p.bikeId === bike.value?.id) ?? []);
+
+  const rowNow = (table: TableName, id: string): Row | null =>
+    (doc.value?.[table] as Row[] | undefined)?.find((r) => r.id === id) ?? null;
+
+  async function refreshList() {
+    list.value = await api.list();
+  }
+
+  /** Opens a garage; without an id the one last open, else the first. Unsent edits of an earlier visit are taken up again. */
+  async function open(id?: string) {
+    await settle();
+    await refreshList();
+    const live = list.value.filter((g) => !g.deleted);
+    const wanted = live.find((g) => g.id === (id ?? view.garageId)) ?? live[0];
+    if (!wanted) {
+      await create('My garage');
+      return;
+    }
+    const opened = await api.open(wanted.id);
+    doc.value = opened.document;
+    revisions = opened.revisions;
+    garageRevision = opened.revision;
+    synced = new Map(TABLES.flatMap((t) => (opened.document[t] as Row[]).map((r) => [`${t} ${r.id}`, r] as const)));
+    pending = new Map();
+    undoStack.value = [];
+    redoStack.value = [];
+    conflict.value = null;
+    view.garageId = wanted.id;
+    view.fastenerId = null;
+    view.pieceId = null;
+    version.value++;
+    takeUpUnsent(wanted.id);
+  }
+
+  function takeUpUnsent(id: string) {
+    const text = localStorage.getItem(pendingKey(id));
+    if (!text) return;
+    try {
+      const rows = JSON.parse(text) as RowChange[];
+      perform({ label: 'unsent changes', rows: rows.map((r) => ({ ...r, before: rowNow(r.table, r.id) })) });
+    } catch {
+      localStorage.removeItem(pendingKey(id));
+    }
+  }
+
+  function keepUnsent() {
+    const id = view.garageId;
+    if (!id) return;
+    try {
+      if (pending.size === 0) localStorage.removeItem(pendingKey(id));
+      else
+        localStorage.setItem(
+          pendingKey(id),
+          JSON.stringify([...pending.values()].map((p) => ({ ...p, before: null, after: rowNow(p.table, p.id) }))),
+        );
+    } catch {
+      // Without local storage unsent edits live as long as the page; the frame says that they are not kept.
+    }
+  }
+
+  function perform(edit: Edit) {
+    if (!doc.value) return;
+    doc.value = applied(doc.value, edit);
+    for (const { table, id } of edit.rows) pending.set(`${table} ${id}`, { table, id });
+    if (edit.garage) garagePending = true;
+    version.value++;
+    keepUnsent();
+    void send();
+  }
+
+  /** Applies an edit and remembers it for undo. */
+  function edit(label: string, rows: RowChange[], garage?: Garage) {
+    if (!doc.value) return;
+    const made: Edit = {
+      label,
+      rows,
+      ...(garage ? { garage: { before: doc.value.garage, after: garage } } : {}),
+    };
+    undoStack.value = [...undoStack.value, made].slice(-MOST_UNDO);
+    redoStack.value = [];
+    perform(made);
+  }
+
+  /** Writes rows of a table; rows that are new are added. */
+  const put = <T extends TableName>(label: string, table: T, ...rows: Row<T>[]) =>
+    edit(
+      label,
+      rows.map((row) => ({ table, id: row.id, before: rowNow(table, row.id), after: row as Row })),
+    );
+  const remove = (label: string, ...rows: { table: TableName; id: string }[]) =>
+    edit(
+      label,
+      rows.map(({ table, id }) => ({ table, id, before: rowNow(table, id), after: null })),
+    );
+
+  function undo(): string | null {
+    const last = undoStack.value.at(-1);
+    if (!last) return null;
+    undoStack.value = undoStack.value.slice(0, -1);
+    redoStack.value = [...redoStack.value, last];
+    perform(inverse(last));
+    return last.label;
+  }
+  function redo(): string | null {
+    const last = redoStack.value.at(-1);
+    if (!last) return null;
+    redoStack.value = redoStack.value.slice(0, -1);
+    undoStack.value = [...undoStack.value, last];
+    perform(last);
+    return last.label;
+  }
+
+  function send(): Promise<void> {
+    sending ??= flush().finally(() => {
+      sending = null;
+      if ((pending.size > 0 || garagePending) && failures === 0 && !conflict.value) void send();
+    });
+    return sending;
+  }
+
+  async function flush() {
+    const garageId = view.garageId;
+    if (!garageId || !doc.value) return;
+    keeping.value = 'keeping';
+    const batch = [...pending.entries()];
+    const rows = batch.map(([, { table, id }]) => ({
+      table,
+      id,
+      revision: revisions[table][id] ?? 0,
+      row: rowNow(table, id),
+    }));
+    try {
+      if (garagePending) {
+        garagePending = false;
+        garageRevision = (await api.save(garageId, garageRevision, doc.value.garage)).revision;
+      }
+      if (rows.length > 0) {
+        const now = await api.change(garageId, rows);
+        rows.forEach(({ table, id, row }, i) => {
+          revisions[table][id] = now[i]!;
+          synced.set(`${table} ${id}`, row);
+          // A row edited again meanwhile stays pending.
+          if (rowNow(table, id) === row) pending.delete(`${table} ${id}`);
+        });
+      }
+      failures = 0;
+      trouble.value = null;
+      keeping.value = pending.size === 0 ? 'kept' : 'keeping';
+      keepUnsent();
+    } catch (error) {
+      onSendError(error);
+    }
+  }
+
+  function onSendError(error: unknown) {
+    keeping.value = 'not kept';
+    if (!(error instanceof ApiError)) throw error;
+    trouble.value = error.message;
+    if (error.code === 'stale') {
+      settleStale(error);
+      return;
+    }
+    failures++;
+    // What the server cannot take will not get better by sending it again; what did not arrive will.
+    if (error.status === 0 || error.status >= 500 || error.status === 429)
+      setTimeout(
+        () => {
+          failures = 0;
+          void send();
+        },
+        RETRY_MS[Math.min(failures, RETRY_MS.length) - 1],
+      );
+  }
+
+  function settleStale(error: ApiError) {
+    const at = /^changes\[(\d+)\]/.exec(error.path);
+    const key = at ? [...pending.keys()][Number(at[1])] : undefined;
+    const where = key ? pending.get(key) : undefined;
+    const revision = Number(error.more['revision']);
+    if (!where || !key) {
+      garageRevision = revision;
+      garagePending = true;
+      void Promise.resolve().then(send);
+      return;
+    }
+    const mine = rowNow(where.table, where.id);
+    const theirs = (error.more['theirs'] ?? null) as Row | null;
+    const base = synced.get(key) ?? null;
+    const joined = base && mine && theirs ? merged(base, mine, theirs) : null;
+    if (joined) {
+      revisions[where.table][where.id] = revision;
+      perform({ label: 'joined', rows: [{ ...where, before: mine, after: joined }] });
+      return;
+    }
+    conflict.value = { ...where, mine, theirs, revision };
+  }
+
+  /** Ends a conflict by keeping one of the versions. */
+  function resolve(keep: 'mine' | 'theirs') {
+    const c = conflict.value;
+    if (!c) return;
+    conflict.value = null;
+    failures = 0;
+    revisions[c.table][c.id] = c.revision;
+    if (keep === 'theirs')
+      perform({ label: 'theirs', rows: [{ table: c.table, id: c.id, before: c.mine, after: c.theirs }] });
+    else void send();
+  }
+
+  /** Waits until what can be sent is sent. */
+  async function settle() {
+    if (sending) await sending;
+  }
+
+  async function create(name: string) {
+    const record = await api.create(crypto.randomUUID(), { name, practice: DEFAULT_PRACTICE });
+    await open(record.id);
+  }
+  async function rename(name: string) {
+    if (doc.value) edit(`rename to ${name}`, [], { ...doc.value.garage, name });
+    await settle();
+    await refreshList();
+  }
+  async function removeGarage(id: string) {
+    await api.remove(id);
+    await refreshList();
+    if (view.garageId === id) await open(list.value.find((g) => !g.deleted)?.id);
+  }
+  async function restoreGarage(id: string) {
+    await api.restore(id);
+    await open(id);
+  }
+  async function importFile(text: string) {
+    const id = crypto.randomUUID();
+    await api.importFile(id, text);
+    await open(id);
+  }
+
+  addEventListener('beforeunload', (event) => {
+    if (pending.size > 0 && keeping.value === 'not kept') event.preventDefault();
+  });
+
+  return {
+    list,
+    doc,
+    bike,
+    trip,
+    fasteners,
+    places,
+    keeping,
+    trouble,
+    conflict,
+    version,
+    undoStack,
+    redoStack,
+    open,
+    edit,
+    put,
+    remove,
+    undo,
+    redo,
+    resolve,
+    settle,
+    create,
+    rename,
+    removeGarage,
+    restoreGarage,
+    importFile,
+    refreshList,
+  };
+});

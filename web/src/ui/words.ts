@@ -1,0 +1,39 @@
+import { figure, printShape, unitOf, type Access, type Fastener, type UnitSystem } from '@necessaire/core';
+
+/** Colour of a fastener's evidence; the glyph's shape carries the form, so colour is never alone. */
+export const toneOf = (f: Pick<Fastener, 'evidence'>): 'proven' | 'measured' | 'assumed' =>
+  f.evidence === 'tried' || f.evidence === 'proven' ? 'proven' : f.evidence;
+
+/** What stands in the way, in a rider's words; empty when it is open. */
+export function accessWords(a: Access, units: UnitSystem): string[] {
+  const mm = (v: number) => `${figure(units, 'length', v)} ${unitOf(units, 'length')}`;
+  return [
+    a.approach !== 'any' ? a.approach : '',
+    a.recess > 0 ? `sunk ${mm(a.recess)}` : '',
+    a.clearance !== null ? `well ${mm(a.clearance)}` : '',
+    a.headroom !== null ? `room ${mm(a.headroom)}` : '',
+    a.thin !== null ? `thin ${mm(a.thin)}` : '',
+    a.swing !== null ? `swing ${a.swing}°` : '',
+  ].filter(Boolean);
+}
+
+/** The second line of a fastener's row. */
+export const subWords = (f: Fastener, units: UnitSystem): string =>
+  [
+    f.far ? `far end ${printShape(f.far)}` : '',
+    ...accessWords(f.access, units),
+    f.shakesLoose ? 'shakes loose' : '',
+    f.condition !== 'dirty' && f.condition !== 'clean' ? f.condition : '',
+    f.accessory ? 'accessory' : '',
+    f.thread ?? '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+
+/** Mass in grams under a kilogram, else in kilograms, in the units on show. */
+export const massText = (units: UnitSystem, grams: number): string =>
+  grams >= 1000
+    ? `${figure(units, 'weight', grams)} ${unitOf(units, 'weight')}`
+    : `${figure(units, 'mass', grams)} ${unitOf(units, 'mass')}`;
+
+export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;

@@ -1,0 +1,15 @@
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vite';
+import vuetify from 'vite-plugin-vuetify';
+
+export default defineConfig({
+  plugins: [vue(), vuetify({ autoImport: true })],
+  build: {
+    outDir: '../dist/web',
+    emptyOutDir: true,
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
+  },
+  worker: { format: 'es' },
+  server: { proxy: { '/api': 'http://127.0.0.1:7380' } },
+});
