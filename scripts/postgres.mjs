@@ -7,6 +7,7 @@ import {
   mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs';
@@ -51,23 +52,22 @@ export function dataFolder(root) {
   return isRoot ? `/var/lib/necessaire/${key}` : join(root, '.data');
 }
 
-const owned = async (path) => {
-  if (isRoot) await run('chown', ['-R', 'postgres:', path]);
-};
-
-/** Makes a cluster that takes passwords on loopback only. */
+/**
+ * Makes a cluster that takes passwords on loopback only, with its password beside it. It appears under its name when it is whole: one that
+ * was half made when the power went is left behind and swept up, and of two made at once the first stays.
+ */
 async function init(folder) {
-  const cluster = join(folder, 'cluster');
-  mkdirSync(folder, { recursive: true });
-  const password = randomBytes(18).toString('hex');
-  const passwordFile = join(folder, 'password');
-  writeFileSync(passwordFile, password, { mode: 0o600 });
-  await owned(folder);
-  // A cluster that was half made when the power went is made anew.
-  rmSync(`${cluster}.new`, { recursive: true, force: true });
+  const made = join(folder, `making-${process.pid}`);
+  mkdirSync(made, { recursive: true });
+  for (const old of readdirSync(folder))
+    if (old.startsWith('making-') && !isAlive(Number(old.slice(7))))
+      rmSync(join(folder, old), { recursive: true, force: true });
+  const passwordFile = join(made, 'password');
+  writeFileSync(passwordFile, randomBytes(18).toString('hex'), { mode: 0o600 });
+  if (isRoot) await run('chown', ['postgres:', folder, made, passwordFile]);
   await pg('initdb', [
     '-D',
-    `${cluster}.new`,
+    join(made, 'cluster'),
     '-U',
     'necessaire',
     '-E',
@@ -78,8 +78,32 @@ async function init(folder) {
     `--pwfile=${passwordFile}`,
     '--no-sync',
   ]);
-  await run('mv', [`${cluster}.new`, cluster]);
-  return password;
+  try {
+    renameSync(made, join(folder, 'pg'));
+  } catch (error) {
+    rmSync(made, { recursive: true, force: true });
+    if (!existsSync(join(folder, 'pg'))) throw error;
+  }
+}
+
+function isAlive(pid) {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return error.code === 'EPERM';
+  }
+}
+
+/** The cluster in a folder, made on first use. */
+async function clusterIn(folder) {
+  const home = join(folder, 'pg');
+  if (!existsSync(home)) await init(folder);
+  return {
+    cluster: join(home, 'cluster'),
+    log: join(home, 'postgres.log'),
+    password: readFileSync(join(home, 'password'), 'utf8'),
+  };
 }
 
 const pidFile = (cluster) => join(cluster, 'postmaster.pid');
@@ -112,6 +136,8 @@ async function launch(cluster, log, settings) {
       });
       return port;
     } catch (error) {
+      const theirs = await runningPort(cluster);
+      if (theirs) return theirs;
       if (attempt === 3) {
         const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : '';
         throw new Error(`PostgreSQL does not start: ${error.message}\n${tail}`, { cause: error });
@@ -127,9 +153,8 @@ const databaseUrl = (password, port, name) => `postgres://necessaire:${password}
  * @returns its address and a function that stops it
  */
 export async function privatePostgres(folder) {
-  const cluster = join(folder, 'cluster');
-  const password = existsSync(cluster) ? readFileSync(join(folder, 'password'), 'utf8') : await init(folder);
-  const port = (await runningPort(cluster)) ?? (await launch(cluster, join(folder, 'postgres.log'), []));
+  const { cluster, log, password } = await clusterIn(folder);
+  const port = (await runningPort(cluster)) ?? (await launch(cluster, log, []));
   return {
     url: databaseUrl(password, port, 'postgres'),
     stop: () => pg('pg_ctl', ['stop', '-D', cluster, '-m', 'fast', '-w', '-s'], { stdio: 'ignore' }),
@@ -140,15 +165,9 @@ export async function privatePostgres(folder) {
 export async function throwAwayPostgres() {
   const folder = mkdtempSync(join(tmpdir(), 'necessaire-test-'));
   chmodSync(folder, 0o755);
-  const inner = join(folder, 'pg');
   try {
-    const password = await init(inner);
-    const cluster = join(inner, 'cluster');
-    const port = await launch(cluster, join(inner, 'postgres.log'), [
-      'fsync=off',
-      'synchronous_commit=off',
-      'full_page_writes=off',
-    ]);
+    const { cluster, log, password } = await clusterIn(folder);
+    const port = await launch(cluster, log, ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off']);
     return {
       url: databaseUrl(password, port, 'postgres'),
       stop: async () => {

@@ -9,6 +9,13 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      // The solver's loader names a module of Node that it never asks for in a browser.
+      onLog: (level, log, handle) => {
+        if (!log.message.includes('node:module')) handle(level, log);
+      },
+      checks: { pluginTimings: false },
+    },
   },
   worker: { format: 'es' },
   server: { proxy: { '/api': 'http://127.0.0.1:7380' } },

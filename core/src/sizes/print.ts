@@ -19,7 +19,7 @@ export function printSize(size: string): string {
   return `${text.replace(fraction, sign)} in`;
 }
 
-/** Size as set inside a head's glyph, as short as it can be: `½"`-style inch marks are avoided. */
+/** Size as set inside a head's glyph, as short as it can be; small fractions are written plainly, since they must be read at arm's length. */
 export function glyphSize(shape: Shape): string {
   switch (shape.form) {
     case 'lobe':
@@ -32,7 +32,7 @@ export function glyphSize(shape: Shape): string {
     case 'bar':
       return '';
     default:
-      return isInch(shape.size) ? printSize(shape.size).replace(' in', 'in') : shape.size;
+      return isInch(shape.size) ? printSize(shape.size).replace(' in', 'in').replace('⁄', '/') : shape.size;
   }
 }
 

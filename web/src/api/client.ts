@@ -34,7 +34,7 @@ async function call(method: string, path: string, body?: unknown): Promise<unkno
     throw new ApiError(0, 'unreached', 'the server is not reached: what you typed is kept here and sent again', '');
   }
   const text = await response.text();
-  let json: unknown = null;
+  let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {

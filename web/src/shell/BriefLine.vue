@@ -57,11 +57,10 @@ const keptWords = { kept: 'kept', keeping: 'keeping …', 'not kept': 'not kept 
           </button>
           <router-link role="menuitem" to="/trip">Change the trip …</router-link>
         </DropMenu>
-        <span class="more">
-          {{ company
-          }}<template v-if="worst !== null"
-            >,
-            <router-link class="worst" to="/trip"
+        <span class="more"
+          >&nbsp;{{ company }}{{ worst === null ? '' : ', ' }}
+          <template v-if="worst !== null"
+            ><router-link class="worst" to="/trip"
               ><span class="num">{{ worst.toFixed(0) }} h</span></router-link
             >
             lost at worst</template

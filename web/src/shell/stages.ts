@@ -53,7 +53,7 @@ export function useStages() {
       {
         path: '/stow',
         name: 'Stow',
-        live: loose + broken > 0 ? `${loose + broken} loose` : 'all placed',
+        live: loose + broken > 0 ? `${loose + broken} loose` : 'all in',
         done: !!f && f.mass > 0 && loose + broken === 0,
       },
     ];

@@ -29,6 +29,10 @@ const view = computed(() => {
     ground: size.height - margin.value - 4,
   };
 });
+/** Height that the drawing takes at this width; more would only be empty. */
+const wanted = computed(
+  () => ((g.value.top + 40) * (size.width - 16)) / (g.value.right - g.value.left) + 2 * margin.value + 8,
+);
 const X = (x: number) => view.value.ox + x * view.value.s;
 const Y = (z: number) => view.value.ground - z * view.value.s;
 
@@ -91,7 +95,7 @@ const marks = computed<Mark[]>(() => {
     for (const m of list)
       if (m.above === above) {
         m.labelX = middles.get(m.station) ?? m.x;
-        m.labelY = above ? 16 : size.height - 6;
+        m.labelY = above ? Math.max(16, Y(g.value.top) - 14) : size.height - 6;
       }
   }
   return list;
@@ -103,7 +107,7 @@ const say = (m: Mark) =>
 </script>
 
 <template>
-  <div ref="element" class="drawing">
+  <div ref="element" class="drawing" :style="{ maxHeight: `${wanted}px` }">
     <svg
       :width="size.width"
       :height="size.height"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A head drawn by its own outline, with the size inside: the form is a shape, the state a colour. */
 import { computed } from 'vue';
-import { glyphSize, printShape, type Head } from '@necessaire/core';
+import { glyphSize, isInch, printShape, type Head } from '@necessaire/core';
 
 const props = withDefaults(
   defineProps<{
@@ -50,7 +50,8 @@ const NOTCHED = (() => {
   }
   return `M${parts.join('L')}Z`;
 })();
-const text = computed(() => glyphSize(props.head));
+const inch = computed(() => isInch(props.head.size));
+const text = computed(() => glyphSize(props.head).replace('in', ''));
 const filled = computed(() => ['key', 'lobe', 'lobe-pin', 'ph', 'jis', 'square'].includes(props.head.form));
 const small = computed(() => text.value.length > 3);
 </script>
@@ -86,9 +87,10 @@ const small = computed(() => text.value.length > 3);
       <path class="out" d="M20 8v24M14 14h12M14 26h12" />
     </template>
     <template v-if="head.form === 'clip'"><path class="out" d="M9 10h16a9 9 0 0 1 0 20H9M9 20h14" /></template>
-    <text v-if="text" x="20" :y="small ? 23.4 : 24.8" :class="{ light: filled, small }" text-anchor="middle">
+    <text v-if="text" x="20" :y="inch ? 21.5 : 24.8" :class="{ light: filled, small, inch }" text-anchor="middle">
       {{ text }}
     </text>
+    <text v-if="inch" x="20" y="30" class="unit" :class="{ light: filled }" text-anchor="middle">in</text>
   </svg>
 </template>
 
@@ -128,8 +130,22 @@ text.small {
   font-size: 10.5px;
   letter-spacing: -0.5px;
 }
+text.unit {
+  font-size: 9px;
+}
+text.inch.small {
+  font-size: 10px;
+  letter-spacing: -0.8px;
+}
 text.light {
   fill: var(--sheet);
+}
+text.light:not(.unit, .inch) {
   font-size: 12px;
+}
+text.light.inch,
+text.light.unit {
+  font-size: 8.5px;
+  letter-spacing: -0.8px;
 }
 </style>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** Where the grams are: every piece and spare as an area in proportion to its mass, tools above spares. */
 import { computed, ref } from 'vue';
-import { sum } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
+import { hierarchy, treemap, treemapSquarify } from 'd3-hierarchy';
 import type { KitPiece, KitSpare } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
@@ -39,42 +38,21 @@ const cells = computed<Cell[]>(() => [
 ]);
 const HEIGHT = computed(() => (size.width < 520 ? 220 : 300));
 
-/** Rows of equal-area cells: heaviest first, each row as high as its share of the mass. */
 const placed = computed<Placed[]>(() => {
-  const all = [...cells.value].filter((c) => c.mass > 0).sort((a, b) => b.mass - a.mass);
-  const total = sum(all, (c) => c.mass);
-  if (total === 0) return [];
-  const area = scaleLinear([0, total], [0, size.width * HEIGHT.value]);
-  const out: Placed[] = [];
-  let y = 0;
-  let i = 0;
-  while (i < all.length) {
-    // A row takes cells until they would become narrower than tall, so that names can be set in them.
-    let n = 1;
-    let row = all[i]!.mass;
-    const worst = (count: number, mass: number) => {
-      const h = area(mass) / size.width;
-      const thinnest = area(all[i + count - 1]!.mass) / h;
-      return Math.max(thinnest / h, h / thinnest);
-    };
-    while (i + n < all.length && worst(n + 1, row + all[i + n]!.mass) <= Math.max(2.2, worst(n, row) * 0.98))
-      row += all[i + n++]!.mass;
-    if (all.length - i - n < 3) while (i + n < all.length) row += all[i + n++]!.mass;
-    const h = area(row) / size.width;
-    let x = 0;
-    for (const c of all.slice(i, i + n)) {
-      const w = area(c.mass) / h;
-      out.push({ ...c, x, y, w, h });
-      x += w;
-    }
-    y += h;
-    i += n;
-  }
-  return out;
+  const all = cells.value.filter((c) => c.mass > 0).sort((x, y) => y.mass - x.mass);
+  const root = hierarchy<{ children: Cell[] } | Cell>({ children: all }).sum((d) => ('mass' in d ? d.mass : 0));
+  const laid = treemap<{ children: Cell[] } | Cell>().size([size.width, HEIGHT.value]).tile(treemapSquarify.ratio(1.7))(
+    root,
+  );
+  return laid
+    .leaves()
+    .flatMap((leaf) =>
+      'mass' in leaf.data ? [{ ...leaf.data, x: leaf.x0, y: leaf.y0, w: leaf.x1 - leaf.x0, h: leaf.y1 - leaf.y0 }] : [],
+    );
 });
-const fits = (c: Placed) => c.w > 52 && c.h > 32;
+const fits = (c: Placed) => c.w > 44 && c.h > 34;
 const short = (c: Placed) => {
-  const most = Math.floor((c.w - 10) / 6.4);
+  const most = Math.floor((c.w - 8) / 6.1);
   return c.name.length > most ? `${c.name.slice(0, Math.max(3, most - 1))}…` : c.name;
 };
 </script>

@@ -50,11 +50,10 @@ const by = (f: Fastener) =>
         <h1>What the drawer reaches</h1>
         <p v-if="answers.figures">
           <strong class="num">{{ answers.figures.reached }}</strong> of
-          <span class="num">{{ answers.figures.chosen }}</span> heads
-          <template v-if="gaps.length > 0"
-            >, <strong class="gap num">{{ gaps.length }}</strong>
-            <span class="gap">{{ gaps.length === 1 ? 'gap' : 'gaps' }}</span></template
-          ><template v-else-if="chosen.length > 0">: every one</template>
+          <span class="num">{{ answers.figures.chosen }}</span> {{ gaps.length > 0 ? 'heads;' : 'heads.' }}
+          <span v-if="gaps.length > 0" class="gap"
+            ><strong class="gap num">{{ gaps.length }}</strong> out of reach</span
+          >
         </p>
         <p v-else>Working it out …</p>
       </div>
@@ -201,6 +200,14 @@ const by = (f: Fastener) =>
   font-size: 13.5px;
 }
 @media (max-width: 760px) {
+  .heads {
+    display: grid;
+    grid-auto-flow: column;
+    grid-template-rows: repeat(3, auto);
+    justify-content: start;
+    overflow-x: auto;
+    padding-bottom: 6px;
+  }
   .head-button {
     padding: 7px;
   }

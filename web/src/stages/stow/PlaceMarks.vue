@@ -63,7 +63,7 @@ onBeforeUnmount(() => stop?.());
         :width="b.w - 3"
         :height="Math.max(0, b.h * b.share - 3)"
       />
-      <text :x="b.left + b.w / 2" :y="b.top - 5" text-anchor="middle">{{ b.place.name }}</text>
+      <text v-if="s > 0.25 || b.picked" :x="b.left + b.w / 2" :y="b.top - 5" text-anchor="middle">{{ b.place.name }}</text>
     </g>
     <g v-if="centre" class="centre" :transform="`translate(${x(centre.x)} ${y(centre.z)})`"
       ><circle r="8" /><path d="M-8 0h16M0 -8v16"

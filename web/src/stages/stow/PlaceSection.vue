@@ -117,4 +117,17 @@ h3 {
 .change {
   font-size: 13px;
 }
+@media (max-width: 760px) {
+  header {
+    grid-template-columns: 1fr 1fr auto;
+  }
+  .name {
+    grid-column: 1 / 3;
+  }
+  .change {
+    grid-row: 1;
+    grid-column: 3;
+    min-height: 40px;
+  }
+}
 </style>

@@ -131,8 +131,7 @@ function addPlace() {
         </div>
         <details v-for="s in loose" :key="s.item.key" class="rule">
           <summary>
-            <strong>{{ s.item.name }}</strong
-            >, {{ massText(view.units, s.item.mass) }}:
+            <strong>{{ s.item.name }}</strong>, {{ massText(view.units, s.item.mass) }}:
             <span class="gap">{{
               s.broken[0]
                 ? `${placeName(s.broken[0].placeId).toLowerCase()}: ${s.broken[0].rules.map((r) => r.message).join('; ')}`

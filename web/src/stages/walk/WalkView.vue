@@ -4,6 +4,7 @@ import { STATION_NAMES, STATIONS, type Fastener, type Station } from '@necessair
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
+import HeadGlyph from '../../ui/HeadGlyph.vue';
 import EntryLine from './EntryLine.vue';
 import FastenerPanel from './FastenerPanel.vue';
 import FastenerRow from './FastenerRow.vue';
@@ -15,7 +16,8 @@ const editing = ref<Fastener | null>(null);
 const sheet = ref<HTMLElement>();
 
 const counted = computed(() => garage.fasteners.filter((f) => f.leftOut === null));
-const assumed = computed(() => counted.value.filter((f) => f.evidence === 'assumed').length);
+const unsure = computed(() => counted.value.filter((f) => f.evidence === 'assumed'));
+const assumed = computed(() => unsure.value.length);
 const picked = computed(() => garage.fasteners.find((f) => f.id === view.fastenerId) ?? null);
 /** The first station on the round that still has something assumed, or nothing at all. */
 const next = computed(() =>
@@ -107,6 +109,14 @@ async function added(id: string) {
         <span class="swatch assumed" /> only assumed
       </p>
       <FastenerPanel v-if="picked" :key="picked.id" :fastener="picked" @close="close" @correct="editing = picked" />
+      <section v-else-if="unsure.length > 0" class="unsure">
+        <h2>Still only assumed: put a spanner on these</h2>
+        <p class="chips">
+          <button v-for="f in unsure" :key="f.id" class="plain chip" @click="pick(f)">
+            <HeadGlyph :head="f.head" tone="assumed" :size="26" />{{ f.name }}
+          </button>
+        </p>
+      </section>
     </section>
     <section
       ref="sheet"
@@ -176,11 +186,35 @@ async function added(id: string) {
 .swatch.assumed {
   background: var(--assumed);
 }
+.unsure {
+  border-top: 1px solid var(--line);
+  margin-top: 10px;
+  padding-top: 8px;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  margin-top: 6px;
+}
+.chip {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 34px;
+}
+.chip:hover {
+  text-decoration: underline;
+}
 .filter {
   padding: 8px 16px;
   border-bottom: 1px solid var(--hair);
 }
 @media (max-width: 760px) {
+  .unsure,
+  .legend {
+    display: none;
+  }
   .bike-picture {
     flex: none;
     height: 250px;

@@ -66,7 +66,9 @@ export function chainLayout(chain: Chain, head: Head, access: Access, width: num
   const height = Math.max(90, tall * scale + 16);
   const floor = height - 16 * Math.min(1, scale);
   const headY = floor - HEAD_HEIGHT * scale;
-  const axisX = twoSided ? width / 2 : Math.max(34, Math.min(90, (width - arm * scale) / 2));
+  const axisX = twoSided
+    ? width / 2
+    : Math.max(34, (headWidth(head) / 2) * scale + 14, Math.min(90, (width - arm * scale) / 2));
   let y = headY;
   const blocks = drawn.map((link): Block => {
     const { mode, piece } = link;

@@ -1,0 +1,119 @@
+import { readFileSync, statSync } from 'node:fs';
+import { answerFor, MOST_BYTES, readGarageFile, type Answer, type GarageDocument } from '@necessaire/core';
+import { loadSolver } from '@necessaire/solver';
+import { UsageError, type Io } from './main.js';
+
+interface Options {
+  bike?: string | undefined;
+  trip?: string | undefined;
+  json?: boolean | undefined;
+}
+
+function readFile(file: string): string {
+  try {
+    if (file === '-') return readFileSync(0, 'utf8');
+    if (statSync(file).size > MOST_BYTES) throw new UsageError(`${file}: over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`);
+    return readFileSync(file, 'utf8');
+  } catch (error) {
+    if (error instanceof UsageError) throw error;
+    const { code } = error as { code?: string };
+    throw new UsageError(`${file}: ${code === 'ENOENT' ? 'there is no such file' : code === 'EISDIR' ? 'this is a folder' : 'cannot be read'}`);
+  }
+}
+
+/** A row by its name, or the first when no name is given. */
+function named<T extends { name: string }>(rows: readonly T[], name: string | undefined, what: string): T | undefined {
+  if (name === undefined) return rows[0];
+  const found = rows.find((r) => r.name.toLowerCase() === name.toLowerCase());
+  if (!found) throw new UsageError(`no ${what} is called "${name}": ${rows.map((r) => r.name).join(', ') || 'there is none'}`);
+  return found;
+}
+
+/** `necessaire kit`: reads the file, works out the answer, prints it. */
+export async function kitCommand(file: string, options: Options, io: Io): Promise<number> {
+  const read = readGarageFile(readFile(file));
+  if (!read.ok) {
+    for (const f of read.faults) io.err(`${file}: ${f.path}: ${f.message}\n`);
+    return 2;
+  }
+  const doc = read.document;
+  const bike = named(doc.bikes, options.bike, 'bike');
+  if (!bike) {
+    io.err(`${file}: bikes: there is no bike in this garage: add one\n`);
+    return 2;
+  }
+  const trip = named(doc.trips, options.trip, 'trip');
+  const answer = answerFor(doc, { bikeId: bike.id, tripId: trip?.id ?? null }, await loadSolver());
+  const summary = summaryOf(doc, answer, bike.name, trip?.name ?? null);
+  io.out(options.json ? `${JSON.stringify(summary, null, 2)}\n` : asText(summary));
+  return 0;
+}
+
+/** The answer as it is printed: names instead of ids, figures unrounded. */
+export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, trip: string | null) {
+  const fastener = new Map(doc.fasteners.map((f) => [f.id, f.name]));
+  const place = new Map(doc.places.map((p) => [p.id, p.name]));
+  const { kit } = answer;
+  return {
+    bike,
+    trip,
+    reached: answer.reached,
+    chosen: answer.chosen,
+    mass: kit.mass,
+    toolMass: kit.toolMass,
+    spareMass: kit.spareMass,
+    bulk: kit.bulk,
+    proven: kit.proven,
+    gap: kit.gap,
+    home: kit.home,
+    hoursAtStake: kit.atStake,
+    tools: kit.pieces.map((p) => ({
+      name: p.piece.name,
+      count: p.count,
+      mass: p.piece.mass * p.count,
+      neededBy: p.needed.map((id) => fastener.get(id) ?? id),
+      serves: p.serves,
+    })),
+    spares: kit.spares.map((s) => ({ name: s.name, quantity: s.quantity, mass: s.mass, buy: s.buy })),
+    outOfReach: answer.fasteners
+      .filter((f) => !f.reached)
+      .map((f) => ({
+        name: fastener.get(f.id) ?? f.id,
+        why: f.fails.map((x) => x.fail.message),
+        cure: f.cure ? f.cure.buy.map((p) => p.name) : null,
+      })),
+    missing: kit.missing,
+    places: answer.packing.stowed.map((s) => ({
+      item: s.item.name,
+      place: s.placeId ? (place.get(s.placeId) ?? null) : null,
+    })),
+  };
+}
+export type Summary = ReturnType<typeof summaryOf>;
+
+const kg = (grams: number) => `${(grams / 1000).toFixed(2)} kg`;
+
+function asText(s: Summary): string {
+  const lines = [
+    `${s.bike}${s.trip ? `, ${s.trip}` : ''}`,
+    `reached ${s.reached}/${s.chosen}   kit ${kg(s.mass)} (tools ${kg(s.toolMass)}, spares ${kg(s.spareMass)})   ${s.proven ? 'proven lightest' : `within ${(s.gap * 100).toFixed(1)} % of proven`}`,
+    `home by own means ${(s.home * 100).toFixed(1)} %   hours at stake ${s.hoursAtStake.toFixed(1)}   bulk ${(s.bulk / 1000).toFixed(1)} L`,
+    '',
+    'TOOLS',
+    ...s.tools.map((t) => {
+      const why = t.neededBy.length > 0 ? `${t.neededBy.length} lost without it: ${t.neededBy.slice(0, 3).join(', ')}${t.neededBy.length > 3 ? ' …' : ''}` : t.serves.join(', ');
+      return `  ${String(t.mass).padStart(5)} g  ${t.name}${t.count > 1 ? ` x${t.count}` : ''}${why ? `  (${why})` : ''}`;
+    }),
+    '',
+    'SPARES',
+    ...s.spares.map((p) => `  ${String(p.mass).padStart(5)} g  ${p.quantity} ${p.name}${p.buy > 0 ? `  (buy ${p.buy})` : ''}`),
+    '',
+    'OUT OF REACH',
+    ...(s.outOfReach.length === 0 ? ['  nothing'] : s.outOfReach.map((o) => `  ${o.name}: ${o.why.join('; ')}${o.cure ? `. Cure: ${o.cure.join(' and ')}` : ''}`)),
+    '',
+    'WHERE',
+    ...s.places.map((p) => `  ${p.item}: ${p.place ?? 'no place found'}`),
+    '',
+  ];
+  return `${lines.join('\n')}\n`;
+}
