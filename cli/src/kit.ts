@@ -12,12 +12,15 @@ interface Options {
 function readFile(file: string): string {
   try {
     if (file === '-') return readFileSync(0, 'utf8');
-    if (statSync(file).size > MOST_BYTES) throw new UsageError(`${file}: over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`);
+    if (statSync(file).size > MOST_BYTES)
+      throw new UsageError(`${file}: over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`);
     return readFileSync(file, 'utf8');
   } catch (error) {
     if (error instanceof UsageError) throw error;
     const { code } = error as { code?: string };
-    throw new UsageError(`${file}: ${code === 'ENOENT' ? 'there is no such file' : code === 'EISDIR' ? 'this is a folder' : 'cannot be read'}`);
+    throw new UsageError(
+      `${file}: ${code === 'ENOENT' ? 'there is no such file' : code === 'EISDIR' ? 'this is a folder' : 'cannot be read'}`,
+    );
   }
 }
 
@@ -25,7 +28,8 @@ function readFile(file: string): string {
 function named<T extends { name: string }>(rows: readonly T[], name: string | undefined, what: string): T | undefined {
   if (name === undefined) return rows[0];
   const found = rows.find((r) => r.name.toLowerCase() === name.toLowerCase());
-  if (!found) throw new UsageError(`no ${what} is called "${name}": ${rows.map((r) => r.name).join(', ') || 'there is none'}`);
+  if (!found)
+    throw new UsageError(`no ${what} is called "${name}": ${rows.map((r) => r.name).join(', ') || 'there is none'}`);
   return found;
 }
 
@@ -101,15 +105,22 @@ function asText(s: Summary): string {
     '',
     'TOOLS',
     ...s.tools.map((t) => {
-      const why = t.neededBy.length > 0 ? `${t.neededBy.length} lost without it: ${t.neededBy.slice(0, 3).join(', ')}${t.neededBy.length > 3 ? ' …' : ''}` : t.serves.join(', ');
+      const why =
+        t.neededBy.length > 0
+          ? `${t.neededBy.length} lost without it: ${t.neededBy.slice(0, 3).join(', ')}${t.neededBy.length > 3 ? ' …' : ''}`
+          : t.serves.join(', ');
       return `  ${String(t.mass).padStart(5)} g  ${t.name}${t.count > 1 ? ` x${t.count}` : ''}${why ? `  (${why})` : ''}`;
     }),
     '',
     'SPARES',
-    ...s.spares.map((p) => `  ${String(p.mass).padStart(5)} g  ${p.quantity} ${p.name}${p.buy > 0 ? `  (buy ${p.buy})` : ''}`),
+    ...s.spares.map(
+      (p) => `  ${String(p.mass).padStart(5)} g  ${p.quantity} ${p.name}${p.buy > 0 ? `  (buy ${p.buy})` : ''}`,
+    ),
     '',
     'OUT OF REACH',
-    ...(s.outOfReach.length === 0 ? ['  nothing'] : s.outOfReach.map((o) => `  ${o.name}: ${o.why.join('; ')}${o.cure ? `. Cure: ${o.cure.join(' and ')}` : ''}`)),
+    ...(s.outOfReach.length === 0
+      ? ['  nothing']
+      : s.outOfReach.map((o) => `  ${o.name}: ${o.why.join('; ')}${o.cure ? `. Cure: ${o.cure.join(' and ')}` : ''}`)),
     '',
     'WHERE',
     ...s.places.map((p) => `  ${p.item}: ${p.place ?? 'no place found'}`),

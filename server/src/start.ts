@@ -51,7 +51,7 @@ async function loadDemo(db: Knex): Promise<void> {
 /** Migrates, loads the demo into an empty database, listens. `stop` lets requests finish and closes the pool. */
 export async function start(options: StartOptions): Promise<Running> {
   const log = options.log ?? pino({ level: 'silent' });
-  const db = connect(options.databaseUrl);
+  const db = connect(options.databaseUrl, log);
   try {
     await migrate(db);
     if (options.demo ?? true) await loadDemo(db);

@@ -23,8 +23,8 @@ const LOOSE_UP_TO = 9;
 const TWELVE_FITS_UP_TO = 4;
 const TWELVE_LOOSE_UP_TO = 7;
 const GRID = 24;
-/** A share of made pairs below this is treated as "never" and above its complement as "always". */
-const RARE = 0.02;
+/** One made pair in twenty: an outcome rarer than this is not planned for. Planning value. */
+const RARE = 0.05;
 
 /** Free play of the worst made pair of one size with itself, degrees: the play that a good fit may have. */
 export function worstOwnPlay(tool: Shape, grip: Grip): number {

@@ -48,10 +48,15 @@ function remove() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" @update:model-value="emit('close')">
-    <v-card class="dialog" aria-labelledby="bike-title">
+  <v-dialog
+    :aria-label="bike ? 'Change the bike' : 'Add a bike'"
+    :model-value="true"
+    max-width="560"
+    @update:model-value="emit('close')"
+  >
+    <v-card class="dialog">
       <form @submit.prevent="keep">
-        <h1 id="bike-title">{{ bike ? 'Change the bike' : 'Add a bike' }}</h1>
+        <h1>{{ bike ? 'Change the bike' : 'Add a bike' }}</h1>
         <BikeForm v-model="draft" :faults="faults" />
         <p class="acts">
           <button class="tool-button" type="submit">{{ bike ? 'Keep' : 'Add bike' }}</button>

@@ -94,7 +94,12 @@ const take = (event: Event) =>
     aria-label="Garage file"
     @change="take"
   />
-  <v-dialog :model-value="naming !== null" max-width="420" @update:model-value="naming = null">
+  <v-dialog
+    :aria-label="naming === 'new' ? 'New garage' : 'Rename the garage'"
+    :model-value="naming !== null"
+    max-width="420"
+    @update:model-value="naming = null"
+  >
     <v-card class="ask">
       <form @submit.prevent="keepName">
         <h1>{{ naming === 'new' ? 'New garage' : 'Rename the garage' }}</h1>
@@ -106,7 +111,12 @@ const take = (event: Event) =>
       </form>
     </v-card>
   </v-dialog>
-  <v-dialog :model-value="refused !== null && naming === null" max-width="480" @update:model-value="refused = null">
+  <v-dialog
+    aria-label="Not done"
+    :model-value="refused !== null && naming === null"
+    max-width="480"
+    @update:model-value="refused = null"
+  >
     <v-card class="ask" role="alertdialog">
       <h1>Not done, nothing changed</h1>
       <p class="gap">{{ refused }}</p>
@@ -116,9 +126,6 @@ const take = (event: Event) =>
 </template>
 
 <style scoped>
-.garages :deep(.list) {
-  right: 8px;
-}
 .ask {
   padding: 18px 22px;
 }

@@ -40,10 +40,10 @@ const print = () => window.print();
 
 <template>
   <div class="paper-wrap">
-    <p class="bar">
+    <nav class="bar" aria-label="Print">
       <router-link to="/stow" class="tool-button quiet">Back</router-link
       ><button class="tool-button" @click="print">Print</button>
-    </p>
+    </nav>
     <main v-if="a && garage.bike" class="paper" :class="size">
       <header>
         <h1>

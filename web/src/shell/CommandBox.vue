@@ -88,7 +88,7 @@ onMounted(() => nextTick(() => box.value?.focus()));
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" @update:model-value="close">
+  <v-dialog aria-label="Find or do" :model-value="true" max-width="560" @update:model-value="close">
     <v-card class="box">
       <label class="hidden-label" for="command">Find or do</label>
       <input

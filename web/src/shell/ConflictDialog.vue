@@ -15,9 +15,9 @@ const fields = computed(() => {
 </script>
 
 <template>
-  <v-dialog :model-value="garage.conflict !== null" persistent max-width="560">
-    <v-card v-if="garage.conflict" class="conflict" role="alertdialog" aria-labelledby="conflict-title">
-      <h1 id="conflict-title">Changed elsewhere meanwhile</h1>
+  <v-dialog aria-label="Changed elsewhere meanwhile" :model-value="garage.conflict !== null" persistent max-width="560">
+    <v-card v-if="garage.conflict" class="conflict" role="alertdialog">
+      <h1>Changed elsewhere meanwhile</h1>
       <p>Another window wrote to the same place. Nothing is lost yet: choose which one to keep.</p>
       <table>
         <thead>

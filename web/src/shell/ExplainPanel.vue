@@ -4,9 +4,14 @@ const explain = useExplain();
 </script>
 
 <template>
-  <v-dialog :model-value="explain.shown !== null" max-width="520" @update:model-value="explain.hide()">
-    <v-card v-if="explain.shown" class="explain" aria-labelledby="explain-title">
-      <h2 id="explain-title">{{ explain.shown.title }}</h2>
+  <v-dialog
+    :aria-label="explain.shown?.title ?? 'Explanation'"
+    :model-value="explain.shown !== null"
+    max-width="520"
+    @update:model-value="explain.hide()"
+  >
+    <v-card v-if="explain.shown" class="explain">
+      <h2>{{ explain.shown.title }}</h2>
       <p class="num value">{{ explain.shown.value }}</p>
       <h3>How it is made</h3>
       <p>{{ explain.shown.formula }}</p>

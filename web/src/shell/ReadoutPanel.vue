@@ -195,11 +195,7 @@ const folded = computed(() =>
 </script>
 
 <template>
-  <footer
-    class="readout panel"
-    aria-label="Readout"
-    :data-working="answers.phase ?? (answers.figures ? 'no' : 'start')"
-  >
+  <footer class="readout panel" aria-label="Readout" :data-working="answers.busy ? 'yes' : 'no'">
     <div class="cells wide">
       <button v-for="c in cells" :key="c.key" class="plain cell" :data-figure="c.key" @click="c.explain">
         <span class="name">{{ c.label }}</span>

@@ -41,6 +41,8 @@ export const useAnswer = defineStore('answer', () => {
   const before = shallowRef<Figures | null>(null);
   const phase = ref<Phase | null>(null);
   const slow = ref(false);
+  /** Whether what is shown is about to be replaced. */
+  const busy = ref(false);
   const failed = ref<string | null>(null);
   /** A fastener still being typed: counted as if it were added, and marked as such in the readout. */
   const draft = shallowRef<Fastener | null>(null);
@@ -80,6 +82,7 @@ export const useAnswer = defineStore('answer', () => {
       answer.value = null;
       figures.value = null;
       before.value = null;
+      busy.value = false;
       return;
     }
     if (running) {
@@ -90,6 +93,7 @@ export const useAnswer = defineStore('answer', () => {
     }
     if (!remote) spawn();
     again = false;
+    busy.value = true;
     const mine = { since: performance.now(), stale: false };
     running = mine;
     const question: Question = { bikeId: bike.id, tripId: trip?.id ?? null };
@@ -124,6 +128,7 @@ export const useAnswer = defineStore('answer', () => {
         phase.value = null;
         slow.value = false;
         if (again) void run();
+        else busy.value = false;
       }
     }
   }
@@ -135,5 +140,5 @@ export const useAnswer = defineStore('answer', () => {
   );
 
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
-  return { answer, figures, before, phase, slow, failed, draft, draftShown, byFastener };
+  return { answer, figures, before, phase, slow, busy, failed, draft, draftShown, byFastener };
 });

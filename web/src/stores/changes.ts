@@ -20,8 +20,11 @@ export const inverse = (edit: Edit): Edit => ({
   ...(edit.garage ? { garage: { before: edit.garage.after, after: edit.garage.before } } : {}),
 });
 
-/** The document with an edit applied. Rows keep their place; new ones go to the end, as on the server. */
-export function applied(doc: GarageDocument, edit: Edit): GarageDocument {
+/** Number of each row in the order in which rows were first made: the server's order, which a row that comes back takes up again. */
+export type RowOrder = Map<string, number>;
+
+/** The document with an edit applied. Rows keep their place; new ones go to the end and are entered into the order. */
+export function applied(doc: GarageDocument, edit: Edit, order: RowOrder = new Map()): GarageDocument {
   const next = { ...doc };
   if (edit.garage) next.garage = edit.garage.after;
   for (const { table, id, after } of edit.rows) {
@@ -32,10 +35,19 @@ export function applied(doc: GarageDocument, edit: Edit): GarageDocument {
         ? rows.filter((r) => r.id !== id)
         : at >= 0
           ? rows.map((r, i) => (i === at ? after : r))
-          : [...rows, after];
+          : inOrder([...rows, after], id, order);
     (next[table] as Row[]) = changed;
   }
   return next;
+}
+
+function inOrder(rows: Row[], added: string, order: RowOrder): Row[] {
+  if (!order.has(added)) {
+    order.set(added, order.size);
+    return rows;
+  }
+  const at = (r: Row) => order.get(r.id) ?? Infinity;
+  return [...rows].sort((a, b) => at(a) - at(b));
 }
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);

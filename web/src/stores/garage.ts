@@ -10,7 +10,7 @@ import {
   type TableName,
 } from '@necessaire/core';
 import { api, ApiError, type GarageRecord } from '../api/client';
-import { applied, inverse, merged, type Edit, type RowChange } from './changes';
+import { applied, inverse, merged, type Edit, type RowChange, type RowOrder } from './changes';
 import { useView } from './view';
 
 /** A write that met another version of the row and that fields alone cannot join: the rider chooses. */
@@ -25,6 +25,7 @@ export type Keeping = 'kept' | 'keeping' | 'not kept';
 
 const MOST_UNDO = 200;
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const pendingKey = (garageId: string) => `necessaire.pending.${garageId}`;
 
 /** The open garage: edits apply at once here, are undone and redone here, and follow to the server in the background. */
@@ -43,6 +44,7 @@ export const useGarage = defineStore('garage', () => {
   let revisions: Record<TableName, Record<string, number>>;
   /** Rows as the server last had them: the base for joining two versions. */
   let synced = new Map<string, Row | null>();
+  let order: RowOrder = new Map();
   let garageRevision = 1;
   let pending = new Map<string, { table: TableName; id: string }>();
   let garagePending = false;
@@ -76,6 +78,8 @@ export const useGarage = defineStore('garage', () => {
     revisions = opened.revisions;
     garageRevision = opened.revision;
     synced = new Map(TABLES.flatMap((t) => (opened.document[t] as Row[]).map((r) => [`${t} ${r.id}`, r] as const)));
+    order = new Map();
+    for (const t of TABLES) for (const r of opened.document[t]) order.set(r.id, order.size);
     pending = new Map();
     undoStack.value = [];
     redoStack.value = [];
@@ -115,7 +119,7 @@ export const useGarage = defineStore('garage', () => {
 
   function perform(edit: Edit) {
     if (!doc.value) return;
-    doc.value = applied(doc.value, edit);
+    doc.value = applied(doc.value, edit, order);
     for (const { table, id } of edit.rows) pending.set(`${table} ${id}`, { table, id });
     if (edit.garage) garagePending = true;
     version.value++;
@@ -126,11 +130,12 @@ export const useGarage = defineStore('garage', () => {
   /** Applies an edit and remembers it for undo. */
   function edit(label: string, rows: RowChange[], garage?: Garage) {
     if (!doc.value) return;
-    const made: Edit = {
+    // Rows go to the worker and the server as they are, so nothing reactive may hide in them.
+    const made: Edit = plain({
       label,
       rows,
       ...(garage ? { garage: { before: doc.value.garage, after: garage } } : {}),
-    };
+    });
     undoStack.value = [...undoStack.value, made].slice(-MOST_UNDO);
     redoStack.value = [];
     perform(made);

@@ -1,15 +1,30 @@
 <script setup lang="ts">
-/** A word in a sentence that opens a short menu. Items are buttons or links with role="menuitem". */
+/** A word that opens a short menu. Items are buttons or links with role="menuitem". */
 import { nextTick, ref } from 'vue';
-defineProps<{ label: string; hint: string; quiet?: boolean }>();
+
+defineProps<{ label: string; hint: string; quiet?: boolean; name?: string }>();
 const open = ref(false);
 const list = ref<HTMLElement>();
 const trigger = ref<HTMLButtonElement>();
+const at = ref({ left: '0px', top: '0px' });
+const EDGE = 8;
 
 const items = () => [...(list.value?.querySelectorAll<HTMLElement>('[role=menuitem]') ?? [])];
+/** Under the word, or above it where there is no room; never out of the window. */
+function position() {
+  const word = trigger.value?.getBoundingClientRect();
+  const menu = list.value?.getBoundingClientRect();
+  if (!word || !menu) return;
+  const below = word.bottom + 4;
+  const top = below + menu.height > innerHeight - EDGE ? Math.max(EDGE, word.top - menu.height - 4) : below;
+  const left = Math.max(EDGE, Math.min(word.left, innerWidth - menu.width - EDGE));
+  at.value = { left: `${left}px`, top: `${top}px` };
+}
 async function show() {
   open.value = !open.value;
+  if (!open.value) return;
   await nextTick();
+  position();
   items()[0]?.focus();
 }
 function close(refocus = true) {
@@ -18,9 +33,10 @@ function close(refocus = true) {
 }
 function move(event: KeyboardEvent, by: number) {
   event.preventDefault();
+  event.stopPropagation();
   const all = items();
-  const at = all.indexOf(document.activeElement as HTMLElement);
-  all[(at + by + all.length) % all.length]?.focus();
+  const now = all.indexOf(document.activeElement as HTMLElement);
+  all[(now + by + all.length) % all.length]?.focus();
 }
 function leave(event: FocusEvent) {
   if (!list.value?.contains(event.relatedTarget as Node) && event.relatedTarget !== trigger.value) close(false);
@@ -31,10 +47,12 @@ function leave(event: FocusEvent) {
   <span class="drop">
     <button
       ref="trigger"
+      type="button"
       class="plain word"
       :class="{ quiet }"
       aria-haspopup="menu"
       :aria-expanded="open"
+      :aria-label="name"
       :title="hint"
       @click="show"
     >
@@ -46,6 +64,7 @@ function leave(event: FocusEvent) {
       class="list"
       role="menu"
       :aria-label="hint"
+      :style="at"
       @keydown.down="move($event, 1)"
       @keydown.up="move($event, -1)"
       @keydown.esc.stop="close()"
@@ -58,6 +77,10 @@ function leave(event: FocusEvent) {
 </template>
 
 <style scoped>
+.drop {
+  display: inline-flex;
+  vertical-align: baseline;
+}
 .word {
   color: var(--ink);
   font-weight: 600;
@@ -71,18 +94,13 @@ function leave(event: FocusEvent) {
 .list {
   position: fixed;
   z-index: 30;
-  margin-top: 30px;
   min-width: 220px;
   max-width: min(340px, 92vw);
-  max-height: 60vh;
+  max-height: 70vh;
   overflow-y: auto;
   background: var(--sheet);
   border: 1px solid var(--ink);
   display: grid;
-}
-.drop {
-  display: inline-flex;
-  vertical-align: baseline;
 }
 .list :deep([role='menuitem']) {
   all: unset;
@@ -101,5 +119,17 @@ function leave(event: FocusEvent) {
 }
 .list :deep([role='menuitem']:is(:hover, :focus)) {
   background: var(--picked);
+}
+.list :deep([role='menuitem']:focus-visible) {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+@media (max-width: 760px) {
+  .word {
+    min-height: 30px;
+  }
+  .list :deep([role='menuitem']) {
+    min-height: 46px;
+  }
 }
 </style>

@@ -13,6 +13,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ pick: [id: string]; drop: [key: string, to: string] }>();
 const group = ref<SVGGElement>();
+const hovered = ref<string | null>(null);
 const boxes = computed(() =>
   props.fill.map((f) => {
     const { at, inside, kind } = f.place;
@@ -27,7 +28,10 @@ onMounted(() => {
   const cleanups = [...(group.value?.querySelectorAll('[data-place-mark]') ?? [])].map((element) =>
     dropTargetForElements({
       element,
+      onDragEnter: () => (hovered.value = element.getAttribute('data-place-mark')),
+      onDragLeave: () => (hovered.value = null),
       onDrop: ({ source }) => {
+        hovered.value = null;
         const key = source.data['item'];
         const id = element.getAttribute('data-place-mark');
         if (typeof key === 'string' && id) emit('drop', key, id);
@@ -45,7 +49,7 @@ onBeforeUnmount(() => stop?.());
       v-for="b in boxes"
       :key="b.place.id"
       class="place-mark"
-      :class="{ over: b.over, on: b.picked }"
+      :class="{ broken: b.over, on: b.picked, over: hovered === b.place.id }"
       role="button"
       tabindex="0"
       :data-place-mark="b.place.id"
@@ -63,7 +67,9 @@ onBeforeUnmount(() => stop?.());
         :width="b.w - 3"
         :height="Math.max(0, b.h * b.share - 3)"
       />
-      <text v-if="s > 0.25 || b.picked" :x="b.left + b.w / 2" :y="b.top - 5" text-anchor="middle">{{ b.place.name }}</text>
+      <text v-if="s > 0.25 || b.picked" :x="b.left + b.w / 2" :y="b.top - 5" text-anchor="middle">{{
+        b.place.name
+      }}</text>
     </g>
     <g v-if="centre" class="centre" :transform="`translate(${x(centre.x)} ${y(centre.z)})`"
       ><circle r="8" /><path d="M-8 0h16M0 -8v16"
@@ -85,9 +91,14 @@ onBeforeUnmount(() => stop?.());
   fill: var(--measured);
   opacity: 0.55;
 }
-.over .box {
+.broken .box {
   stroke: var(--gap);
   stroke-width: 3;
+}
+.over .box {
+  fill: var(--picked);
+  stroke-width: 3.6;
+  stroke-dasharray: 6 3;
 }
 .on .box,
 .place-mark:focus-visible .box {

@@ -43,7 +43,7 @@ const facts = computed(() =>
   <section ref="section" class="place" :class="{ over, picked }" :data-place="place.id" :aria-label="place.name">
     <header>
       <button class="plain name" :aria-pressed="picked" @click="emit('pick')">
-        <h3>{{ place.name }}</h3>
+        <h2>{{ place.name }}</h2>
         <span class="soft facts">{{ facts }}</span>
       </button>
       <span class="meter"
@@ -82,7 +82,11 @@ header {
   padding: 10px 16px 8px;
   align-items: start;
 }
-h3 {
+h2 {
+  color: var(--ink);
+  font-weight: 600;
+  text-transform: none;
+  letter-spacing: 0;
   font-size: 17px;
 }
 .facts {
@@ -90,7 +94,7 @@ h3 {
   display: block;
   line-height: 1.25;
 }
-.picked h3 {
+.picked h2 {
   text-decoration: underline;
   text-decoration-thickness: 3px;
   text-underline-offset: 4px;

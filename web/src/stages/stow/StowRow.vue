@@ -2,6 +2,7 @@
 import { ref } from 'vue';
 import type { Place, Stowed } from '@necessaire/core';
 import { useView } from '../../stores/view';
+import DropMenu from '../../ui/DropMenu.vue';
 import { massText } from '../../ui/words';
 import { useDraggable } from './dragging';
 
@@ -10,7 +11,6 @@ const emit = defineEmits<{ move: [key: string, to: string | null] }>();
 const view = useView();
 const row = ref<HTMLElement>();
 const held = useDraggable(row, () => props.stowed.item.key);
-const moved = (event: Event) => emit('move', props.stowed.item.key, (event.target as HTMLSelectElement).value || null);
 </script>
 
 <template>
@@ -25,21 +25,23 @@ const moved = (event: Event) => emit('move', props.stowed.item.key, (event.targe
     </svg>
     <span class="title">{{ stowed.item.name }}<span v-if="pinned" class="soft pin"> put here by you</span></span>
     <span class="num soft">{{ massText(view.units, stowed.item.mass) }}</span>
-    <select
-      class="field to"
-      :aria-label="`Move ${stowed.item.name}`"
-      :value="pinned ? stowed.placeId : ''"
-      @change="moved"
-    >
-      <option value="">{{ pinned ? 'let the rules choose' : 'move …' }}</option>
-      <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
-    </select>
+    <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to">
+      <button
+        v-for="p in places.filter((x) => x.id !== stowed.placeId)"
+        :key="p.id"
+        role="menuitem"
+        @click="emit('move', stowed.item.key, p.id)"
+      >
+        {{ p.name }}
+      </button>
+      <button v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">Let the rules choose</button>
+    </DropMenu>
   </div>
 </template>
 
 <style scoped>
 .stow-row {
-  grid-template-columns: 10px minmax(0, 1fr) auto 92px;
+  grid-template-columns: 10px minmax(0, 1fr) auto auto;
   min-height: 36px;
   padding-top: 1px;
   padding-bottom: 1px;
@@ -65,19 +67,13 @@ const moved = (event: Event) => emit('move', props.stowed.item.key, (event.targe
 .broken .title {
   color: var(--gap);
 }
-.to {
-  min-height: 30px;
-  padding: 2px 4px;
-  font-size: 13px;
-  border-color: transparent;
-}
-.to:hover,
-.to:focus {
-  border-color: var(--line);
-}
 @media (max-width: 760px) {
-  .to {
+  .stow-row {
+    min-height: 46px;
+  }
+  .to :deep(.word) {
     min-height: 44px;
+    min-width: 44px;
   }
 }
 </style>

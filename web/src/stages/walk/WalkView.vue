@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, shallowRef, watch } from 'vue';
 import { STATION_NAMES, STATIONS, type Fastener, type Station } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -12,7 +12,7 @@ import FastenerRow from './FastenerRow.vue';
 const garage = useGarage();
 const view = useView();
 const station = ref<Station | null>(null);
-const editing = ref<Fastener | null>(null);
+const editing = shallowRef<Fastener | null>(null);
 const sheet = ref<HTMLElement>();
 
 const counted = computed(() => garage.fasteners.filter((f) => f.leftOut === null));

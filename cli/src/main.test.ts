@@ -1,0 +1,79 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { answerFor, writeGarageFile } from '@necessaire/core';
+import { demoGarage } from '@necessaire/demo';
+import { loadSolver } from '@necessaire/solver';
+import { summaryOf, type Summary } from './kit.js';
+import { main } from './main.js';
+
+let folder: string;
+let file: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'necessaire-cli-'));
+  file = join(folder, 'garage.json');
+  writeFileSync(file, writeGarageFile(demoGarage()));
+});
+afterAll(() => rmSync(folder, { recursive: true }));
+
+async function run(...args: string[]) {
+  let out = '';
+  let err = '';
+  const code = await main(args, { out: (t) => (out += t), err: (t) => (err += t) });
+  return { code, out, err };
+}
+const broken = (name: string, text: string) => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+
+describe('necessaire kit', () => {
+  test('gives the answer of the core, as JSON', async () => {
+    const doc = demoGarage();
+    const answer = answerFor(doc, { bikeId: doc.bikes[1]!.id, tripId: doc.trips[0]!.id }, await loadSolver());
+    const { code, out } = await run('kit', file, '--bike', 'carrack 1100', '--json');
+    expect(code).toBe(0);
+    expect(JSON.parse(out) as Summary).toEqual(
+      JSON.parse(JSON.stringify(summaryOf(doc, answer, 'Carrack 1100', doc.trips[0]!.name))),
+    );
+  });
+  test('and as text', async () => {
+    const { code, out } = await run('kit', file);
+    expect(code).toBe(0);
+    expect(out).toMatch(/^Quarrel 450, Nine days on the Ossel plateau\nreached \d+\/\d+ {3}kit \d\.\d\d kg/);
+    expect(out).toMatch(/proven lightest/);
+    expect(out).toMatch(/OUT OF REACH\n {2}Shock preload ring: .*Cure: Hook spanner 68/);
+  });
+  test.each([
+    ['no file', ['kit', '/nowhere/at/all.json'], /there is no such file/],
+    ['no command', [], /say: necessaire kit FILE/],
+    ['an unknown option', ['kit', 'x', '--fast'], /Unknown option/],
+  ])('%s: exit 2 and how to say it', async (_what, args, message) => {
+    const { code, err, out } = await run(...args);
+    expect(code).toBe(2);
+    expect(err).toMatch(message);
+    expect(out).toBe('');
+  });
+  test('bad input: exit 2 with the path to the culprit', async () => {
+    const text = writeGarageFile(demoGarage());
+    const wrong = JSON.parse(text);
+    wrong.fasteners[2].torque.value = -4;
+    const { code, err } = await run('kit', broken('wrong.json', JSON.stringify(wrong)));
+    expect(code).toBe(2);
+    expect(err).toMatch(/wrong\.json: fasteners\[2\]\.torque\.value: too small: at least 0/);
+    expect((await run('kit', broken('cut.json', text.slice(0, 900)))).err).toMatch(/cut short/);
+    expect((await run('kit', file, '--bike', 'Nobody')).err).toMatch(
+      /no bike is called "Nobody": Quarrel 450, Carrack 1100/,
+    );
+    const none = JSON.stringify({ ...JSON.parse(text), bikes: [], fasteners: [], places: [] });
+    expect((await run('kit', broken('none.json', none))).code).toBe(2);
+  });
+  test('the program itself, as a rider starts it', () => {
+    const program = resolve(process.cwd(), 'cli/bin/necessaire.mjs');
+    const out = execFileSync(process.execPath, [program, 'kit', file, '--json'], { encoding: 'utf8' });
+    expect((JSON.parse(out) as Summary).proven).toBe(true);
+  });
+});

@@ -1,0 +1,163 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { isComplete, readEntry, typeEntry } from './entryLine.js';
+import {
+  CONDITIONS,
+  EVIDENCE,
+  FREE_ACCESS,
+  newFastener,
+  breakLoose,
+  planningTorque,
+  type Condition,
+  type Fastener,
+} from './fastener.js';
+import { STATIONS } from './stations.js';
+
+const ID = '00000000-0000-4000-8000-000000000001';
+
+describe('the entry line', () => {
+  test('the sketch of a line: two ends, name, torque, depth', () => {
+    const { draft, problems } = readEntry('2 ends 17 shock linkage 45nm sunk 60');
+    expect(problems).toEqual([]);
+    expect(draft).toMatchObject({
+      head: { form: 'hex', size: '17' },
+      far: { form: 'hex', size: '17' },
+      name: 'Shock linkage',
+      torque: { value: 45, source: 'user' },
+      access: { recess: 60 },
+    });
+  });
+  test('a size and a name are a complete row', () => {
+    const reading = readEntry('27 axle nut');
+    expect(isComplete(reading)).toBe(true);
+    expect(reading.draft).toEqual({ head: { form: 'hex', size: '27' }, name: 'Axle nut' });
+  });
+  test('everything at once', () => {
+    const { draft, problems } = readEntry(
+      'i6 sprocket bolt x6 m8 35nm locked nut 12 behind loose side only accessory tried @rear',
+    );
+    expect(problems).toEqual([]);
+    expect(draft).toMatchObject({
+      head: { form: 'key', size: '6' },
+      far: { form: 'hex', size: '12' },
+      count: 6,
+      thread: 'M8',
+      torque: { value: 35 },
+      condition: 'locked',
+      shakesLoose: true,
+      accessory: true,
+      evidence: 'tried',
+      station: 'rear-wheel',
+      access: { approach: 'side only' },
+      name: 'Sprocket bolt',
+    });
+  });
+  test('a size after its name, words that are forms elsewhere, pounds and feet', () => {
+    expect(readEntry('axle nut 27').draft).toMatchObject({ head: { size: '27' }, name: 'Axle nut' });
+    expect(readEntry('10 hose clip bolt').draft).toMatchObject({ head: { size: '10' }, name: 'Hose clip bolt' });
+    expect(readEntry('clip seat cover').draft).toMatchObject({ head: { form: 'clip' }, name: 'Seat cover' });
+    expect(readEntry('13 stand 30 lbft').draft.torque?.value).toBeCloseTo(40.7, 1);
+  });
+  test('only a thread is known: the usual head, only assumed', () => {
+    expect(readEntry('M8 foot peg').draft).toMatchObject({ head: { size: '13' }, thread: 'M8', evidence: 'assumed' });
+  });
+  test('a plug asks for a hollow that takes its body', () => {
+    expect(readEntry('plug 16 spark plug').draft.access?.stud).toBe(50);
+  });
+  test.each([
+    ['10.3 nut', 0, 4, /reading, not a size/],
+    ['10 nut 45nn', 7, 11, /cannot read "45nn"/],
+    ['10 brake line 12', 14, 16, /second size: for the other end write "far 12"/],
+    ['10 nut m7', 7, 9, /no thread M7/],
+    ['t33 guard', 0, 3, /no six-lobe T33/],
+    ['10 nut @moon', 7, 12, /no station "moon"/],
+    ['10 nut x0', 7, 9, /count is 1 to 200/],
+    ['10 nut 2000nm', 7, 13, /over 1000/],
+    ['axle nut', 8, 8, /no size yet/],
+  ])('%s: the culprit is marked and says why', (line, start, end, message) => {
+    const reading = readEntry(line);
+    expect(isComplete(reading)).toBe(false);
+    expect(reading.problems).toHaveLength(1);
+    expect(reading.problems[0]).toMatchObject({ start, end });
+    expect(reading.problems[0]!.message).toMatch(message);
+  });
+  test('any text gives parts and problems inside the line, never a throw', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 120 }), (line) => {
+        const reading = readEntry(line);
+        for (const p of [...reading.parts, ...reading.problems]) {
+          expect(p.start).toBeGreaterThanOrEqual(0);
+          expect(p.end).toBeLessThanOrEqual(line.length);
+        }
+      }),
+      { numRuns: 1000 },
+    );
+  });
+});
+
+const fastener = fc
+  .record({
+    head: fc.constantFrom<Fastener['head']>(
+      { form: 'hex', size: '10' },
+      { form: 'hex', size: '1/2in' },
+      { form: 'key', size: '5' },
+      { form: 'lobe', size: '30' },
+      { form: 'ph', size: '2' },
+      { form: 'plug', size: '16' },
+      { form: 'hook', size: '45' },
+    ),
+    far: fc.option(fc.constantFrom<Fastener['head']>({ form: 'hex', size: '10' }, { form: 'key', size: '8' })),
+    name: fc.constantFrom('Axle nut', 'Rack bolt', 'Lever pivot', 'Seat'),
+    count: fc.integer({ min: 1, max: 200 }),
+    thread: fc.option(fc.constantFrom('M6', 'M8', 'M10')),
+    torque: fc.option(fc.integer({ min: 1, max: 9999 }).map((n) => ({ value: n / 10, source: 'user' as const }))),
+    condition: fc.constantFrom(...(Object.keys(CONDITIONS) as Condition[])),
+    shakesLoose: fc.boolean(),
+    accessory: fc.boolean(),
+    evidence: fc.constantFrom(...EVIDENCE),
+    station: fc.constantFrom(...STATIONS),
+    recess: fc.integer({ min: 0, max: 200 }),
+    clearance: fc.option(fc.integer({ min: 5, max: 60 })),
+    thin: fc.option(fc.integer({ min: 2, max: 12 })),
+    swing: fc.option(fc.integer({ min: 5, max: 360 })),
+    approach: fc.constantFrom('any' as const, 'side only' as const, 'in line only' as const, 'out of line' as const),
+  })
+  .map(({ recess, clearance, thin, swing, approach, ...rest }) =>
+    newFastener({
+      ...rest,
+      id: ID,
+      bikeId: ID,
+      access: { ...FREE_ACCESS, recess, clearance, thin, swing, approach, stud: rest.head.form === 'plug' ? 50 : 0 },
+    }),
+  );
+
+test('a fastener typed out and read again is the same', () => {
+  fc.assert(
+    fc.property(fastener, (f) => {
+      const reading = readEntry(typeEntry(f));
+      expect(reading.problems).toEqual([]);
+      expect(newFastener({ ...reading.draft, id: ID, bikeId: ID, head: reading.draft.head! })).toEqual(f);
+    }),
+    { numRuns: 500 },
+  );
+});
+
+describe('torque to plan by', () => {
+  const base = newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '13' } });
+  test('own figure, then thread, then the head’s usual thread, then nothing', () => {
+    expect(planningTorque({ ...base, torque: { value: 20, source: 'manual' } })).toEqual({
+      value: 20,
+      source: 'manual',
+    });
+    expect(planningTorque({ ...base, thread: 'M10' })).toMatchObject({ value: 47 });
+    expect(planningTorque(base)).toMatchObject({ value: 24, source: expect.stringContaining('guessed from the head') });
+    expect(planningTorque({ ...base, head: { form: 'clip', size: '' } })).toBeNull();
+  });
+  test('breaking loose: clean 1.2, dirty 1.5, threadlocked 1.8, rusted 2.2', () => {
+    const need = (condition: Condition) =>
+      breakLoose({ ...base, condition, torque: { value: 100, source: 'manual' } })!.value;
+    expect([need('clean'), need('dirty'), need('locked'), need('rusted')].map(Math.round)).toEqual([
+      120, 150, 180, 220,
+    ]);
+  });
+});

@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { demoGarage } from '@necessaire/demo';
+import { MOST_BYTES, readGarageFile, writeGarageFile, pathText } from './file.js';
+
+const text = writeGarageFile(demoGarage());
+const faults = (broken: string) => {
+  const read = readGarageFile(broken);
+  return read.ok ? [] : read.faults.map((f) => `${f.path}: ${f.message}`);
+};
+const changed = (change: (file: ReturnType<typeof JSON.parse>) => void) => {
+  const file = JSON.parse(text);
+  change(file);
+  return JSON.stringify(file);
+};
+
+describe('the garage file', () => {
+  test('comes back byte for byte, twice', () => {
+    const read = readGarageFile(text);
+    if (!read.ok) throw new Error(read.faults[0]!.message);
+    expect(writeGarageFile(read.document)).toBe(text);
+    expect(text.endsWith('\n')).toBe(true);
+  });
+  test('the order of keys in the incoming file does not matter', () => {
+    const shuffled = JSON.stringify(JSON.parse(text), (_k, v) =>
+      v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).reverse()) : v,
+    );
+    const read = readGarageFile(shuffled);
+    expect(read.ok && writeGarageFile(read.document)).toBe(text);
+  });
+  test.each<[string, string, RegExp]>([
+    ['cut short', text.slice(0, text.length / 2), /not JSON or was cut short/],
+    ['empty', '', /not JSON/],
+    ['another program’s', '{"type":"FeatureCollection"}', /no Necessaire garage/],
+    ['an array', '[]', /no Necessaire garage/],
+    ['null', 'null', /no Necessaire garage/],
+    ['a later version', changed((f) => (f.version = 2)), /reads version 1/],
+    ['deep nesting', `${'['.repeat(20_000)}${']'.repeat(20_000)}`, /no Necessaire garage/],
+    ['huge', ' '.repeat(MOST_BYTES + 1), /over 8 MB/],
+  ])('%s is refused', (_what, broken, message) => {
+    expect(faults(broken).join()).toMatch(message);
+  });
+  test.each<[string, (f: ReturnType<typeof JSON.parse>) => void, RegExp]>([
+    ['a wrong size', (f) => (f.fasteners[3].head.size = '99'), /fasteners\[3\]\.head\.size: there is no/],
+    ['a negative mass', (f) => (f.pieces[0].mass = -1), /pieces\[0\]\.mass: too small: at least 0/],
+    ['infinity', (f) => (f.pieces[0].mass = '1e999'), /pieces\[0\]\.mass: must be number/],
+    ['a field too many', (f) => (f.bikes[0].colour = 'red'), /bikes\[0\]: holds what does not belong there \(colour\)/],
+    ['a field too few', (f) => delete f.bikes[0].name, /bikes\[0\]\.name: is missing/],
+    ['a control character', (f) => (f.bikes[0].name = 'a\u0000b'), /bikes\[0\]\.name: holds characters/],
+    ['an id twice', (f) => (f.pieces[1].id = f.pieces[0].id), /pieces\[1\]\.id: this id occurs twice/],
+    [
+      'a bike that is not there',
+      (f) => (f.fasteners[0].bikeId = f.pieces[0].id),
+      /fasteners\[0\]\.bikeId: no such bike/,
+    ],
+    [
+      'a pin to another bike’s place',
+      (f) => f.pins.push({ id: f.pieces[0].id, bikeId: f.bikes[0].id, placeId: f.places[11].id, item: 'piece x 1' }),
+      /pins\[0\]\.placeId: no such place/,
+    ],
+    [
+      'a prototype',
+      (f) => Object.defineProperty(f.bikes[0], '__proto__', { value: { x: 1 }, enumerable: true }),
+      /bikes\[0\]: holds what does not belong there/,
+    ],
+  ])('%s is refused with its path', (_what, change, message) => {
+    expect(faults(changed(change)).join('\n')).toMatch(message);
+  });
+  test('infinite numbers written as JSON', () => {
+    expect(faults(text.replace(/"mass": \d+/, '"mass": 1e999')).join()).toMatch(/mass: must be number/);
+  });
+  test('any JSON is refused or read, never thrown at', () => {
+    fc.assert(
+      fc.property(fc.json(), (json) => {
+        expect(readGarageFile(json).ok).toBe(false);
+      }),
+      { numRuns: 300 },
+    );
+  });
+  test('paths as a reader writes them', () => {
+    expect(pathText(['fasteners', 3, 'head', 'size'])).toBe('fasteners[3].head.size');
+  });
+});

@@ -1,0 +1,88 @@
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import pg from 'pg';
+import type { start as Start, Running } from '@necessaire/server';
+
+const root = join(import.meta.dirname ?? __dirname, '..');
+
+/** A server of its own on a fresh database, as a first start gives it. */
+export interface App {
+  url: string;
+  databaseUrl: string;
+  /** Stops the server and starts it again at the same address on the same data. */
+  stop: () => Promise<void>;
+  startAgain: () => Promise<void>;
+}
+
+async function onAdmin(sql: string) {
+  const url = process.env['TEST_DATABASE_URL'];
+  if (!url) throw new Error('TEST_DATABASE_URL is not set: run ./test browser');
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+}
+
+export const test = base.extend<{ app: App }>({
+  app: async ({ page }, use) => {
+    const name = `e2e_${randomUUID().replaceAll('-', '')}`;
+    await onAdmin(`create database ${name}`);
+    const url = new URL(process.env['TEST_DATABASE_URL']!);
+    url.pathname = `/${name}`;
+    const { start } = (await import(join(root, 'dist/server/index.mjs'))) as { start: typeof Start };
+    const boot = (port: number) => start({ databaseUrl: url.href, port, webRoot: join(root, 'dist/web') });
+    let running: Running | null = await boot(0);
+    const at = running.url;
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(error.message));
+    await use({
+      url: at,
+      databaseUrl: url.href,
+      stop: async () => {
+        await running?.stop();
+        running = null;
+      },
+      startAgain: async () => {
+        running = await boot(Number(new URL(at).port));
+      },
+    });
+    await page.close();
+    await running?.stop();
+    await onAdmin(`drop database ${name} with (force)`);
+    expect(faults, 'errors in the page').toEqual([]);
+  },
+});
+export { expect };
+
+/** Opens a stage and waits until its figures are worked out. */
+export async function open(page: Page, app: App, path = '/walk') {
+  await page.goto(app.url + path);
+  await settled(page);
+}
+/** Waits until the readout shows the answer to what is on the screen. */
+export async function settled(page: Page) {
+  await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no');
+}
+export const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
+
+/** A figure of the readout by its name, with the difference that the last change made. On a phone it is folded open first. */
+export async function figure(page: Page, label: string): Promise<Locator> {
+  await settled(page);
+  const side = isPhone(page) ? '.narrow' : '.wide';
+  const fold = page.locator('.readout .fold');
+  if (isPhone(page) && (await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
+  return page.locator(`.readout ${side} .cell`, { hasText: label });
+}
+export const goTo = async (page: Page, stage: string) => {
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+  await settled(page);
+};
+export const entry = (page: Page) => page.locator('#entry');
+/** Types a line and keeps it. */
+export async function enter(page: Page, line: string) {
+  await entry(page).fill(line);
+  await entry(page).press('Enter');
+}
+/** A place's section of the sheet, by its name. */
+export const place = (page: Page, name: string) => page.getByRole('region', { name, exact: true });

@@ -1,0 +1,92 @@
+import { expect, figure, open, place, settled, test } from './fixtures';
+import type { Page } from '@playwright/test';
+
+/** Presses Tab until the focus is on what is wanted: the keyboard alone must get there. */
+async function tabTo(page: Page, wanted: (e: Element) => boolean, what: string, most = 120) {
+  for (let i = 0; i < most; i++) {
+    await page.keyboard.press('Tab');
+    if (await page.evaluate(`(${wanted.toString()})(document.activeElement)`)) return;
+  }
+  throw new Error(`Tab never got to ${what}`);
+}
+async function command(page: Page, text: string) {
+  await page.keyboard.press('Control+k');
+  await expect(page.locator('#command')).toBeFocused();
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#command')).toHaveCount(0);
+}
+
+test('the whole path with the keyboard alone', async ({ page, app }) => {
+  await open(page, app);
+  // Walk: slash takes to the line, arrows go through the rows, Enter corrects one.
+  await page.keyboard.press('/');
+  await expect(page.locator('#entry')).toBeFocused();
+  await page.keyboard.type('36 mystery nut 20nm');
+  await page.keyboard.press('Enter');
+  await expect(await figure(page, 'Reached')).toContainText('69/71');
+  await page.keyboard.press('ArrowUp');
+  await expect(page.locator('#entry')).toHaveValue('36 mystery nut 20nm');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('ArrowDown');
+  const focused = () => page.evaluate(() => document.activeElement?.textContent ?? '');
+  for (let i = 0; i < 80 && !(await focused()).includes('Mystery nut'); i++) await page.keyboard.press('ArrowDown');
+  expect(await focused()).toContain('Mystery nut');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#entry')).toBeFocused();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('13 mystery nut 20nm tried');
+  await page.keyboard.press('Enter');
+  await expect(await figure(page, 'Reached')).toContainText('70/71');
+
+  // A station is pressed with the keyboard too.
+  await tabTo(page, (e) => e?.getAttribute('data-station') === 'exhaust', 'the exhaust');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.filter')).toContainText('Only exhaust');
+
+  // Match by command: a fastener is found and its chain shown; the cure is pressed.
+  await command(page, 'shock preload');
+  await expect(page.locator('.chain-card')).toContainText('castellated ring 68');
+  await tabTo(page, (e) => e?.textContent?.includes('Put it in the drawer') === true, 'the cure', 200);
+  await page.keyboard.press('Enter');
+  await expect(await figure(page, 'Reached')).toContainText('71/71');
+
+  await command(page, 'go to trip');
+  await tabTo(
+    page,
+    (e) =>
+      e instanceof HTMLInputElement &&
+      e.closest('section')?.getAttribute('aria-label') === 'Across the plateau' &&
+      e.closest('label')?.textContent?.includes('Track') === true,
+    'kilometres on track',
+  );
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('400');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('1850');
+
+  await command(page, 'go to kit');
+  await settled(page);
+  await tabTo(
+    page,
+    (e) => e?.textContent?.startsWith('Combination spanner 27') === true && e.tagName === 'BUTTON',
+    'a piece',
+  );
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.without')).toContainText('axle nut');
+
+  // Stow: found by name, moved by keys.
+  await command(page, 'plug spanner 16');
+  await expect(page.locator('.stow-row.found')).toContainText('Plug spanner 16');
+  await tabTo(page, (e) => e?.getAttribute('aria-label') === 'Move Plug spanner 16', 'its mover', 200);
+  await page.keyboard.press('Enter');
+  while (!(await focused()).includes('Tail bag')) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Plug spanner 16' })).toContainText(
+    'put here by you',
+  );
+  await command(page, 'undo');
+  await expect(page.locator('.stow-row.found')).not.toContainText('put here by you');
+  await command(page, 'print the list');
+  await expect(page.locator('.paper')).toContainText('Plug spanner 16');
+});

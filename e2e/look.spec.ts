@@ -1,0 +1,110 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, goTo, isPhone, open, settled, test } from './fixtures';
+
+const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow'];
+
+for (const theme of ['light', 'dark'] as const)
+  test(`no view has a fault that axe finds, ${theme}`, async ({ page, app }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app);
+    const faults = async (where: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map(
+          (v) =>
+            `${where}: ${v.id} ${v.nodes
+              .map((n) => n.target.join(' '))
+              .slice(0, 3)
+              .join(' | ')}`,
+        ),
+      ).toEqual([]);
+    };
+    for (const stage of STAGES) {
+      await goTo(page, stage);
+      await faults(stage);
+    }
+    await page
+      .locator('[data-place]')
+      .first()
+      .getByRole('button', { name: /^Change/ })
+      .click();
+    await faults('Stow, a place being changed');
+    await goTo(page, 'Walk');
+    await page.locator('[data-fastener]').first().click();
+    await faults('Walk, a fastener chosen');
+    await page.locator('.readout .cell:visible').first().click();
+    await faults('an explanation');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+k');
+    await faults('the command box');
+    await page.keyboard.press('Escape');
+    await page.goto(`${app.url}/print`);
+    await expect(page.locator('.paper')).toBeVisible();
+    await faults('Print');
+  });
+
+test('nothing runs out of the screen sideways, and labels do not overlap', async ({ page, app }) => {
+  await open(page, app);
+  for (const stage of STAGES) {
+    await goTo(page, stage);
+    const wide = await page.evaluate(() => {
+      const limit = document.documentElement.clientWidth;
+      const scrolls = (e: Element): boolean => {
+        for (let p = e.parentElement; p; p = p.parentElement)
+          if (/auto|scroll|hidden/.test(getComputedStyle(p).overflowX) && p.clientWidth <= limit) return true;
+        return false;
+      };
+      return [...document.querySelectorAll('main *')]
+        .filter((e) => e.getBoundingClientRect().right > limit + 1 && !scrolls(e))
+        .map((e) => e.className.toString());
+    });
+    expect(wide, stage).toEqual([]);
+  }
+  await goTo(page, 'Walk');
+  const boxes = await page
+    .locator('.drawing text.label')
+    .evaluateAll((all) => all.map((e) => e.getBoundingClientRect().toJSON() as DOMRect));
+  if (!isPhone(page)) expect(boxes.length).toBe(12);
+  for (const [i, a] of boxes.entries())
+    for (const b of boxes.slice(i + 1))
+      expect(a.right <= b.left || b.right <= a.left || a.bottom <= b.top || b.bottom <= a.top).toBe(true);
+  const marks = await page
+    .locator('.drawing .plate')
+    .evaluateAll((all) => all.map((e) => e.getBoundingClientRect().toJSON() as DOMRect));
+  for (const [i, a] of marks.entries())
+    for (const b of marks.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(a.width - 1);
+});
+
+test('what is pressed with gloves is large enough', async ({ page, app }) => {
+  test.skip(!isPhone(page), 'touch sizes are for the phone');
+  await open(page, app);
+  for (const stage of STAGES) {
+    await goTo(page, stage);
+    const small = await page
+      .locator(
+        'button.tool-button:visible, nav a:visible, .row[data-fastener]:visible, select.field:visible, input.field:visible',
+      )
+      .evaluateAll((all) =>
+        all
+          .filter((e) => e.getBoundingClientRect().height < 43.5)
+          .map((e) => `${e.className} ${e.textContent?.slice(0, 20)}`),
+      );
+    expect(small, stage).toEqual([]);
+  }
+});
+
+test('inch units and dark theme are kept over a reload', async ({ page, app }) => {
+  await open(page, app);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('inch units');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-fastener]').first()).toContainText('lb·ft');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('dark theme');
+  await page.keyboard.press('Enter');
+  await page.reload();
+  await settled(page);
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await expect(page.locator('.readout')).toContainText('lb');
+});

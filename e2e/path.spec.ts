@@ -1,0 +1,152 @@
+import { enter, entry, expect, figure, goTo, isPhone, open, place, settled, test } from './fixtures';
+
+test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
+  await open(page, app);
+  await expect(await figure(page, 'Reached')).toContainText('69/70');
+  await expect(await figure(page, 'Gaps')).toContainText('1');
+
+  // A new head that nothing in the drawer turns: seen at once, before it is added.
+  await entry(page).fill('36 mystery nut 20nm');
+  await expect(page.getByText('as typed, not added yet')).toBeVisible();
+  await expect(await figure(page, 'Gaps')).toContainText('+1');
+  await entry(page).press('Enter');
+  const row = page.locator('[data-fastener]', { hasText: 'Mystery nut' });
+  await expect(row).toContainText('gap');
+  await expect(await figure(page, 'Reached')).toContainText('69/71');
+
+  // It is corrected in the same line; the readout says what the correction did.
+  await row.click();
+  await expect(entry(page)).toHaveValue(/^36 Mystery nut 20nm/);
+  await entry(page).fill((await entry(page).inputValue()).replace('36', '13'));
+  await entry(page).press('Enter');
+  await expect(await figure(page, 'Reached')).toContainText('70/71');
+  await expect(row).not.toContainText('gap');
+
+  // Undo and redo take the correction back and forth.
+  await page.locator('h1').click();
+  await page.keyboard.press('Control+z');
+  await expect(row).toContainText('gap');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(row).not.toContainText('gap');
+
+  // Match: the gap has its reason and its cure.
+  await goTo(page, 'Match');
+  const card = page.locator('.chain-card');
+  await page.locator('.head-row', { hasText: 'Shock preload ring' }).click();
+  await expect(card).toContainText('nothing in the drawer turns castellated ring 68');
+  await card.getByRole('button', { name: 'Put it in the drawer' }).click();
+  await expect(await figure(page, 'Reached')).toContainText('71/71');
+  await expect(card.getByRole('img', { name: 'Hook spanner 68, on castellated ring 68' })).toBeVisible();
+  await page.locator('.head-row', { hasText: 'Spark plug' }).click();
+  await expect(card.getByRole('img', { name: /on spark plug hex 16$/ })).toBeVisible();
+
+  // Trip: a longer track raises the odds and the hours at stake.
+  await goTo(page, 'Trip');
+  const leg = page.getByRole('region', { name: 'Across the plateau' });
+  await leg.getByLabel('Track, rock').fill('900');
+  await leg.getByLabel('Track, rock').blur();
+  await expect(page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Trip' })).toContainText(
+    '2350',
+  );
+  await page.getByRole('button', { name: /^Puncture, tubed: 3/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Λ =');
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('tab', { name: 'Spares by odds' }).click();
+  const enough = await page.locator('.lead strong').innerText();
+  expect(Number.parseFloat(enough)).toBeGreaterThanOrEqual(90);
+
+  // Kit: proven, with the reason for each piece.
+  await goTo(page, 'Kit');
+  await expect(page.locator('.stage-head')).toContainText('proven: no lighter set of this drawer');
+  await page.locator('.kit-row', { hasText: 'Combination spanner 27' }).locator('.open').click();
+  await expect(page.locator('.without')).toContainText('1 head is lost: axle nut');
+  await expect(page.locator('.kit-row', { hasText: 'Hook spanner 68' })).toContainText('only for shock preload ring');
+
+  // Stow: a piece is moved, stays where it was put, and may go back to the rules.
+  await goTo(page, 'Stow');
+  const plug = page.locator('[data-item]', { hasText: 'Plug spanner 16' });
+  await plug.getByRole('button', { name: 'Move Plug spanner 16' }).click();
+  await page.getByRole('menuitem', { name: 'Tail bag' }).click();
+  await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Plug spanner 16' })).toContainText(
+    'put here by you',
+  );
+  const body = page.locator('[data-item]', { hasText: 'Combination spanner 27' });
+  await body.getByRole('button', { name: 'Move Combination spanner 27' }).click();
+  await page.getByRole('menuitem', { name: "Rider's bum bag" }).click();
+  await expect(page.locator('.rules')).toContainText('hard or sharp: it injures in a fall');
+  await page.locator('.rules').getByRole('button', { name: 'Let the rules choose' }).click();
+  await expect(page.locator('.rules')).toHaveCount(0);
+
+  // Print: one page, everything in it once.
+  const items = await page.locator('[data-item]').count();
+  await page.goto(`${app.url}/print`);
+  await expect(page.locator('.paper header')).toContainText(`${items} things`);
+  await expect(page.locator('.paper')).toContainText('Plug spanner 16');
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+
+  // All of it was kept.
+  await open(page, app);
+  await expect(page.locator('[data-fastener]', { hasText: 'Mystery nut' })).toBeVisible();
+  await expect(page.locator('.kept')).toHaveText('kept');
+});
+
+test('what cannot be read stays in the line, underlined, with its reason', async ({ page, app }) => {
+  await open(page, app);
+  await entry(page).fill('t33 guard 45nn');
+  await expect(page.locator('.entry .bad')).toHaveText(['t33', '45nn']);
+  await expect(page.locator('#entry-says')).toContainText('no six-lobe T33');
+  const before = await page.locator('[data-fastener]').count();
+  await entry(page).press('Enter');
+  await expect(entry(page)).toHaveValue('t33 guard 45nn');
+  await expect(page.locator('[data-fastener]')).toHaveCount(before);
+  await entry(page).fill('2 ends 17 shock bolt 45nm sunk 60');
+  await expect(page.locator('.says .chip')).toHaveText(['both ends', '17', '45 N·m', '60 mm deep']);
+  await expect(page.locator('.entry .bad')).toHaveCount(0);
+});
+
+test('an empty garage leads to the first bike and the first head', async ({ page, app }) => {
+  await open(page, app);
+  const menu = () => page.getByTitle('Garages and settings').click();
+  await menu();
+  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('My own');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add this bike' }).click();
+  await expect(page.getByRole('alert')).toContainText('name');
+  await page.getByLabel('What you call it').fill('Plover 300');
+  await page.getByLabel('Front tyre').fill('80/100-21');
+  await page.getByRole('button', { name: 'Add this bike' }).click();
+  await expect(page.locator('.stage-head')).toContainText('Start at the front axle');
+  await enter(page, '24 axle nut 60nm');
+  await expect(await figure(page, 'Reached')).toContainText('0/1');
+  await goTo(page, 'Match');
+  await page.getByRole('tab', { name: /Drawer/ }).click();
+  await page.locator('#piece').fill('combination 24');
+  await page.getByRole('button', { name: 'Add Combination spanner 24' }).click();
+  await expect(await figure(page, 'Reached')).toContainText('1/1');
+  await goTo(page, 'Kit');
+  await expect(page.locator('.kit-row')).toHaveCount(1);
+
+  // Rename, switch, delete, bring back.
+  await menu();
+  await page.getByRole('menuitem', { name: 'Rename this garage' }).click();
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Plover shed');
+  await page.getByRole('button', { name: 'Rename', exact: true }).click();
+  await expect(page.getByTitle('Garages and settings')).toHaveText('Plover shed');
+  await menu();
+  await page.getByRole('menuitem', { name: 'Demo garage' }).click();
+  await expect(await figure(page, 'Reached')).toContainText('69/70');
+  await menu();
+  await page.getByRole('menuitem', { name: 'Plover shed' }).click();
+  await expect(page.getByTitle('Garages and settings')).toHaveText('Plover shed');
+  await menu();
+  await page.getByRole('menuitem', { name: 'Delete this garage' }).click();
+  await expect(page.getByTitle('Garages and settings')).toHaveText('Demo garage');
+  await menu();
+  await page.getByRole('menuitem', { name: 'Bring back Plover shed' }).click();
+  await expect(await figure(page, 'Reached')).toContainText('1/1');
+  if (!isPhone(page)) await expect(page.getByTitle('Choose the bike')).toHaveText('Plover 300');
+  await settled(page);
+});

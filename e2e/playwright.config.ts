@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium against a server of its own for each worker, on a fresh database for each test that asks for one. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['line'], ['json']],
+  outputDir: '../test-results',
+  use: {
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+        '--disable-quic',
+      ],
+    },
+    contextOptions: { reducedMotion: 'reduce' },
+    trace: 'off',
+    screenshot: 'only-on-failure',
+  },
+  projects: [
+    { name: 'laptop', use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'phone',
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
+      testMatch: ['path.spec.ts', 'look.spec.ts'],
+    },
+  ],
+});

@@ -1,0 +1,189 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Locator, Page } from '@playwright/test';
+import { enter, entry, expect, figure, goTo, open, place, settled, test } from './fixtures';
+
+const root = join(import.meta.dirname ?? __dirname, '..');
+
+test('screen and command line give the same kit', async ({ page, app }, info) => {
+  await open(page, app, '/kit');
+  await page.getByTitle('Garages and settings').click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Export as a file' }).click(),
+  ]);
+  const file = info.outputPath('garage.json');
+  await download.saveAs(file);
+  const cli = JSON.parse(
+    execFileSync(process.execPath, [join(root, 'cli/bin/necessaire.mjs'), 'kit', file, '--json'], { encoding: 'utf8' }),
+  );
+  await expect(await figure(page, 'Kit')).toContainText((cli.mass / 1000).toFixed(2));
+  await expect(await figure(page, 'Reached')).toContainText(`${cli.reached}/${cli.chosen}`);
+  await expect(await figure(page, 'Home')).toContainText((cli.home * 100).toFixed(1));
+  const names = await page.locator('.kit-row .title').allTextContents();
+  expect(names.map((n) => n.replace(/ ×\d+$/, '').trim()).sort()).toEqual(
+    cli.tools.map((t: { name: string }) => t.name).sort(),
+  );
+  await goTo(page, 'Stow');
+  for (const { item, place: where } of cli.places.slice(0, 12))
+    await expect(place(page, where).locator('[data-item]', { hasText: item }).first()).toBeVisible();
+  // And the file comes back byte for byte.
+  await page.locator('input[type=file]').setInputFiles(file);
+  await expect(page.locator('.notice')).toContainText('imported as a garage of its own');
+  await settled(page);
+  await page.getByTitle('Garages and settings').click();
+  const [again] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Export as a file' }).click(),
+  ]);
+  expect(readFileSync((await again.path())!, 'utf8')).toBe(readFileSync(file, 'utf8'));
+});
+
+test('a hostile file changes nothing and says why', async ({ page, app }, info) => {
+  await open(page, app);
+  const file = info.outputPath('bad.json');
+  for (const [text, why] of [
+    ['{"format":"necessaire-garage"', 'cut short'],
+    ['{"type":"FeatureCollection"}', 'no Necessaire garage'],
+    ['{"format":"necessaire-garage","version":1,"garage":{"name":"x"}}', 'garage.practice: is missing'],
+  ] as const) {
+    writeFileSync(file, text);
+    await page.locator('input[type=file]').setInputFiles(file);
+    await expect(page.getByRole('alertdialog')).toContainText('Not done, nothing changed');
+    await expect(page.getByRole('alertdialog')).toContainText(why);
+    await page.getByRole('alertdialog').getByRole('button', { name: 'Close' }).click();
+    await expect(page.getByRole('alertdialog')).toHaveCount(0);
+  }
+  await expect(await figure(page, 'Reached')).toContainText('69/70');
+});
+
+test('two windows: different fields are joined, the same field is asked about', async ({ page, app, context }) => {
+  await open(page, app, '/match');
+  const other = await context.newPage();
+  await open(other, app, '/match');
+  for (const p of [page, other]) {
+    await p.getByRole('tab', { name: /Drawer/ }).click();
+    await p.locator('#piece').fill('combination spanner 27');
+    await p.locator('.piece-row[aria-expanded]', { hasText: 'Combination spanner 27' }).click();
+  }
+  const mass = (p: typeof page) => p.getByLabel('Mass (g)');
+  const setMass = async (p: typeof page, value: string) => {
+    await mass(p).fill(value);
+    await mass(p).blur();
+    await expect(p.locator('.kept')).not.toHaveText('keeping …');
+  };
+  await setMass(page, '390');
+  await expect(page.locator('.kept')).toHaveText('kept');
+  await other.getByLabel('In the kit').selectOption('always');
+  await expect(other.locator('.kept')).toHaveText('kept');
+  await expect(mass(other)).toHaveValue('390');
+  // Now both change the same field.
+  await setMass(other, '380');
+  await setMass(page, '370');
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText('370');
+  await expect(asked).toContainText('380');
+  await asked.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(mass(page)).toHaveValue('380');
+  await expect(page.locator('.kept')).toHaveText('kept');
+});
+
+test('a server that is away loses nothing that was typed', async ({ page, app }) => {
+  await open(page, app);
+  await app.stop();
+  await enter(page, '13 offline bolt');
+  await expect(page.locator('.kept')).toHaveText('not kept yet');
+  await expect(page.getByRole('alert')).toContainText('what you typed is kept here and sent again');
+  await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
+  await app.startAgain();
+  await expect(page.locator('.kept')).toHaveText('kept', { timeout: 20_000 });
+  await page.reload();
+  await settled(page);
+  await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
+});
+
+test('what was typed while the server was away survives closing the page', async ({ page, app }) => {
+  await open(page, app);
+  await app.stop();
+  await enter(page, '13 late bolt');
+  await expect(page.locator('.kept')).toHaveText('not kept yet');
+  page.on('dialog', (d) => void d.accept());
+  await page.goto('about:blank');
+  await app.startAgain();
+  await open(page, app);
+  await expect(page.locator('[data-fastener]', { hasText: 'Late bolt' })).toBeVisible();
+  await expect(page.locator('.kept')).toHaveText('kept');
+});
+
+/** Drags as a hand does: takes hold, moves over, waits until the target shows that it would take it, lets go. */
+async function drag(page: Page, from: Locator, to: Locator, ready: Locator) {
+  await from.scrollIntoViewIfNeeded();
+  await from.hover();
+  await page.mouse.down();
+  const start = (await from.boundingBox())!;
+  await page.mouse.move(start.x + 20, start.y + 8, { steps: 3 });
+  await expect(page.locator('.stow-row.held')).toHaveCount(1);
+  await to.hover();
+  await page.mouse.move(0, 0);
+  await to.hover();
+  await expect(ready).toHaveClass(/over/);
+  await page.mouse.up();
+}
+
+test('a piece is dragged to another place, in the sheet and on the drawing', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  const item = page.locator('[data-item]', { hasText: 'Socket ½ in, 24' });
+  const tailOnBike = page.locator('[data-place-mark]').filter({ hasText: 'Tail bag' });
+  await drag(page, item.locator('.title'), tailOnBike, tailOnBike);
+  await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText(
+    'put here by you',
+  );
+  const tube = place(page, 'Tool tube on the frame');
+  await item.scrollIntoViewIfNeeded();
+  await drag(page, item.locator('.title'), tube.locator('h2'), tube);
+  await expect(tube.locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText('put here by you');
+});
+
+test('a bike and a place are changed, deleted with what hangs on them, and brought back', async ({ page, app }) => {
+  await open(page, app);
+  await page.getByTitle('Choose the bike').click();
+  await page.getByRole('menuitem', { name: 'Change this bike' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Front tyre').fill('round');
+  await dialog.getByLabel('Front tyre').blur();
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('write a tyre as width/aspect-rim');
+  await dialog.getByRole('button', { name: 'Delete bike' }).click();
+  await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
+  await expect(page.locator('.kept')).toHaveText('kept');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTitle('Choose the bike')).toHaveText('Quarrel 450');
+  await expect(await figure(page, 'Reached')).toContainText('69/70');
+  await expect(page.locator('.kept')).toHaveText('kept');
+  await page.reload();
+  await settled(page);
+  await expect(page.locator('[data-fastener]')).toHaveCount(74);
+});
+
+test('the page stays alive while it computes, and the last of many changes wins', async ({ page, app }) => {
+  await open(page, app);
+  // A frame counter runs on the page's thread: were it blocked, frames would be missing.
+  await page.evaluate(() => {
+    const state = window as unknown as { worst: number };
+    state.worst = 0;
+    let last = performance.now();
+    const tick = (now: number) => {
+      state.worst = Math.max(state.worst, now - last);
+      last = now;
+      requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+  for (const size of ['8', '10', '12', '13', '14', '17', '19', '36']) await entry(page).fill(`${size} test nut 20nm`);
+  await settled(page);
+  await expect(await figure(page, 'Gaps')).toContainText('2');
+  expect(await page.evaluate(() => (window as unknown as { worst: number }).worst)).toBeLessThan(1000);
+  await entry(page).fill('');
+  await expect(await figure(page, 'Gaps')).toContainText('1');
+});

@@ -1,0 +1,23 @@
+/** Unit and server tests: TypeScript through swc, native ESM. Browser tests are Playwright's. */
+export default {
+  testEnvironment: 'node',
+  roots: [
+    '<rootDir>/core',
+    '<rootDir>/solver',
+    '<rootDir>/server',
+    '<rootDir>/cli',
+    '<rootDir>/demo',
+    '<rootDir>/web/src',
+    '<rootDir>/bench',
+  ],
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
+    ],
+  },
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  testTimeout: 30_000,
+};

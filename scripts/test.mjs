@@ -1,0 +1,94 @@
+/** Format check, lint, types, unit and server tests, browser tests. Ends on "N passed, N failed". */
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { throwAwayPostgres } from './postgres.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const scratch = mkdtempSync(join(tmpdir(), 'necessaire-results-'));
+const only = process.argv.slice(2);
+let passed = 0;
+let failed = 0;
+let postgres = null;
+let child = null;
+
+async function clean() {
+  child?.kill('SIGTERM');
+  await postgres?.stop();
+  rmSync(scratch, { recursive: true, force: true });
+}
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => void clean().then(() => process.exit(130)));
+
+const run = (args, env = {}) =>
+  new Promise((resolve) => {
+    child = spawn(process.execPath, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
+    child.on('close', (code) => {
+      child = null;
+      resolve(code ?? 1);
+    });
+  });
+const bin = (path) => join(root, 'node_modules', path);
+const count = (ok) => (ok ? passed++ : failed++);
+const wanted = (name) => only.length === 0 || only.includes(name);
+
+async function check(name, commands) {
+  if (!wanted(name)) return;
+  const from = Date.now();
+  let ok = true;
+  for (const args of commands) ok = (await run(args)) === 0 && ok;
+  count(ok);
+  console.log(`${ok ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - from) / 1000).toFixed(1)} s)`);
+}
+
+/** Adds a runner's own counts; a runner that ends badly without any failed test, or that ran none, counts as one failure. */
+async function tests(name, args, env, file, read) {
+  if (!wanted(name)) return;
+  const code = await run(args, env);
+  const counts = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
+  passed += counts.passed;
+  failed += counts.failed;
+  if ((code !== 0 && counts.failed === 0) || counts.passed + counts.failed === 0) failed++;
+  console.log(`${code === 0 ? 'ok    ' : 'FAILED'} ${name}: ${counts.passed} passed, ${counts.failed} failed`);
+}
+
+try {
+  await check('format', [[bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']]);
+  await check('lint', [[bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']]);
+  await check('types', [
+    [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json'],
+    [bin('vue-tsc/bin/vue-tsc.js'), '--noEmit', '-p', 'web/tsconfig.json'],
+  ]);
+  if (wanted('unit') || wanted('browser')) {
+    postgres = await throwAwayPostgres();
+    const env = { TEST_DATABASE_URL: postgres.url, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
+    const jest = join(scratch, 'jest.json');
+    await tests('unit', [bin('jest/bin/jest.js'), '-w', '2', '--json', `--outputFile=${jest}`], env, jest, (r) => ({
+      passed: r.numPassedTests,
+      failed: r.numFailedTests,
+    }));
+    if (wanted('browser') && (await run([join(root, 'scripts/build.mjs'), '--if-changed'])) !== 0)
+      throw new Error('the build failed');
+    const report = join(scratch, 'playwright.json');
+    await tests(
+      'browser',
+      [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts'],
+      { TEST_DATABASE_URL: postgres.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+      report,
+      (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
+    );
+  }
+} catch (error) {
+  console.error(error);
+  failed++;
+} finally {
+  await clean();
+}
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 && passed > 0 ? 0 : 1);

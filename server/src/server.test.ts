@@ -1,0 +1,279 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import request from 'supertest';
+import {
+  DEFAULT_PRACTICE,
+  newBike,
+  newFastener,
+  readGarageFile,
+  writeGarageFile,
+  type Fastener,
+  type GarageDocument,
+} from '@necessaire/core';
+import { demoGarage } from '@necessaire/demo';
+import { DEMO_ID, start, type Running } from './start.js';
+import { connect } from './db/connect.js';
+import { migrate } from './db/migrate.js';
+import { freshDatabase } from './testing/database.js';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let running: Running;
+const api = () => request(running.url);
+
+beforeAll(async () => {
+  database = await freshDatabase();
+  running = await start({ databaseUrl: database.url, port: 0 });
+});
+afterAll(async () => {
+  await running.stop();
+  await database.drop();
+});
+
+let garage: string;
+beforeEach(async () => {
+  garage = randomUUID();
+  await api()
+    .post('/api/garages')
+    .send({ id: garage, garage: { name: 'Mine', practice: DEFAULT_PRACTICE } })
+    .expect(201);
+});
+
+const bike = (id = randomUUID()) => newBike(id, 'Test bike');
+const nut = (bikeId: string, fields: Partial<Fastener> = {}): Fastener =>
+  newFastener({ id: randomUUID(), bikeId, head: { form: 'hex', size: '10' }, ...fields });
+const put = (table: string, row: { id: string } & Record<string, unknown>, revision = 0, into = garage) =>
+  api().put(`/api/garages/${into}/${table}/${row.id}`).send({ revision, row });
+const change = (changes: unknown[], into = garage) => api().post(`/api/garages/${into}/changes`).send({ changes });
+const whole = async (id = garage) =>
+  (await api().get(`/api/garages/${id}`).expect(200)).body as {
+    document: GarageDocument;
+    revisions: Record<string, Record<string, number>>;
+  };
+
+describe('first start', () => {
+  test('loads the demo into an empty database, once', async () => {
+    const { document } = await whole(DEMO_ID);
+    expect(document).toEqual(JSON.parse(JSON.stringify(demoGarage())));
+    const again = await start({ databaseUrl: database.url, port: 0 });
+    const list = await request(again.url).get('/api/garages').expect(200);
+    expect(list.body.garages.filter((g: { garage: { name: string } }) => g.garage.name === 'Demo garage')).toHaveLength(
+      1,
+    );
+    await again.stop();
+  });
+  test('several servers may migrate one database at once', async () => {
+    const other = await freshDatabase();
+    const pools = [connect(other.url), connect(other.url), connect(other.url)];
+    await Promise.all(pools.map((p) => migrate(p)));
+    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '1' });
+    await Promise.all(pools.map((p) => p.destroy()));
+    await other.drop();
+  });
+  test('live and ready', async () => {
+    await api().get('/health/live').expect(200, { live: true });
+    await api().get('/health/ready').expect(200, { ready: true });
+  });
+});
+
+describe('rows', () => {
+  test('are written, read back in order, and idempotent', async () => {
+    const b = bike();
+    const [one, two] = [nut(b.id, { name: 'One' }), nut(b.id, { name: 'Two' })];
+    expect((await put('bikes', b).expect(200)).body).toEqual({ revision: 1 });
+    await put('fasteners', one).expect(200);
+    await put('fasteners', two).expect(200);
+    expect((await put('fasteners', two).expect(200)).body).toEqual({ revision: 1 });
+    expect((await put('fasteners', { ...one, name: 'First' }, 1).expect(200)).body).toEqual({ revision: 2 });
+    const { document, revisions } = await whole();
+    expect(document.fasteners.map((f) => f.name)).toEqual(['First', 'Two']);
+    expect(revisions['fasteners']).toEqual({ [one.id]: 2, [two.id]: 1 });
+  });
+  test('a stale write gets 409 with both versions, and changes nothing', async () => {
+    const b = bike();
+    await put('bikes', b).expect(200);
+    await put('bikes', { ...b, name: 'Theirs' }, 1).expect(200);
+    const { body } = await put('bikes', { ...b, name: 'Mine' }, 1).expect(409);
+    expect(body.error).toMatchObject({
+      code: 'stale',
+      revision: 2,
+      mine: { name: 'Mine' },
+      theirs: { name: 'Theirs' },
+    });
+    expect(body.error.message).toMatch(/take theirs, or write yours over it/);
+    expect((await whole()).document.bikes[0]!.name).toBe('Theirs');
+  });
+  test('of two writes at once one wins', async () => {
+    const b = bike();
+    await put('bikes', b).expect(200);
+    const answers = await Promise.all(['A', 'B', 'C', 'D'].map((name) => put('bikes', { ...b, name }, 1)));
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 409, 409, 409]);
+  });
+  test('a delete can be undone by writing the row again', async () => {
+    const b = bike();
+    await put('bikes', b).expect(200);
+    await api().delete(`/api/garages/${garage}/bikes/${b.id}?revision=1`).expect(200, { revision: 2 });
+    expect((await whole()).document.bikes).toEqual([]);
+    await api().delete(`/api/garages/${garage}/bikes/${b.id}?revision=1`).expect(200, { revision: 2 });
+    await put('bikes', b, 2).expect(200, { revision: 3 });
+    expect((await whole()).document.bikes).toHaveLength(1);
+  });
+  test('a batch is all or none', async () => {
+    const b = bike();
+    const good = { table: 'bikes', id: b.id, revision: 0, row: b };
+    const orphan = nut(randomUUID());
+    const { body } = await change([good, { table: 'fasteners', id: orphan.id, revision: 0, row: orphan }]);
+    expect(body.error.code).toBe('dangling');
+    expect((await whole()).document.bikes).toEqual([]);
+    const f = nut(b.id);
+    await change([{ table: 'fasteners', id: f.id, revision: 0, row: f }, good]).expect(200, { revisions: [1, 1] });
+  });
+  test('a bike goes only together with what hangs on it', async () => {
+    const b = bike();
+    const f = nut(b.id);
+    await change([
+      { table: 'bikes', id: b.id, revision: 0, row: b },
+      { table: 'fasteners', id: f.id, revision: 0, row: f },
+    ]).expect(200);
+    const { body } = await api().delete(`/api/garages/${garage}/bikes/${b.id}?revision=1`).expect(422);
+    expect(body.error).toMatchObject({ code: 'dangling', path: `fasteners ${f.id}` });
+    await change([
+      { table: 'bikes', id: b.id, revision: 1, row: null },
+      { table: 'fasteners', id: f.id, revision: 1, row: null },
+    ]).expect(200);
+    expect((await whole()).document.bikes).toEqual([]);
+  });
+  test('what does not fit the schema is refused with the path to it', async () => {
+    const b = bike();
+    await put('bikes', b).expect(200);
+    const bad = { ...nut(b.id), head: { form: 'hex', size: '99' } };
+    const { body } = await put('fasteners', bad).expect(422);
+    expect(body.error).toMatchObject({ code: 'invalid', path: 'row.head.size' });
+    expect((await put('fasteners', { ...nut(b.id), count: -1 }).expect(422)).body.error.path).toBe(
+      'row.count',
+    );
+    expect((await change([{ table: 'bikes', id: b.id, revision: 1, row: bike() }]).expect(422)).body.error.path).toBe(
+      'changes[0].row.id',
+    );
+  });
+});
+
+describe('garages', () => {
+  test('are scoped: another garage’s rows are neither seen nor touched', async () => {
+    const other = randomUUID();
+    await api()
+      .post('/api/garages')
+      .send({ id: other, garage: { name: 'Other', practice: DEFAULT_PRACTICE } })
+      .expect(201);
+    const b = bike();
+    await put('bikes', b).expect(200);
+    expect((await whole(other)).document.bikes).toEqual([]);
+    // The same id may live in both; neither is the other's.
+    await put('bikes', { ...b, name: 'Twin' }, 0, other).expect(200, { revision: 1 });
+    await api().delete(`/api/garages/${other}/bikes/${b.id}?revision=1`).expect(200);
+    expect((await whole()).document.bikes[0]!.name).toBe('Test bike');
+    const stray = nut(b.id);
+    await put('fasteners', stray, 0, other).expect(422);
+    expect((await whole(other)).document.fasteners).toEqual([]);
+  });
+  test('a request without a garage is refused', async () => {
+    const { body } = await api().get('/api/fasteners').expect(400);
+    expect(body.error).toMatchObject({ code: 'garage-missing' });
+    await api().get('/api/garages/undefined').expect(400);
+    await api().get(`/api/garages/${randomUUID()}`).expect(404);
+  });
+  test('create twice is one; another body under the same id is refused', async () => {
+    const body = { id: garage, garage: { name: 'Mine', practice: DEFAULT_PRACTICE } };
+    await api().post('/api/garages').send(body).expect(201);
+    await api()
+      .post('/api/garages')
+      .send({ ...body, garage: { ...body.garage, name: 'X' } })
+      .expect(409);
+  });
+  test('rename against a revision, delete, bring back', async () => {
+    const renamed = { revision: 1, garage: { name: 'Renamed', practice: DEFAULT_PRACTICE } };
+    expect((await api().put(`/api/garages/${garage}`).send(renamed).expect(200)).body.revision).toBe(2);
+    await api().put(`/api/garages/${garage}`).send(renamed).expect(200);
+    const stale = await api()
+      .put(`/api/garages/${garage}`)
+      .send({ ...renamed, garage: { ...renamed.garage, name: 'Late' } })
+      .expect(409);
+    expect(stale.body.error).toMatchObject({ code: 'stale', theirs: { name: 'Renamed' } });
+    await api().delete(`/api/garages/${garage}`).expect(200);
+    await api().get(`/api/garages/${garage}`).expect(404);
+    await api().post(`/api/garages/${garage}/restore`).expect(200);
+    await api().get(`/api/garages/${garage}`).expect(200);
+  });
+});
+
+describe('the garage file', () => {
+  test('out and in again, byte for byte', async () => {
+    const out = await api().get(`/api/garages/${DEMO_ID}/file`).expect(200);
+    expect(out.text).toBe(writeGarageFile(demoGarage()));
+    const copy = randomUUID();
+    const send = () => api().put(`/api/garages/${copy}/file`).set('Content-Type', 'application/json').send(out.text);
+    await send().expect(201);
+    await send().expect(200);
+    expect((await api().get(`/api/garages/${copy}/file`)).text).toBe(out.text);
+    expect(readGarageFile(out.text).ok).toBe(true);
+  });
+  test('over an existing garage it is refused', async () => {
+    const { body } = await api().put(`/api/garages/${garage}/file`).send(writeGarageFile(demoGarage())).expect(409);
+    expect(body.error.code).toBe('exists');
+  });
+  test.each([
+    ['truncated', writeGarageFile(demoGarage()).slice(0, 5000), 'not-json'],
+    ['foreign', '{"type":"FeatureCollection","features":[]}', 'foreign'],
+    ['nothing', '', 'not-json'],
+    ['hostile numbers', writeGarageFile(demoGarage()).replace(/"mass": \d+/, '"mass": -1e999'), 'invalid'],
+  ])('%s: nothing is changed and the answer says why', async (_what, text, code) => {
+    const before = (await api().get('/api/garages')).body;
+    const { body } = await api()
+      .put(`/api/garages/${randomUUID()}/file`)
+      .set('Content-Type', 'application/json')
+      .send(text)
+      .expect(422);
+    expect(body.error.code).toBe(code);
+    expect(body.error.message.length).toBeGreaterThan(10);
+    expect((await api().get('/api/garages')).body).toEqual(before);
+  });
+  test('too large is cut off', async () => {
+    const { body } = await api()
+      .put(`/api/garages/${randomUUID()}/file`)
+      .set('Content-Type', 'application/json')
+      .send('x'.repeat(9 * 1024 * 1024))
+      .expect(413);
+    expect(body.error.code).toBe('too-large');
+  });
+});
+
+describe('the edges', () => {
+  test('broken JSON, unknown addresses, unknown tables', async () => {
+    const broken = await api().post('/api/garages').set('Content-Type', 'application/json').send('{"id":').expect(400);
+    expect(broken.body.error.code).toBe('not-json');
+    expect((await api().get('/api/nowhere').expect(404)).body.error.code).toBe('no-such-address');
+    expect((await put('wheels', { id: randomUUID() }).expect(404)).body.error.code).toBe('no-table');
+    expect((await api().get('/api/garages/%E0%A4%A').expect(400)).body.error.message).toMatch(/\w/);
+  });
+  test('a page of another site cannot reach the server through the browser', async () => {
+    expect((await api().get('/api/garages').set('Host', 'evil.example').expect(403)).body.error.code).toBe('foreign');
+    await api().get('/api/garages').set('Origin', 'https://evil.example').expect(403);
+    await api().get('/api/garages').set('Origin', 'null').expect(403);
+    await api().get('/api/garages').set('Origin', running.url).expect(200);
+  });
+  test('security headers', async () => {
+    const { headers } = await api().get('/api/garages');
+    expect(headers['content-security-policy']).toMatch(/default-src 'self'/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+    expect(headers['cache-control']).toBe('no-store');
+  });
+  test('a database that is gone makes it not ready, and start fails cleanly', async () => {
+    const gone = await freshDatabase();
+    const server = await start({ databaseUrl: gone.url, port: 0, demo: false });
+    await gone.drop();
+    const { body } = await request(server.url).get('/health/ready').expect(503);
+    expect(body.error.code).toBe('not-ready');
+    await server.stop();
+    await expect(start({ databaseUrl: gone.url, port: 0 })).rejects.toThrow(/does not exist/);
+  });
+});
