@@ -148,9 +148,7 @@ describe('rows', () => {
     const bad = { ...nut(b.id), head: { form: 'hex', size: '99' } };
     const { body } = await put('fasteners', bad).expect(422);
     expect(body.error).toMatchObject({ code: 'invalid', path: 'row.head.size' });
-    expect((await put('fasteners', { ...nut(b.id), count: -1 }).expect(422)).body.error.path).toBe(
-      'row.count',
-    );
+    expect((await put('fasteners', { ...nut(b.id), count: -1 }).expect(422)).body.error.path).toBe('row.count');
     expect((await change([{ table: 'bikes', id: b.id, revision: 1, row: bike() }]).expect(422)).body.error.path).toBe(
       'changes[0].row.id',
     );
