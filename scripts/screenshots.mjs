@@ -1,0 +1,59 @@
+/** One current picture of each main view, made from the demo on a throw-away database: npm run screenshots */
+import { spawnSync } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from '@playwright/test';
+import { throwAwayPostgres } from './postgres.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const folder = join(root, 'docs/screenshots');
+const LAPTOP = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const row = (name) => (page) => page.locator('[data-fastener], .head-row', { hasText: name }).first().click();
+
+/** name, address, size, theme, what is pressed first */
+const SHOTS = [
+  ['walk', '/walk', LAPTOP, 'light', row('Shock linkage')],
+  [
+    'walk-entry',
+    '/walk',
+    LAPTOP,
+    'dark',
+    (page) => page.locator('#entry').fill('2 ends 17 shock bolt 45nm sunk 60 t33'),
+  ],
+  ['match', '/match', LAPTOP, 'light', row('Spark plug')],
+  ['match-gap', '/match', LAPTOP, 'dark', row('Shock preload ring')],
+  ['trip', '/trip', LAPTOP, 'light'],
+  ['kit', '/kit', LAPTOP, 'light'],
+  ['stow', '/stow', LAPTOP, 'light'],
+  ['print', '/print', { width: 860, height: 1120 }, 'light'],
+  ['walk-phone', '/walk', PHONE, 'light'],
+  ['kit-phone', '/kit', PHONE, 'dark'],
+];
+
+if (spawnSync(process.execPath, [join(root, 'scripts/build.mjs'), '--if-changed'], { stdio: 'inherit' }).status !== 0)
+  process.exit(1);
+const { start } = await import('../dist/server/index.mjs');
+const postgres = await throwAwayPostgres();
+const app = await start({ databaseUrl: postgres.url, port: 0, webRoot: join(root, 'dist/web') });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
+try {
+  mkdirSync(folder, { recursive: true });
+  for (const [name, path, viewport, colorScheme, press] of SHOTS) {
+    const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
+    await page.goto(app.url + path);
+    await page.locator('.readout[data-working="no"], .paper').first().waitFor();
+    if (press) {
+      await press(page);
+      await page.locator('.readout[data-working="no"]').waitFor();
+    }
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  await app.stop();
+  await postgres.stop();
+}
