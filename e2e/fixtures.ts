@@ -74,10 +74,19 @@ export async function figure(page: Page, label: string): Promise<Locator> {
   if (isPhone(page) && (await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
   return page.locator(`.readout ${side} .cell`, { hasText: label });
 }
-export const goTo = async (page: Page, stage: string) => {
-  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
-  await settled(page);
+const HEADINGS: Record<string, string> = {
+  Walk: 'Walk the bike',
+  Match: 'What the drawer reaches',
+  Trip: 'What this ride can do to this bike',
+  Kit: 'The lightest kit that reaches all',
+  Stow: 'A place for each piece',
 };
+/** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */
+export async function goTo(page: Page, stage: string) {
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+  await expect(page.locator('h1')).toHaveText(HEADINGS[stage]!);
+  await settled(page);
+}
 export const entry = (page: Page) => page.locator('#entry');
 /** Types a line and keeps it. */
 export async function enter(page: Page, line: string) {

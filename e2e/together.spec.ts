@@ -89,6 +89,27 @@ test('two windows: different fields are joined, the same field is asked about', 
   await expect(page.locator('.kept')).toHaveText('kept');
 });
 
+test('the garage’s own fields are joined too: a name here, a practice there', async ({ page, app, context }) => {
+  await open(page, app, '/kit');
+  const other = await context.newPage();
+  await open(other, app, '/kit');
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'Rename this garage' }).click();
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Ossel shed');
+  await page.getByRole('button', { name: 'Rename', exact: true }).click();
+  await expect(page.locator('.kept')).toHaveText('kept');
+  await other.getByLabel('Standing on a tool').selectOption('never');
+  await expect(other.locator('.kept')).toHaveText('kept');
+  await expect(other.getByTitle('Garages and settings')).toHaveText('Ossel shed');
+  await page.getByLabel('Standing on a tool').selectOption('ratchet too');
+  await expect(page.getByRole('alertdialog')).toContainText('never');
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.locator('.kept')).toHaveText('kept');
+  await other.reload();
+  await settled(other);
+  await expect(other.getByLabel('Standing on a tool')).toHaveValue('ratchet too');
+});
+
 test('a server that is away loses nothing that was typed', async ({ page, app }) => {
   await open(page, app);
   await app.stop();

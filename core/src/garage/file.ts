@@ -139,8 +139,8 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   return faults.length > 0 ? { ok: false, faults } : { ok: true, document };
 }
 
-/** Rewrites a value with its keys in the order of the schema, so that the same garage always gives the same bytes. */
-function ordered(value: unknown): unknown {
+/** Rewrites a value with its keys sorted, so that equal values always give the same JSON, whatever order a database or a browser kept them in. */
+export function ordered(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(ordered);
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(
@@ -149,6 +149,9 @@ function ordered(value: unknown): unknown {
       .map((key) => [key, ordered((value as Record<string, unknown>)[key])]),
   );
 }
+
+/** Whether two JSON values are equal, whatever the order of their keys. */
+export const sameJson = (a: unknown, b: unknown): boolean => JSON.stringify(ordered(a)) === JSON.stringify(ordered(b));
 
 /** Writes a garage file: rows in their order, keys sorted within each row, two spaces, a newline at the end. */
 export function writeGarageFile(doc: GarageDocument): string {

@@ -16,7 +16,7 @@ const SIGNS: Record<string, string> = {
 const N = String.raw`(\d+(?:[.,]\d+)?)`;
 const FRACTION = String.raw`(?:(\d+)[ -])?(\d+)[/⁄](\d+)`;
 const INCH = String.raw`(?: ?(?:inch|in|"|″))?`;
-const END = String.raw`(?![\w/])`;
+const END = String.raw`(?![\w/]|[.,]\d)`;
 const at = (source: string) => new RegExp(`^(?:${source})${END}`, 'iu');
 
 const SIZE = String.raw`(?:${FRACTION}${INCH}|${N}(?: ?(mm|inch|in|"|″))?)`;

@@ -3,6 +3,7 @@ import {
   emptyDocument,
   garageSchema,
   ROW_SCHEMAS,
+  sameJson,
   TABLES,
   type Garage,
   type GarageDocument,
@@ -51,7 +52,7 @@ export async function createGarage(db: Knex, id: string, garage: Garage): Promis
     .onConflict('id')
     .ignore();
   const found = await findGarage(db, id, true);
-  if (JSON.stringify(sorted(found.garage)) !== JSON.stringify(sorted(garage)))
+  if (!sameJson(found.garage, garage))
     throw refuse(409, 'exists', 'id', 'this id belongs to another garage: make a new one');
   return found;
 }
@@ -59,7 +60,7 @@ export async function createGarage(db: Knex, id: string, garage: Garage): Promis
 /** Writes a garage's name and practice against the revision that it was read at. @throws Refusal 409 with both versions */
 export async function updateGarage(db: Knex, id: string, revision: number, garage: Garage): Promise<GarageRecord> {
   const found = await findGarage(db, id);
-  if (JSON.stringify(sorted(found.garage)) === JSON.stringify(sorted(garage))) return found;
+  if (sameJson(found.garage, garage)) return found;
   const changed = await db('garages')
     .where({ id, revision })
     .whereNull('deleted_at')
@@ -85,17 +86,6 @@ export const stale = (path: string, mine: unknown, theirs: unknown, revision: nu
     theirs,
     revision,
   });
-
-/** Keys in order, for comparing what JSON columns give back in an order of their own. */
-export function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([k, v]) => [k, sorted(v)]),
-  );
-}
 
 export interface StoredDocument {
   document: GarageDocument;

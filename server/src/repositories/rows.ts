@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
-import { MOST_ROWS, TABLES, type GarageDocument, type TableName } from '@necessaire/core';
+import { MOST_ROWS, sameJson, TABLES, type GarageDocument, type TableName } from '@necessaire/core';
 import { refuse } from '../errors.js';
-import { sorted, stale } from './garages.js';
+import { stale } from './garages.js';
 
 /** One change: a row written against the revision it was read at (0 for a new one), or deleted when `row` is null. */
 export interface Change {
@@ -15,8 +15,6 @@ interface Stored {
   body: unknown;
   deleted_at: Date | null;
 }
-
-const same = (a: unknown, b: unknown) => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 
 /**
  * Applies changes all or none, in one transaction. Repeating the same request changes nothing more. A deleted row comes back by writing it again.
@@ -45,7 +43,7 @@ async function applyOne(tx: Knex, garageId: string, change: Change, path: string
     await tx(table).insert({ ...key, body: JSON.stringify(row) });
     return 1;
   }
-  const alreadySo = row === null ? found.deleted_at !== null : found.deleted_at === null && same(found.body, row);
+  const alreadySo = row === null ? found.deleted_at !== null : found.deleted_at === null && sameJson(found.body, row);
   if (alreadySo) return found.revision;
   if (found.revision !== change.revision) throw stale(path, row, found.deleted_at ? null : found.body, found.revision);
   const revision = found.revision + 1;

@@ -1,4 +1,4 @@
-import type { Garage, GarageDocument, Row, TableName } from '@necessaire/core';
+import { sameJson, type Garage, type GarageDocument, type Row, type TableName } from '@necessaire/core';
 
 /** One row before and after an edit; null where it was not there. */
 export interface RowChange {
@@ -50,19 +50,17 @@ function inOrder(rows: Row[], added: string, order: RowOrder): Row[] {
   return [...rows].sort((a, b) => at(a) - at(b));
 }
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
-
 /**
- * Joins two versions of a row that were both made from `base`: a field changed by one side only is taken from it.
- * @returns the joined row, or null when both changed the same field to different values
+ * Joins two versions of a row, or of the garage's own fields, that were both made from `base`: a field changed by one side only is taken from it.
+ * @returns the joined version, or null when both changed the same field to different values
  */
-export function merged(base: Row, mine: Row, theirs: Row): Row | null {
-  const out: Record<string, unknown> = { ...theirs };
-  for (const key of Object.keys(mine) as (keyof Row)[]) {
+export function merged<T extends object>(base: T, mine: T, theirs: T): T | null {
+  const out: T = { ...theirs };
+  for (const key of Object.keys(mine) as (keyof T)[]) {
     const [b, m, t] = [base[key], mine[key], theirs[key]];
-    if (same(m, b)) continue;
-    if (!same(t, b) && !same(t, m)) return null;
+    if (sameJson(m, b)) continue;
+    if (!sameJson(t, b) && !sameJson(t, m)) return null;
     out[key] = m;
   }
-  return out as Row;
+  return out;
 }

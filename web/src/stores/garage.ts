@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
   DEFAULT_PRACTICE,
+  garageSchema,
   TABLES,
   type Fastener,
   type Garage,
@@ -14,17 +15,18 @@ import { applied, inverse, merged, type Edit, type RowChange, type RowOrder } fr
 import { useView } from './view';
 
 /** A write that met another version of the row and that fields alone cannot join: the rider chooses. */
-export interface Conflict {
-  table: TableName;
-  id: string;
-  mine: Row | null;
-  theirs: Row | null;
-  revision: number;
-}
+export type Conflict =
+  | { table: TableName; id: string; mine: Row | null; theirs: Row | null; revision: number }
+  | { table: 'garage'; id: ''; mine: Garage; theirs: Garage; revision: number };
 export type Keeping = 'kept' | 'keeping' | 'not kept';
 
 const MOST_UNDO = 200;
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
+/** What had not reached the server when the page was closed. */
+interface Unsent {
+  rows: RowChange[];
+  garage: Garage | null;
+}
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const pendingKey = (garageId: string) => `necessaire.pending.${garageId}`;
 
@@ -49,7 +51,10 @@ export const useGarage = defineStore('garage', () => {
   let pending = new Map<string, { table: TableName; id: string }>();
   let garagePending = false;
   let sending: Promise<void> | null = null;
+  let garageSynced: Garage;
+  /** Failed sends in a row, and whether the next waits for a timer, a new edit or the rider. */
   let failures = 0;
+  let waiting = false;
 
   const bike = computed(() => doc.value?.bikes.find((b) => b.id === view.bikeId) ?? doc.value?.bikes[0] ?? null);
   const trip = computed(() => doc.value?.trips.find((t) => t.id === view.tripId) ?? doc.value?.trips[0] ?? null);
@@ -77,6 +82,9 @@ export const useGarage = defineStore('garage', () => {
     doc.value = opened.document;
     revisions = opened.revisions;
     garageRevision = opened.revision;
+    garageSynced = opened.document.garage;
+    garagePending = false;
+    waiting = false;
     synced = new Map(TABLES.flatMap((t) => (opened.document[t] as Row[]).map((r) => [`${t} ${r.id}`, r] as const)));
     order = new Map();
     for (const t of TABLES) for (const r of opened.document[t]) order.set(r.id, order.size);
@@ -95,8 +103,10 @@ export const useGarage = defineStore('garage', () => {
     const text = localStorage.getItem(pendingKey(id));
     if (!text) return;
     try {
-      const rows = JSON.parse(text) as RowChange[];
-      perform({ label: 'unsent changes', rows: rows.map((r) => ({ ...r, before: rowNow(r.table, r.id) })) });
+      const unsent = JSON.parse(text) as Unsent;
+      const rows = unsent.rows.map((r) => ({ ...r, before: rowNow(r.table, r.id) }));
+      const garage = unsent.garage && doc.value ? { before: doc.value.garage, after: unsent.garage } : undefined;
+      perform({ label: 'unsent changes', rows, ...(garage ? { garage } : {}) });
     } catch {
       localStorage.removeItem(pendingKey(id));
     }
@@ -106,12 +116,15 @@ export const useGarage = defineStore('garage', () => {
     const id = view.garageId;
     if (!id) return;
     try {
-      if (pending.size === 0) localStorage.removeItem(pendingKey(id));
-      else
-        localStorage.setItem(
-          pendingKey(id),
-          JSON.stringify([...pending.values()].map((p) => ({ ...p, before: null, after: rowNow(p.table, p.id) }))),
-        );
+      if (pending.size === 0 && !garagePending) {
+        localStorage.removeItem(pendingKey(id));
+        return;
+      }
+      const unsent: Unsent = {
+        rows: [...pending.values()].map((p) => ({ ...p, before: null, after: rowNow(p.table, p.id) })),
+        garage: garagePending ? (doc.value?.garage ?? null) : null,
+      };
+      localStorage.setItem(pendingKey(id), JSON.stringify(unsent));
     } catch {
       // Without local storage unsent edits live as long as the page; the frame says that they are not kept.
     }
@@ -173,7 +186,7 @@ export const useGarage = defineStore('garage', () => {
   function send(): Promise<void> {
     sending ??= flush().finally(() => {
       sending = null;
-      if ((pending.size > 0 || garagePending) && failures === 0 && !conflict.value) void send();
+      if ((pending.size > 0 || garagePending) && !waiting && !conflict.value) void send();
     });
     return sending;
   }
@@ -191,8 +204,10 @@ export const useGarage = defineStore('garage', () => {
     }));
     try {
       if (garagePending) {
-        garagePending = false;
-        garageRevision = (await api.save(garageId, garageRevision, doc.value.garage)).revision;
+        const sent = doc.value.garage;
+        garageRevision = (await api.save(garageId, garageRevision, sent)).revision;
+        garageSynced = sent;
+        garagePending = doc.value.garage !== sent;
       }
       if (rows.length > 0) {
         const now = await api.change(garageId, rows);
@@ -204,8 +219,9 @@ export const useGarage = defineStore('garage', () => {
         });
       }
       failures = 0;
+      waiting = false;
       trouble.value = null;
-      keeping.value = pending.size === 0 ? 'kept' : 'keeping';
+      keeping.value = pending.size === 0 && !garagePending ? 'kept' : 'keeping';
       keepUnsent();
     } catch (error) {
       onSendError(error);
@@ -221,38 +237,40 @@ export const useGarage = defineStore('garage', () => {
       return;
     }
     failures++;
+    waiting = true;
     // What the server cannot take will not get better by sending it again; what did not arrive will.
     if (error.status === 0 || error.status >= 500 || error.status === 429)
-      setTimeout(
-        () => {
-          failures = 0;
-          void send();
-        },
-        RETRY_MS[Math.min(failures, RETRY_MS.length) - 1],
-      );
+      setTimeout(() => void send(), RETRY_MS[Math.min(failures, RETRY_MS.length) - 1]);
   }
 
   function settleStale(error: ApiError) {
     const at = /^changes\[(\d+)\]/.exec(error.path);
-    const key = at ? [...pending.keys()][Number(at[1])] : undefined;
-    const where = key ? pending.get(key) : undefined;
+    const where = at ? [...pending.values()][Number(at[1])] : undefined;
     const revision = Number(error.more['revision']);
-    if (!where || !key) {
-      garageRevision = revision;
-      garagePending = true;
-      void Promise.resolve().then(send);
-      return;
-    }
+    if (where) settleRow(where, (error.more['theirs'] ?? null) as Row | null, revision);
+    else settleGarage(garageSchema.parse(error.more['theirs']), revision);
+  }
+
+  function settleRow(where: { table: TableName; id: string }, theirs: Row | null, revision: number) {
     const mine = rowNow(where.table, where.id);
-    const theirs = (error.more['theirs'] ?? null) as Row | null;
-    const base = synced.get(key) ?? null;
+    const base = synced.get(`${where.table} ${where.id}`) ?? null;
     const joined = base && mine && theirs ? merged(base, mine, theirs) : null;
     if (joined) {
       revisions[where.table][where.id] = revision;
       perform({ label: 'joined', rows: [{ ...where, before: mine, after: joined }] });
+    } else conflict.value = { ...where, mine, theirs, revision };
+  }
+
+  function settleGarage(theirs: Garage, revision: number) {
+    const mine = doc.value!.garage;
+    const joined = merged(garageSynced, mine, theirs);
+    if (!joined) {
+      conflict.value = { table: 'garage', id: '', mine, theirs, revision };
       return;
     }
-    conflict.value = { ...where, mine, theirs, revision };
+    garageRevision = revision;
+    garageSynced = theirs;
+    perform({ label: 'joined', rows: [], garage: { before: mine, after: joined } });
   }
 
   /** Ends a conflict by keeping one of the versions. */
@@ -260,11 +278,17 @@ export const useGarage = defineStore('garage', () => {
     const c = conflict.value;
     if (!c) return;
     conflict.value = null;
-    failures = 0;
-    revisions[c.table][c.id] = c.revision;
-    if (keep === 'theirs')
-      perform({ label: 'theirs', rows: [{ table: c.table, id: c.id, before: c.mine, after: c.theirs }] });
-    else void send();
+    waiting = false;
+    if (c.table === 'garage') {
+      garageRevision = c.revision;
+      garageSynced = c.theirs;
+      if (keep === 'theirs') perform({ label: 'theirs', rows: [], garage: { before: c.mine, after: c.theirs } });
+    } else {
+      revisions[c.table][c.id] = c.revision;
+      if (keep === 'theirs')
+        perform({ label: 'theirs', rows: [{ table: c.table, id: c.id, before: c.mine, after: c.theirs }] });
+    }
+    void send();
   }
 
   /** Waits until what can be sent is sent. */
@@ -297,7 +321,7 @@ export const useGarage = defineStore('garage', () => {
   }
 
   addEventListener('beforeunload', (event) => {
-    if (pending.size > 0 && keeping.value === 'not kept') event.preventDefault();
+    if ((pending.size > 0 || garagePending) && keeping.value === 'not kept') event.preventDefault();
   });
 
   return {
