@@ -78,24 +78,6 @@ test('nothing runs out of the screen sideways, and labels do not overlap', async
     for (const b of marks.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(a.width - 1);
 });
 
-test('what is pressed with gloves is large enough', async ({ page, app }) => {
-  test.skip(!isPhone(page), 'touch sizes are for the phone');
-  await open(page, app);
-  for (const stage of STAGES) {
-    await goTo(page, stage);
-    const small = await page
-      .locator(
-        'button.tool-button:visible, nav a:visible, .row[data-fastener]:visible, select.field:visible, input.field:visible',
-      )
-      .evaluateAll((all) =>
-        all
-          .filter((e) => e.getBoundingClientRect().height < 43.5)
-          .map((e) => `${e.className} ${e.textContent?.slice(0, 20)}`),
-      );
-    expect(small, stage).toEqual([]);
-  }
-});
-
 test('inch units and dark theme are kept over a reload', async ({ page, app }) => {
   await open(page, app);
   await page.keyboard.press('Control+k');

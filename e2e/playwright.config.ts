@@ -27,11 +27,11 @@ export default defineConfig({
     screenshot: 'only-on-failure',
   },
   projects: [
-    { name: 'laptop', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'laptop', testIgnore: 'touch.spec.ts', use: { viewport: { width: 1280, height: 800 } } },
     {
       name: 'phone',
       use: { viewport: { width: 390, height: 844 }, hasTouch: true },
-      testMatch: ['path.spec.ts', 'look.spec.ts'],
+      testMatch: ['path.spec.ts', 'look.spec.ts', 'touch.spec.ts'],
     },
   ],
 });
