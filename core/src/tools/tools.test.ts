@@ -1,0 +1,124 @@
+import { describe, expect, test } from '@jest/globals';
+import { millimetres } from '../sizes/index.js';
+import { uuid } from '../testing/make.js';
+import {
+  bit,
+  bitSocket,
+  catalogue,
+  combinationSpanner,
+  foldingSet,
+  lKey,
+  ratchet,
+  socket,
+  tyreLever,
+} from './catalogue.js';
+import { boxVolume, pieceSchema } from './piece.js';
+import {
+  adjustableBears,
+  DRIVE_LIMIT,
+  openBears,
+  ringBears,
+  socketMass,
+  socketWidth,
+  spannerArm,
+  spannerMass,
+} from './proportions.js';
+
+describe('proportions of generic pieces', () => {
+  test.each([
+    [10, 140, 42],
+    [17, 224, 145],
+    [24, 308, 309],
+    [32, 404, 571],
+  ])('combination spanner %p: arm %p mm, %p g', (s, arm, mass) => {
+    expect(spannerArm(s)).toBe(arm);
+    expect(spannerMass(s)).toBe(mass);
+  });
+  test.each([
+    [10, 60],
+    [17, 173],
+    [24, 346],
+  ])('a ring of %p bears %p N·m, an open end half, an adjustable a third', (s, bears) => {
+    expect(ringBears(s)).toBe(bears);
+    expect(Math.abs(openBears(s) - bears / 2)).toBeLessThanOrEqual(0.5);
+    expect(Math.abs(adjustableBears(s) - bears / 3)).toBeLessThanOrEqual(0.5);
+  });
+  test.each([
+    ['1/4in', 8, 13],
+    ['1/4in', 10, 15],
+    ['1/4in', 13, 23],
+    ['3/8in', 12, 32],
+    ['3/8in', 17, 55],
+    ['1/2in', 24, 140],
+    ['1/2in', 32, 230],
+  ])('socket %s of %p weighs %p g', (drive, s, mass) => {
+    expect(socketMass(drive, s, false)).toBe(mass);
+    expect(socketMass(drive, s, true)).toBe(Math.round(mass * 1.7));
+  });
+  test('a socket grows with its size and is never thinner than its drive', () => {
+    for (const drive of Object.keys(DRIVE_LIMIT))
+      for (let s = 8; s < 24; s++) expect(socketWidth(drive, s + 1)).toBeGreaterThanOrEqual(socketWidth(drive, s));
+    expect(socketWidth('1/2in', 10)).toBe(22);
+  });
+});
+
+describe('limits', () => {
+  test('a small drive limits what hangs on it, a shank what is in it', () => {
+    expect(ratchet('1/4in').modes[0]!.bears).toBe(30);
+    expect(socket('1/4in', '14').modes[0]!.bears).toBe(30);
+    expect(socket('3/8in', '19').modes[0]!.bears).toBe(100);
+    expect(bit({ form: 'key', size: '6' }).modes[0]!.bears).toBe(32);
+    expect(bit({ form: 'lobe', size: '40' }).modes[0]!.bears).toBe(35);
+    expect(bitSocket('3/8in', { form: 'lobe', size: '40' }).modes[0]!.bears).toBe(60);
+  });
+  test('an L-key turns by either leg: long arm and short reach, or the other way', () => {
+    const [far, near] = lKey('6').modes;
+    const arm = (m: typeof far) => (m!.offer.by === 'hand' ? m!.offer.arm : 0);
+    expect(arm(far)).toBe(90);
+    expect(far!.length).toBe(arm(near));
+    expect(near!.length).toBe(arm(far));
+  });
+  test('a folding set has a mode a blade; a lever with a ring turns and levers', () => {
+    expect(
+      foldingSet([
+        { form: 'key', size: '4' },
+        { form: 'key', size: '5' },
+      ]).modes,
+    ).toHaveLength(2);
+    const lever = tyreLever('27', true);
+    expect(lever.functions).toContain('lever tyre');
+    expect(lever.mass).toBe(190);
+    expect(tyreLever(null, true)).toMatchObject({ mass: 95, modes: [] });
+  });
+});
+
+describe('the catalogue', () => {
+  const all = catalogue();
+  test('holds valid pieces of distinct names', () => {
+    all.forEach((model, i) => {
+      const piece = { ...model, id: uuid(i), count: 1, mark: null, note: '', source: 'planning value' as const };
+      expect(pieceSchema.safeParse(piece).error?.issues ?? []).toEqual([]);
+    });
+    expect(new Set(all.map((m) => m.name)).size).toBe(all.length);
+    expect(all.length).toBeGreaterThan(150);
+  });
+  test('every piece weighs something, takes room, and does something', () => {
+    for (const m of all) {
+      expect(m.mass).toBeGreaterThan(0);
+      expect(boxVolume(m)).toBeGreaterThan(0);
+      expect(m.modes.length + m.functions.length).toBeGreaterThan(0);
+      // Nothing is denser than steel in its own box.
+      expect(m.mass / boxVolume(m)).toBeLessThan(8);
+    }
+  });
+  test('a bigger spanner is longer, heavier and stronger', () => {
+    const sizes = ['8', '10', '13', '17', '24', '32'];
+    const row = sizes.map((s) => combinationSpanner(s));
+    row.slice(1).forEach((m, i) => {
+      expect(m.mass).toBeGreaterThan(row[i]!.mass);
+      expect(m.size.length).toBeGreaterThan(row[i]!.size.length);
+      expect(m.modes[0]!.bears).toBeGreaterThan(row[i]!.modes[0]!.bears);
+      expect(millimetres(m.modes[0]!.turns.size)).toBeGreaterThan(millimetres(row[i]!.modes[0]!.turns.size));
+    });
+  });
+});
