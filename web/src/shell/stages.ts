@@ -53,7 +53,7 @@ export function useStages() {
       {
         path: '/stow',
         name: 'Stow',
-        live: loose + broken > 0 ? `${loose + broken} loose` : 'all in',
+        live: loose + broken > 0 ? `${loose + broken} loose` : f && f.mass > 0 ? 'all in' : '–',
         done: !!f && f.mass > 0 && loose + broken === 0,
       },
     ];

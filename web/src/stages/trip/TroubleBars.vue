@@ -26,8 +26,10 @@ const x = computed(() =>
     [0, Math.max(60, size.width - labelWidth.value - 112)],
   ).nice(4),
 );
+const tickCount = computed(() => (size.width < 520 ? 2 : 4));
 const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
 
+const shown = (name: string) => (name.length > 19 && labelWidth.value < 200 ? `${name.slice(0, 17)}…` : name);
 function show({ e, m }: { e: Exposure; m: Mend }) {
   const t = e.trouble;
   explain.show({
@@ -54,7 +56,7 @@ function show({ e, m }: { e: Exposure; m: Mend }) {
   <div ref="element" class="troubles">
     <svg :width="size.width" :height="rows.length * ROW + 34" role="group" aria-label="Troubles by hours at stake">
       <g :transform="`translate(${labelWidth} 22)`">
-        <template v-for="tick in x.ticks(4)" :key="tick">
+        <template v-for="tick in x.ticks(tickCount)" :key="tick">
           <path class="grid" :d="`M${x(tick)} 0V${rows.length * ROW}`" />
           <text class="tick" :x="x(tick)" y="-7" text-anchor="middle">{{ tick === 0 ? '0' : minutes(tick) }}</text>
         </template>
@@ -73,9 +75,7 @@ function show({ e, m }: { e: Exposure; m: Mend }) {
       >
         <rect class="hit" x="0" y="0" :width="size.width" :height="ROW" />
         <text class="name" x="2" :y="ROW / 2 + 5">
-          {{
-            r.e.trouble.name.length > 21 && labelWidth < 200 ? `${r.e.trouble.name.slice(0, 19)}…` : r.e.trouble.name
-          }}
+          {{ shown(r.e.trouble.name) }}
         </text>
         <g :transform="`translate(${labelWidth} 5)`">
           <rect class="without" x="0" y="0.5" :width="Math.max(1.5, x(r.e.atStake))" :height="ROW - 11" />
