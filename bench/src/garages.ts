@@ -6,6 +6,7 @@ import {
   FREE_ACCESS,
   newBike,
   newFastener,
+  newPiece,
   type GarageDocument,
   type Head,
 } from '@necessaire/core';
@@ -57,13 +58,6 @@ export function randomGarage(seed: number, heads: number, pieces: number): Garag
         access: upTo(6) === 0 ? { ...FREE_ACCESS, recess: 20 + upTo(60), clearance: 22 + upTo(12) } : FREE_ACCESS,
       });
     }),
-    pieces: drawer.map((model, i) => ({
-      ...model,
-      id: id(3, i),
-      count: 1,
-      mark: null,
-      note: '',
-      source: 'planning value',
-    })),
+    pieces: drawer.map((model, i) => newPiece(model, { id: id(3, i) })),
   };
 }

@@ -11,3 +11,6 @@ export * from './kit/index.js';
 export * from './stow/index.js';
 export * from './garage/index.js';
 export * from './answer/index.js';
+export * from './walk/index.js';
+export * from './csv/index.js';
+export * from './devices/index.js';

@@ -27,6 +27,7 @@ import {
   tyreLever,
   type Piece,
   type PieceModel,
+  newPiece,
 } from '@necessaire/core';
 
 /** An inside-hex 14 stub with a 17 mm outside hex on its back, turned from an old axle: a spanner that is carried anyway drives it. */
@@ -174,13 +175,5 @@ export function drawer(nextId: () => string): Piece[] {
     [functional('Half-round file 150', ['file'], 60, [180, 20, 7], 6, { traits: ['hard', 'sharp'] })],
     [functional('Brush', ['brush'], 18, [170, 15, 12], 2, { traits: [] })],
   ];
-  return models.map(([model, extra]) => ({
-    ...model,
-    id: nextId(),
-    count: 1,
-    source: 'planning value',
-    mark: null,
-    note: '',
-    ...extra,
-  }));
+  return models.map(([model, extra]) => newPiece(model, { id: nextId(), ...extra }));
 }

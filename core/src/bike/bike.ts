@@ -4,6 +4,24 @@ import { grams, id, km, mm, name, note } from '../garage/fields.js';
 export const DRIVES = ['chain', 'belt', 'shaft'] as const;
 export const ENGINES = ['single', 'v-twin', 'parallel twin', 'flat twin'] as const;
 export const TYRES = ['tubed', 'tubeless'] as const;
+export const STARTERS = ['electric', 'electric and kick', 'kick'] as const;
+export const BRAKES = ['disc', 'two discs', 'drum'] as const;
+/** What riders fit to a bike, or a maker delivers with it: each brings fasteners of its own. */
+export const FITTINGS = [
+  'hand guards',
+  'crash bars',
+  'skid plate',
+  'radiator guard',
+  'rear rack',
+  'side racks',
+  'screen',
+  'extra lamps',
+  'centre stand',
+  'heated grips',
+  'power socket',
+  'device mount',
+] as const;
+export type Fitting = (typeof FITTINGS)[number];
 
 /** A tyre mark that the drawing and the air arithmetic can read, such as `90/90-21`. */
 export const tyreMark = z.string().regex(/^\d{2,3}\/\d{2,3}-\d{2}$/, 'write a tyre as width/aspect-rim, like 90/90-21');
@@ -20,6 +38,17 @@ export const bikeSchema = z.strictObject({
   engine: z.enum(ENGINES),
   cooling: z.enum(['air', 'liquid']),
   fuelling: z.enum(['carburettor', 'injection']),
+  strokes: z.union([z.literal(2), z.literal(4)]),
+  /** Spark plugs in each cylinder. */
+  plugs: z.union([z.literal(1), z.literal(2)]),
+  starter: z.enum(STARTERS),
+  wheels: z.enum(['spoked', 'cast']),
+  brakeFront: z.enum(BRAKES),
+  brakeRear: z.enum(['disc', 'drum']),
+  /** Litres. */
+  tank: z.number().min(2).max(45),
+  seat: z.enum(['flat', 'stepped']),
+  fitted: z.array(z.enum(FITTINGS)).max(FITTINGS.length),
   /** mm from the ground to the seat. */
   seatHeight: z.number().min(500).max(1200),
   /** Bike ready to ride, grams. */
@@ -60,6 +89,15 @@ export const newBike = (bikeId: string, bikeName: string): Bike => ({
   engine: 'single',
   cooling: 'liquid',
   fuelling: 'injection',
+  strokes: 4,
+  plugs: 1,
+  starter: 'electric',
+  wheels: 'spoked',
+  brakeFront: 'disc',
+  brakeRear: 'disc',
+  tank: 10,
+  seat: 'flat',
+  fitted: [],
   seatHeight: 880,
   mass: 150_000,
   payload: 180_000,

@@ -8,9 +8,11 @@ import {
   newFastener,
   breakLoose,
   planningTorque,
+  ROLES,
   type Condition,
   type Fastener,
 } from './fastener.js';
+import { SOURCES } from '../garage/fields.js';
 import { STATIONS } from './stations.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';
@@ -69,6 +71,25 @@ describe('the entry line', () => {
   test('a plug asks for a hollow that takes its body', () => {
     expect(readEntry('plug 16 spark plug').draft.access?.stud).toBe(50);
   });
+  test('every field can be said in the line', () => {
+    const { draft, problems } = readEntry(
+      '14 stand pivot far 14 far sunk 20 far thin 6 40nm manual gets lost breaks role seat left out: inside work note: mind the spring',
+    );
+    expect(problems).toEqual([]);
+    expect(draft).toMatchObject({
+      name: 'Stand pivot',
+      farAccess: { recess: 20, thin: 6 },
+      torque: { value: 40, source: 'manual' },
+      getsLost: true,
+      breaks: true,
+      role: 'seat',
+      leftOut: 'inside work',
+      note: 'mind the spring',
+    });
+    expect(readEntry('10 nut role:captain').problems[0]!.message).toMatch(/no such job/);
+    expect(readEntry('10 "Loose link"').draft).toMatchObject({ name: 'Loose link' });
+    expect(readEntry('10 "Loose link"').draft.shakesLoose).toBeUndefined();
+  });
   test.each([
     ['10.3 nut', 0, 4, /reading, not a size/],
     ['10 nut 45nn', 7, 11, /cannot read "45nn"/],
@@ -112,10 +133,15 @@ const fastener = fc
       { form: 'hook', size: '45' },
     ),
     far: fc.option(fc.constantFrom<Fastener['head']>({ form: 'hex', size: '10' }, { form: 'key', size: '8' })),
-    name: fc.constantFrom('Axle nut', 'Rack bolt', 'Lever pivot', 'Seat'),
+    name: fc.constantFrom('Axle nut', 'Rack bolt', 'Loose link', 'Nut 12 of the seat', 'Dirty clip', 'Far end', 'M8'),
     count: fc.integer({ min: 1, max: 200 }),
     thread: fc.option(fc.constantFrom('M6', 'M8', 'M10')),
-    torque: fc.option(fc.integer({ min: 1, max: 9999 }).map((n) => ({ value: n / 10, source: 'user' as const }))),
+    torque: fc.option(
+      fc.record({
+        value: fc.integer({ min: 1, max: 9999 }).map((n) => n / 10),
+        source: fc.constantFrom(...SOURCES),
+      }),
+    ),
     condition: fc.constantFrom(...(Object.keys(CONDITIONS) as Condition[])),
     shakesLoose: fc.boolean(),
     accessory: fc.boolean(),
@@ -125,14 +151,21 @@ const fastener = fc
     clearance: fc.option(fc.integer({ min: 5, max: 60 })),
     thin: fc.option(fc.integer({ min: 2, max: 12 })),
     swing: fc.option(fc.integer({ min: 5, max: 360 })),
+    getsLost: fc.boolean(),
+    breaks: fc.boolean(),
+    role: fc.option(fc.constantFrom(...ROLES)),
+    leftOut: fc.option(fc.constantFrom('no roadside job turns it', 'inside work: for the workshop')),
+    note: fc.constantFrom('', 'mind the spacer', '13 goes on too: do not trust it'),
+    farRecess: fc.integer({ min: 0, max: 90 }),
     approach: fc.constantFrom('any' as const, 'side only' as const, 'in line only' as const, 'out of line' as const),
   })
-  .map(({ recess, clearance, thin, swing, approach, ...rest }) =>
+  .map(({ recess, clearance, thin, swing, approach, farRecess, ...rest }) =>
     newFastener({
       ...rest,
       id: ID,
       bikeId: ID,
       access: { ...FREE_ACCESS, recess, clearance, thin, swing, approach, stud: rest.head.form === 'plug' ? 50 : 0 },
+      farAccess: { ...FREE_ACCESS, recess: farRecess },
     }),
   );
 

@@ -1,15 +1,7 @@
+import { SOURCES } from '../garage/fields.js';
 import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../sizes/index.js';
-import {
-  CONDITIONS,
-  EVIDENCE,
-  FREE_ACCESS,
-  ROLES,
-  type Access,
-  type Condition,
-  type Evidence,
-  type Fastener,
-} from './fastener.js';
-import { STATION_NAMES, STATIONS, type Station } from './stations.js';
+import { EVIDENCE, FREE_ACCESS, ROLES, type Access, type Condition, type Evidence, type Fastener } from './fastener.js';
+import { STATION_NAMES, STATIONS } from './stations.js';
 
 /** A part of the entry line that was understood, with the words to show back. */
 export interface ReadPart {
@@ -38,6 +30,7 @@ const num = (text: string | undefined) => Number((text ?? '').replace(',', '.'))
 interface State {
   draft: Partial<Fastener>;
   access: Partial<Access>;
+  farAccess: Partial<Access>;
   both: boolean;
   name: string[];
 }
@@ -58,18 +51,53 @@ const CONDITION_WORDS: Record<string, Condition> = {
 };
 const LB_FT = 1.3558179;
 
-const torque = (value: number, s: State): string => {
-  if (value > 1000) return '! no fastener here takes over 1000 N·m: check the figure';
-  s.draft.torque = { value: Math.round(value * 10) / 10, source: 'user' };
-  return `${s.draft.torque.value} N·m`;
+/** Word behind a torque that says where it comes from; nothing said is the rider's own figure. */
+const TORQUE_WORDS: Record<string, (typeof SOURCES)[number]> = {
+  manual: 'manual',
+  planned: 'planning value',
+  logged: 'own log',
 };
-const access =
-  (key: 'recess' | 'clearance' | 'headroom' | 'thin' | 'stud', label: string) => (m: RegExpExecArray, s: State) => {
+const torque = (value: number, word: string | undefined, s: State): string => {
+  if (value > 1000) return '! no fastener here takes over 1000 N·m: check the figure';
+  const source = TORQUE_WORDS[(word ?? '').toLowerCase()] ?? 'user';
+  s.draft.torque = { value: Math.round(value * 10) / 10, source };
+  return `${s.draft.torque.value} N·m${source === 'user' ? '' : `, ${source}`}`;
+};
+
+interface AccessPattern {
+  re: RegExp;
+  take: (m: RegExpExecArray, access: Partial<Access>) => string;
+}
+const length = (words: string, key: 'recess' | 'clearance' | 'headroom' | 'thin' | 'stud', label: string) => ({
+  re: word(`(?:${words}) ${NUMBER}(?: ?mm)?`),
+  take: (m: RegExpExecArray, access: Partial<Access>) => {
     const value = num(m[1]);
     if (value > 5000) return '! over five metres: check the figure';
-    s.access[key] = value;
+    access[key] = value;
     return `${value} mm ${label}`;
-  };
+  },
+});
+/** What stands in a tool's way; behind `far` the same words speak of the far end. */
+const ACCESS: AccessPattern[] = [
+  length('sunk', 'recess', 'deep'),
+  length('well|round', 'clearance', 'free round it'),
+  length('room', 'headroom', 'room in line'),
+  length('thin', 'thin', 'thin'),
+  length('stud', 'stud', 'stud'),
+  {
+    re: word(`swing ${NUMBER}(?: ?(?:deg|°))?`),
+    take: (m, access) => {
+      const value = num(m[1]);
+      if (value < 1 || value > 360) return '! a swing is 1 to 360 degrees';
+      access.swing = value;
+      return `${value}° swing`;
+    },
+  },
+  {
+    re: word('side only|in line only|out of line'),
+    take: (m, access) => (access.approach = m[0].toLowerCase().replace(/ +/g, ' ') as Access['approach']),
+  },
+];
 
 const PATTERNS: Pattern[] = [
   { re: word('(?:2|two|both) ends'), take: (_m, s) => ((s.both = true), 'both ends') },
@@ -92,32 +120,21 @@ const PATTERNS: Pattern[] = [
     },
   },
   {
-    re: word(String.raw`${NUMBER} ?(?:n·m|n\.m|nm|newton ?metres?)`),
-    take: (m, s) => torque(num(m[1]), s),
+    re: word(String.raw`${NUMBER} ?(?:n·m|n\.m|nm|newton ?metres?)(?: (manual|planned|logged))?`),
+    take: (m, s) => torque(num(m[1]), m[2], s),
   },
   {
-    re: word(String.raw`${NUMBER} ?(?:lb·ft|lb\.?ft|ft\.?lbs?|lbft)`),
-    take: (m, s) => torque(num(m[1]) * LB_FT, s),
+    re: word(String.raw`${NUMBER} ?(?:lb·ft|lb\.?ft|ft\.?lbs?|lbft)(?: (manual|planned|logged))?`),
+    take: (m, s) => torque(num(m[1]) * LB_FT, m[2], s),
   },
-  { re: word(`sunk ${NUMBER}(?: ?mm)?`), take: access('recess', 'deep') },
-  { re: word(`(?:well|round) ${NUMBER}(?: ?mm)?`), take: access('clearance', 'free round it') },
-  { re: word(`room ${NUMBER}(?: ?mm)?`), take: access('headroom', 'room in line') },
-  { re: word(`thin ${NUMBER}(?: ?mm)?`), take: access('thin', 'thin') },
-  { re: word(`stud ${NUMBER}(?: ?mm)?`), take: access('stud', 'stud') },
-  {
-    re: word(`swing ${NUMBER}(?: ?(?:deg|°))?`),
-    take: (m, s) => {
-      const value = num(m[1]);
-      if (value < 1 || value > 360) return '! a swing is 1 to 360 degrees';
-      s.access.swing = value;
-      return `${value}° swing`;
-    },
-  },
-  {
-    re: word('side only|in line only|out of line'),
-    take: (m, s) => (s.access.approach = m[0].toLowerCase().replace(/ +/g, ' ') as Access['approach']),
-  },
+  ...ACCESS.map(({ re, take }): Pattern => ({ re, take: (m, s) => take(m, s.access) })),
+  ...ACCESS.map(({ re, take }): Pattern => ({
+    re: new RegExp(`^far ${re.source.slice(1)}`, 'iu'),
+    take: (m, s) => take(m, s.farAccess).replace(/^(?!! )/, 'far end '),
+  })),
   { re: word('shakes(?: loose)?|loose'), take: (_m, s) => ((s.draft.shakesLoose = true), 'shakes loose') },
+  { re: word('gets lost|lost'), take: (_m, s) => ((s.draft.getsLost = true), 'gets lost') },
+  { re: word('breaks'), take: (_m, s) => ((s.draft.breaks = true), 'breaks') },
   { re: word('accessory|added'), take: (_m, s) => ((s.draft.accessory = true), 'accessory') },
   {
     re: word(Object.keys(CONDITION_WORDS).join('|')),
@@ -135,12 +152,32 @@ const PATTERNS: Pattern[] = [
     },
   },
   {
-    re: /^role:([\p{L} ]+?)(?= {2}|;|$)/u,
+    re: word(`role:? ?(${[...ROLES].sort((a, b) => b.length - a.length).join('|')})`),
     take: (m, s) => {
-      const role = ROLES.find((r) => r === m[1]!.trim().toLowerCase());
-      if (!role) return `! no such role: ${ROLES.join(', ')}`;
-      s.draft.role = role;
-      return `role ${role}`;
+      s.draft.role = ROLES.find((r) => r === m[1]!.toLowerCase()) ?? null;
+      return `job: ${s.draft.role}`;
+    },
+  },
+  { re: /^role:\S*/iu, take: () => `! no such job in a mend: ${ROLES.join(', ')}` },
+  {
+    re: /^left out:? *(.+?)(?= +note:|$)/iu,
+    take: (m, s) => {
+      s.draft.leftOut = m[1]!.trim().slice(0, 300);
+      return `left out: ${s.draft.leftOut}`;
+    },
+  },
+  {
+    re: /^note: *(.+)$/iu,
+    take: (m, s) => {
+      s.draft.note = m[1]!.trim().slice(0, 2000);
+      return 'note';
+    },
+  },
+  {
+    re: /^"([^"]{1,120})"/u,
+    take: (m, s) => {
+      s.name.push(m[1]!.trim());
+      return `called ${m[1]!.trim()}`;
     },
   },
 ];
@@ -154,7 +191,7 @@ const FAR = /^(?:far|behind|nut) +(?=\S)/iu;
  * @returns the draft, the parts understood and the parts that were not, with positions in the line
  */
 export function readEntry(line: string): EntryReading {
-  const s: State = { draft: {}, access: {}, both: false, name: [] };
+  const s: State = { draft: {}, access: {}, farAccess: {}, both: false, name: [] };
   const parts: ReadPart[] = [];
   const problems: Problem[] = [];
   const put = (start: number, used: number, label: string) => {
@@ -234,6 +271,7 @@ function finish(s: State, parts: ReadPart[], problems: Problem[], length: number
   }
   if (s.both && draft.head && !draft.far) draft.far = draft.head;
   if (Object.keys(s.access).length > 0) draft.access = { ...FREE_ACCESS, ...s.access };
+  if (Object.keys(s.farAccess).length > 0) draft.farAccess = { ...FREE_ACCESS, ...s.farAccess };
   if (s.name.length > 0) {
     const text = s.name.join(' ');
     draft.name = (text[0]!.toUpperCase() + text.slice(1)).slice(0, 120);
@@ -249,39 +287,57 @@ function finish(s: State, parts: ReadPart[], problems: Problem[], length: number
   return { draft, parts, problems };
 }
 
-/** A fastener as one entry line; reading it again gives the same head, ends, count, thread, torque, access and marks. */
+/** What stands in the way, as words of the entry line. A plug's own stud goes without saying. */
+function typeAccess(a: Access, plainStud: boolean): string[] {
+  const out: string[] = [];
+  if (a.recess) out.push(`sunk ${a.recess}`);
+  if (a.clearance !== null) out.push(`well ${a.clearance}`);
+  if (a.headroom !== null) out.push(`room ${a.headroom}`);
+  if (a.thin !== null) out.push(`thin ${a.thin}`);
+  if (a.stud && !plainStud) out.push(`stud ${a.stud}`);
+  if (a.swing !== null) out.push(`swing ${a.swing}`);
+  if (a.approach !== 'any') out.push(a.approach);
+  return out;
+}
+
+/** A name in quotes where the line would read one of its words as something else. */
+function typeName(text: string): string {
+  const { draft, problems } = readEntry(`10 ${text}`);
+  const plain = problems.length === 0 && Object.keys(draft).every((k) => k === 'head' || k === 'name');
+  return plain && draft.name === text ? text : `"${text.replaceAll('"', '”')}"`;
+}
+
+/** A fastener as one entry line; reading it again gives every field back but its evidence's history. */
 export function typeEntry(f: Fastener): string {
   const a = f.access;
   const same = f.far && f.far.form === f.head.form && f.far.size === f.head.size;
   const out: string[] = [];
   if (same) out.push('2 ends');
-  out.push(typeShape(f.head), f.name);
+  out.push(typeShape(f.head), typeName(f.name));
   if (f.far && !same) out.push(`far ${typeShape(f.far)}`);
   if (f.count > 1) out.push(`x${f.count}`);
   if (f.thread) out.push(f.thread.toLowerCase());
-  if (f.torque) out.push(`${f.torque.value}nm`);
-  if (a.recess) out.push(`sunk ${a.recess}`);
-  if (a.clearance !== null) out.push(`well ${a.clearance}`);
-  if (a.headroom !== null) out.push(`room ${a.headroom}`);
-  if (a.thin !== null) out.push(`thin ${a.thin}`);
-  if (a.stud && !(f.head.form === 'plug' && a.stud === 50)) out.push(`stud ${a.stud}`);
-  if (a.swing !== null) out.push(`swing ${a.swing}`);
-  if (a.approach !== 'any') out.push(a.approach);
+  if (f.torque) {
+    const { value, source } = f.torque;
+    const said = Object.keys(TORQUE_WORDS).find((w) => TORQUE_WORDS[w] === source);
+    out.push(`${value}nm${said ? ` ${said}` : ''}`);
+  }
+  out.push(...typeAccess(a, f.head.form === 'plug' && a.stud === 50));
+  out.push(...typeAccess(f.farAccess, false).map((w) => `far ${w}`));
   if (f.shakesLoose) out.push('loose');
+  if (f.getsLost) out.push('lost');
+  if (f.breaks) out.push('breaks');
   if (f.accessory) out.push('accessory');
   if (f.condition !== 'dirty') out.push(f.condition);
+  if (f.role) out.push(`role ${f.role}`);
   out.push(f.evidence, `@${f.station}`);
+  if (f.leftOut) out.push(`left out: ${f.leftOut}`);
+  if (f.note.trim()) out.push(`note: ${f.note.replace(/\s+/g, ' ').trim()}`);
   return out.join(' ');
 }
-
-/** Station named so far in a draft, for callers that file the row under the station in view. */
-export const stationOf = (draft: Partial<Fastener>, inView: Station): Station => draft.station ?? inView;
 
 /** Whether a draft can be added as it stands. */
 export const isComplete = (reading: EntryReading): boolean =>
   reading.problems.length === 0 &&
   reading.draft.head !== undefined &&
   sizeExists(reading.draft.head.form, reading.draft.head.size);
-
-/** Factor list for the side panel, kept here so that words and numbers stay in one place. */
-export const conditionFactor = (condition: Condition): number => CONDITIONS[condition];

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { count, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
+import { gaugingSchema } from '../fit/gauging.js';
 import { headSchema, THREADS, USUAL_THREAD, USUAL_TORQUE, type Head } from '../sizes/index.js';
 import { STATIONS } from './stations.js';
 
@@ -63,6 +64,17 @@ export const FREE_ACCESS: Access = {
   approach: 'any',
 };
 
+/** One step on the evidence ladder: what was shown, by whom, when and how. */
+export const stepSchema = z.strictObject({
+  evidence: z.enum(EVIDENCE),
+  /** Who did it; empty when nobody said. */
+  who: z.string().trim().max(60),
+  when: z.iso.datetime(),
+  /** In what way: `calliper 12.94, 12.96 mm`, `13 spanner snug`, `turned on day 3`. */
+  how: z.string().trim().max(200),
+});
+export type Step = z.infer<typeof stepSchema>;
+
 export const fastenerSchema = z.strictObject({
   id,
   bikeId: id,
@@ -79,8 +91,17 @@ export const fastenerSchema = z.strictObject({
   /** Access of the far end; the far end is open where this is left free. */
   farAccess: accessSchema,
   shakesLoose: z.boolean(),
+  getsLost: z.boolean(),
+  breaks: z.boolean(),
   accessory: z.boolean(),
   evidence: z.enum(EVIDENCE),
+  /** The ladder so far, the latest last. */
+  trail: z.array(stepSchema).max(40),
+  /** What was measured and tried at each end; null when nothing was. */
+  gauge: gaugingSchema.nullable(),
+  farGauge: gaugingSchema.nullable(),
+  /** Which thing to look at on the guided walk it answers; null when the rider added it unasked. */
+  look: z.string().max(40).nullable(),
   role: z.enum(ROLES).nullable(),
   /** Why no roadside job turns it; null when it counts. */
   leftOut: z.string().trim().min(1).max(300).nullable(),
@@ -100,8 +121,14 @@ export const newFastener = (given: Pick<Fastener, 'id' | 'bikeId' | 'head'> & Pa
   access: FREE_ACCESS,
   farAccess: FREE_ACCESS,
   shakesLoose: false,
+  getsLost: false,
+  breaks: false,
   accessory: false,
   evidence: 'measured',
+  trail: [],
+  gauge: null,
+  farGauge: null,
+  look: null,
   role: null,
   leftOut: null,
   note: '',

@@ -1,5 +1,5 @@
 import type { Fastener } from '../bike/index.js';
-import type { Piece, PieceModel } from '../tools/index.js';
+import { newPiece, type Piece, type PieceModel } from '../tools/index.js';
 import type { Chain } from './chain.js';
 import { modeFit } from './check.js';
 import { ChainFinder } from './find.js';
@@ -17,14 +17,8 @@ export interface Cure {
 const DRIVERS = new Set(['ratchet', 'plain bar', 'extension', 'adapter', 'joint', 'pipe']);
 
 /** Gives catalogue pieces ids of their own so that they can stand beside the rider's. */
-export const asOffered = (model: PieceModel, index: number): Piece => ({
-  ...model,
-  id: `offered-${index}`,
-  count: 2,
-  mark: null,
-  note: '',
-  source: 'planning value',
-});
+export const asOffered = (model: PieceModel, index: number): Piece =>
+  newPiece(model, { id: `offered-${index}`, count: 2 });
 
 /**
  * Finds the lightest purchase that reaches a fastener which the drawer does not.

@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { fileTo2 } from './upgrade.js';
 import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 1;
+export const FILE_VERSION = 2;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -126,13 +127,14 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   }
   if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== FILE_FORMAT)
     return fail('foreign', `this is no Necessaire garage: "format" must be "${FILE_FORMAT}"`, 'format');
-  if ((json as { version?: unknown }).version !== FILE_VERSION)
+  const { version } = json as { version?: unknown };
+  if (version !== 1 && version !== FILE_VERSION)
     return fail(
       'version',
-      `this program reads version ${FILE_VERSION}: export the garage again with the version that wrote it`,
+      `this program reads versions 1 to ${FILE_VERSION}: it needs to be newer for this file`,
       'version',
     );
-  const parsed = fileSchema.safeParse(json);
+  const parsed = fileSchema.safeParse(version === 1 ? fileTo2(json as Record<string, unknown>) : json);
   if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error) };
   const { format: _format, version: _version, ...document } = parsed.data;
   const faults = referenceFaults(document);

@@ -1,5 +1,5 @@
 import { usualThread, type Bike, type Fastener } from '../bike/index.js';
-import { legKm, strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
+import { strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
 import { boltKind } from './supplies.js';
 import { appliesTo, TROUBLES, type Trouble } from './troubles.js';
 
@@ -102,5 +102,3 @@ export function stockDemands(list: readonly Exposure[], fasteners: readonly Fast
           if (Number(thread.slice(1)) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), trouble, lambda * share, units);
   return [...stocks.values()].sort((a, b) => (a.kind < b.kind ? -1 : 1));
 }
-
-export const totalKm = (legs: readonly Leg[]): number => legs.reduce((s, l) => s + legKm(l), 0);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { INCH_HEX, INCH_KEY, METRIC_HEX, METRIC_KEY, SIX_LOBE, SIX_LOBE_OUT } from './tables.js';
+import { INCH_HEX, INCH_KEY, METRIC_HEX, METRIC_KEY, PLUG_HEX, SIX_LOBE, SIX_LOBE_OUT } from './tables.js';
 
 /**
  * The vocabulary of shapes. One word serves three uses: the head of a fastener, what a piece turns,
@@ -92,7 +92,7 @@ const ALLOWED: Record<ShapeForm, (size: string) => boolean> = {
   square: oneOf(['0', '1', '2', '3']),
   slot: between(2, 14),
   hook: between(20, 120),
-  plug: oneOf(['14', '16', '18', '19', '13/16in', '5/8in', '3/4in']),
+  plug: oneOf(PLUG_HEX),
   spoke: between(3, 8),
   valve: oneOf(['']),
   clip: oneOf(['']),
@@ -102,6 +102,20 @@ const ALLOWED: Record<ShapeForm, (size: string) => boolean> = {
 
 /** Whether a size exists in a form, e.g. `sizeExists('key', '5')` is true and `sizeExists('lobe', '33')` is false. */
 export const sizeExists = (form: ShapeForm, size: string): boolean => ALLOWED[form](size);
+
+/** Every size of the forms that come in a list of sizes; forms made to any measure are not here. */
+export const FORM_SIZES: Partial<Record<ShapeForm, readonly string[]>> = {
+  hex: [...METRIC_HEX, ...INCH_HEX],
+  hex12: [...METRIC_HEX, ...INCH_HEX],
+  key: [...METRIC_KEY, ...INCH_KEY],
+  lobe: Object.keys(SIX_LOBE),
+  'lobe-pin': Object.keys(SIX_LOBE),
+  'lobe-out': SIX_LOBE_OUT,
+  ph: ['0', '1', '2', '3', '4'],
+  jis: ['0', '1', '2', '3'],
+  square: ['0', '1', '2', '3'],
+  plug: PLUG_HEX,
+};
 
 /** Sizes of a form nearest to a wanted millimetre value, for "no such size; nearest …". */
 export function nearestSizes(form: ShapeForm, mm: number, inch = false): string[] {
@@ -136,6 +150,3 @@ export const headSchema = z
 export const shapeSchema = z
   .strictObject({ form: z.enum([...HEAD_FORMS, ...PIECE_FORMS]), size: sizeText })
   .check((ctx) => check(ctx as z.core.ParsePayload<{ form: ShapeForm; size: string }>));
-
-/** Whether two shapes are the same form and size. */
-export const sameShape = (a: Shape, b: Shape): boolean => a.form === b.form && a.size === b.size;

@@ -32,6 +32,9 @@ export const INCH_KEY: readonly string[] = (
   '1/16in 5/64in 3/32in 1/8in 9/64in 5/32in 3/16in 7/32in 1/4in 5/16in 3/8in' as string
 ).split(/ (?=\d+\/)/);
 
+/** Hexagons of spark plugs. */
+export const PLUG_HEX: readonly string[] = ['14', '16', '18', '19', '13/16in', '5/8in', '3/4in'];
+
 /** Six-lobe: size number to across-points mm. */
 export const SIX_LOBE: Readonly<Record<string, number>> = {
   '8': 2.31,
@@ -48,7 +51,22 @@ export const SIX_LOBE: Readonly<Record<string, number>> = {
   '60': 13.45,
 };
 
-export const SIX_LOBE_OUT: readonly string[] = '4 5 6 7 8 10 11 12 14 16 18 20'.split(' ');
+/** Outside six-lobe: size number to across-points mm. Planning values. */
+export const SIX_LOBE_OUT_POINTS: Readonly<Record<string, number>> = {
+  '4': 3.86,
+  '5': 4.73,
+  '6': 5.74,
+  '7': 6.16,
+  '8': 7.52,
+  '10': 9.42,
+  '11': 10.08,
+  '12': 11.17,
+  '14': 12.9,
+  '16': 14.76,
+  '18': 16.7,
+  '20': 18.45,
+};
+export const SIX_LOBE_OUT: readonly string[] = Object.keys(SIX_LOBE_OUT_POINTS);
 
 /** Thread to usual tightening torque of an 8.8 steel bolt, N·m. Planning value, never a value to tighten to. */
 export const USUAL_TORQUE: Readonly<Record<string, number>> = {
@@ -103,3 +121,24 @@ export const USUAL_HEAD: Readonly<Record<string, string>> = {
   M14: '22',
   M16: '24',
 };
+
+/** Heads that a thread usually carries, the commonest first; small heads and button heads behind them. */
+export const USUAL_HEADS: Readonly<Record<string, readonly { form: 'hex' | 'key' | 'lobe'; size: string }[]>> = (() => {
+  const rows: Record<string, [hex: string, key: string, lobe: string]> = {
+    M4: ['7', '3 2.5', '20'],
+    M5: ['8', '4 3', '25'],
+    M6: ['10 8', '5 4', '30'],
+    M8: ['13 12', '6 5', '40 45'],
+    M10: ['17 16 14', '8', '50'],
+    M12: ['19 18 17', '10', '55'],
+    M14: ['22 21', '12', '60'],
+    M16: ['24', '14', '60'],
+  };
+  const list = (form: 'hex' | 'key' | 'lobe', sizes: string) => sizes.split(' ').map((size) => ({ form, size }));
+  return Object.fromEntries(
+    Object.entries(rows).map(([thread, [hex, key, lobe]]) => [
+      thread,
+      [...list('hex', hex), ...list('key', key), ...list('lobe', lobe)],
+    ]),
+  );
+})();

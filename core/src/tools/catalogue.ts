@@ -1,4 +1,4 @@
-import { isInch, millimetres, printSize, type Shape } from '../sizes/index.js';
+import { millimetres, printSize, type Shape } from '../sizes/index.js';
 import type { Mode, Offer, PieceFunction, PieceModel, Trait } from './piece.js';
 import {
   adjustableBears,
@@ -761,7 +761,3 @@ export function catalogue(): PieceModel[] {
     functional('Pin punch 4 mm', ['punch out'], 40, [120, 10, 10], 4),
   ];
 }
-
-/** Inch pieces, for listing: whether all sizes a piece turns are inch sizes. */
-export const isInchPiece = (model: Pick<PieceModel, 'modes'>): boolean =>
-  model.modes.length > 0 && model.modes.every((m) => m.turns.form !== 'drive' && isInch(m.turns.size));

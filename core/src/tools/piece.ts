@@ -124,14 +124,43 @@ export const pieceSchema = z.strictObject({
   count,
   /** Where its figures come from. */
   source,
+  /** How it was weighed: `weighed` on a scale, else its mass is `source`'s. */
+  weighed: z.boolean(),
+  condition: z.enum(['good', 'worn', 'broken']),
+  /** Cheap pieces are kept off high torques where the rider says so. */
+  quality: z.enum(['good', 'cheap']),
+  /** Where it is kept when no kit is packed. */
+  kept: z.string().trim().max(80),
+  /** Name of the set that it came in, such as the maker's kit; empty when it came alone. */
+  set: z.string().trim().max(80),
   /** `always` is in every kit, `never` in none. */
   mark: z.enum(['always', 'never']).nullable(),
+  /** The one bike on which it may be used; null for any. */
+  onlyBike: id.nullable(),
   note,
 });
 export type Piece = z.infer<typeof pieceSchema>;
 
+/** What only a piece that somebody owns has. */
+type OwnField = 'weighed' | 'condition' | 'quality' | 'kept' | 'set' | 'onlyBike';
 /** A piece without the garage's own fields, as the catalogue makes it. */
-export type PieceModel = Omit<Piece, 'id' | 'count' | 'mark' | 'note' | 'source'>;
+export type PieceModel = Omit<Piece, 'id' | 'count' | 'mark' | 'note' | 'source' | OwnField>;
+
+/** A piece of somebody's drawer from a model of the catalogue; what is not said is as it would be when just bought. */
+export const newPiece = (model: PieceModel, given: Pick<Piece, 'id'> & Partial<Piece>): Piece => ({
+  ...model,
+  count: 1,
+  mark: null,
+  note: '',
+  source: 'planning value',
+  weighed: false,
+  condition: 'good',
+  quality: 'good',
+  kept: '',
+  set: '',
+  onlyBike: null,
+  ...given,
+});
 
 /** Volume of a piece's own box, mL. */
 export const boxVolume = (piece: Pick<Piece, 'size'>): number =>

@@ -12,7 +12,7 @@ import {
   socket,
   tyreLever,
 } from './catalogue.js';
-import { boxVolume, pieceSchema } from './piece.js';
+import { boxVolume, newPiece, pieceSchema } from './piece.js';
 import {
   adjustableBears,
   DRIVE_LIMIT,
@@ -96,7 +96,7 @@ describe('the catalogue', () => {
   const all = catalogue();
   test('holds valid pieces of distinct names', () => {
     all.forEach((model, i) => {
-      const piece = { ...model, id: uuid(i), count: 1, mark: null, note: '', source: 'planning value' as const };
+      const piece = newPiece(model, { id: uuid(i) });
       expect(pieceSchema.safeParse(piece).error?.issues ?? []).toEqual([]);
     });
     expect(new Set(all.map((m) => m.name)).size).toBe(all.length);

@@ -1,7 +1,11 @@
 import type { Knex } from 'knex';
 import * as garages from './migrations/001_garages.js';
+import * as survey from './migrations/002_survey.js';
 
-const MIGRATIONS = [{ name: '001_garages', ...garages }];
+const MIGRATIONS = [
+  { name: '001_garages', ...garages },
+  { name: '002_survey', ...survey },
+];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;
 

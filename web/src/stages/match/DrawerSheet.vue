@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The drawer: pieces owned, and generic ones to add from the catalogue by typing part of their name. */
 import { computed, ref } from 'vue';
-import { catalogue, type Piece, type PieceModel } from '@necessaire/core';
+import { catalogue, newPiece, type Piece, type PieceModel } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -23,8 +23,7 @@ const owned = computed(() => (garage.doc?.pieces ?? []).filter((p) => words.valu
 const picked = computed(() => garage.doc?.pieces.find((p) => p.id === view.pieceId) ?? null);
 
 function add(model: PieceModel) {
-  const piece: Piece = { ...model, id: crypto.randomUUID(), count: 1, mark: null, note: '', source: 'planning value' };
-  garage.put(`add ${model.name}`, 'pieces', piece);
+  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID() }));
   notice.say(`${model.name} is in the drawer`);
   asked.value = '';
 }

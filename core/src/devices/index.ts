@@ -1,0 +1,2 @@
+export * from './reading.js';
+export * from './simulate.js';

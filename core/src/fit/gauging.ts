@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { shapeSchema } from '../sizes/index.js';
+
+/**
+ * How far one reading strays from the head, mm (one standard deviation): a calliper in the hand on clean flats, on worn or painted ones,
+ * and a ruler. Planning values (reference section 1).
+ */
+export const SPREADS = { clean: 0.05, worn: 0.15, ruler: 0.5 } as const;
+export type Surface = keyof typeof SPREADS;
+export const SURFACES = Object.keys(SPREADS) as Surface[];
+
+/** What a rider feels when a tool is put on a head. `goes on` is said when nobody noticed how it sat. */
+export const OUTCOMES = ['does not go on', 'snug', 'loose', 'spins', 'goes on'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** A tool put on a head, and how it sat. */
+export const trySchema = z.strictObject({ tool: shapeSchema, outcome: z.enum(OUTCOMES) });
+export type Try = z.infer<typeof trySchema>;
+
+/** Everything that was measured and tried at one end of a fastener. */
+export const gaugingSchema = z.strictObject({
+  /** Calliper readings, mm, zero offset taken off. */
+  readings: z.array(z.number().min(0.5).max(130)).max(30),
+  surface: z.enum(SURFACES as [Surface, ...Surface[]]),
+  tries: z.array(trySchema).max(20),
+});
+export type Gauging = z.infer<typeof gaugingSchema>;
+export const NO_GAUGING: Gauging = { readings: [], surface: 'clean', tries: [] };
+
+/** Mean and sample spread of repeated readings; spread is null for fewer than two. */
+export function repeats(readings: readonly number[]): { n: number; mean: number; spread: number | null } {
+  const n = readings.length;
+  const mean = n === 0 ? Number.NaN : readings.reduce((a, b) => a + b, 0) / n;
+  const spread = n < 2 ? null : Math.sqrt(readings.reduce((s, r) => s + (r - mean) ** 2, 0) / (n - 1));
+  return { n, mean, spread };
+}
+
+/** Weight of the usual spread against what the repeats show, in readings. Planning value. */
+const TRUST = 8;
+
+/**
+ * Spread of one reading, mm, to reckon with: the surface's usual one, pulled towards what the repeats show
+ * (pooled variance, the usual one counting as eight readings).
+ */
+export function readingSpread(gauging: Gauging): number {
+  const usual = SPREADS[gauging.surface];
+  const { n, spread } = repeats(gauging.readings);
+  if (spread === null) return usual;
+  return Math.sqrt((TRUST * usual ** 2 + (n - 1) * spread ** 2) / (TRUST + n - 1));
+}

@@ -1,0 +1,91 @@
+import { FREE_ACCESS, newFastener, STATIONS, type Bike, type Fastener, type Station } from '../bike/index.js';
+import { parseShape, type Head } from '../sizes/index.js';
+import { LOOKS, type Look } from './looks.js';
+
+/** A thing to look at on this bike, and what the survey already has of it. */
+export interface Visit {
+  look: Look;
+  /** Fasteners that answer it, left-out ones included. */
+  rows: Fastener[];
+  state: 'to do' | 'assumed' | 'done';
+}
+export interface Guide {
+  visits: Visit[];
+  /** The next thing to look at: first what nobody looked at yet, then what is still assumed; null when all is known. */
+  next: Visit | null;
+  done: number;
+}
+
+const headOf = (text: string): Head => {
+  const read = parseShape(text);
+  if (!('head' in read)) throw new Error(`guided walk: "${text}" is no size: ${read.reason}`);
+  return read.head;
+};
+const usual = <T>(value: T | ((bike: Bike) => T), bike: Bike): T =>
+  typeof value === 'function' ? (value as (bike: Bike) => T)(bike) : value;
+
+/** What such a bike has to be looked at, in the order of the walk. */
+export const looksOf = (bike: Bike): Look[] =>
+  LOOKS.filter((l) => l.on?.(bike) ?? true).sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station));
+
+/** Whether a fastener that was not made by the walk still answers a look: by its job there, or by a word of its name. */
+function answers(look: Look, f: Fastener): boolean {
+  if (f.look !== null) return f.look === look.key;
+  if (f.station !== look.station) return false;
+  const name = f.name.toLowerCase();
+  return (look.role !== undefined && f.role === look.role) || look.words.split(',').some((w) => name.includes(w));
+}
+
+/**
+ * Where a walk stands: every thing to look at, with the rows that answer it. It follows from the rows alone, so it can be left at any time and
+ * taken up again on any machine.
+ * @param station the walk begins here, when the rider has gone there; else at the front
+ */
+export function guideOf(bike: Bike, fasteners: readonly Fastener[], station: Station | null = null): Guide {
+  const mine = fasteners.filter((f) => f.bikeId === bike.id);
+  const visits = looksOf(bike).map((look): Visit => {
+    const rows = mine.filter((f) => answers(look, f));
+    const open = rows.filter((f) => f.leftOut === null);
+    const state = rows.length === 0 ? 'to do' : open.some((f) => f.evidence === 'assumed') ? 'assumed' : 'done';
+    return { look, rows, state };
+  });
+  const here = station ? visits.filter((v) => v.look.station === station) : [];
+  const next =
+    here.find((v) => v.state === 'to do') ??
+    here.find((v) => v.state === 'assumed') ??
+    visits.find((v) => v.state === 'to do') ??
+    visits.find((v) => v.state === 'assumed') ??
+    null;
+  return { visits, next, done: visits.filter((v) => v.state === 'done').length };
+}
+
+/** The row that a look proposes: *assumed*, with the usual size. */
+export function proposal(look: Look, bike: Bike, id: string): Fastener {
+  return newFastener({
+    id,
+    bikeId: bike.id,
+    station: look.station,
+    name: look.name,
+    head: headOf(usual(look.head, bike)),
+    far: look.far ? headOf(look.far) : null,
+    thread: look.thread ?? null,
+    count: look.count === undefined ? 1 : usual(look.count, bike),
+    role: look.role ?? null,
+    access: { ...FREE_ACCESS, ...look.access },
+    farAccess: { ...FREE_ACCESS, ...look.farAccess },
+    shakesLoose: look.shakesLoose ?? false,
+    getsLost: look.getsLost ?? false,
+    breaks: look.breaks ?? false,
+    accessory: look.accessory ?? false,
+    evidence: 'assumed',
+    look: look.key,
+  });
+}
+
+/** Reasons that a thing is not turned by the road, for a press instead of typing. */
+export const LEAVE_OUT = [
+  'not on this bike',
+  'no roadside job turns it',
+  'inside work, for the workshop',
+  'cannot be reached without taking the bike apart',
+] as const;

@@ -1,0 +1,3 @@
+export * from './looks.js';
+export * from './guide.js';
+export * from './copy.js';
