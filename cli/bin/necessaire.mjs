@@ -4,7 +4,4 @@ import { register } from 'tsx/esm/api';
 
 register();
 const { main } = await import('../src/main.ts');
-process.exitCode = await main(process.argv.slice(2), {
-  out: (text) => process.stdout.write(text),
-  err: (text) => process.stderr.write(text),
-});
+process.exitCode = await main(process.argv.slice(2));

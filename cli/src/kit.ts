@@ -1,7 +1,7 @@
 import { readFileSync, statSync } from 'node:fs';
 import { answerFor, MOST_BYTES, readGarageFile, type Answer, type GarageDocument } from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
-import { UsageError, type Io } from './main.js';
+import { UsageError, type Io } from './io.js';
 
 interface Options {
   bike?: string | undefined;

@@ -1,12 +1,7 @@
 import { parseArgs } from 'node:util';
+import { deviceCommand } from './devices.js';
+import { realIo, UsageError, type Io } from './io.js';
 import { kitCommand } from './kit.js';
-
-export interface Io {
-  out: (text: string) => void;
-  err: (text: string) => void;
-}
-/** What a command was asked wrongly with; exit code 2. */
-export class UsageError extends Error {}
 
 const USAGE = `necessaire kit FILE [--bike NAME] [--trip NAME] [--json]
 
@@ -16,24 +11,44 @@ Works out the lightest kit of an exported garage: the same answer as the screens
   --trip NAME   which trip; the first when left out
   --json        the answer as JSON
 
+necessaire calliper [--size 13 | --across 12.91] [options]
+necessaire scale    [--piece NAME | --mass 85] [options]
+
+Stand in for the devices: readings of a head, or of a piece from the catalogue.
+  --keyboard    type lines like a keyboard, to standard output (a calliper does unless told otherwise)
+  --stream      send lines through the server to the open page (a scale does unless told otherwise)
+  --server URL  which server; http://127.0.0.1:7380 when left out
+  --garage NAME which garage, by name or id; the first when left out
+  --name NAME   what the device calls itself
+  --lines N     how many lines; 3 from a calliper, 24 from a scale
+  --every MS    time between two lines
+  --noise X     spread of a reading, mm or g
+  --zero X      what it shows when it should show nought
+  --drop X      share of lines that are lost on the way, 0 to 1
+  --inch        readings in inches
+  --seed N      the same seed gives the same readings
+
 Exit codes: 0 done; 1 the program failed; 2 the input is at fault, with the path to the culprit.
 `;
+const text = { type: 'string' } as const;
+const flag = { type: 'boolean' } as const;
 
 /**
  * Runs the command line.
  * @param args arguments behind the program's name
  * @returns exit code
  */
-export async function main(args: string[], io: Io): Promise<number> {
+export async function main(args: string[], given: Partial<Io> = {}): Promise<number> {
+  const io: Io = { ...realIo, ...given };
   try {
     const { positionals, values } = parseArgs({
       args,
       allowPositionals: true,
       options: {
-        bike: { type: 'string' },
-        trip: { type: 'string' },
-        json: { type: 'boolean', default: false },
-        help: { type: 'boolean', short: 'h', default: false },
+        ...{ bike: text, trip: text, json: { ...flag, default: false }, help: { ...flag, short: 'h', default: false } },
+        ...{ size: text, across: text, piece: text, mass: text, lines: text, every: text, noise: text, zero: text },
+        ...{ drop: text, seed: text, server: text, garage: text, name: text },
+        ...{ inch: flag, keyboard: flag, stream: flag },
       },
     });
     if (values.help) {
@@ -41,7 +56,10 @@ export async function main(args: string[], io: Io): Promise<number> {
       return 0;
     }
     const [command, file, ...more] = positionals;
-    if (command !== 'kit' || !file || more.length > 0) throw new UsageError('say: necessaire kit FILE');
+    if ((command === 'calliper' || command === 'scale') && file === undefined)
+      return await deviceCommand(command, values, io);
+    if (command !== 'kit' || !file || more.length > 0)
+      throw new UsageError('say: necessaire kit FILE, necessaire calliper or necessaire scale');
     return await kitCommand(file, values, io);
   } catch (error) {
     const usage = error instanceof UsageError || (error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS');

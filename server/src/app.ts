@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Knex } from 'knex';
@@ -13,18 +13,22 @@ import { loopbackOnly } from './guard.js';
 import { file } from './resources/file.js';
 import { garages } from './resources/garages.js';
 import { health } from './resources/health.js';
+import { instruments } from './resources/instruments.js';
 import { rows } from './resources/rows.js';
+import type { Signals } from './signals.js';
 
-const MOST_JSON = '4mb';
+/** Ten thousand fasteners in one change, all or none. */
+const MOST_JSON = '16mb';
 const REQUESTS_A_MINUTE = 3000;
 
 /**
  * The application without its port.
  * @param db pool
  * @param log structured log
+ * @param signals instruments' signals between servers
  * @param webRoot folder of the built pages; without it only the API answers
  */
-export function createApp(db: Knex, log: Logger, webRoot?: string): Express {
+export function createApp(db: Knex, log: Logger, signals: Signals, webRoot?: string): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -60,7 +64,9 @@ export function createApp(db: Knex, log: Logger, webRoot?: string): Express {
       strictTransportSecurity: false,
     }),
   );
-  app.use(compression());
+  // A stream of events must not wait for a full block.
+  const streams = (res: Response) => String(res.getHeader('Content-Type')).startsWith('text/event-stream');
+  app.use(compression({ filter: (req, res) => !streams(res) && compression.filter(req, res) }));
   app.use(
     '/api',
     rateLimit({
@@ -78,6 +84,7 @@ export function createApp(db: Knex, log: Logger, webRoot?: string): Express {
   app.use('/api/garages/:garage/file', file(db));
   app.use('/api', express.json({ limit: MOST_JSON }));
   app.use('/api/garages', garages(db));
+  app.use('/api/garages/:garage/instruments', instruments(db, signals));
   app.use('/api/garages/:garage', rows(db));
   for (const table of TABLES) app.use(`/api/${table}`, garageMissing);
   app.use('/api', notFound);

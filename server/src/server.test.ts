@@ -14,7 +14,14 @@ import { demoGarage } from '@necessaire/demo';
 import { DEMO_ID, start, type Running } from './start.js';
 import { connect } from './db/connect.js';
 import { migrate } from './db/migrate.js';
+import * as firstMigration from './db/migrations/001_garages.js';
 import { freshDatabase } from './testing/database.js';
+
+/** Fields that version 2 added. */
+const NEW_FIELDS = {
+  bikes: ['strokes', 'plugs', 'starter', 'wheels', 'brakeFront', 'brakeRear', 'tank', 'seat', 'fitted'],
+  fasteners: ['getsLost', 'breaks', 'trail', 'gauge', 'farGauge', 'look'],
+};
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let running: Running;
@@ -65,9 +72,40 @@ describe('first start', () => {
     const other = await freshDatabase();
     const pools = [connect(other.url), connect(other.url), connect(other.url)];
     await Promise.all(pools.map((p) => migrate(p)));
-    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '1' });
+    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '2' });
     await Promise.all(pools.map((p) => p.destroy()));
     await other.drop();
+  });
+  test('a database of version 1 is brought to version 2, its rows with it', async () => {
+    const old = await freshDatabase();
+    const db = connect(old.url);
+    const name = '001_garages';
+    await db.migrate.latest({
+      migrationSource: {
+        getMigrations: () => Promise.resolve([firstMigration]),
+        getMigrationName: () => name,
+        getMigration: () => Promise.resolve(firstMigration),
+      },
+    });
+    const id = randomUUID();
+    await db('garages').insert({ id, body: JSON.stringify({ name: 'Old', practice: DEFAULT_PRACTICE }) });
+    const b = bike();
+    const without = (row: object, ...keys: string[]) =>
+      Object.fromEntries(Object.entries(row).filter(([k]) => !keys.includes(k)));
+    const oldBike = without(b, ...NEW_FIELDS.bikes);
+    const oldNut = without(nut(b.id), ...NEW_FIELDS.fasteners);
+    await db('bikes').insert({ garage_id: id, id: b.id, body: JSON.stringify(oldBike) });
+    await db('fasteners').insert({ garage_id: id, id: String(oldNut['id']), body: JSON.stringify(oldNut) });
+    await migrate(db);
+    const again = await start({ databaseUrl: old.url, port: 0 });
+    const opened = (await request(again.url).get(`/api/garages/${id}`).expect(200)).body as {
+      document: GarageDocument;
+    };
+    expect(opened.document.bikes[0]).toMatchObject({ ...oldBike, wheels: 'spoked', tank: 12, fitted: [] });
+    expect(opened.document.fasteners[0]).toMatchObject({ ...oldNut, trail: [], gauge: null, look: null });
+    await again.stop();
+    await db.destroy();
+    await old.drop();
   });
   test('live and ready', async () => {
     await api().get('/health/live').expect(200, { live: true });
@@ -274,4 +312,105 @@ describe('the edges', () => {
     await server.stop();
     await expect(start({ databaseUrl: gone.url, port: 0 })).rejects.toThrow(/does not exist/);
   });
+});
+
+describe('instruments', () => {
+  /** Opens a garage's stream and gathers what it says. */
+  async function listen(url: string, id: string) {
+    const stop = new AbortController();
+    const response = await fetch(`${url}/api/garages/${id}/instruments`, { signal: stop.signal });
+    expect(response.headers.get('content-type')).toMatch(/text\/event-stream/);
+    const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+    let text = '';
+    return {
+      /** Reads on until so many signals are there. */
+      signals: async (n: number) => {
+        for (;;) {
+          const all = [...text.matchAll(/^data: (.*)$/gm)].map((m) => JSON.parse(m[1]!) as unknown);
+          if (all.length >= n) return all;
+          const { value, done } = await reader.read();
+          if (done) throw new Error('the stream ended');
+          text += value;
+        }
+      },
+      ended: async () => {
+        for (;;) if ((await reader.read()).done) return true;
+      },
+      stop: () => stop.abort(),
+    };
+  }
+  const signal = (seq: number, extra = {}) => ({
+    instrument: 'scale',
+    device: 'test scale',
+    seq,
+    value: 85,
+    stable: true,
+    ...extra,
+  });
+  const send = (body: unknown, id = garage, url = running.url) =>
+    request(url)
+      .post(`/api/garages/${id}/instruments`)
+      .send(body as object);
+
+  test('what a device sends reaches every page of its garage, and no other', async () => {
+    const [one, two, other] = await Promise.all([
+      listen(running.url, garage),
+      listen(running.url, garage),
+      listen(running.url, DEMO_ID),
+    ]);
+    await send(signal(0)).expect(202, { taken: 0 });
+    await send(signal(1, { value: null, stable: false })).expect(202);
+    await send(signal(7), DEMO_ID).expect(202);
+    for (const page of [one, two])
+      expect(await page.signals(2)).toEqual([signal(0), signal(1, { value: null, stable: false })]);
+    expect(await other.signals(1)).toEqual([signal(7)]);
+    for (const page of [one, two, other]) page.stop();
+  });
+  test('across two servers on one database', async () => {
+    const second = await start({ databaseUrl: database.url, port: 0 });
+    const page = await listen(second.url, garage);
+    await send(signal(3)).expect(202);
+    expect(await page.signals(1)).toEqual([signal(3)]);
+    const ended = page.ended();
+    await second.stop();
+    expect(await ended).toBe(true);
+  });
+  test('when the database drops the line the page’s stream ends, and the next one works', async () => {
+    const page = await listen(running.url, garage);
+    const ended = page.ended();
+    await running.db.raw(
+      `select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'necessaire signals' and datname = current_database()`,
+    );
+    expect(await ended).toBe(true);
+    const again = await listen(running.url, garage);
+    await send(signal(9)).expect(202);
+    expect(await again.signals(1)).toEqual([signal(9)]);
+    again.stop();
+  });
+  test.each([
+    [{ value: 'heavy' }, /value/],
+    [{ seq: -1 }, /seq/],
+    [{ instrument: 'ruler' }, /instrument/],
+    [{ device: '' }, /device/],
+    [{ more: 1 }, /./],
+  ])('%j is refused', async (fault, path) => {
+    const { body } = await send({ ...signal(0), ...fault }).expect(422);
+    expect(`${body.error.path} ${body.error.message}`).toMatch(path);
+  });
+  test('a garage that is not there has no instruments', async () => {
+    await send(signal(0), randomUUID()).expect(404);
+    await api().get(`/api/garages/${randomUUID()}/instruments`).expect(404);
+  });
+});
+
+test('ten thousand fasteners in one change, all or none', async () => {
+  const b = bike();
+  await put('bikes', b).expect(200);
+  const many = Array.from({ length: 10_000 }, () => nut(b.id));
+  const rows = many.map((row) => ({ table: 'fasteners', id: row.id, revision: 0, row }));
+  const broken = rows.map((r, i) => (i === 9999 ? { ...r, row: { ...r.row, count: 0 } } : r));
+  await change(broken).expect(422);
+  expect((await whole()).document.fasteners).toHaveLength(0);
+  await change(rows).expect(200);
+  expect((await whole()).document.fasteners).toHaveLength(10_000);
 });

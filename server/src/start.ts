@@ -7,6 +7,7 @@ import { createApp } from './app.js';
 import { connect } from './db/connect.js';
 import { migrate } from './db/migrate.js';
 import { insertDocument } from './repositories/rows.js';
+import { Signals } from './signals.js';
 
 /** Id of the demo garage: the one that a first visit opens. */
 export const DEMO_ID = '0de30000-0000-4000-8000-000000000001';
@@ -52,10 +53,11 @@ async function loadDemo(db: Knex): Promise<void> {
 export async function start(options: StartOptions): Promise<Running> {
   const log = options.log ?? pino({ level: 'silent' });
   const db = connect(options.databaseUrl, log);
+  const signals = new Signals(options.databaseUrl, log);
   try {
     await migrate(db);
     if (options.demo ?? true) await loadDemo(db);
-    const server = createServer(createApp(db, log, options.webRoot));
+    const server = createServer(createApp(db, log, signals, options.webRoot));
     await listen(server, options.port);
     const { port } = server.address() as AddressInfo;
     return {
@@ -63,6 +65,7 @@ export async function start(options: StartOptions): Promise<Running> {
       db,
       stop: async () => {
         const closed = new Promise((resolve) => server.close(resolve));
+        await signals.close();
         server.closeIdleConnections();
         const cut = setTimeout(() => server.closeAllConnections(), DRAIN_MS);
         await closed;

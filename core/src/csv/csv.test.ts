@@ -47,15 +47,15 @@ describe('tables of any make', () => {
     expect([readYes('Yes'), readYes(''), readYes('perhaps')]).toEqual([true, false, null]);
   });
   test.each([
-    ['', /empty/],
-    ['head,name', /header but no line/],
-    ['colour,shape\nred,round', /no column "head"/],
-    ['head,head\n10,11', /"head" occurs twice/],
-    ['head,name\n10,"Nut', /quote is not closed/],
-    ['head\u0000,name\n10,Nut', /no text/],
-    [`head,name\n${'10,Nut\n'.repeat(10_001)}`, /over 10000 lines/],
-    [`${'a,'.repeat(90)}head\n10`, /over 80 columns/],
-  ])('%j is refused', (text, message) => {
+    ['nothing', '', /empty/],
+    ['a header alone', 'head,name', /header but no line/],
+    ['another table', 'colour,shape\nred,round', /no column "head"/],
+    ['a column twice', 'head,head\n10,11', /"head" occurs twice/],
+    ['an open quote', 'head,name\n10,"Nut', /quote is not closed/],
+    ['a binary file', 'head\u0000,name\n10,Nut', /no text/],
+    ['10,001 lines', `head,name\n${'10,Nut\n'.repeat(10_001)}`, /over 10000 lines/],
+    ['91 columns', `${'a,'.repeat(90)}head\n10`, /over 80 columns/],
+  ])('%s: refused', (_what, text, message) => {
     expect(refused(text)).toMatch(message);
   });
   test('formulas go out as text and come back as they were', () => {

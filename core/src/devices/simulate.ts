@@ -1,5 +1,5 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { headBand, keySocketBand, lobeBand, SPREADS } from '../fit/index.js';
+import { gaugedBand, SPREADS } from '../fit/index.js';
 import type { Head } from '../sizes/index.js';
 
 /** Random numbers from a seed: the same seed gives the same series. */
@@ -38,15 +38,10 @@ export interface MadeLine {
   sent: boolean;
 }
 
-/** A head as it was made, somewhere in the band of its size: mm across flats or points. */
+/** A head as it was made, somewhere in the band of its size: mm across flats or points; NaN for forms that no calliper measures. */
 export function madeHead(head: Head, random: Random): number {
-  const band =
-    head.form === 'key'
-      ? keySocketBand(head.size)
-      : head.form.startsWith('lobe')
-        ? lobeBand(head)
-        : headBand(head.size);
-  return band.min + (band.max - band.min) * random.uniform();
+  const band = gaugedBand(head);
+  return band ? band.min + (band.max - band.min) * random.uniform() : Number.NaN;
 }
 
 /** Readings of one head, each with the instrument's flaws, to a hundredth of a mm. */

@@ -10,6 +10,9 @@ export interface Change {
   revision: number;
   row: Record<string, unknown> | null;
 }
+/** Rows in one statement. */
+const CHUNK = 500;
+
 interface Stored {
   revision: number;
   body: unknown;
@@ -25,34 +28,78 @@ export async function applyChanges(db: Knex, garageId: string, changes: readonly
   return db.transaction(async (tx) => {
     // Locking the garage serialises its writers, so that limits and references are judged on what is really there.
     await tx('garages').where({ id: garageId }).forUpdate();
-    const revisions: number[] = [];
-    for (const [i, change] of changes.entries()) revisions.push(await applyOne(tx, garageId, change, `changes[${i}]`));
+    const stored = await storedRows(tx, garageId, changes);
+    const batch: Batch = { inserts: new Map(), updates: [] };
+    const revisions = changes.map((change, i) => judge(change, stored, batch, `changes[${i}]`));
+    await write(tx, garageId, batch);
     await checkReferences(tx, garageId);
     await checkCounts(tx, garageId, new Set(changes.map((c) => c.table)));
     return revisions;
   });
 }
 
-async function applyOne(tx: Knex, garageId: string, change: Change, path: string): Promise<number> {
-  const { table, id, row } = change;
-  const key = { garage_id: garageId, id };
-  const found = await tx<Stored>(table).where(key).first<Stored | undefined>();
+const keyOf = (c: Pick<Change, 'table' | 'id'>) => `${c.table} ${c.id}`;
+interface Batch {
+  inserts: Map<string, Change>;
+  updates: { change: Change; revision: number }[];
+}
+
+/** What is stored of the rows to be changed, by table and id, in few questions however many there are. */
+async function storedRows(tx: Knex, garageId: string, changes: readonly Change[]): Promise<Map<string, Stored>> {
+  const found = new Map<string, Stored>();
+  for (const table of new Set(changes.map((c) => c.table))) {
+    const ids = changes.filter((c) => c.table === table).map((c) => c.id);
+    for (let i = 0; i < ids.length; i += CHUNK) {
+      const rows: (Stored & { id: string })[] = await tx(table)
+        .select('id', 'revision', 'body', 'deleted_at')
+        .where({ garage_id: garageId })
+        .whereIn('id', ids.slice(i, i + CHUNK));
+      for (const row of rows) found.set(keyOf({ table, id: row.id }), row);
+    }
+  }
+  return found;
+}
+
+/**
+ * Judges one change against what is stored, changes before it included, and puts it into the batch.
+ * @returns the row's new revision
+ */
+function judge(change: Change, stored: Map<string, Stored>, batch: Batch, path: string): number {
+  const { row } = change;
+  const key = keyOf(change);
+  const found = stored.get(key);
   if (!found) {
     if (row === null) return 0;
     if (change.revision !== 0) throw refuse(404, 'no-row', path, 'this row is not in the garage any more: reload');
-    await tx(table).insert({ ...key, body: JSON.stringify(row) });
+    batch.inserts.set(key, change);
+    stored.set(key, { revision: 1, body: row, deleted_at: null });
     return 1;
   }
   const alreadySo = row === null ? found.deleted_at !== null : found.deleted_at === null && sameJson(found.body, row);
   if (alreadySo) return found.revision;
   if (found.revision !== change.revision) throw stale(path, row, found.deleted_at ? null : found.body, found.revision);
   const revision = found.revision + 1;
-  await tx(table)
-    .where(key)
-    .update(
-      row === null ? { deleted_at: tx.fn.now(), revision } : { body: JSON.stringify(row), deleted_at: null, revision },
-    );
+  stored.set(key, { revision, body: row ?? found.body, deleted_at: row === null ? new Date(0) : null });
+  batch.updates.push({ change, revision });
   return revision;
+}
+
+async function write(tx: Knex, garageId: string, { inserts, updates }: Batch): Promise<void> {
+  const fresh = [...inserts.values()];
+  for (const table of new Set(fresh.map((c) => c.table))) {
+    const rows = fresh
+      .filter((c) => c.table === table)
+      .map(({ id, row }) => ({ garage_id: garageId, id, body: JSON.stringify(row) }));
+    for (let i = 0; i < rows.length; i += CHUNK) await tx(table).insert(rows.slice(i, i + CHUNK));
+  }
+  for (const { change, revision } of updates)
+    await tx(change.table)
+      .where({ garage_id: garageId, id: change.id })
+      .update(
+        change.row === null
+          ? { deleted_at: tx.fn.now(), revision }
+          : { body: JSON.stringify(change.row), deleted_at: null, revision },
+      );
 }
 
 /** Live rows may hang on live bikes and places only. Keys alone would let a row hang on a deleted one. */
@@ -94,8 +141,6 @@ async function checkCounts(tx: Knex, garageId: string, tables: ReadonlySet<Table
       throw refuse(422, 'too-many', table, `a garage holds up to ${MOST_ROWS[table]} ${table}: delete some first`);
   }
 }
-
-const CHUNK = 500;
 
 /** Writes a whole document into a new garage, all or nothing. */
 export async function insertDocument(db: Knex, garageId: string, doc: GarageDocument): Promise<void> {

@@ -7,7 +7,7 @@ import { findGarage } from '../repositories/garages.js';
 import { applyChanges, type Change } from '../repositories/rows.js';
 import { garageId, parse } from './validate.js';
 
-const MOST_CHANGES = 5000;
+const MOST_CHANGES = 12_000;
 const revision = z.int().min(0).max(2_000_000_000);
 const changeSchema = z.strictObject({
   table: z.enum(TABLES as [TableName, ...TableName[]]),
