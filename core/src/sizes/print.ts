@@ -19,6 +19,9 @@ export function printSize(size: string): string {
   return `${text.replace(fraction, sign)} in`;
 }
 
+/** Size for tabular figures, whose fraction slash falls apart: `7/16 in`, `½ in`, `13`. */
+export const plainSize = (size: string): string => printSize(size).replace('⁄', '/');
+
 /** Size as set inside a head's glyph, as short as it can be; small fractions are written plainly, since they must be read at arm's length. */
 export function glyphSize(shape: Shape): string {
   switch (shape.form) {

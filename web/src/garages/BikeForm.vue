@@ -1,10 +1,43 @@
 <script setup lang="ts">
-import { DRIVES, ENGINES, TYRES, type Bike } from '@necessaire/core';
+/** A bike's own numbers and traits: they draw it, and decide what there is to look at. */
+import { computed } from 'vue';
+import { BRAKES, DRIVES, ENGINES, FITTINGS, STARTERS, TYRES, type Bike, type Fitting } from '@necessaire/core';
 import NumberField from '../ui/NumberField.vue';
 
 const bike = defineModel<Bike>({ required: true });
 defineProps<{ faults: Record<string, string> }>();
 const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ...bike.value, [key]: value });
+const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
+
+interface Choice {
+  key: keyof Bike;
+  label: string;
+  of: readonly (string | number)[];
+}
+const CHOICES: Choice[] = [
+  { key: 'tyres', label: 'Tyres are', of: TYRES },
+  { key: 'wheels', label: 'Wheels', of: ['spoked', 'cast'] },
+  { key: 'drive', label: 'Drive', of: DRIVES },
+  { key: 'engine', label: 'Engine', of: ENGINES },
+  { key: 'strokes', label: 'Strokes', of: [4, 2] },
+  { key: 'plugs', label: 'Plugs in each cylinder', of: [1, 2] },
+  { key: 'cooling', label: 'Cooling', of: ['air', 'liquid'] },
+  { key: 'fuelling', label: 'Fuelling', of: ['injection', 'carburettor'] },
+  { key: 'starter', label: 'Starter', of: STARTERS },
+  { key: 'brakeFront', label: 'Front brake', of: BRAKES },
+  { key: 'brakeRear', label: 'Rear brake', of: ['disc', 'drum'] },
+  { key: 'seat', label: 'Seat', of: ['flat', 'stepped'] },
+];
+const choose = (choice: Choice, text: string) => {
+  const hit = choice.of.find((o) => String(o) === text);
+  if (hit !== undefined) set(choice.key, hit as never);
+};
+const fit = (fitting: Fitting, on: boolean) =>
+  set(
+    'fitted',
+    FITTINGS.filter((f) => (f === fitting ? on : bike.value.fitted.includes(f))),
+  );
+const name = computed(() => bike.value.name);
 </script>
 
 <template>
@@ -13,10 +46,10 @@ const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ..
       <span>What you call it</span>
       <input
         class="field"
-        :value="bike.name"
+        :value="name"
         maxlength="120"
         :aria-invalid="!!faults['name']"
-        @input="set('name', ($event.target as HTMLInputElement).value)"
+        @input="set('name', value($event))"
       />
     </label>
     <label
@@ -26,7 +59,7 @@ const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ..
         :value="bike.tyreFront"
         placeholder="90/90-21"
         :aria-invalid="!!faults['tyreFront']"
-        @change="set('tyreFront', ($event.target as HTMLInputElement).value.trim())"
+        @change="set('tyreFront', value($event).trim())"
     /></label>
     <label
       ><span>Rear tyre</span
@@ -35,60 +68,21 @@ const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ..
         :value="bike.tyreRear"
         placeholder="130/80-18"
         :aria-invalid="!!faults['tyreRear']"
-        @change="set('tyreRear', ($event.target as HTMLInputElement).value.trim())"
+        @change="set('tyreRear', value($event).trim())"
     /></label>
-    <label
-      ><span>Tyres are</span
-      ><select
-        class="field"
-        :value="bike.tyres"
-        @change="set('tyres', ($event.target as HTMLSelectElement).value as Bike['tyres'])"
-      >
-        <option v-for="t in TYRES" :key="t">{{ t }}</option>
+    <label v-for="c in CHOICES" :key="c.key"
+      ><span>{{ c.label }}</span
+      ><select class="field" :value="String(bike[c.key])" @change="choose(c, value($event))">
+        <option v-for="o in c.of" :key="o" :value="String(o)">{{ o }}</option>
       </select></label
     >
-    <label
-      ><span>Drive</span
-      ><select
-        class="field"
-        :value="bike.drive"
-        @change="set('drive', ($event.target as HTMLSelectElement).value as Bike['drive'])"
-      >
-        <option v-for="d in DRIVES" :key="d">{{ d }}</option>
-      </select></label
-    >
-    <label
-      ><span>Engine</span
-      ><select
-        class="field"
-        :value="bike.engine"
-        @change="set('engine', ($event.target as HTMLSelectElement).value as Bike['engine'])"
-      >
-        <option v-for="e in ENGINES" :key="e">{{ e }}</option>
-      </select></label
-    >
-    <label
-      ><span>Cooling</span
-      ><select
-        class="field"
-        :value="bike.cooling"
-        @change="set('cooling', ($event.target as HTMLSelectElement).value as Bike['cooling'])"
-      >
-        <option>air</option>
-        <option>liquid</option>
-      </select></label
-    >
-    <label
-      ><span>Fuelling</span
-      ><select
-        class="field"
-        :value="bike.fuelling"
-        @change="set('fuelling', ($event.target as HTMLSelectElement).value as Bike['fuelling'])"
-      >
-        <option>carburettor</option>
-        <option>injection</option>
-      </select></label
-    >
+    <NumberField
+      label="Tank, litres"
+      :min="2"
+      :max="45"
+      :model-value="bike.tank"
+      @update:model-value="set('tank', $event)"
+    />
     <NumberField
       label="Wheelbase"
       quantity="length"
@@ -113,6 +107,16 @@ const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ..
       :model-value="bike.payload"
       @update:model-value="set('payload', $event)"
     />
+    <fieldset class="wide">
+      <legend>What is fitted</legend>
+      <label v-for="f in FITTINGS" :key="f" class="tick"
+        ><input
+          type="checkbox"
+          :checked="bike.fitted.includes(f)"
+          @change="fit(f, ($event.target as HTMLInputElement).checked)"
+        />{{ f }}</label
+      >
+    </fieldset>
     <ul v-if="Object.keys(faults).length > 0" class="wide gap" role="alert">
       <li v-for="(message, field) in faults" :key="field">{{ field }}: {{ message }}</li>
     </ul>
@@ -122,8 +126,8 @@ const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ..
 <style scoped>
 .bike-form {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 16px;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 14px;
 }
 .wide {
   grid-column: 1 / -1;
@@ -132,6 +136,32 @@ label span {
   display: block;
   font-size: 13px;
   color: var(--soft);
+}
+fieldset {
+  border: 0;
+  border-top: 1px solid var(--hair);
+  padding: 6px 0 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+}
+legend {
+  font-size: 13px;
+  color: var(--soft);
+  float: left;
+  width: 100%;
+}
+.tick {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 32px;
+}
+@media (max-width: 760px) {
+  .tick {
+    min-height: 44px;
+  }
 }
 ul {
   margin: 0;

@@ -9,6 +9,8 @@ interface Kept {
   garageId: string | null;
   bikeId: string | null;
   tripId: string | null;
+  /** Who measures at this screen, written beside each step of the evidence ladder. */
+  who: string;
 }
 
 function kept(): Partial<Kept> {
@@ -28,13 +30,14 @@ export const useView = defineStore('view', () => {
   const garageId = ref<string | null>(was.garageId ?? null);
   const bikeId = ref<string | null>(was.bikeId ?? null);
   const tripId = ref<string | null>(was.tripId ?? null);
+  const who = ref(typeof was.who === 'string' ? was.who.slice(0, 60) : '');
   /** Fastener, piece and item under the cursor, shared by the stages so that a find leads to them. */
   const fastenerId = ref<string | null>(null);
   const pieceId = ref<string | null>(null);
   const itemKey = ref<string | null>(null);
   const commandOpen = ref(false);
   watch(
-    [theme, units, garageId, bikeId, tripId],
+    [theme, units, garageId, bikeId, tripId, who],
     () => {
       document.documentElement.dataset['theme'] = theme.value;
       const now: Kept = {
@@ -43,6 +46,7 @@ export const useView = defineStore('view', () => {
         garageId: garageId.value,
         bikeId: bikeId.value,
         tripId: tripId.value,
+        who: who.value,
       };
       try {
         localStorage.setItem(KEY, JSON.stringify(now));
@@ -52,5 +56,5 @@ export const useView = defineStore('view', () => {
     },
     { immediate: true },
   );
-  return { theme, units, garageId, bikeId, tripId, fastenerId, pieceId, itemKey, commandOpen };
+  return { theme, units, garageId, bikeId, tripId, who, fastenerId, pieceId, itemKey, commandOpen };
 });

@@ -14,7 +14,7 @@ const size = useSize(element);
 
 const BELOW: readonly Station[] = ['front-wheel', 'engine', 'controls', 'suspension', 'exhaust', 'rear-wheel'];
 const CHAR = 6.9;
-const labelled = computed(() => size.width >= 560 && props.fasteners !== undefined);
+const labelled = computed(() => size.width >= 560 && size.height >= 330 && props.fasteners !== undefined);
 const margin = computed(() => (labelled.value ? 34 : 6));
 const ringRadius = computed(() => (size.width < 560 ? 13 : 15));
 

@@ -22,7 +22,10 @@ export const subWords = (f: Fastener, units: UnitSystem): string =>
   [
     f.far ? `far end ${printShape(f.far)}` : '',
     ...accessWords(f.access, units),
+    ...(f.far ? accessWords(f.farAccess, units).map((w) => `far end ${w}`) : []),
     f.shakesLoose ? 'shakes loose' : '',
+    f.getsLost ? 'gets lost' : '',
+    f.breaks ? 'breaks' : '',
     f.condition !== 'dirty' && f.condition !== 'clean' ? f.condition : '',
     f.accessory ? 'accessory' : '',
     f.thread ?? '',

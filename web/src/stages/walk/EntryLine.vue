@@ -1,35 +1,50 @@
 <script setup lang="ts">
 /** One line a fastener, as fast as talking. What cannot be read is underlined, says why, and stays in the line. */
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
-import {
-  isComplete,
-  newFastener,
-  readEntry,
-  STATION_NAMES,
-  typeEntry,
-  type Fastener,
-  type Station,
-} from '@necessaire/core';
+import { STATION_NAMES, typeEntry, type Fastener, type Station, type Visit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
 
-const props = defineProps<{ station: Station }>();
+const props = defineProps<{ station: Station; visit: Visit | null }>();
 const editing = defineModel<Fastener | null>('editing', { required: true });
-const emit = defineEmits<{ down: []; added: [id: string] }>();
+const emit = defineEmits<{ down: []; added: [id: string]; measured: [id: string] }>();
 const garage = useGarage();
 const answers = useAnswer();
+const view = useView();
 const notice = useNotice();
 const text = ref('');
 const box = ref<HTMLInputElement>();
 const echo = ref<HTMLElement>();
-let last = '';
-let nextId = crypto.randomUUID() as string;
+const last = ref('');
+const nextId = ref(crypto.randomUUID() as string);
 
-const reading = computed(() => readEntry(text.value));
-const complete = computed(() => text.value.trim() !== '' && isComplete(reading.value));
-/** Problems are shown once there is something to be said about; the hint for a missing size waits for a space. */
+const walking = computed(() => props.visit !== null && !editing.value);
+const reading = computed(() => readingOf(text.value, walking.value));
+const entered = computed<Entered>(() => {
+  const bike = garage.bike;
+  if (!bike) return { kind: 'nothing', message: 'Add a bike first' };
+  return enteredAs(text.value, reading.value, {
+    bike,
+    station: props.station,
+    editing: editing.value,
+    visit: props.visit,
+    nextId: nextId.value,
+    who: view.who,
+    now: new Date().toISOString(),
+  });
+});
+/** Problems are shown once there is something to be said about. */
 const problems = computed(() => (text.value.trim() === '' ? [] : reading.value.problems));
+/** What Enter does where that is not plain from the line. */
+const meaning = computed(() => {
+  const e = entered.value;
+  if (e.kind === 'reading') return e.says;
+  if (e.kind !== 'row' || editing.value || reading.value.draft.name !== undefined) return '';
+  return e.row.leftOut !== null ? e.says : `for ${e.row.name.toLowerCase()}`;
+});
 
 /** The line cut into plain and faulty stretches, for the underline behind the input. */
 const stretches = computed(() => {
@@ -44,38 +59,11 @@ const stretches = computed(() => {
   return out;
 });
 
-function made(): Fastener | null {
-  const bike = garage.bike;
-  const { draft } = reading.value;
-  if (!bike || !complete.value || !draft.head) return null;
-  const base = editing.value;
-  const fresh = newFastener({
-    station: base?.station ?? props.station,
-    name: 'Fastener',
-    ...draft,
-    id: base?.id ?? nextId,
-    bikeId: bike.id,
-    head: draft.head,
-  });
-  // What a line cannot say stays as it was.
-  return base
-    ? {
-        ...fresh,
-        role: draft.role ?? base.role,
-        note: base.note,
-        leftOut: base.leftOut,
-        farAccess: base.farAccess,
-        torque: fresh.torque && base.torque?.value === fresh.torque.value ? base.torque : fresh.torque,
-      }
-    : fresh;
-}
-
 watch(
   () => [text.value, editing.value] as const,
   () => {
-    const f = made();
-    const known = editing.value && f && JSON.stringify(f) === JSON.stringify(editing.value);
-    answers.draft = f && !known ? f : null;
+    const e = entered.value;
+    answers.draft = e.kind === 'row' && !unchanged(e, editing.value) ? e.row : null;
   },
 );
 watch(editing, async (f) => {
@@ -89,26 +77,41 @@ watch(editing, async (f) => {
 onBeforeUnmount(() => (answers.draft = null));
 
 function keep() {
-  const f = made();
-  if (!f) {
-    notice.say(problems.value[0]?.message ?? 'Write a size first: 10, 1/2in, i5, t30');
+  const e = entered.value;
+  if (e.kind === 'nothing') {
+    notice.say(e.message);
     return;
   }
-  last = text.value;
+  last.value = text.value;
   answers.draft = null;
-  garage.put(editing.value ? `change ${f.name}` : `add ${f.name}`, 'fasteners', f);
-  notice.say(editing.value ? `${f.name} changed` : `${f.name} added at ${STATION_NAMES[f.station]}`);
-  emit('added', f.id);
-  nextId = crypto.randomUUID();
-  editing.value = null;
+  if (e.kind === 'reading') {
+    garage.put(`reading of ${e.row.name}`, 'fasteners', withReading(e.row, e.value));
+    emit('measured', e.row.id);
+  } else {
+    garage.put(e.label, 'fasteners', e.row);
+    notice.say(e.says);
+    emit('added', e.row.id);
+    editing.value = null;
+  }
+  nextId.value = crypto.randomUUID();
   text.value = '';
 }
+/** The last line again, for a row that differs in little. */
+function repeat() {
+  text.value = last.value;
+  box.value?.focus();
+}
+function focus(start = '') {
+  text.value = start;
+  box.value?.focus();
+}
+defineExpose({ focus });
 function leave() {
   if (editing.value) editing.value = null;
   text.value = '';
 }
 function up() {
-  if (text.value === '' && last !== '') text.value = last;
+  if (text.value === '' && last.value !== '') text.value = last.value;
 }
 function follow() {
   if (echo.value && box.value) echo.value.scrollLeft = box.value.scrollLeft;
@@ -134,7 +137,11 @@ function follow() {
           autocapitalize="off"
           spellcheck="false"
           enterkeyhint="done"
-          :placeholder="`27 axle nut 98nm at ${STATION_NAMES[station].toLowerCase()}`"
+          :placeholder="
+            visit && !editing
+              ? `size of ${visit.look.name.toLowerCase()}, or 27 axle nut 98nm`
+              : `27 axle nut 98nm at ${STATION_NAMES[station].toLowerCase()}`
+          "
           :aria-invalid="problems.length > 0"
           aria-describedby="entry-says"
           @scroll="follow"
@@ -150,10 +157,13 @@ function follow() {
       <template v-if="text.trim() !== ''">
         <p v-for="(p, i) in problems" :key="`p ${i}`" class="gap problem">{{ p.message }}</p>
         <span v-for="(p, i) in reading.parts" :key="i" class="chip">{{ p.label }}</span>
+        <strong v-if="meaning">{{ meaning }}</strong>
       </template>
       <span v-else class="soft"
-        >size, name, then what else: <code>2 ends</code> <code>far i10</code> <code>x4</code> <code>m8</code>
-        <code>45nm</code> <code>sunk 60</code> <code>thin 5</code> <code>side only</code> <code>loose</code></span
+        ><button v-if="last" class="link again" type="button" @click="repeat">Last line again</button>
+        <template v-if="walking"><code>?</code> assume <code>-</code> leave out, or </template>size, name, then:
+        <code>2 ends</code> <code>far i10</code> <code>x4</code> <code>m8</code> <code>45nm</code> <code>sunk 60</code>
+        <code>thin 5</code> <code>loose</code> <code>note:</code></span
       >
     </div>
   </div>
@@ -240,6 +250,9 @@ input::placeholder {
   flex: 1 1 100%;
   font-weight: 500;
 }
+.again {
+  margin-right: 10px;
+}
 .chip {
   border: 1px solid var(--line);
   padding: 1px 8px;
@@ -248,6 +261,7 @@ input::placeholder {
   font-size: 14px;
 }
 code {
+  white-space: nowrap;
   font-family: var(--figures);
   font-size: 12.5px;
   margin-left: 5px;

@@ -1,24 +1,19 @@
 <script setup lang="ts">
-/** Everything about the chosen fastener that a line does not say, and how the drawer turns it. */
+/** The chosen fastener: its size for sure, everything about it, and how it is known. */
 import { computed } from 'vue';
-import {
-  breakLoose,
-  EVIDENCE,
-  figure,
-  printShape,
-  ROLES,
-  STATION_NAMES,
-  STATIONS,
-  unitOf,
-  type Fastener,
-} from '@necessaire/core';
+import { breakLoose, figure, unitOf, type Fastener } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import FastenerForm from './FastenerForm.vue';
+import LadderList from './LadderList.vue';
+import SizeBench from './SizeBench.vue';
 
+export type PanelTab = 'size' | 'all' | 'ladder';
 const props = defineProps<{ fastener: Fastener }>();
+const tab = defineModel<PanelTab>('tab', { required: true });
 const emit = defineEmits<{ close: []; correct: [] }>();
 const garage = useGarage();
 const answers = useAnswer();
@@ -26,12 +21,11 @@ const explain = useExplain();
 const notice = useNotice();
 const view = useView();
 
-const change = (label: string, fields: Partial<Fastener>) =>
-  garage.put(label, 'fasteners', { ...props.fastener, ...fields });
-const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
-const pick = <T extends string>(list: readonly T[], event: Event): T | null =>
-  list.find((x) => x === value(event)) ?? null;
-
+const TABS: { key: PanelTab; name: string }[] = [
+  { key: 'size', name: 'Size' },
+  { key: 'all', name: 'All about it' },
+  { key: 'ladder', name: 'How it is known' },
+];
 const reach = computed(() => answers.byFastener.get(props.fastener.id));
 const need = computed(() => breakLoose(props.fastener));
 
@@ -46,15 +40,22 @@ function explainTorque() {
     source: 'This only plans which tool can. The value to tighten to is the manual’s alone.',
   });
 }
-function leaveOut(reason: string) {
-  const text = reason.trim();
-  change(text ? `leave out ${props.fastener.name}` : `count ${props.fastener.name} in`, { leftOut: text || null });
+function again() {
+  const copy = { ...props.fastener, id: crypto.randomUUID() as string, trail: [], gauge: null, farGauge: null };
+  garage.put(`double ${copy.name}`, 'fasteners', copy);
+  view.fastenerId = copy.id;
+  notice.say(`A second ${copy.name.toLowerCase()} stands under the first`);
 }
 function remove() {
   const { id, name } = props.fastener;
   garage.remove(`delete ${name}`, { table: 'fasteners', id });
   notice.say(`${name} deleted. Ctrl Z brings it back.`);
   emit('close');
+}
+function turn(by: number) {
+  const at = TABS.findIndex((t) => t.key === tab.value);
+  tab.value = TABS[(at + by + TABS.length) % TABS.length]!.key;
+  document.getElementById(`tab-${tab.value}`)?.focus();
 }
 </script>
 
@@ -64,51 +65,30 @@ function remove() {
       <h2>{{ fastener.name }}</h2>
       <span class="acts">
         <button class="link" @click="emit('correct')">Correct in the line</button>
+        <button class="link" @click="again">Double</button>
         <button class="link gap" @click="remove">Delete</button>
         <button class="link" @click="emit('close')">Close</button>
       </span>
     </header>
-    <div class="facts">
-      <label
-        ><span>Station</span>
-        <select
-          class="field"
-          :value="fastener.station"
-          @change="change('move it to another station', { station: pick(STATIONS, $event) ?? fastener.station })"
-        >
-          <option v-for="s in STATIONS" :key="s" :value="s">{{ STATION_NAMES[s] }}</option>
-        </select></label
+    <div class="turns" role="tablist" aria-label="About it" @keydown.right="turn(1)" @keydown.left="turn(-1)">
+      <button
+        v-for="t in TABS"
+        :id="`tab-${t.key}`"
+        :key="t.key"
+        class="plain"
+        role="tab"
+        :aria-selected="tab === t.key"
+        :tabindex="tab === t.key ? 0 : -1"
+        aria-controls="about"
+        @click="tab = t.key"
       >
-      <label
-        ><span>Evidence</span>
-        <select
-          class="field"
-          :value="fastener.evidence"
-          @change="change('change its evidence', { evidence: pick(EVIDENCE, $event) ?? 'assumed' })"
-        >
-          <option v-for="e in EVIDENCE" :key="e">{{ e }}</option>
-        </select></label
-      >
-      <label
-        ><span>Its job in a mend</span>
-        <select
-          class="field"
-          :value="fastener.role ?? ''"
-          @change="change('change its job', { role: pick(ROLES, $event) })"
-        >
-          <option value="">none named</option>
-          <option v-for="r in ROLES" :key="r">{{ r }}</option>
-        </select></label
-      >
-      <label
-        ><span>Left out, because</span>
-        <input
-          class="field"
-          :value="fastener.leftOut ?? ''"
-          maxlength="300"
-          placeholder="counts"
-          @change="leaveOut(value($event))"
-      /></label>
+        {{ t.name }}
+      </button>
+    </div>
+    <div id="about" role="tabpanel" :aria-labelledby="`tab-${tab}`">
+      <SizeBench v-if="tab === 'size'" :fastener="fastener" />
+      <FastenerForm v-else-if="tab === 'all'" :fastener="fastener" />
+      <LadderList v-else :fastener="fastener" />
     </div>
     <p class="reach">
       <template v-if="fastener.leftOut">It does not count: {{ fastener.leftOut }}.</template>
@@ -127,9 +107,6 @@ function remove() {
           {{ figure(view.units, 'torque', need.value) }} {{ unitOf(view.units, 'torque') }}
         </button></template
       >
-      <template v-if="fastener.far">
-        · both ends: {{ printShape(fastener.head) }} and {{ printShape(fastener.far) }}</template
-      >
     </p>
   </section>
 </template>
@@ -137,36 +114,53 @@ function remove() {
 <style scoped>
 .fastener-panel {
   border-top: 1px solid var(--line);
-  margin-top: 10px;
-  padding-top: 10px;
+  margin-top: 8px;
+  padding-top: 8px;
 }
 header {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: baseline;
-  gap: 12px;
+  gap: 4px 12px;
+}
+h2 {
+  color: var(--ink);
+  text-transform: none;
+  font-size: 19px;
+  font-weight: 600;
+  letter-spacing: 0;
 }
 .acts {
   display: flex;
   gap: 16px;
 }
-.facts {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
-  gap: 8px 12px;
-  margin: 8px 0;
+.turns {
+  display: flex;
+  gap: 18px;
+  border-bottom: 1px solid var(--line);
+  margin: 4px 0 10px;
 }
-.facts span {
-  display: block;
-  font-size: 13px;
+.turns button {
+  font-family: var(--v-font-heading);
+  font-size: 16px;
+  font-weight: 500;
   color: var(--soft);
+  padding: 4px 0 5px;
+}
+.turns button[aria-selected='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  box-shadow: inset 0 -3px 0 var(--ink);
 }
 .reach {
-  font-size: 14.5px;
+  font-size: 14px;
+  margin-top: 8px;
 }
 @media (max-width: 760px) {
-  .acts .link {
-    min-height: 40px;
+  .acts .link,
+  .turns button {
+    min-height: 44px;
     display: inline-flex;
     align-items: center;
   }

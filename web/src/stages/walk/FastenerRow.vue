@@ -7,8 +7,8 @@ import EvidenceBars from '../../ui/EvidenceBars.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { subWords, toneOf } from '../../ui/words';
 
-const props = defineProps<{ fastener: Fastener; picked: boolean }>();
-const emit = defineEmits<{ pick: [] }>();
+const props = defineProps<{ fastener: Fastener; picked: boolean; choosing?: boolean; chosen?: boolean }>();
+const emit = defineEmits<{ press: [event: MouseEvent] }>();
 const view = useView();
 const answers = useAnswer();
 const reached = computed(() => answers.byFastener.get(props.fastener.id)?.reached ?? true);
@@ -18,12 +18,15 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
 <template>
   <button
     class="plain row fastener"
-    :class="{ picked }"
+    :class="{ picked, chosen }"
     :data-fastener="fastener.id"
-    :aria-pressed="picked"
-    @click="emit('pick')"
+    :aria-pressed="choosing ? chosen : picked"
+    @click="emit('press', $event)"
   >
-    <HeadGlyph :head="fastener.head" :tone="toneOf(fastener)" />
+    <span v-if="choosing" class="box" aria-hidden="true"
+      ><svg v-if="chosen" viewBox="0 0 20 20" width="20" height="20"><path d="M3 10l5 5L17 4" /></svg
+    ></span>
+    <HeadGlyph v-else :head="fastener.head" :tone="toneOf(fastener)" />
     <span class="text">
       <span class="title"
         >{{ fastener.name }}<span v-if="fastener.count > 1" class="soft num count"> ×{{ fastener.count }}</span></span
@@ -59,6 +62,21 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
 .fastener:focus-visible {
   outline: 2px solid var(--ink);
   outline-offset: -2px;
+}
+.chosen {
+  background: var(--picked);
+}
+.box {
+  width: 28px;
+  height: 28px;
+  border: 2px solid var(--ink);
+  display: grid;
+  place-items: center;
+}
+.box path {
+  stroke: var(--ink);
+  stroke-width: 3;
+  fill: none;
 }
 .title,
 .sub {

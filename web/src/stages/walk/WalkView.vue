@@ -1,53 +1,108 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
-import { STATION_NAMES, STATIONS, type Fastener, type Station } from '@necessaire/core';
+import { guideOf, STATION_NAMES, writeFasteners, type Fastener, type Station } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
-import HeadGlyph from '../../ui/HeadGlyph.vue';
+import { download, fileName } from '../../ui/download';
+import BulkBar from './BulkBar.vue';
+import CompareDialog from './CompareDialog.vue';
+import CopyDialog from './CopyDialog.vue';
+import CsvDialog from './CsvDialog.vue';
 import EntryLine from './EntryLine.vue';
-import FastenerPanel from './FastenerPanel.vue';
+import FastenerPanel, { type PanelTab } from './FastenerPanel.vue';
 import FastenerRow from './FastenerRow.vue';
+import GuideCard from './GuideCard.vue';
+import { EVERYTHING, groupsOf, stretch, type Showing } from './rows';
+import SheetTools from './SheetTools.vue';
 
 const garage = useGarage();
 const view = useView();
-const station = ref<Station | null>(null);
+const answers = useAnswer();
+const showing = ref<Showing>(EVERYTHING);
 const editing = shallowRef<Fastener | null>(null);
+const tab = ref<PanelTab>('size');
+const dialog = ref<'csv' | 'compare' | 'copy' | null>(null);
 const sheet = ref<HTMLElement>();
+const line = ref<InstanceType<typeof EntryLine>>();
 
+const station = computed({
+  get: () => showing.value.station,
+  set: (to: Station | null) => (showing.value = { ...showing.value, station: to }),
+});
 const counted = computed(() => garage.fasteners.filter((f) => f.leftOut === null));
-const unsure = computed(() => counted.value.filter((f) => f.evidence === 'assumed'));
-const assumed = computed(() => unsure.value.length);
+const assumed = computed(() => counted.value.filter((f) => f.evidence === 'assumed').length);
 const picked = computed(() => garage.fasteners.find((f) => f.id === view.fastenerId) ?? null);
-/** The first station on the round that still has something assumed, or nothing at all. */
-const next = computed(() =>
-  STATIONS.find((s) => {
-    const here = counted.value.filter((f) => f.station === s);
-    return here.length === 0 || here.some((f) => f.evidence === 'assumed');
-  }),
+
+// The walk: what to look at next; what was put off comes last, until the page is left.
+const later = ref<string[]>([]);
+const guide = computed(() => {
+  const g = guideOf(garage.bike!, garage.fasteners, station.value);
+  const open = g.visits.filter((v) => v.state !== 'done' && !later.value.includes(v.look.key));
+  const here = station.value ? open.filter((v) => v.look.station === station.value) : [];
+  const first = (list: typeof open) => list.find((v) => v.state === 'to do') ?? list.find((v) => v.state === 'assumed');
+  return { ...g, next: first(here) ?? first(open) ?? null };
+});
+const entryStation = computed<Station>(
+  () => station.value ?? picked.value?.station ?? guide.value.next?.look.station ?? 'front-wheel',
 );
-const entryStation = computed<Station>(() => station.value ?? picked.value?.station ?? next.value ?? 'front-wheel');
-const groups = computed(() =>
-  STATIONS.filter((s) => station.value === null || s === station.value)
-    .map((s) => {
-      const rows = garage.fasteners.filter((f) => f.station === s && f.leftOut === null);
-      return { station: s, rows, sure: rows.filter((f) => f.evidence !== 'assumed').length };
+
+// The rows, at most so many at once: ten thousand would stop the page.
+const AT_ONCE = 300;
+const most = ref(AT_ONCE);
+const reached = (f: Fastener) => answers.byFastener.get(f.id)?.reached ?? true;
+const all = computed(() => groupsOf(garage.fasteners, showing.value, reached));
+const shown = computed(() => all.value.reduce((s, g) => s + g.rows.length, 0));
+const groups = computed(() => {
+  let left = most.value;
+  return all.value
+    .map((g) => {
+      const rows = g.rows.slice(0, left);
+      left -= rows.length;
+      return { ...g, rows, total: g.rows.length };
     })
-    .filter((g) => g.rows.length > 0 || g.station === station.value),
-);
+    .filter((g) => g.rows.length > 0 || g.total === 0);
+});
 const leftOut = computed(() =>
-  garage.fasteners.filter((f) => f.leftOut !== null && (station.value === null || f.station === station.value)),
+  showing.value.only === 'all' && showing.value.words === ''
+    ? garage.fasteners.filter((f) => f.leftOut !== null && (station.value === null || f.station === station.value))
+    : [],
 );
+
+// Choosing several rows.
+const choosing = ref(false);
+const chosen = ref<string[]>([]);
+const from = ref<string | null>(null);
+const chosenRows = computed(() => garage.fasteners.filter((f) => chosen.value.includes(f.id)));
+function toggle(id: string, whole: boolean) {
+  choosing.value = true;
+  const ids = whole && from.value ? stretch(all.value, from.value, id) : [id];
+  const on = !chosen.value.includes(id);
+  chosen.value = on ? [...new Set([...chosen.value, ...ids])] : chosen.value.filter((c) => !ids.includes(c));
+  from.value = id;
+}
+function clear() {
+  chosen.value = [];
+  choosing.value = false;
+}
 
 watch(
   () => view.bikeId,
   () => {
-    station.value = null;
+    showing.value = EVERYTHING;
     editing.value = null;
+    later.value = [];
+    most.value = AT_ONCE;
+    clear();
   },
 );
 
-function pick(f: Fastener) {
+function press(f: Fastener, event: MouseEvent) {
+  if (choosing.value || event.shiftKey || event.ctrlKey || event.metaKey) {
+    toggle(f.id, event.shiftKey);
+    return;
+  }
   view.fastenerId = f.id;
   editing.value = f;
 }
@@ -60,12 +115,19 @@ function rows() {
   return [...(sheet.value?.querySelectorAll<HTMLElement>('[data-fastener]') ?? [])];
 }
 function step(event: KeyboardEvent, by: number) {
-  const all = rows();
-  const at = all.indexOf(document.activeElement as HTMLElement);
+  const list = rows();
+  const at = list.indexOf(document.activeElement as HTMLElement);
   if (at < 0) return;
   event.preventDefault();
   if (at + by < 0) sheet.value?.querySelector<HTMLElement>('[data-entry]')?.focus();
-  else all[Math.min(all.length - 1, at + by)]?.focus();
+  else list[Math.min(list.length - 1, at + by)]?.focus();
+}
+/** Space chooses the row that has the focus, with Shift the whole stretch. */
+function space(event: KeyboardEvent) {
+  const id = (document.activeElement as HTMLElement | null)?.dataset['fastener'];
+  if (!id) return;
+  event.preventDefault();
+  toggle(id, event.shiftKey);
 }
 async function added(id: string) {
   if (view.fastenerId && view.fastenerId !== id) view.fastenerId = null;
@@ -73,6 +135,14 @@ async function added(id: string) {
   rows()
     .find((r) => r.dataset['fastener'] === id)
     ?.scrollIntoView({ block: 'nearest' });
+}
+/** A reading came for a row: its bench opens, and the line waits for the next. */
+function measured(id: string) {
+  view.fastenerId = id;
+  tab.value = 'size';
+}
+function writeTable() {
+  download(fileName(`${garage.bike?.name ?? 'bike'} fasteners`, 'csv'), writeFasteners(garage.fasteners), 'text/csv');
 }
 </script>
 
@@ -85,38 +155,43 @@ async function added(id: string) {
           <span class="num">{{ counted.length - assumed }}</span> of
           <span class="num">{{ counted.length }}</span> measured or better, <span class="num">{{ assumed }}</span> still
           assumed.
-          <template v-if="next"
+          <template v-if="guide.next"
             >Next:
-            <button class="link" @click="station = next">
-              <strong>{{ STATION_NAMES[next].toLowerCase() }}</strong>
+            <button class="link" @click="station = guide.next.look.station">
+              <strong>{{ guide.next.look.name.toLowerCase() }}</strong>
             </button></template
           >
         </p>
-        <p v-else>
-          Start at the front axle: put a spanner or a calliper on it and type its size, such as
-          <code class="num">24 axle nut</code>.
-        </p>
+        <p v-else>Start at the front axle: put a spanner or a calliper on it, and press or type its size.</p>
       </div>
       <BikeDrawing
         :bike="garage.bike"
         :fasteners="garage.fasteners"
         :station="station"
         class="bike-picture"
+        :class="{ small: picked }"
         @station="station = $event"
       />
-      <p class="legend soft">
+      <p v-if="!picked" class="legend soft">
         <span class="swatch proven" /> tried or proven <span class="swatch measured" /> measured
         <span class="swatch assumed" /> only assumed
       </p>
-      <FastenerPanel v-if="picked" :key="picked.id" :fastener="picked" @close="close" @correct="editing = picked" />
-      <section v-else-if="unsure.length > 0" class="unsure">
-        <h2>Still only assumed: put a spanner on these</h2>
-        <p class="chips">
-          <button v-for="f in unsure" :key="f.id" class="plain chip" @click="pick(f)">
-            <HeadGlyph :head="f.head" tone="assumed" :size="26" />{{ f.name }}
-          </button>
-        </p>
-      </section>
+      <FastenerPanel
+        v-if="picked"
+        :key="picked.id"
+        v-model:tab="tab"
+        :fastener="picked"
+        @close="close"
+        @correct="editing = picked"
+      />
+      <GuideCard
+        v-else
+        :guide="guide"
+        :skipped="later.length"
+        @skip="guide.next && later.push(guide.next.look.key)"
+        @measure="measured($event.id)"
+        @type="line?.focus()"
+      />
     </section>
     <section
       ref="sheet"
@@ -124,19 +199,55 @@ async function added(id: string) {
       aria-label="Fasteners"
       @keydown.down="step($event, 1)"
       @keydown.up="step($event, -1)"
+      @keydown.space="space"
     >
-      <EntryLine v-model:editing="editing" :station="entryStation" @down="rows()[0]?.focus()" @added="added" />
+      <EntryLine
+        ref="line"
+        v-model:editing="editing"
+        :station="entryStation"
+        :visit="picked ? null : guide.next"
+        @down="rows()[0]?.focus()"
+        @added="added"
+        @measured="measured"
+      />
+      <SheetTools
+        v-model="showing"
+        :shown="shown"
+        :of="counted.length"
+        :choosing="choosing"
+        @choose="choosing ? clear() : (choosing = true)"
+        @csv-in="dialog = 'csv'"
+        @csv-out="writeTable"
+        @compare="dialog = 'compare'"
+        @copy="dialog = 'copy'"
+      />
       <p v-if="station" class="filter">
         Only {{ STATION_NAMES[station].toLowerCase() }}. <button class="link" @click="station = null">Show all</button>
       </p>
-      <template v-for="g in groups" :key="g.station">
+      <template v-for="g in groups" :key="g.key">
         <div class="sheet-head">
-          <h2>{{ STATION_NAMES[g.station] }}</h2>
-          <span class="num soft">{{ g.sure }} / {{ g.rows.length }}</span>
+          <h2>{{ g.station ? STATION_NAMES[g.station] : showing.sort }}</h2>
+          <span class="num soft">{{ g.sure }} / {{ g.total }}</span>
         </div>
-        <FastenerRow v-for="f in g.rows" :key="f.id" :fastener="f" :picked="f.id === view.fastenerId" @pick="pick(f)" />
-        <p v-if="g.rows.length === 0" class="empty">Nothing here yet. Type the first one above.</p>
+        <FastenerRow
+          v-for="f in g.rows"
+          :key="f.id"
+          :fastener="f"
+          :picked="f.id === view.fastenerId"
+          :choosing="choosing"
+          :chosen="chosen.includes(f.id)"
+          @press="press(f, $event)"
+        />
+        <p v-if="g.total === 0" class="empty">
+          {{ g.station ? 'Nothing here yet. Press a size on the left or type it above.' : 'No row is like that.' }}
+        </p>
       </template>
+      <p v-if="groups.length === 0 && counted.length > 0" class="empty">No row is like that.</p>
+      <p v-if="shown > most" class="more">
+        <button class="tool-button quiet" @click="most += AT_ONCE">
+          Show {{ Math.min(AT_ONCE, shown - most) }} of {{ shown - most }} more
+        </button>
+      </p>
       <template v-if="leftOut.length > 0">
         <div class="sheet-head">
           <h2>Left out, with the reason</h2>
@@ -147,10 +258,21 @@ async function added(id: string) {
           :key="f.id"
           :fastener="f"
           :picked="f.id === view.fastenerId"
-          @pick="pick(f)"
+          :choosing="choosing"
+          :chosen="chosen.includes(f.id)"
+          @press="press(f, $event)"
         />
       </template>
+      <BulkBar
+        v-if="choosing && chosenRows.length > 0"
+        :chosen="chosenRows"
+        @clear="clear"
+        @all="chosen = all.flatMap((g) => g.rows.map((f) => f.id))"
+      />
     </section>
+    <CsvDialog v-if="dialog === 'csv'" @close="dialog = null" />
+    <CompareDialog v-if="dialog === 'compare'" @close="dialog = null" />
+    <CopyDialog v-if="dialog === 'copy'" @close="dialog = null" />
   </div>
 </template>
 
@@ -163,6 +285,11 @@ async function added(id: string) {
   flex: 1 1 300px;
   min-height: 300px;
   max-height: 560px;
+}
+.bike-picture.small {
+  flex: 1 1 270px;
+  min-height: 250px;
+  max-height: 290px;
 }
 .legend {
   font-size: 13px;
@@ -186,38 +313,25 @@ async function added(id: string) {
 .swatch.assumed {
   background: var(--assumed);
 }
-.unsure {
-  border-top: 1px solid var(--line);
-  margin-top: 10px;
-  padding-top: 8px;
-}
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  margin-top: 6px;
-}
-.chip {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 34px;
-}
-.chip:hover {
-  text-decoration: underline;
+.more {
+  padding: 12px 16px;
 }
 .filter {
   padding: 8px 16px;
   border-bottom: 1px solid var(--hair);
 }
 @media (max-width: 760px) {
-  .unsure,
   .legend {
     display: none;
   }
   .bike-picture {
     flex: none;
     height: 250px;
+    min-height: 0;
+  }
+  .bike-picture.small {
+    flex: none;
+    height: 180px;
     min-height: 0;
   }
 }

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+/** What is done to several rows at once: one edit, so one undo. */
+import { CONDITIONS, EVIDENCE, LEAVE_OUT, STATION_NAMES, STATIONS, type Fastener } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import DropMenu from '../../ui/DropMenu.vue';
+import { climbed } from './climbed';
+
+const props = defineProps<{ chosen: Fastener[] }>();
+const emit = defineEmits<{ clear: []; all: [] }>();
+const garage = useGarage();
+const notice = useNotice();
+
+function change(label: string, to: (f: Fastener) => Fastener | null) {
+  const n = props.chosen.length;
+  garage.edit(
+    `${label} ${n} rows`,
+    props.chosen.map((before) => ({ table: 'fasteners' as const, id: before.id, before, after: to(before) })),
+  );
+  notice.say(`${n} ${n === 1 ? 'row' : 'rows'}: ${label}. Ctrl Z takes it back.`);
+}
+const TRAITS = [
+  { key: 'shakesLoose', label: 'shakes loose' },
+  { key: 'getsLost', label: 'gets lost' },
+  { key: 'breaks', label: 'breaks' },
+  { key: 'accessory', label: 'accessory' },
+] as const;
+const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) => f[key]);
+</script>
+
+<template>
+  <div class="bulk panel" role="toolbar" aria-label="Chosen rows">
+    <strong
+      ><span class="num">{{ chosen.length }}</span> chosen</strong
+    >
+    <DropMenu label="Evidence" hint="Put them on a step of the ladder">
+      <button
+        v-for="e in EVIDENCE"
+        :key="e"
+        role="menuitem"
+        @click="change(e, (f) => climbed(f, e, 'several at once'))"
+      >
+        {{ e }}
+      </button>
+    </DropMenu>
+    <DropMenu label="Mark" hint="What they are known for">
+      <button
+        v-for="t in TRAITS"
+        :key="t.key"
+        role="menuitem"
+        @click="change(every(t.key) ? `not ${t.label}` : t.label, (f) => ({ ...f, [t.key]: !every(t.key) }))"
+      >
+        {{ every(t.key) ? `not ${t.label}` : t.label }}
+      </button>
+      <button
+        v-for="(_f, c) in CONDITIONS"
+        :key="c"
+        role="menuitem"
+        @click="change(c, (f) => ({ ...f, condition: c }))"
+      >
+        condition: {{ c }}
+      </button>
+    </DropMenu>
+    <DropMenu label="Move" hint="To another station">
+      <button
+        v-for="s in STATIONS"
+        :key="s"
+        role="menuitem"
+        @click="change(`moved to ${STATION_NAMES[s].toLowerCase()}`, (f) => ({ ...f, station: s }))"
+      >
+        {{ STATION_NAMES[s] }}
+      </button>
+    </DropMenu>
+    <DropMenu label="Leave out" hint="Why no roadside job turns them">
+      <button
+        v-for="r in LEAVE_OUT"
+        :key="r"
+        role="menuitem"
+        @click="change('left out', (f) => ({ ...f, leftOut: r }))"
+      >
+        {{ r }}
+      </button>
+      <button role="menuitem" @click="change('count in', (f) => ({ ...f, leftOut: null }))">count them in again</button>
+    </DropMenu>
+    <button
+      class="link"
+      @click="
+        change('deleted', () => null);
+        emit('clear');
+      "
+    >
+      Delete
+    </button>
+    <button class="link" @click="emit('all')">All shown</button>
+    <button class="link" @click="emit('clear')">None</button>
+  </div>
+</template>
+
+<style scoped>
+.bulk {
+  position: sticky;
+  bottom: 0;
+  z-index: 4;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  padding: 8px 16px;
+  min-height: 48px;
+  background: var(--panel);
+  color: var(--panel-ink);
+}
+.bulk :deep(.word) {
+  color: var(--panel-ink);
+  font-weight: 500;
+}
+@media (max-width: 760px) {
+  .bulk .link,
+  .bulk :deep(.word) {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+}
+</style>

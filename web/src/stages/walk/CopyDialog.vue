@@ -1,0 +1,71 @@
+<script setup lang="ts">
+/** A bike of the same kind from one that was measured: every row comes over as assumed. */
+import { ref } from 'vue';
+import { copyBike } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const name = ref(`${garage.bike?.name ?? 'Bike'}, second`);
+
+function copy() {
+  const bike = garage.bike;
+  if (!bike || !name.value.trim()) return;
+  const made = copyBike(
+    bike,
+    garage.fasteners,
+    name.value.trim().slice(0, 120),
+    () => crypto.randomUUID(),
+    new Date().toISOString(),
+  );
+  const places = garage.places.map((p) => ({ ...p, id: crypto.randomUUID() as string, bikeId: made.bike.id }));
+  garage.edit(`copy ${bike.name}`, [
+    { table: 'bikes', id: made.bike.id, before: null, after: made.bike },
+    ...made.fasteners.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
+    ...places.map((after) => ({ table: 'places' as const, id: after.id, before: null, after })),
+  ]);
+  view.bikeId = made.bike.id;
+  view.fastenerId = null;
+  notice.say(`${made.bike.name}: ${made.fasteners.length} rows, all only assumed until a tool was put on`);
+  emit('close');
+}
+</script>
+
+<template>
+  <v-dialog aria-label="Copy this bike" :model-value="true" max-width="460" @update:model-value="emit('close')">
+    <v-card class="dialog">
+      <form @submit.prevent="copy">
+        <h1>Copy {{ garage.bike?.name }}</h1>
+        <p class="soft">
+          Its rows and places come over. Sizes are only assumed of the new one until somebody measures.
+        </p>
+        <label><span>What you call it</span><input v-model="name" class="field" maxlength="120" /> </label>
+        <p class="acts">
+          <button class="tool-button" type="submit">Copy</button>
+          <button class="tool-button quiet" type="button" @click="emit('close')">Leave</button>
+        </p>
+      </form>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.dialog {
+  padding: 18px 22px;
+}
+label span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+  margin-top: 10px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+/** A table of fasteners read from a file: shown with each bad cell and why, and written only as a whole when confirmed. */
+import { computed, ref, shallowRef } from 'vue';
+import { FASTENER_COLUMNS, MOST_CSV_BYTES, readFasteners, type Fastener, type FastenerPreview } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const notice = useNotice();
+const preview = shallowRef<FastenerPreview | null>(null);
+const refused = ref('');
+const pasted = ref('');
+const MOST_SHOWN = 200;
+
+function read(text: string) {
+  refused.value = '';
+  preview.value = null;
+  const bike = garage.bike;
+  if (!bike) return;
+  const result = readFasteners(text, bike.id, garage.fasteners, () => crypto.randomUUID());
+  if (result.ok) preview.value = result.preview;
+  else refused.value = result.message;
+}
+async function open(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0];
+  if (!file) return;
+  if (file.size > MOST_CSV_BYTES) {
+    preview.value = null;
+    refused.value = `${file.name} is over ${MOST_CSV_BYTES / 1024 / 1024} MB: split it`;
+    return;
+  }
+  read(await file.text());
+}
+/** Lines with faults first come to the eye; without any, the first lines are shown. */
+const lines = computed(() => {
+  const all = preview.value?.lines ?? [];
+  const bad = all.filter((l) => l.cells.some((c) => c.fault));
+  return (bad.length > 0 ? bad : all).slice(0, MOST_SHOWN);
+});
+const columns = computed(() => {
+  const named = preview.value?.columns ?? [];
+  const more = lines.value.flatMap((l) => l.cells.map((c) => c.column)).filter((c) => !named.includes(c));
+  return [...named, ...new Set(more)].filter((c) => c !== 'id');
+});
+const cell = (line: FastenerPreview['lines'][number], column: string) => line.cells.find((c) => c.column === column);
+
+function write() {
+  const rows = preview.value?.rows ?? [];
+  if (rows.length === 0) return;
+  const known = new Map<string, Fastener>(garage.fasteners.map((f) => [f.id, f]));
+  garage.edit(
+    `read ${rows.length} rows from a table`,
+    rows.map((after) => ({ table: 'fasteners' as const, id: after.id, before: known.get(after.id) ?? null, after })),
+  );
+  notice.say(`${rows.length} rows read. Ctrl Z takes them all back.`);
+  emit('close');
+}
+</script>
+
+<template>
+  <v-dialog
+    aria-label="Read fasteners from a table"
+    :model-value="true"
+    max-width="980"
+    @update:model-value="emit('close')"
+  >
+    <v-card class="dialog">
+      <h1>Read fasteners from a table</h1>
+      <p class="soft">
+        The first line names the columns: <code>{{ FASTENER_COLUMNS.slice(0, 8).join(', ') }}</code> and so on, as a
+        written table has them. Nothing is written before you say so.
+      </p>
+      <p class="from">
+        <label class="tool-button quiet"
+          >Choose a file<input class="hidden-label" type="file" accept=".csv,.tsv,.txt,text/csv" @change="open"
+        /></label>
+        <label class="paste"
+          ><span class="hidden-label">or paste the table</span
+          ><textarea v-model="pasted" class="field num" rows="2" placeholder="or paste it here" /></label
+        ><button class="tool-button quiet" :disabled="pasted.trim() === ''" @click="read(pasted)">
+          Read what is pasted
+        </button>
+      </p>
+      <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
+      <template v-if="preview">
+        <p class="sum" role="status">
+          <template v-if="preview.faults > 0"
+            ><strong class="gap"
+              >{{ preview.faults }} {{ preview.faults === 1 ? 'cell is' : 'cells are' }} at fault.</strong
+            >
+            Correct the file and read it again: all rows go in, or none.</template
+          >
+          <template v-else
+            ><strong class="good">{{ preview.added }} new, {{ preview.changed }} changed.</strong> No cell is at
+            fault.</template
+          >
+          <span v-if="preview.unread.length > 0" class="soft"> Not read: {{ preview.unread.join(', ') }}.</span>
+        </p>
+        <div class="table" tabindex="0" role="region" aria-label="Preview">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">line</th>
+                <th v-for="c in columns" :key="c" scope="col">{{ c }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="l in lines" :key="l.number">
+                <th scope="row" class="num">{{ l.number }}</th>
+                <td v-for="c in columns" :key="c" :class="{ bad: cell(l, c)?.fault }">
+                  {{ cell(l, c)?.text }}<small v-if="cell(l, c)?.fault">{{ cell(l, c)?.fault }}</small>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p v-if="preview.lines.length > lines.length" class="soft">
+          {{ lines.length }} of {{ preview.lines.length }} lines are shown.
+        </p>
+      </template>
+      <p class="acts">
+        <button class="tool-button" :disabled="!preview || preview.rows.length === 0" @click="write">
+          Write {{ preview?.rows.length || '' }} rows
+        </button>
+        <button class="tool-button quiet" @click="emit('close')">Leave</button>
+      </p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.dialog {
+  padding: 18px 22px;
+}
+.from {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin: 10px 0;
+}
+.from label:focus-within {
+  outline: 2px solid var(--ink);
+}
+.paste {
+  flex: 1 1 200px;
+}
+.table {
+  max-height: 46vh;
+  overflow: auto;
+  border: 1px solid var(--line);
+  margin-top: 8px;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+  width: max-content;
+  min-width: 100%;
+}
+th,
+td {
+  text-align: left;
+  padding: 4px 8px;
+  border-bottom: 1px solid var(--hair);
+  white-space: nowrap;
+  font-weight: 400;
+  vertical-align: top;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  background: var(--sheet);
+  color: var(--soft);
+}
+.bad {
+  box-shadow: inset 0 0 0 2px var(--gap);
+}
+.bad small {
+  display: block;
+  color: var(--gap);
+  white-space: normal;
+  max-width: 240px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,299 @@
+<script setup lang="ts">
+/** Every field of a fastener, for who would rather press than type. The entry line says the same in one line. */
+import { computed, ref } from 'vue';
+import {
+  CONDITIONS,
+  FREE_ACCESS,
+  parseShape,
+  printShape,
+  ROLES,
+  SOURCES,
+  STATION_NAMES,
+  STATIONS,
+  THREADS,
+  typeShape,
+  type Access,
+  type Fastener,
+} from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
+import { climbed } from './climbed';
+
+const props = defineProps<{ fastener: Fastener }>();
+const garage = useGarage();
+const wrong = ref<Record<string, string>>({});
+
+const change = (label: string, fields: Partial<Fastener>) =>
+  garage.put(`${label}: ${props.fastener.name}`, 'fasteners', { ...props.fastener, ...fields });
+const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
+const checked = (event: Event) => (event.target as HTMLInputElement).checked;
+const pick = <T extends string>(list: readonly T[], event: Event): T | null =>
+  list.find((x) => x === value(event)) ?? null;
+
+/** A head typed as in the line; what cannot be read stays in the field with its reason. */
+function head(end: 'head' | 'far', event: Event) {
+  const text = value(event).trim();
+  const { [end]: _gone, ...rest } = wrong.value;
+  wrong.value = rest;
+  if (text === '' && end === 'far') {
+    change('one end', { far: null, farAccess: FREE_ACCESS, farGauge: null });
+    return;
+  }
+  const read = parseShape(text);
+  if (!('head' in read)) {
+    wrong.value = { ...wrong.value, [end]: read.reason };
+    return;
+  }
+  const sized = { ...props.fastener, [end]: read.head };
+  garage.put(
+    `${props.fastener.name} is ${typeShape(read.head)}`,
+    'fasteners',
+    end === 'head' && props.fastener.evidence === 'assumed' ? climbed(sized, 'measured', 'typed in the form') : sized,
+  );
+}
+const ends = computed(() => [
+  { key: 'access' as const, title: 'Access' },
+  ...(props.fastener.far ? [{ key: 'farAccess' as const, title: 'Access at the far end' }] : []),
+]);
+const LENGTHS = [
+  { key: 'recess', label: 'Sunk', free: 0 },
+  { key: 'clearance', label: 'Free round it', free: null },
+  { key: 'headroom', label: 'Room in line', free: null },
+  { key: 'thin', label: 'Thinnest tool', free: null },
+  { key: 'stud', label: 'Stud through it', free: 0 },
+] as const;
+const setAccess = (end: 'access' | 'farAccess', fields: Partial<Access>) =>
+  change('access', { [end]: { ...props.fastener[end], ...fields } });
+const TRAITS = [
+  { key: 'shakesLoose', label: 'shakes loose' },
+  { key: 'getsLost', label: 'gets lost' },
+  { key: 'breaks', label: 'breaks' },
+  { key: 'accessory', label: 'accessory' },
+] as const;
+</script>
+
+<template>
+  <div class="form">
+    <label
+      ><span>Name</span
+      ><input
+        class="field"
+        :value="fastener.name"
+        maxlength="120"
+        @change="value($event).trim() && change('name', { name: value($event).trim() })"
+    /></label>
+    <label
+      ><span>Head: {{ printShape(fastener.head) }}</span
+      ><input
+        class="field num"
+        :value="typeShape(fastener.head)"
+        :aria-invalid="!!wrong['head']"
+        @change="head('head', $event)"
+      />
+      <em v-if="wrong['head']" class="gap">{{ wrong['head'] }}</em></label
+    >
+    <label
+      ><span>Far end{{ fastener.far ? `: ${printShape(fastener.far)}` : '' }}</span
+      ><input
+        class="field num"
+        :value="fastener.far ? typeShape(fastener.far) : ''"
+        placeholder="none"
+        :aria-invalid="!!wrong['far']"
+        @change="head('far', $event)"
+      />
+      <em v-if="wrong['far']" class="gap">{{ wrong['far'] }}</em></label
+    >
+    <OptionalNumber
+      label="How many"
+      :min="1"
+      :max="200"
+      whole
+      empty="1"
+      :model-value="fastener.count"
+      @update:model-value="change('count', { count: $event ?? 1 })"
+    />
+    <label
+      ><span>Thread</span
+      ><select
+        class="field"
+        :value="fastener.thread ?? ''"
+        @change="change('thread', { thread: pick(THREADS, $event) })"
+      >
+        <option value="">not known</option>
+        <option v-for="t in THREADS" :key="t">{{ t }}</option>
+      </select></label
+    >
+    <OptionalNumber
+      label="Torque"
+      quantity="torque"
+      :min="0"
+      :max="1000"
+      empty="not known"
+      :model-value="fastener.torque?.value ?? null"
+      @update:model-value="
+        change('torque', {
+          torque: $event === null ? null : { value: $event, source: fastener.torque?.source ?? 'user' },
+        })
+      "
+    />
+    <label
+      ><span>Torque is from</span
+      ><select
+        class="field"
+        :disabled="!fastener.torque"
+        :value="fastener.torque?.source ?? 'user'"
+        @change="
+          fastener.torque &&
+          change('torque', { torque: { ...fastener.torque, source: pick(SOURCES, $event) ?? 'user' } })
+        "
+      >
+        <option v-for="s in SOURCES" :key="s">{{ s }}</option>
+      </select></label
+    >
+    <label
+      ><span>Condition</span
+      ><select
+        class="field"
+        :value="fastener.condition"
+        @change="
+          change('condition', {
+            condition: pick(Object.keys(CONDITIONS) as Fastener['condition'][], $event) ?? 'dirty',
+          })
+        "
+      >
+        <option v-for="(factor, c) in CONDITIONS" :key="c" :value="c">{{ c }} (×{{ factor }})</option>
+      </select></label
+    >
+    <label
+      ><span>Station</span
+      ><select
+        class="field"
+        :value="fastener.station"
+        @change="change('station', { station: pick(STATIONS, $event) ?? fastener.station })"
+      >
+        <option v-for="s in STATIONS" :key="s" :value="s">{{ STATION_NAMES[s] }}</option>
+      </select></label
+    >
+    <label
+      ><span>Its job in a mend</span
+      ><select class="field" :value="fastener.role ?? ''" @change="change('job', { role: pick(ROLES, $event) })">
+        <option value="">none named</option>
+        <option v-for="r in ROLES" :key="r">{{ r }}</option>
+      </select></label
+    >
+    <fieldset v-for="e in ends" :key="e.key" class="wide">
+      <legend>{{ e.title }}</legend>
+      <span class="fields">
+        <label
+          ><span>Comes from</span
+          ><select
+            class="field"
+            :value="fastener[e.key].approach"
+            @change="
+              setAccess(e.key, {
+                approach: pick(['any', 'side only', 'in line only', 'out of line'] as const, $event) ?? 'any',
+              })
+            "
+          >
+            <option value="any">anywhere</option>
+            <option>side only</option>
+            <option>in line only</option>
+            <option>out of line</option>
+          </select></label
+        >
+        <OptionalNumber
+          v-for="l in LENGTHS"
+          :key="l.key"
+          :label="l.label"
+          quantity="length"
+          :min="0"
+          :max="5000"
+          empty="free"
+          :model-value="fastener[e.key][l.key] === l.free ? null : fastener[e.key][l.key]"
+          @update:model-value="setAccess(e.key, { [l.key]: $event ?? l.free })"
+        />
+        <OptionalNumber
+          label="Swing"
+          unit="°"
+          :min="1"
+          :max="360"
+          empty="free"
+          :model-value="fastener[e.key].swing"
+          @update:model-value="setAccess(e.key, { swing: $event })"
+        />
+      </span>
+    </fieldset>
+    <fieldset class="wide">
+      <legend>What it is known for</legend>
+      <span class="ticks">
+        <label v-for="t in TRAITS" :key="t.key" class="tick"
+          ><input
+            type="checkbox"
+            :checked="fastener[t.key]"
+            @change="change(t.label, { [t.key]: checked($event) })"
+          />{{ t.label }}</label
+        >
+      </span>
+    </fieldset>
+    <label class="wide"
+      ><span>Left out, because</span
+      ><input
+        class="field"
+        :value="fastener.leftOut ?? ''"
+        maxlength="300"
+        placeholder="it counts"
+        @change="change(value($event).trim() ? 'leave out' : 'count in', { leftOut: value($event).trim() || null })"
+    /></label>
+    <label class="wide"
+      ><span>Note</span
+      ><input class="field" :value="fastener.note" maxlength="2000" @change="change('note', { note: value($event) })"
+    /></label>
+  </div>
+</template>
+
+<style scoped>
+.form,
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
+  gap: 8px 12px;
+}
+label > span,
+legend {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+fieldset {
+  border: 0;
+  border-top: 1px solid var(--hair);
+  margin: 0;
+  padding: 4px 0 0;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+em {
+  font-style: normal;
+  font-size: 13px;
+}
+.ticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+.tick {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 34px;
+}
+@media (max-width: 760px) {
+  .tick {
+    min-height: 44px;
+  }
+}
+</style>

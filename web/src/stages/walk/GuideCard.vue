@@ -1,0 +1,249 @@
+<script setup lang="ts">
+/** The next thing to look at: what is usually there, to be confirmed by a press, corrected, or left out with the reason. */
+import { computed, ref, watch } from 'vue';
+import {
+  canGauge,
+  FORM_SIZES,
+  LEAVE_OUT,
+  printShape,
+  proposal,
+  sizePrior,
+  STATION_NAMES,
+  typeShape,
+  USUAL_HEADS,
+  type Fastener,
+  type Guide,
+  type Head,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import DropMenu from '../../ui/DropMenu.vue';
+import HeadGlyph from '../../ui/HeadGlyph.vue';
+import { climbed } from './climbed';
+
+const props = defineProps<{ guide: Guide; skipped: number }>();
+const emit = defineEmits<{ skip: []; measure: [fastener: Fastener]; type: [] }>();
+const garage = useGarage();
+const notice = useNotice();
+
+const visit = computed(() => props.guide.next);
+const id = ref(crypto.randomUUID() as string);
+/** What is proposed, or the row that is still assumed. */
+const row = computed<Fastener | null>(() => {
+  const v = visit.value;
+  if (!v || !garage.bike) return null;
+  return v.rows.find((f) => f.leftOut === null && f.evidence === 'assumed') ?? proposal(v.look, garage.bike, id.value);
+});
+const isNew = computed(() => visit.value?.state === 'to do');
+const far = ref<Head | null>(null);
+watch(
+  () => visit.value?.look.key,
+  () => (far.value = null),
+);
+
+/** The usual head and what else sits on such a thread or near that size, the commonest first. */
+function likely(head: Head, thread: string | null): Head[] {
+  const out: Head[] = [head, ...(thread ? (USUAL_HEADS[thread] ?? []) : [])];
+  if (row.value && canGauge(head.form)) {
+    const prior = sizePrior(head.form, row.value, garage.fasteners);
+    const near = (FORM_SIZES[head.form] ?? [])
+      .map((size): Head => ({ form: head.form, size }))
+      .sort((a, b) => prior(b) - prior(a));
+    out.push(...near.slice(0, 6));
+  }
+  const seen = new Set<string>();
+  return out.filter((h) => !seen.has(typeShape(h)) && seen.add(typeShape(h))).slice(0, 7);
+}
+const heads = computed(() => (row.value ? likely(row.value.head, row.value.thread) : []));
+const farHeads = computed(() => (row.value?.far ? likely(row.value.far, row.value.thread).slice(0, 5) : []));
+
+function put(label: string, made: Fastener) {
+  garage.put(label, 'fasteners', made);
+  id.value = crypto.randomUUID();
+}
+function fits(head: Head) {
+  if (!row.value) return;
+  const how = `${printShape(head)} put on${far.value ? `, far end ${printShape(far.value)}` : ''}`;
+  put(
+    `${row.value.name} is ${typeShape(head)}`,
+    climbed({ ...row.value, head, far: far.value ?? row.value.far }, 'tried', how),
+  );
+  notice.say(`${row.value.name}: ${printShape(head)}, tried`);
+}
+function assume() {
+  if (!row.value) return;
+  const name = row.value.name;
+  put(`assume ${name}`, climbed(row.value, 'assumed', 'usual on such a bike'));
+  notice.say(`${name} stands as assumed`);
+}
+function leaveOut(reason: string) {
+  if (!row.value) return;
+  const name = row.value.name;
+  put(`leave out ${name}`, { ...row.value, leftOut: reason });
+  notice.say(`${name} left out: ${reason}`);
+}
+function measure() {
+  if (!row.value) return;
+  const made = isNew.value ? climbed(row.value, 'assumed', 'usual on such a bike') : row.value;
+  if (isNew.value) put(`assume ${made.name}`, made);
+  emit('measure', made);
+}
+/** All that nobody looked at yet, as assumed rows in one edit: the kit can be worked out before the walk is over. */
+function assumeAll() {
+  const bike = garage.bike;
+  if (!bike) return;
+  const rows = props.guide.visits
+    .filter((v) => v.state === 'to do')
+    .map((v) => climbed(proposal(v.look, bike, crypto.randomUUID()), 'assumed', 'usual on such a bike'));
+  garage.edit(
+    `assume ${rows.length} fasteners`,
+    rows.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
+  );
+  notice.say(`${rows.length} rows stand as assumed. Ctrl Z takes them back.`);
+}
+const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do').length);
+</script>
+
+<template>
+  <section class="guide" aria-label="Next to look at">
+    <template v-if="visit && row">
+      <header>
+        <h2>
+          Next, {{ STATION_NAMES[visit.look.station].toLowerCase() }}:
+          <strong
+            >{{ row.name }}<template v-if="row.count > 1"> ×{{ row.count }}</template></strong
+          >
+        </h2>
+        <span class="soft num progress">{{ guide.done }} / {{ guide.visits.length }}</span>
+      </header>
+      <p class="why soft">
+        {{ visit.look.why }}<template v-if="row.thread"> · {{ row.thread }}</template
+        ><template v-if="isNew"> · usually {{ printShape(row.head) }}</template
+        ><template v-else> · assumed {{ printShape(row.head) }}</template
+        ><template v-if="visit.look.tip">. {{ visit.look.tip }}</template>
+      </p>
+      <template v-if="row.far">
+        <p class="say">Far end</p>
+        <p class="heads" role="group" aria-label="Far end">
+          <button
+            v-for="h in farHeads"
+            :key="typeShape(h)"
+            class="plain press"
+            :aria-pressed="typeShape(far ?? row.far) === typeShape(h)"
+            :aria-label="`Far end ${printShape(h)}`"
+            @click="far = h"
+          >
+            <HeadGlyph :head="h" tone="ink" :size="36" />
+          </button>
+        </p>
+      </template>
+      <p class="say">Press the size that fits</p>
+      <p class="heads" role="group" aria-label="Press the size that fits">
+        <button
+          v-for="h in heads"
+          :key="typeShape(h)"
+          class="plain press"
+          :class="{ usual: typeShape(h) === typeShape(row.head) }"
+          :aria-label="`${printShape(h)} fits`"
+          @click="fits(h)"
+        >
+          <HeadGlyph :head="h" tone="ink" :size="44" />
+        </button>
+      </p>
+      <p class="acts">
+        <button class="tool-button quiet" @click="measure">Measure it</button>
+        <button class="tool-button quiet" @click="emit('type')">Type it</button>
+        <button v-if="isNew" class="tool-button quiet" @click="assume">Not sure: assume</button>
+        <DropMenu label="Leave out…" hint="Why no roadside job turns it">
+          <button v-for="r in LEAVE_OUT" :key="r" role="menuitem" @click="leaveOut(r)">{{ r }}</button>
+        </DropMenu>
+        <button class="link" @click="emit('skip')">Later</button>
+        <button v-if="open > 1" class="link" @click="assumeAll">Assume all {{ open }} left</button>
+      </p>
+    </template>
+    <template v-else>
+      <h2>
+        <strong>All {{ guide.visits.length }} things are looked at.</strong>
+      </h2>
+      <p class="soft">
+        {{
+          skipped > 0
+            ? `${skipped} were put off: press a station to come back to them.`
+            : 'What else hangs on this bike? Type it.'
+        }}
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.guide {
+  border-top: 1px solid var(--line);
+  margin-top: 8px;
+  padding-top: 8px;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: baseline;
+}
+h2 {
+  text-transform: none;
+  letter-spacing: 0;
+  font-size: 17px;
+}
+h2 strong {
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 20px;
+}
+.why {
+  font-size: 14.5px;
+}
+.say {
+  font-size: 13px;
+  color: var(--soft);
+  margin-top: 6px;
+}
+.heads {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 2px;
+}
+.press {
+  border: 1px solid var(--line);
+  background: var(--sheet);
+  display: grid;
+  place-items: center;
+  width: 58px;
+  height: 54px;
+}
+.press:hover {
+  background: var(--picked);
+}
+.press.usual,
+.press[aria-pressed='true'] {
+  border: 2px solid var(--ink);
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+  margin-top: 10px;
+}
+@media (max-width: 760px) {
+  .press {
+    width: 66px;
+    height: 62px;
+  }
+  .acts .link,
+  .acts :deep(.word) {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+/** The evidence ladder of one fastener: where it stands, who showed it, when and how, and the next step. */
+import { computed, ref } from 'vue';
+import { EVIDENCE, type Evidence, type Fastener } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import EvidenceBars from '../../ui/EvidenceBars.vue';
+import { climbed } from './climbed';
+
+const props = defineProps<{ fastener: Fastener }>();
+const garage = useGarage();
+const view = useView();
+const how = ref('');
+
+const MEANS: Record<Evidence, string> = {
+  assumed: 'from a template or a guess',
+  measured: 'by calliper, or from the manual',
+  tried: 'a tool was put on it',
+  proven: 'turned with the travel kit in real work',
+};
+const USUAL: Record<Evidence, string> = {
+  assumed: 'taken back',
+  measured: 'read off',
+  tried: 'tool put on',
+  proven: 'turned with the travel kit',
+};
+const steps = computed(() => [...props.fastener.trail].reverse());
+function step(evidence: Evidence) {
+  garage.put(
+    `${props.fastener.name}: ${evidence}`,
+    'fasteners',
+    climbed(props.fastener, evidence, how.value.trim() || USUAL[evidence]),
+  );
+  how.value = '';
+}
+const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
+</script>
+
+<template>
+  <div class="ladder">
+    <div class="rungs" role="group" aria-label="Evidence">
+      <button
+        v-for="e in EVIDENCE"
+        :key="e"
+        class="plain rung"
+        :aria-pressed="fastener.evidence === e"
+        @click="step(e)"
+      >
+        <EvidenceBars :evidence="e" /><span
+          ><strong>{{ e }}</strong
+          ><span class="soft">{{ MEANS[e] }}</span></span
+        >
+      </button>
+    </div>
+    <p class="who">
+      <label
+        ><span>How</span
+        ><input v-model="how" class="field" maxlength="200" placeholder="13 spanner, snug, with the plate on"
+      /></label>
+      <label
+        ><span>Who measures here</span
+        ><input
+          class="field"
+          :value="view.who"
+          maxlength="60"
+          placeholder="your name"
+          @change="view.who = ($event.target as HTMLInputElement).value.trim()"
+      /></label>
+    </p>
+    <ol v-if="steps.length > 0" class="trail">
+      <li v-for="(s, i) in steps" :key="i">
+        <EvidenceBars :evidence="s.evidence" />
+        <span class="num when">{{ day(s.when) }}</span>
+        <span>{{ s.evidence }}{{ s.who ? ` by ${s.who}` : '' }}{{ s.how ? `: ${s.how}` : '' }}</span>
+      </li>
+    </ol>
+    <p v-else class="soft">Nobody has written down how it is known. Press the step that is true.</p>
+  </div>
+</template>
+
+<style scoped>
+.rungs {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 6px;
+}
+.rung {
+  border: 1px solid var(--line);
+  padding: 6px 10px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 48px;
+}
+.rung strong,
+.rung .soft {
+  display: block;
+  line-height: 1.2;
+}
+.rung .soft {
+  font-size: 12.5px;
+}
+.rung[aria-pressed='true'] {
+  border: 2px solid var(--ink);
+  background: var(--picked);
+}
+.who {
+  display: grid;
+  grid-template-columns: 2fr 1fr;
+  gap: 12px;
+  margin: 8px 0;
+}
+.who span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.trail {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.trail li {
+  display: grid;
+  grid-template-columns: 30px 130px 1fr;
+  gap: 10px;
+  padding: 5px 0;
+  border-top: 1px solid var(--hair);
+  align-items: center;
+}
+.when {
+  font-size: 13px;
+}
+@media (max-width: 760px) {
+  .trail li {
+    grid-template-columns: 30px 1fr;
+  }
+  .trail li > span:last-child {
+    grid-column: 2;
+  }
+}
+</style>

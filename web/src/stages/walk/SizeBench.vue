@@ -1,0 +1,501 @@
+<script setup lang="ts">
+/** From readings and tools tried to a size: what it is, how sure, the rivals, and the one try that settles it. */
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import {
+  canGauge,
+  FORM_SIZES,
+  FORM_WORDS,
+  gaugedBand,
+  nextTry,
+  plainSize,
+  NO_GAUGING,
+  printShape,
+  printSize,
+  readLine,
+  readTries,
+  repeats,
+  sizeOdds,
+  sizePrior,
+  typeShape,
+  type Fastener,
+  type Gauging,
+  type Head,
+  type HeadForm,
+  type Outcome,
+  type Shape,
+} from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useInstruments } from '../../stores/instruments';
+import { useView } from '../../stores/view';
+import { jawOf } from '../../ui/jaw';
+import JawDrawing from '../../ui/JawDrawing.vue';
+import { useWedge } from '../../ui/useWedge';
+import { percent } from '../../ui/words';
+import { climbed } from './climbed';
+
+const props = defineProps<{ fastener: Fastener }>();
+const garage = useGarage();
+const view = useView();
+const instruments = useInstruments();
+
+const end = ref<'near' | 'far'>('near');
+const key = computed(() => (end.value === 'near' ? 'gauge' : 'farGauge') as 'gauge' | 'farGauge');
+const head = computed<Head>(() => (end.value === 'far' ? props.fastener.far! : props.fastener.head));
+const gauging = computed<Gauging>(() => props.fastener[key.value] ?? NO_GAUGING);
+const FORMS: HeadForm[] = ['hex', 'key', 'lobe', 'lobe-out', 'hex12', 'plug'];
+const form = ref<HeadForm>(head.value.form);
+const sizable = computed(() => canGauge(form.value));
+const prior = computed(() => sizePrior(form.value, props.fastener, garage.fasteners));
+/** Forms that drawer pieces turn, so that the try proposed is one that can be made. */
+const owned = computed(() => {
+  const wanted = form.value === 'plug' || form.value === 'hex12' ? 'hex' : form.value;
+  const sizes = (garage.doc?.pieces ?? []).flatMap((p) => p.modes.filter((m) => m.turns.form === wanted));
+  return [...new Set(sizes.map((m) => m.turns.size))];
+});
+const result = computed(() => sizeOdds(form.value, gauging.value, prior.value));
+const measured = computed(() => gauging.value.readings.length > 0 || gauging.value.tries.length > 0);
+const likely = computed(() => result.value.sizes[0] ?? null);
+const next = computed(() =>
+  measured.value && !result.value.settled ? nextTry(form.value, gauging.value, prior.value, owned.value) : null,
+);
+const spread = computed(() => repeats(gauging.value.readings));
+
+watch(
+  () => [props.fastener.id, end.value] as const,
+  () => {
+    form.value = head.value.form;
+    pending.value = null;
+    tool.value = null;
+  },
+);
+watch(
+  () => props.fastener.far,
+  (far) => {
+    if (!far) end.value = 'near';
+  },
+);
+
+function change(label: string, fields: Partial<Gauging>) {
+  garage.put(label, 'fasteners', { ...props.fastener, [key.value]: { ...gauging.value, ...fields } });
+}
+
+// Readings: typed, from a device that types, or taken from the stream; never by themselves.
+const typed = ref('');
+const wrong = ref('');
+const pending = ref<number | null>(null);
+function add(value: number) {
+  if (!(value >= 0.5 && value <= 130)) {
+    wrong.value = `${value} mm is no head: 0.5 to 130 mm`;
+    return;
+  }
+  wrong.value = '';
+  pending.value = null;
+  change(`reading of ${props.fastener.name}`, {
+    readings: [...gauging.value.readings, Math.round(value * 1000) / 1000].slice(-30),
+  });
+}
+function keep() {
+  const read = readLine(typed.value, 'calliper');
+  if (!read || read.instrument !== 'calliper') {
+    wrong.value = `"${typed.value}" is no reading: write 12.94 or 0.509 in`;
+    return;
+  }
+  typed.value = '';
+  add(read.value);
+}
+useWedge('calliper', (value) => (pending.value = value));
+let leave = () => {};
+onMounted(() => (leave = instruments.use()));
+onBeforeUnmount(() => leave());
+const live = computed(() => instruments.calliper);
+
+// Tools tried.
+const said = ref('');
+const saidWrong = ref('');
+function tried() {
+  const read = readTries(said.value, form.value);
+  if ('reason' in read) {
+    saidWrong.value = read.reason;
+    return;
+  }
+  said.value = '';
+  saidWrong.value = '';
+  change(`tool tried on ${props.fastener.name}`, { tries: [...gauging.value.tries, ...read.tries].slice(-20) });
+}
+const sat = (outcome: Outcome, of: Shape) =>
+  change(`tool tried on ${props.fastener.name}`, { tries: [...gauging.value.tries, { tool: of, outcome }].slice(-20) });
+
+// The jaw: any tool near the size.
+const tool = ref<string | null>(null);
+const toolForm = computed(() => (form.value === 'plug' || form.value === 'hex12' ? 'hex' : form.value));
+const at = computed(() => likely.value?.head ?? ({ form: form.value, size: head.value.size } as Head));
+const middle = (size: string) => {
+  const band = gaugedBand({ form: toolForm.value, size });
+  return band ? (band.min + band.max) / 2 : Number.NaN;
+};
+const tools = computed(() => {
+  const here = middle(at.value.size);
+  return [...(FORM_SIZES[toolForm.value] ?? [])]
+    .filter((size) => Math.abs(middle(size) / here - 1) < 0.14)
+    .sort((a, b) => Math.abs(middle(a) - here) - Math.abs(middle(b) - here))
+    .slice(0, 7)
+    .sort((a, b) => middle(a) - middle(b));
+});
+/** Without a choice the picture shows the try proposed, else what could deceive: the tightest other tool that goes on. */
+const deceiving = computed(
+  () =>
+    tools.value
+      .filter((size) => size !== at.value.size)
+      .map((size) => ({ size, jaw: jawOf(drawn.value, { form: toolForm.value, size }, result.value.measure) }))
+      .filter(({ jaw }) => jaw && !Number.isNaN(jaw.play))
+      .sort((a, b) => a.jaw!.play - b.jaw!.play)[0]?.size,
+);
+const shown = computed<Shape>(() => ({
+  form: toolForm.value,
+  size: tool.value ?? next.value?.tool.size ?? deceiving.value ?? at.value.size,
+}));
+const drawn = computed<Head>(() => ({
+  form: form.value === 'plug' || form.value === 'hex12' ? 'hex' : form.value,
+  size: at.value.size,
+}));
+
+const how = computed(() => {
+  const { readings, tries } = gauging.value;
+  const parts = [
+    readings.length > 0 ? `calliper ${readings.slice(-3).join(', ')} mm` : '',
+    ...tries.slice(-2).map((t) => `${printSize(t.tool.size)} ${t.outcome}`),
+  ];
+  return parts.filter(Boolean).join('; ').slice(0, 200);
+});
+function takeSize(to: Head) {
+  const snug = gauging.value.tries.some((t) => t.outcome === 'snug' && t.tool.size === to.size);
+  const evidence = snug ? 'tried' : 'measured';
+  const sized = { ...props.fastener, [end.value === 'far' ? 'far' : 'head']: to };
+  garage.put(`${props.fastener.name} is ${typeShape(to)}`, 'fasteners', climbed(sized, evidence, how.value));
+}
+const already = computed(
+  () =>
+    likely.value &&
+    likely.value.head.size === head.value.size &&
+    likely.value.head.form === head.value.form &&
+    props.fastener.evidence !== 'assumed',
+);
+const mm = (v: number) => (view.units === 'inch' ? `${(v / 25.4).toFixed(4)} in` : `${v.toFixed(2)} mm`);
+const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
+  `${m.outcome}: ${printShape(m.head)}, ${percent(m.odds)}`;
+</script>
+
+<template>
+  <div class="bench">
+    <div class="column reading">
+      <p v-if="fastener.far" class="ends" role="group" aria-label="Which end">
+        <button class="plain" :aria-pressed="end === 'near'" @click="end = 'near'">Head</button>
+        <button class="plain" :aria-pressed="end === 'far'" @click="end = 'far'">Far end</button>
+      </p>
+      <h3>{{ live && !live.lost ? 'Calliper, live' : 'Calliper' }}</h3>
+      <p v-if="live && !live.lost && live.value !== null" class="big num" aria-live="off">{{ mm(live.value) }}</p>
+      <p v-else-if="spread.n > 0" class="big num">{{ mm(spread.mean) }}</p>
+      <p v-else class="big num none" aria-hidden="true">–</p>
+      <p v-if="live" class="soft small">
+        <template v-if="live.lost">{{ live.device }} not heard for {{ live.ago }} s: is it on?</template>
+        <template v-else>{{ live.device }}</template>
+        <template v-if="live.missed > 0">, {{ live.missed }} lines lost</template>
+      </p>
+      <p v-else-if="instruments.line === 'broken'" class="soft small">No line to the server: type the reading.</p>
+      <button
+        v-if="live && !live.lost && live.value !== null"
+        class="tool-button"
+        type="button"
+        @click="add(live.value!)"
+      >
+        Take this reading
+      </button>
+      <p v-if="pending !== null" class="pending" role="alert">
+        <span class="num">{{ mm(pending) }}</span> came in.
+        <button class="tool-button" type="button" @click="add(pending!)">Use it here</button>
+        <button class="link" type="button" @click="pending = null">Drop it</button>
+      </p>
+      <form class="typed" @submit.prevent="keep">
+        <label class="hidden-label" for="reading">Reading, mm</label>
+        <input
+          id="reading"
+          v-model="typed"
+          class="field num"
+          inputmode="decimal"
+          autocomplete="off"
+          placeholder="12.94"
+          :aria-invalid="wrong !== ''"
+          aria-describedby="reading-wrong"
+        />
+        <button class="tool-button quiet" type="submit">Add</button>
+      </form>
+      <p v-if="wrong" id="reading-wrong" class="gap small" role="alert">{{ wrong }}</p>
+      <label class="surface"
+        ><span class="hidden-label">The head is</span>
+        <select
+          class="field"
+          :value="gauging.surface"
+          @change="
+            change('how it was measured', { surface: ($event.target as HTMLSelectElement).value as Gauging['surface'] })
+          "
+        >
+          <option value="clean">clean flats, ±0.05 mm</option>
+          <option value="worn">worn or painted, ±0.15 mm</option>
+          <option value="ruler">ruler, ±0.5 mm</option>
+        </select></label
+      >
+      <p v-if="spread.n > 0" class="soft small">
+        {{ spread.n === 1 ? 'One reading' : `${spread.n} readings`
+        }}<template v-if="spread.spread !== null">, spread {{ mm(spread.spread) }}</template
+        >.
+        <button class="link" @click="change('take back a reading', { readings: gauging.readings.slice(0, -1) })">
+          Drop the last
+        </button>
+      </p>
+    </div>
+    <div class="column what">
+      <p class="row-head">
+        <span class="h3" role="heading" aria-level="3">What it is</span>
+        <label
+          ><span class="hidden-label">Form of the head</span>
+          <select v-model="form" class="field slim">
+            <option v-for="f in FORMS" :key="f" :value="f">{{ FORM_WORDS[f] }}</option>
+            <option v-if="!FORMS.includes(form)" :value="form">{{ FORM_WORDS[form] }}</option>
+          </select></label
+        >
+      </p>
+      <template v-if="!sizable"
+        ><p class="soft">A calliper cannot tell sizes of this form: put the driver in it.</p></template
+      >
+      <template v-else>
+        <ul class="odds">
+          <li v-for="s in result.sizes.slice(0, 4)" :key="s.head.size">
+            <button
+              class="plain odds-row"
+              :aria-label="`Take ${printShape(s.head)}, ${percent(s.odds)}`"
+              @click="takeSize(s.head)"
+            >
+              <span class="size num">{{ form.startsWith('lobe') ? 'T' : '' }}{{ plainSize(s.head.size) }}</span>
+              <span class="bar"><span :class="{ inch: s.inch }" :style="{ width: `${s.odds * 100}%` }" /></span>
+              <span class="num share">{{ s.odds < 0.01 ? '<1 %' : percent(s.odds) }}</span>
+            </button>
+          </li>
+        </ul>
+        <p v-if="result.foreign" class="gap small">
+          No {{ FORM_WORDS[form] }} is made like that: read again, or is it worn, painted, or another form?
+        </p>
+        <p v-if="measured && likely && !already">
+          <button class="tool-button take" type="button" data-take @click="takeSize(likely.head)">
+            Take as {{ printShape(likely.head) }}
+          </button>
+        </p>
+        <p v-else-if="already" class="good small">It is written down as {{ printShape(head) }}.</p>
+        <div v-if="next" class="next-try">
+          <p>
+            <strong>To be sure:</strong> put {{ printShape(next.tool) }} on it{{
+              next.owned ? '' : ' (not in the drawer)'
+            }}.
+          </p>
+          <p class="outcomes">
+            <button
+              v-for="m in next.meanings"
+              :key="m.outcome"
+              class="tool-button quiet"
+              @click="sat(m.outcome, next.tool)"
+            >
+              <span>{{ meaning(m) }}</span>
+            </button>
+          </p>
+        </div>
+        <p v-else-if="measured && !result.settled && result.sizes.length > 1" class="soft small">
+          No tool tells {{ printShape(result.sizes[0]!.head) }} and {{ printShape(result.sizes[1]!.head) }} apart:
+          either one’s tool sits on it.
+        </p>
+        <form class="typed" @submit.prevent="tried">
+          <label class="hidden-label" for="tried">Tool tried, and how it sat</label>
+          <input
+            id="tried"
+            v-model="said"
+            class="field"
+            autocomplete="off"
+            placeholder="13 goes on, 12 does not"
+            :aria-invalid="saidWrong !== ''"
+          />
+          <button class="tool-button quiet" type="submit">Tried</button>
+        </form>
+        <p v-if="saidWrong" class="gap small" role="alert">{{ saidWrong }}</p>
+        <p v-if="gauging.tries.length > 0" class="soft small">
+          {{ gauging.tries.map((t) => `${printSize(t.tool.size)} ${t.outcome}`).join(', ') }}.
+          <button class="link" @click="change('take back a try', { tries: gauging.tries.slice(0, -1) })">
+            Drop the last
+          </button>
+        </p>
+      </template>
+    </div>
+    <div v-if="sizable" class="column jaw-column">
+      <JawDrawing :head="drawn" :tool="shown" :measure="measured ? result.measure : Number.NaN" />
+      <p class="tools" role="group" aria-label="Tool in the picture">
+        <button v-for="t in tools" :key="t" class="plain num" :aria-pressed="t === shown.size" @click="tool = t">
+          {{ plainSize(t) }}
+        </button>
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: minmax(150px, 0.8fr) minmax(220px, 1.25fr) 190px;
+  gap: 8px 22px;
+  align-items: start;
+}
+h3,
+.h3 {
+  font-family: var(--v-font-heading);
+  font-size: 15px;
+  font-weight: 500;
+  letter-spacing: 0.03em;
+  text-transform: uppercase;
+  color: var(--soft);
+}
+.big {
+  font-size: 34px;
+  line-height: 1.1;
+  font-weight: 600;
+  letter-spacing: -0.02em;
+  margin: 2px 0;
+}
+.big.none {
+  color: var(--line);
+}
+.small {
+  font-size: 13.5px;
+}
+.ends {
+  display: flex;
+  gap: 2px;
+  margin-bottom: 6px;
+}
+.ends button,
+.tools button {
+  border: 1px solid var(--line);
+  padding: 3px 10px;
+  font-size: 13.5px;
+  min-height: 28px;
+}
+[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--sheet);
+}
+.typed {
+  display: flex;
+  gap: 6px;
+  margin: 6px 0;
+}
+.typed .field {
+  flex: 1;
+  min-width: 0;
+}
+.surface .field {
+  font-size: 13.5px;
+}
+.pending {
+  border-left: 3px solid var(--measured);
+  padding-left: 8px;
+  margin: 6px 0;
+}
+.row-head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+}
+.slim {
+  min-height: 28px;
+  padding: 1px 6px;
+  font-size: 13.5px;
+}
+.odds {
+  list-style: none;
+  margin: 4px 0 6px;
+  padding: 0;
+}
+.odds-row {
+  display: grid;
+  grid-template-columns: 62px 1fr 48px;
+  gap: 8px;
+  align-items: center;
+  width: 100%;
+  min-height: 26px;
+}
+.odds-row:hover {
+  background: var(--picked);
+}
+.size {
+  font-weight: 600;
+}
+.bar {
+  background: var(--hair);
+  height: 13px;
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--measured);
+}
+.bar .inch {
+  background: var(--assumed);
+}
+.share {
+  text-align: right;
+  font-size: 13px;
+}
+.take {
+  margin: 2px 0 6px;
+}
+.next-try {
+  font-size: 14px;
+  margin: 4px 0;
+}
+.outcomes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-top: 4px;
+}
+.outcomes .tool-button {
+  font-size: 14px;
+  padding: 2px 9px;
+  min-height: 30px;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  justify-content: center;
+  margin-top: 6px;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: 1fr 1.3fr;
+  }
+}
+@media (max-width: 760px) {
+  .bench {
+    grid-template-columns: 1fr;
+  }
+  .ends button,
+  .tools button,
+  .odds-row,
+  .outcomes .tool-button {
+    min-height: 44px;
+  }
+  .tools button {
+    min-width: 44px;
+  }
+  .jaw-column {
+    justify-self: center;
+  }
+}
+</style>

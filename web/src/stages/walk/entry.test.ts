@@ -1,0 +1,110 @@
+import { describe, expect, test } from '@jest/globals';
+import { fastenerSchema, guideOf, newBike, newFastener, type Fastener } from '@necessaire/core';
+import { enteredAs, readingOf, unchanged, withReading, type Entered, type Entering } from './entry';
+
+const BIKE = '00000000-0000-4000-8000-000000000001';
+const NEXT = '00000000-0000-4000-8000-000000000002';
+const bike = newBike(BIKE, 'Test');
+const base: Entering = {
+  bike,
+  station: 'exhaust',
+  editing: null,
+  visit: guideOf(bike, []).next,
+  nextId: NEXT,
+  who: 'Mara',
+  now: '2026-05-01T10:00:00.000Z',
+};
+const enter = (text: string, extra: Partial<Entering> = {}): Entered => {
+  const c = { ...base, ...extra };
+  return enteredAs(text, readingOf(text, c.visit !== null && !c.editing), c);
+};
+const row = (text: string, extra: Partial<Entering> = {}): Fastener => {
+  const entered = enter(text, extra);
+  if (entered.kind !== 'row') throw new Error(`${text}: ${entered.kind}`);
+  expect(fastenerSchema.safeParse(entered.row).error?.issues ?? []).toEqual([]);
+  return entered.row;
+};
+
+describe('a line on the walk', () => {
+  test('a bare size answers what is asked for, with all that is usual there', () => {
+    expect(base.visit!.look.key).toBe('front-axle');
+    expect(row('24')).toMatchObject({
+      id: NEXT,
+      name: 'Front axle',
+      station: 'front-wheel',
+      look: 'front-axle',
+      role: 'front axle',
+      head: { form: 'hex', size: '24' },
+      evidence: 'measured',
+      trail: [{ evidence: 'measured', who: 'Mara', when: base.now, how: 'typed in the line' }],
+    });
+    expect(row('i22 far 27 60nm tried')).toMatchObject({
+      name: 'Front axle',
+      head: { form: 'key', size: '22' },
+      far: { size: '27' },
+      torque: { value: 60 },
+      evidence: 'tried',
+    });
+  });
+  test('a size with a name is a row of its own, at the station in view', () => {
+    expect(row('10 heat shield x3')).toMatchObject({ name: 'Heat shield', station: 'exhaust', look: null, count: 3 });
+    // Another station than the one asked for cannot be its answer.
+    expect(row('10 @cockpit')).toMatchObject({ name: 'Fastener', station: 'cockpit', look: null });
+  });
+  test('? assumes, - leaves out with or without a reason', () => {
+    expect(row('?')).toMatchObject({ name: 'Front axle', evidence: 'assumed', leftOut: null });
+    expect(row('-')).toMatchObject({ leftOut: 'not on this bike', look: 'front-axle' });
+    expect(row('- inside work')).toMatchObject({ leftOut: 'inside work' });
+  });
+  test('a row that is still assumed is confirmed in its place', () => {
+    const known = row('?');
+    const rows = [known];
+    const all = guideOf(bike, rows).visits.find((v) => v.look.key === 'front-axle')!;
+    const sure = row('27', { visit: all });
+    expect(sure.id).toBe(known.id);
+    expect(sure.trail.map((s) => s.evidence)).toEqual(['assumed', 'measured']);
+  });
+  test('a reading goes to the bench of what is asked for, or of the row being corrected', () => {
+    expect(enter('23.82')).toMatchObject({ kind: 'reading', isNew: true, value: 23.82, row: { look: 'front-axle' } });
+    expect(enter('0.9370 in')).toMatchObject({ kind: 'reading' });
+    const editing = row('13 stay');
+    expect(enter('12,94', { editing })).toMatchObject({ kind: 'reading', isNew: false, row: { id: editing.id } });
+    expect(withReading(editing, 12.94).gauge).toEqual({ readings: [12.94], surface: 'clean', tries: [] });
+    // 5.5 is a size, not a reading.
+    expect(row('5.5').head.size).toBe('5.5');
+  });
+  test('without a walk the signs mean nothing, and an empty line says what to write', () => {
+    expect(enter('?', { visit: null }).kind).toBe('nothing');
+    expect(enter('', {})).toEqual({ kind: 'nothing', message: expect.stringMatching(/size first/) });
+    expect(enter('axle nut')).toEqual({ kind: 'nothing', message: expect.stringMatching(/no size yet/) });
+  });
+});
+
+describe('correcting a row in the line', () => {
+  const old = newFastener({
+    id: NEXT,
+    bikeId: BIKE,
+    head: { form: 'hex', size: '13' },
+    name: 'Rack bolt',
+    station: 'racks',
+    note: 'two\nlines',
+    look: 'rear-rack',
+    gauge: { readings: [12.9], surface: 'clean', tries: [] },
+    trail: [{ evidence: 'measured', who: '', when: '2026-04-01T10:00:00.000Z', how: 'x' }],
+  });
+  test('what the line does not say stays; a step of the ladder is written down', () => {
+    const changed = row('12 rack bolt tried @racks note: two lines', { editing: old });
+    expect(changed).toMatchObject({
+      id: old.id,
+      head: { size: '12' },
+      note: old.note,
+      gauge: old.gauge,
+      look: old.look,
+    });
+    expect(changed.trail.map((s) => s.evidence)).toEqual(['measured', 'tried']);
+  });
+  test('the same line changes nothing', () => {
+    expect(unchanged(enter('13 rack bolt measured @racks note: two lines', { editing: old }), old)).toBe(true);
+    expect(unchanged(enter('14 rack bolt measured @racks', { editing: old }), old)).toBe(false);
+  });
+});

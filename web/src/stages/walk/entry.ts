@@ -1,0 +1,125 @@
+import {
+  climb,
+  isComplete,
+  newFastener,
+  NO_GAUGING,
+  printShape,
+  proposal,
+  readEntry,
+  readLine,
+  sameJson,
+  STATION_NAMES,
+  type Bike,
+  type EntryReading,
+  type Fastener,
+  type Station,
+  type Step,
+  type Visit,
+} from '@necessaire/core';
+
+/** Where a line is typed: which bike and station, which row is corrected, what the walk asks for next. */
+export interface Entering {
+  bike: Bike;
+  station: Station;
+  editing: Fastener | null;
+  visit: Visit | null;
+  nextId: string;
+  who: string;
+  now: string;
+}
+/** What a line would do when Enter is pressed. */
+export type Entered =
+  | { kind: 'row'; row: Fastener; label: string; says: string }
+  /** A calliper's reading: it goes to the bench of this row, which is made when the walk asked for it. */
+  | { kind: 'reading'; row: Fastener; isNew: boolean; value: number; says: string }
+  | { kind: 'nothing'; message: string };
+
+const ASSUME = /^\?$/;
+const LEAVE = /^-\s*(.*)$/;
+/** Two digits behind the point: no size is written so, a calliper's display is. */
+const READING = /^[+]?\d{1,3}[.,]\d{2,4}(?: ?mm)?$|^[+]?\d?[.,]\d{3,5} ?(?:in|")$/i;
+
+const step = (c: Entering, evidence: Fastener['evidence'], how: string): Step => ({
+  evidence,
+  who: c.who,
+  when: c.now,
+  how,
+});
+
+/** The row that the walk asks for: the one still assumed, or the proposal of what is usually there. */
+function asked(c: Entering): { row: Fastener; isNew: boolean } | null {
+  if (!c.visit) return null;
+  const known = c.visit.rows.find((f) => f.leftOut === null && f.evidence === 'assumed');
+  return known ? { row: known, isNew: false } : { row: proposal(c.visit.look, c.bike, c.nextId), isNew: true };
+}
+
+/**
+ * What a line means here. A bare size answers what the walk asks for; `?` takes it as assumed; `-` with a reason leaves it out; a reading
+ * such as `12.94` goes to the bench. Anything else is a row of its own.
+ */
+export function enteredAs(text: string, reading: EntryReading, c: Entering): Entered {
+  const line = text.trim();
+  if (line === '') return { kind: 'nothing', message: 'Write a size first: 10, 1/2in, i5, t30' };
+  const next = c.editing ? null : asked(c);
+  if (READING.test(line)) {
+    const read = readLine(line, 'calliper');
+    const row = c.editing ? { row: c.editing, isNew: false } : next;
+    if (read && row)
+      return { kind: 'reading', ...row, value: read.value, says: `reading for ${row.row.name.toLowerCase()}` };
+  }
+  if (next && ASSUME.test(line)) {
+    const row = climb(next.row, step(c, 'assumed', 'usual on such a bike'));
+    return { kind: 'row', row, label: `assume ${row.name}`, says: `${row.name} stands as assumed` };
+  }
+  const leave = LEAVE.exec(line);
+  if (next && leave) {
+    const leftOut = (leave[1] ?? '').trim().slice(0, 300) || 'not on this bike';
+    const row = { ...next.row, leftOut };
+    return { kind: 'row', row, label: `leave out ${row.name}`, says: `${row.name} left out: ${leftOut}` };
+  }
+  if (!isComplete(reading) || !reading.draft.head)
+    return { kind: 'nothing', message: reading.problems[0]?.message ?? 'Write a size first: 10, 1/2in, i5, t30' };
+  const { draft } = reading;
+  const head = reading.draft.head;
+  if (c.editing) {
+    const base = c.editing;
+    const fresh = newFastener({ station: base.station, ...draft, id: base.id, bikeId: base.bikeId, head });
+    const kept = { trail: base.trail, gauge: base.gauge, farGauge: base.farGauge, look: base.look };
+    const plain = {
+      ...fresh,
+      ...kept,
+      note: base.note.replace(/\s+/g, ' ').trim() === fresh.note ? base.note : fresh.note,
+    };
+    const row = plain.evidence === base.evidence ? plain : climb(plain, step(c, plain.evidence, 'typed in the line'));
+    return { kind: 'row', row, label: `change ${row.name}`, says: `${row.name} changed` };
+  }
+  const how = 'typed in the line';
+  if (next && draft.name === undefined && (draft.station ?? next.row.station) === next.row.station) {
+    const evidence = draft.evidence ?? 'measured';
+    const row = climb(
+      { ...next.row, ...draft, id: next.row.id, bikeId: next.row.bikeId, head },
+      step(c, evidence, how),
+    );
+    return { kind: 'row', row, label: `${row.name} is sized`, says: `${row.name}: ${printShape(head)}, ${evidence}` };
+  }
+  const made = newFastener({ station: c.station, name: 'Fastener', ...draft, id: c.nextId, bikeId: c.bike.id, head });
+  const row = climb(made, step(c, made.evidence, how));
+  return { kind: 'row', row, label: `add ${row.name}`, says: `${row.name} added at ${STATION_NAMES[row.station]}` };
+}
+
+/** Whether a line would leave its row as it is. */
+export const unchanged = (entered: Entered, editing: Fastener | null): boolean =>
+  entered.kind === 'row' && editing !== null && sameJson(entered.row, editing);
+
+/** A row with one more reading at its near end. */
+export const withReading = (row: Fastener, value: number): Fastener => {
+  const gauge = row.gauge ?? NO_GAUGING;
+  return { ...row, gauge: { ...gauge, readings: [...gauge.readings, value].slice(-30) } };
+};
+
+/** Reads a line with the part of the walk that speaks in signs left to `enteredAs`. */
+export const readingOf = (text: string, walking: boolean): EntryReading => {
+  const line = text.trim();
+  const sign = walking && (ASSUME.test(line) || LEAVE.test(line));
+  return sign || READING.test(line) ? { draft: {}, parts: [], problems: [] } : readEntry(text);
+};
