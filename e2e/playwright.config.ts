@@ -31,7 +31,7 @@ export default defineConfig({
     {
       name: 'phone',
       use: { viewport: { width: 390, height: 844 }, hasTouch: true },
-      testMatch: ['path.spec.ts', 'look.spec.ts', 'touch.spec.ts'],
+      testMatch: ['path.spec.ts', 'look.spec.ts', 'touch.spec.ts', 'guide.spec.ts'],
     },
   ],
 });

@@ -1,5 +1,7 @@
 import {
+  climb,
   DEFAULT_PRACTICE,
+  printShape,
   newFastener,
   readEntry,
   ROLES,
@@ -13,6 +15,17 @@ import { carrack, carrackLines } from './carrack.js';
 import { drawer } from './drawer.js';
 import { demoIds } from './ids.js';
 import { quarrel, quarrelLines } from './quarrel.js';
+
+const WHEN = '2026-04-18T09:30:00.000Z';
+/** How the made-up rider came to know each size. */
+function known(f: Fastener): Fastener {
+  const size = printShape(f.head);
+  const how = { assumed: '', measured: 'calliper', tried: `${size} put on`, proven: 'turned with the travel kit' };
+  if (f.evidence === 'assumed') return f;
+  const inch = /^Rack bolt/.test(f.name) && f.head.size === '1/2in';
+  const gauge = inch ? { readings: [12.61, 12.58, 12.63], surface: 'clean' as const, tries: [] } : null;
+  return climb({ ...f, gauge }, { evidence: f.evidence, who: 'Mirel', when: WHEN, how: how[f.evidence] });
+}
 
 /** Fasteners from entry lines; a line that cannot be read is a fault of the demo and throws. */
 function fasteners(lines: string, bikeId: string, nextId: () => string): Fastener[] {
@@ -28,7 +41,7 @@ function fasteners(lines: string, bikeId: string, nextId: () => string): Fastene
       if (role && !ROLES.includes(role as Role)) throw new Error(`demo line "${line}": no role ${role}`);
       const made = newFastener({ ...draft, id: nextId(), bikeId, head: draft.head });
       return {
-        ...made,
+        ...known(made),
         torque: made.torque && { ...made.torque, source: 'manual' as const },
         role: (role as Role | undefined) ?? null,
         leftOut: leftOut ?? null,

@@ -1,5 +1,5 @@
 import { computed } from 'vue';
-import { figure, tripKm } from '@necessaire/core';
+import { figure, ladder, tripKm } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -24,13 +24,16 @@ export function useStages() {
     const broken = answers.answer?.packing.stowed.filter((s) => s.placeId && s.broken.length > 0).length ?? 0;
     const trip = garage.trip;
     const missing = answers.answer?.kit.missing.length ?? 0;
+    const on = ladder(garage.fasteners);
+    const unsure = on.assumed;
+    const counted = on.assumed + on.measured + on.tried + on.proven;
     const km = trip ? figure(view.units, 'distance', tripKm(trip)) : '';
     return [
       {
         path: '/walk',
         name: 'Walk',
-        live: String(garage.fasteners.length),
-        done: garage.fasteners.length > 0 && f?.sure === 1,
+        live: counted === 0 ? 'none' : `${counted - unsure}/${counted}`,
+        done: counted > 0 && unsure === 0,
       },
       {
         path: '/match',

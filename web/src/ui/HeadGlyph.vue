@@ -27,7 +27,7 @@ const LOBE = (() => {
   const steps = 48;
   return `M${Array.from({ length: steps }, (_, i) => {
     const a = (i / steps) * Math.PI * 2;
-    const r = 11.6 + 1.7 * Math.cos(6 * a);
+    const r = 13.6 + 1.5 * Math.cos(6 * a);
     return `${(20 + r * Math.cos(a)).toFixed(2)} ${(20 + r * Math.sin(a)).toFixed(2)}`;
   }).join('L')}Z`;
 })();
@@ -87,7 +87,13 @@ const small = computed(() => text.value.length > 3);
       <path class="out" d="M20 8v24M14 14h12M14 26h12" />
     </template>
     <template v-if="head.form === 'clip'"><path class="out" d="M9 10h16a9 9 0 0 1 0 20H9M9 20h14" /></template>
-    <text v-if="text" x="20" :y="inch ? 21.5 : 24.8" :class="{ light: filled, small, inch }" text-anchor="middle">
+    <text
+      v-if="text"
+      x="20"
+      :y="inch ? 21.5 : 24.8"
+      :class="{ light: filled, small, inch, lobe: head.form.startsWith('lobe') && filled }"
+      text-anchor="middle"
+    >
       {{ text }}
     </text>
     <text v-if="inch" x="20" y="30" class="unit" :class="{ light: filled }" text-anchor="middle">in</text>
@@ -142,6 +148,10 @@ text.light {
 }
 text.light:not(.unit, .inch) {
   font-size: 12px;
+}
+text.lobe:not(.unit, .inch) {
+  font-size: 10.5px;
+  letter-spacing: -0.4px;
 }
 text.light.inch,
 text.light.unit {

@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import { massText } from '../../ui/words';
+import ScaleStrip from './ScaleStrip.vue';
 
 const garage = useGarage();
 const view = useView();
@@ -92,7 +93,7 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
           label="Mass"
           quantity="mass"
           :model-value="p.mass"
-          @update:model-value="change(p, `weigh ${p.name}`, { mass: $event, source: 'user' })"
+          @update:model-value="change(p, `weigh ${p.name}`, { mass: $event, source: 'user', weighed: false })"
         />
         <NumberField
           label="How many"
@@ -114,7 +115,8 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
           </select></label
         >
         <button class="tool-button quiet gap" @click="remove(p)">Take out</button>
-        <p class="soft small">Figures: {{ p.source }}</p>
+        <p class="soft small">Figures: {{ p.source }}{{ p.weighed ? ', mass from the scale' : '' }}</p>
+        <ScaleStrip :piece="p" />
       </div>
     </template>
   </div>

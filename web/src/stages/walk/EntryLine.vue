@@ -146,7 +146,7 @@ function follow() {
           aria-describedby="entry-says"
           @scroll="follow"
           @input="follow"
-          @keydown.down.prevent="emit('down')"
+          @keydown.down.prevent.stop="emit('down')"
           @keydown.up.prevent="up"
           @keydown.esc="leave"
         />

@@ -33,7 +33,7 @@ const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEl
       <button role="menuitem" @click="emit('compare')">Compare two bikes…</button>
       <button role="menuitem" @click="emit('copy')">Copy this bike…</button>
     </DropMenu>
-    <span v-if="shown < of" class="soft num" role="status">{{ shown }} / {{ of }}</span>
+    <span v-if="shown < of" class="soft num of" role="status">{{ shown }}/{{ of }}</span>
   </div>
 </template>
 
@@ -54,6 +54,10 @@ const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectEl
 .words {
   flex: 1 1 60px;
   min-width: 52px;
+}
+.of {
+  white-space: nowrap;
+  font-size: 13px;
 }
 .choose {
   font-weight: 500;

@@ -128,7 +128,13 @@ const sat = (outcome: Outcome, of: Shape) =>
 // The jaw: any tool near the size.
 const tool = ref<string | null>(null);
 const toolForm = computed(() => (form.value === 'plug' || form.value === 'hex12' ? 'hex' : form.value));
-const at = computed(() => likely.value?.head ?? ({ form: form.value, size: head.value.size } as Head));
+const at = computed<Head>(() =>
+  measured.value && likely.value
+    ? likely.value.head
+    : form.value === head.value.form
+      ? head.value
+      : (likely.value?.head ?? head.value),
+);
 const middle = (size: string) => {
   const band = gaugedBand({ form: toolForm.value, size });
   return band ? (band.min + band.max) / 2 : Number.NaN;
@@ -268,7 +274,11 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         ><p class="soft">A calliper cannot tell sizes of this form: put the driver in it.</p></template
       >
       <template v-else>
-        <ul class="odds">
+        <p v-if="!measured" class="soft">
+          Written down as {{ printShape(head) }}, {{ fastener.evidence }}. Read it with a calliper, or say which tool
+          sat how.
+        </p>
+        <ul v-else class="odds">
           <li v-for="s in result.sizes.slice(0, 4)" :key="s.head.size">
             <button
               class="plain odds-row"

@@ -78,7 +78,8 @@ export function bikeGeometry(bike: Bike): BikeGeometry {
     peg,
     lamp,
     seat: { nose, tail: seatTail },
-    top: bars.z + (bike.mass > 190_000 ? 230 : 60),
+    // Mirrors, and a screen where there is one, stand above the bars.
+    top: bars.z + (bike.mass > 190_000 || bike.fitted.includes('screen') ? 230 : 150),
     left: -f.radius - 20,
     right: Math.max(w + r.radius, tail.x) + 20,
     stations: {

@@ -1,0 +1,358 @@
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { looksOf } from '@necessaire/core';
+import { entry, expect, figure, goTo, open, settled, test, type App } from './fixtures';
+import { freshBike, guide, row, rows, stored } from './survey';
+
+const root = join(import.meta.dirname ?? __dirname, '..');
+const bench = (page: Page) => page.locator('.bench');
+
+/** Runs a simulated instrument against the app and gives a way to switch it off. */
+function instrument(app: App, ...args: string[]) {
+  const child = spawn(process.execPath, [join(root, 'cli/bin/necessaire.mjs'), ...args, '--server', app.url], {
+    stdio: 'ignore',
+  });
+  const gone = new Promise((resolve) => child.on('exit', resolve));
+  return async () => {
+    child.kill();
+    await gone;
+  };
+}
+async function faultless(page: Page, where: string) {
+  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${where}: ${v.id} ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+test('sixty fasteners with the keyboard alone, few strokes each', async ({ page, app }) => {
+  test.slow();
+  const bike = await freshBike(page, app, { fitted: ['hand guards', 'skid plate', 'rear rack', 'radiator guard'] });
+  const looks = looksOf(bike).slice(0, 60);
+  expect(looks).toHaveLength(60);
+  let strokes = 0;
+  const press = async (key: string) => {
+    strokes++;
+    await page.keyboard.press(key);
+  };
+  const type = async (text: string) => {
+    strokes += text.length;
+    await page.keyboard.type(text);
+  };
+  await press('/');
+  await expect(entry(page)).toBeFocused();
+  const heads: Record<string, string> = { spokes: 'spoke 6', valve: 'valve core', plug: 'plug 16' };
+  for (const [i, look] of looks.entries()) {
+    await expect(guide(page)).toContainText(look.name);
+    // A size as measured; every tenth is doubtful, every fifteenth is not on the bike.
+    const special = Object.keys(heads).find((k) => look.key.endsWith(k));
+    const line =
+      i % 15 === 14 ? '-' : i % 10 === 9 ? '?' : special ? heads[special]! : ['8', '10', '12', 'i5', '13'][i % 5]!;
+    await type(line);
+    await press('Enter');
+  }
+  await expect(page.locator('.stage-head')).toContainText('of 56 measured or better');
+  await expect(rows(page)).toHaveCount(60);
+  // Under four strokes a fastener: at two strokes a second the typing takes two of the fifteen minutes.
+  expect(strokes / 60).toBeLessThan(4);
+  console.log(`60 fasteners: ${strokes} keystrokes, ${(strokes / 60).toFixed(1)} each`);
+  const doc = await stored(page, app);
+  expect(doc.fasteners.map((f) => f.look)).toEqual(looks.map((l) => l.key));
+  expect(doc.fasteners.filter((f) => f.leftOut !== null)).toHaveLength(4);
+  expect(doc.fasteners.every((f) => f.bikeId === bike.id)).toBe(true);
+});
+
+test('from a reading to a size, the rival, and the try that settles it', async ({ page, app }) => {
+  await open(page, app);
+  await row(page, 'Rack stay').click();
+  const reading = page.getByLabel('Reading, mm');
+  await reading.fill('14.05');
+  await reading.press('Enter');
+  await bench(page).getByLabel('The head is').selectOption('worn');
+  // 14 mm and 9/16 in lie on top of each other: both are shown, and what to put on it.
+  await expect(bench(page).locator('.odds-row').first()).toContainText(/14|9\/16/);
+  await expect(bench(page).locator('.next-try')).toContainText('To be sure:');
+  const figcaption = bench(page).locator('figcaption');
+  await expect(figcaption).toContainText('°');
+  await page.getByLabel('Tool tried, and how it sat').fill('14 does not, 9/16in snug');
+  await page.getByLabel('Tool tried, and how it sat').press('Enter');
+  await expect(bench(page).locator('.odds-row').first()).toContainText('9/16 in');
+  await bench(page).getByRole('button', { name: 'Take as hex 9⁄16 in' }).click();
+  await expect(bench(page)).toContainText('It is written down as hex 9⁄16 in');
+  await page.getByRole('tab', { name: 'How it is known' }).click();
+  await expect(page.locator('.trail')).toContainText('tried: calliper 14.05 mm; 14 does not go on; 9⁄16 in snug');
+  // Nonsense is refused and stays in the field.
+  await page.getByRole('tab', { name: 'Size' }).click();
+  await reading.fill('wide');
+  await reading.press('Enter');
+  await expect(bench(page).getByRole('alert')).toContainText('is no reading');
+  await expect(reading).toHaveValue('wide');
+  // Any tool may be looked at in the jaw, six-lobes and inside hexes too.
+  await bench(page)
+    .getByRole('group', { name: 'Tool in the picture' })
+    .getByRole('button', { name: '15', exact: true })
+    .click();
+  await expect(figcaption).toContainText('15 mm: turns');
+  await row(page, 'Subframe bolt').click();
+  await expect(bench(page).getByRole('img', { name: /^T40: turns/ })).toBeVisible();
+  await row(page, 'Bar clamp').click();
+  await bench(page).getByRole('button', { name: '6', exact: true }).click();
+  await expect(bench(page).getByRole('img', { name: /6 mm/ })).toBeVisible();
+  await faultless(page, 'the bench');
+  await page.getByRole('tab', { name: 'All about it' }).click();
+  await faultless(page, 'all about it');
+  await page.getByRole('tab', { name: 'How it is known' }).click();
+  await faultless(page, 'the ladder');
+});
+
+test('a calliper that types like a keyboard is heard wherever the focus is, and taken only when told', async ({
+  page,
+  app,
+}) => {
+  await open(page, app);
+  // Into the entry line: it becomes a reading of what the walk asks for.
+  await entry(page).focus();
+  await page.keyboard.type('7.92');
+  await expect(page.locator('#entry-says')).toContainText('reading for front disc bolt');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Front disc bolt' })).toBeVisible();
+  await expect(bench(page).locator('.big')).toContainText('7.92 mm');
+  // With no field focused the burst is held until the rider says what it belongs to.
+  await page.locator('h1').click();
+  await page.keyboard.type('7.95');
+  await page.keyboard.press('Enter');
+  await expect(bench(page).locator('.pending')).toContainText('7.95 mm came in');
+  await expect(bench(page)).toContainText('One reading');
+  await bench(page).getByRole('button', { name: 'Use it here' }).click();
+  await expect(bench(page)).toContainText('2 readings');
+});
+
+test('a calliper that streams is shown live, its lost lines and its silence too', async ({ page, app }) => {
+  test.slow();
+  await open(page, app);
+  await row(page, 'Rack bolt right').click();
+  const off = instrument(
+    app,
+    'calliper',
+    '--stream',
+    '--across',
+    '12.60',
+    '--noise',
+    '0',
+    '--every',
+    '150',
+    '--lines',
+    '500',
+    '--drop',
+    '0.3',
+    '--name',
+    'Test calliper',
+  );
+  await expect(bench(page).getByRole('heading', { name: 'Calliper, live' })).toBeVisible({ timeout: 20_000 });
+  await expect(bench(page).locator('.big')).toContainText('12.60 mm');
+  await expect(bench(page)).toContainText(/Test calliper, \d+ lines lost/);
+  await expect(bench(page)).toContainText('3 readings');
+  await bench(page).getByRole('button', { name: 'Take this reading' }).click();
+  await expect(bench(page)).toContainText('4 readings');
+  await off();
+  await expect(bench(page)).toContainText(/Test calliper not heard for \d+ s/, { timeout: 15_000 });
+  await expect(bench(page).getByRole('button', { name: 'Take this reading' })).toHaveCount(0);
+});
+
+test('a piece put on the scale gets its mass in the drawer, when told', async ({ page, app }) => {
+  await open(page, app);
+  await goTo(page, 'Match');
+  await page.getByRole('tab', { name: /^Drawer/ }).click();
+  const piece = page.locator('.piece-row', { hasText: 'Combination spanner 17' });
+  await piece.click();
+  const strip = page.locator('.scale');
+  await expect(strip).toContainText('No scale is on.');
+  const off = instrument(
+    app,
+    'scale',
+    '--mass',
+    '151',
+    '--noise',
+    '0',
+    '--every',
+    '100',
+    '--lines',
+    '400',
+    '--name',
+    'Test scale',
+  );
+  await expect(strip).toContainText('Test scale', { timeout: 20_000 });
+  await expect(strip.locator('.big')).toContainText('151 g');
+  await expect(piece).toContainText('145 g');
+  await strip.getByRole('button', { name: 'Take this mass' }).click();
+  await expect(piece).toContainText('151 g');
+  await expect(page.locator('.detail')).toContainText('mass from the scale');
+  await off();
+  await expect(strip).toContainText(/Test scale not heard for \d+ s/, { timeout: 15_000 });
+});
+
+test('every field in the panel, and the same in the line', async ({ page, app }) => {
+  await open(page, app);
+  await row(page, 'Rack stay').click();
+  await page.getByRole('tab', { name: 'All about it' }).click();
+  const form = page.locator('#about .form');
+  await form.getByLabel('Far end').fill('i5');
+  await form.getByLabel('Far end').press('Tab');
+  await form.getByLabel('Torque (N·m)').fill('11,5');
+  await form.getByLabel('Torque (N·m)').press('Tab');
+  await form.getByLabel('Torque is from').selectOption('own log');
+  await form.getByLabel('Condition').selectOption('rusted');
+  await form.getByLabel('breaks').check();
+  await form.getByLabel('gets lost').check();
+  const access = form.getByRole('group', { name: 'Access', exact: true });
+  await access.getByLabel('Sunk').fill('25');
+  await access.getByLabel('Sunk').press('Tab');
+  const farAccess = form.getByRole('group', { name: 'Access at the far end' });
+  await farAccess.getByLabel('Thinnest tool').fill('4');
+  await farAccess.getByLabel('Thinnest tool').press('Tab');
+  await form.getByLabel('Note').fill('mind the grommet');
+  await form.getByLabel('Note').press('Tab');
+  await page.getByRole('button', { name: 'Correct in the line' }).click();
+  await expect(entry(page)).toHaveValue(
+    '7/16in Rack stay far i5 x2 m6 11.5nm logged sunk 25 far thin 4 lost breaks accessory rusted assumed @racks note: mind the grommet',
+  );
+  // A figure that is none stays, marked; nothing is written.
+  await form.getByLabel('Torque (N·m)').fill('much');
+  await form.getByLabel('Torque (N·m)').press('Tab');
+  await expect(form.getByRole('alert')).toContainText('write a number');
+});
+
+test('a table out and in: bad cells are marked, nothing goes in by half', async ({ page, app }) => {
+  await open(page, app);
+  const menu = () => page.getByRole('button', { name: 'Table' }).click();
+  await menu();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Write a CSV file' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('quarrel-450-fasteners.csv');
+  const text = readFileSync(await file.path(), 'utf8');
+  expect(text.split('\r\n')).toHaveLength(76);
+
+  await menu();
+  await page.getByRole('menuitem', { name: 'Read a CSV file' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Read fasteners from a table' });
+  await dialog.locator('input[type=file]').setInputFiles({
+    name: 'bad.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('\ufeffname;head;torque N·m\r\nGood;10;9,5\r\nBad;10.3;much\r\n'),
+  });
+  await expect(dialog.getByRole('status')).toContainText('2 cells are at fault');
+  await expect(dialog.locator('.bad')).toHaveCount(2);
+  await expect(dialog.locator('.bad').first()).toContainText('is a reading, not a size');
+  await expect(dialog.getByRole('button', { name: /^Write/ })).toBeDisabled();
+  await faultless(page, 'the table dialog');
+  await dialog
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'no.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
+  await expect(dialog.getByRole('alert')).toContainText('no column "head"');
+
+  // The written table read again changes nothing but is known row by row.
+  await dialog.getByLabel('or paste the table').fill(text);
+  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  await expect(dialog.getByRole('status')).toContainText('0 new, 74 changed');
+  await dialog.getByLabel('or paste the table').fill('name,head\nFirst,10\nSecond,t30');
+  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(rows(page)).toHaveCount(76);
+  await page.locator('h1').click();
+  await page.keyboard.press('Control+z');
+  await expect(rows(page)).toHaveCount(74);
+});
+
+test('ten thousand rows are read, kept and taken back without stopping the page', async ({ page, app }) => {
+  test.slow();
+  await freshBike(page, app);
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.getByRole('menuitem', { name: 'Read a CSV file' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Read fasteners from a table' });
+  const lines = Array.from(
+    { length: 10_000 },
+    (_, i) => `Bolt ${i};${['8', '10', '12', '13'][i % 4]};front-wheel;left`,
+  );
+  await dialog.locator('input[type=file]').setInputFiles({
+    name: 'many.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`name;head;station;left out because\n${lines.join('\n')}`),
+  });
+  await expect(dialog.getByRole('status')).toContainText('10000 new, 0 changed');
+  await dialog.getByRole('button', { name: 'Write 10000 rows' }).click();
+  await page.getByLabel('Show').selectOption('left out');
+  await expect(rows(page)).toHaveCount(300);
+  await expect(page.locator('.more')).toContainText('Show 300 of 9700 more');
+  await expect(page.locator('.top')).toContainText('kept', { timeout: 40_000 });
+  expect((await stored(page, app)).fasteners).toHaveLength(10_000);
+  await page.locator('h1').click();
+  await page.keyboard.press('Control+z');
+  await expect(rows(page)).toHaveCount(0);
+});
+
+test('several rows at once, found, sorted, and taken back with one undo', async ({ page, app }) => {
+  await open(page, app);
+  await page.getByLabel('Find rows').fill('guard');
+  await expect(rows(page)).toHaveCount(7);
+  await page.getByLabel('Show').selectOption('only assumed');
+  await expect(rows(page)).toHaveCount(2);
+  await page.getByLabel('Show').selectOption('all');
+  await page.getByLabel('Sort').selectOption('by name');
+  await expect(rows(page).first()).toContainText('Chain guard roller');
+  // With the keyboard: Space chooses, Shift and Space the stretch.
+  await entry(page).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Shift+Space');
+  const bar = page.getByRole('toolbar', { name: 'Chosen rows' });
+  await expect(bar).toContainText('3 chosen');
+  await faultless(page, 'rows chosen');
+  await bar.getByRole('button', { name: 'Evidence' }).click();
+  await page.getByRole('menuitem', { name: 'proven' }).click();
+  await expect(await figure(page, 'Measured or better')).toContainText('+');
+  await bar.getByRole('button', { name: 'Leave out' }).click();
+  await page.getByRole('menuitem', { name: 'no roadside job turns it' }).click();
+  await expect(rows(page)).toHaveCount(4);
+  await page.locator('h1').click();
+  await page.keyboard.press('Control+z');
+  await expect(rows(page)).toHaveCount(7);
+  await page.keyboard.press('Control+z');
+  await page.getByLabel('Show').selectOption('only assumed');
+  await expect(rows(page)).toHaveCount(2);
+});
+
+test('a bike copied knows its sizes only as assumed; two bikes are compared', async ({ page, app }) => {
+  await open(page, app);
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.getByRole('menuitem', { name: 'Compare two bikes' }).click();
+  const compare = page.getByRole('dialog', { name: 'Compare two bikes' });
+  await expect(
+    compare.getByRole('region', { name: 'On both' }).getByRole('img', { name: 'hex 13', exact: true }),
+  ).toBeVisible();
+  await expect(
+    compare.getByRole('region', { name: 'Only Quarrel 450' }).getByRole('img', { name: 'hex 24', exact: true }),
+  ).toBeVisible();
+  await faultless(page, 'two bikes');
+  await compare.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.getByRole('menuitem', { name: 'Copy this bike' }).click();
+  await page.getByLabel('What you call it').fill('Quarrel, mine');
+  await page.getByRole('button', { name: 'Copy', exact: true }).click();
+  await settled(page);
+  await expect(page.locator('.top')).toContainText('Quarrel, mine');
+  await expect(page.locator('.stage-head')).toContainText('0 of 70 measured or better, 70 still assumed');
+});

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** A scale that streams: what it shows, whether it stands still, and a press that gives the piece this mass. */
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { readLine, type Piece } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useInstruments } from '../../stores/instruments';
+import { useView } from '../../stores/view';
+import { useWedge } from '../../ui/useWedge';
+import { massText } from '../../ui/words';
+
+const props = defineProps<{ piece: Piece }>();
+const garage = useGarage();
+const instruments = useInstruments();
+const view = useView();
+const typed = ref<number | null>(null);
+let leave = () => {};
+onMounted(() => (leave = instruments.use()));
+onBeforeUnmount(() => leave());
+useWedge('scale', (value) => (typed.value = value));
+
+const live = computed(() => instruments.scale);
+const shown = computed(() => (live.value && !live.value.lost ? live.value.value : typed.value));
+const still = computed(() => (live.value && !live.value.lost ? live.value.stable : typed.value !== null));
+const sane = computed(() => shown.value !== null && shown.value > 0 && shown.value < 500_000);
+
+function take() {
+  if (!sane.value || shown.value === null) return;
+  typed.value = null;
+  garage.put(`weigh ${props.piece.name}`, 'pieces', { ...props.piece, mass: shown.value, weighed: true });
+}
+function typeIn(event: Event) {
+  const read = readLine((event.target as HTMLInputElement).value, 'scale');
+  typed.value = read?.instrument === 'scale' ? read.value : null;
+}
+</script>
+
+<template>
+  <p class="scale" :class="{ off: !live || live.lost }">
+    <template v-if="live && !live.lost">
+      <span class="num big">{{ shown === null ? '–' : massText(view.units, shown) }}</span>
+      <span class="soft"
+        >{{ live.device }}{{ still ? '' : ', settling' }}{{ live.missed ? `, ${live.missed} lines lost` : '' }}</span
+      >
+      <button class="tool-button" :disabled="!still || !sane" @click="take">Take this mass</button>
+    </template>
+    <template v-else>
+      <span class="soft">{{
+        live
+          ? `${live.device} not heard for ${live.ago} s: is it on?`
+          : instruments.line === 'broken'
+            ? 'No line to the server.'
+            : 'No scale is on.'
+      }}</span>
+      <label
+        ><span class="hidden-label">What the scale shows</span
+        ><input class="field num" placeholder="86 g" inputmode="decimal" @input="typeIn"
+      /></label>
+      <button class="tool-button quiet" :disabled="!sane" @click="take">Take it</button>
+    </template>
+  </p>
+</template>
+
+<style scoped>
+.scale {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+.big {
+  font-size: 24px;
+  font-weight: 600;
+}
+.field {
+  width: 96px;
+}
+</style>
