@@ -73,7 +73,7 @@ e10 cylinder guard x6 m8 20nm accessory measured @plug-top
 i8 oil drain 32nm measured @engine
 t45 oil filter guard x3 m8 20nm accessory assumed @engine
 13 crash bar clamp x4 far 13 m8 22nm loose accessory measured @engine
-9/16in crash bar brace x2 m8 24nm loose accessory assumed @engine
+9/16in crash bar brace x2 24nm loose accessory assumed @engine
 i5 alternator cover x6 m6 9nm assumed @engine -workshop job
 12 gear pedal pinch m6 12nm measured @controls |gear pedal
 t45 foot peg mount x4 m8 30nm locked measured @controls
@@ -88,8 +88,8 @@ t45 rear caliper x2 m8 24nm measured @rear-wheel
 valve core valve core rear clean tried @rear-wheel
 19 shock lower far 16 m10 50nm measured @suspension
 hook 68 preload ring 40nm assumed @suspension
-7/16in box lock plate x4 m6 9nm loose accessory measured @racks
+7/16in box lock plate x4 9nm loose accessory measured @racks
 t30 box rack x6 m6 12nm loose accessory measured @racks |luggage rack
 i6 top case plate x4 m8 18nm accessory measured @racks
-1/2in auxiliary lamp x2 m8 20nm loose accessory assumed @racks
+1/2in auxiliary lamp x2 20nm loose accessory assumed @racks
 `;

@@ -47,7 +47,7 @@ i5 clutch perch x2 m6 8nm measured @cockpit
 i6 bar clamp x4 m8 24nm proven @cockpit |bars
 ph2 lamp cowl screw x4 2nm measured @cockpit
 jis2 switch housing x4 1.5nm sunk 12 well 9 assumed @cockpit
-3/8in phone mount x2 m6 6nm loose accessory measured @cockpit
+3/8in phone mount x2 6nm loose accessory measured @cockpit
 i4 fork pinch upper x4 m6 10nm measured @front-end
 i6 fork pinch lower x4 m8 15nm measured @front-end
 hook 45 steering ring 28nm assumed @front-end
@@ -98,9 +98,9 @@ i8 chain guard roller x2 m8 20nm assumed @rear-wheel
 17 shock linkage far 17 m10 45nm sunk 10 assumed @suspension
 14 linkage arm far 14 m10 45nm measured @suspension
 hook 68 shock preload ring 40nm assumed @suspension
-1/2in rack bolt right x2 m8 24nm loose accessory measured @racks |luggage rack
-1/2in rack bolt left x2 m8 24nm loose accessory measured @racks |luggage rack
-7/16in rack stay x2 m6 10nm accessory assumed @racks
+1/2in rack bolt right x2 24nm loose accessory measured @racks |luggage rack
+1/2in rack bolt left x2 24nm loose accessory measured @racks |luggage rack
+7/16in rack stay x2 10nm accessory assumed @racks
 t40 subframe bolt x2 m8 30nm locked measured @racks
 i4 tail light guard x2 m5 5nm accessory assumed @racks
 key 5/32in tool tube strap x2 4nm accessory assumed @racks

@@ -22,7 +22,7 @@ const ELSE = 0.4;
 const OWN_INCH = { share: 0.02, worth: 10 };
 const ADDED_INCH = { share: 0.15, worth: 6 };
 /** How much likelier a size is that its thread usually carries. */
-const BY_THREAD = 12;
+const BY_THREAD = 4;
 
 /**
  * How common each size is for a head on this bike: by how often the size occurs, the share of inch heads among those already measured here
