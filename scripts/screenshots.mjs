@@ -14,7 +14,22 @@ const row = (name) => (page) => page.locator('[data-fastener], .head-row', { has
 
 /** name, address, size, theme, what is pressed first */
 const SHOTS = [
-  ['walk', '/walk', LAPTOP, 'light', row('Shock linkage')],
+  ['walk', '/walk', LAPTOP, 'light'],
+  [
+    'walk-size',
+    '/walk',
+    LAPTOP,
+    'light',
+    async (page) => {
+      await row('Rack stay')(page);
+      await page.getByLabel('The head is').selectOption('worn');
+      for (const reading of ['14.05', '14.11']) {
+        await page.getByLabel('Reading, mm').fill(reading);
+        await page.getByLabel('Reading, mm').press('Enter');
+      }
+      await page.locator('.odds-row').first().waitFor();
+    },
+  ],
   [
     'walk-entry',
     '/walk',

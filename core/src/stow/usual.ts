@@ -17,6 +17,20 @@ const usual = (
   ...given,
 });
 
+/** A place to begin with, over the rear of the seat; the rider names and measures it. */
+export const newPlace = (id: string, bike: Bike): Place => ({
+  ...usual({
+    name: 'New place',
+    kind: 'box',
+    inside: { length: 200, width: 120, height: 80 },
+    limit: 1500,
+    at: { x: bike.wheelbase * 0.8, y: 0, z: bike.seatHeight },
+    tier: 'one zip',
+  }),
+  id,
+  bikeId: bike.id,
+});
+
 /** Usual places to start from on any bike, set by its wheelbase, seat and tyres. Planning values: measure your own. */
 export function usualPlaces(bike: Bike): Omit<Place, 'id' | 'bikeId'>[] {
   const { wheelbase: w, seatHeight } = bike;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue';
-import { figure, unitOf, usableVolume, type Place, type Stowed } from '@necessaire/core';
+import { newPlace, figure, unitOf, usableVolume, type Place, type Stowed } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -64,27 +64,8 @@ watch(
   { immediate: true },
 );
 function addPlace() {
-  const bike = garage.bike!;
   const id = crypto.randomUUID();
-  garage.put('add a place', 'places', {
-    id,
-    bikeId: bike.id,
-    name: 'New place',
-    kind: 'box',
-    inside: { length: 200, width: 120, height: 80 },
-    fill: 0.65,
-    taken: 0,
-    limit: 1500,
-    at: { x: bike.wheelbase * 0.8, y: 0, z: bike.seatHeight },
-    tier: 'one zip',
-    stays: true,
-    lockable: false,
-    dry: true,
-    hot: false,
-    wiring: false,
-    slots: null,
-    note: '',
-  });
+  garage.put('add a place', 'places', newPlace(id, garage.bike!));
   editing.value = id;
 }
 </script>
