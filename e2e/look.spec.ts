@@ -72,7 +72,7 @@ test('nothing runs out of the screen sideways, and labels do not overlap', async
     for (const b of boxes.slice(i + 1))
       expect(a.right <= b.left || b.right <= a.left || a.bottom <= b.top || b.bottom <= a.top).toBe(true);
   const marks = await page
-    .locator('.drawing .plate')
+    .locator('.drawing .mark .plate')
     .evaluateAll((all) => all.map((e) => e.getBoundingClientRect().toJSON() as DOMRect));
   for (const [i, a] of marks.entries())
     for (const b of marks.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(a.width - 1);

@@ -1,9 +1,13 @@
 import { boxVolume, type Piece } from '../tools/index.js';
 import { MilpBuilder, type Solve } from './milp.js';
+import { cheapestCover } from './search.js';
 import type { CoverProblem, Task } from './task.js';
 
-/** What is made as small as possible. */
-export type Measure = 'mass' | 'bulk' | 'price';
+/** What is made as small as possible; a blend weighs a litre as so many grams and a euro as so many. */
+export const MEASURES = ['mass', 'bulk', 'price', 'blend'] as const;
+export type Measure = (typeof MEASURES)[number];
+/** What a litre of room and a euro count in a blend, grams. Planning values. */
+export const BLEND = { litre: 150, euro: 2 } as const;
 
 export interface Lightest {
   /** Copies carried of each piece, in the order of the problem's pieces. */
@@ -17,8 +21,13 @@ export interface Lightest {
 
 /** Measures are solved in tenths so that sums are whole numbers and ties are exact. */
 const TENTHS = 10;
-const measureOf = (measure: Measure) => (piece: Piece) =>
-  Math.round(TENTHS * (measure === 'mass' ? piece.mass : measure === 'price' ? piece.price : boxVolume(piece)));
+const plainMeasure: Record<Measure, (piece: Piece) => number> = {
+  mass: (p) => p.mass,
+  price: (p) => p.price,
+  bulk: boxVolume,
+  blend: (p) => p.mass + (boxVolume(p) / 1000) * BLEND.litre + p.price * BLEND.euro,
+};
+const measureOf = (measure: Measure) => (piece: Piece) => Math.round(TENTHS * plainMeasure[measure](piece));
 
 /** Lets one task be done with the carried copies. `x` are the columns of the pieces. */
 function addTask(b: MilpBuilder, task: Task, x: readonly number[], shared: Map<string, number>): void {
@@ -138,15 +147,105 @@ function build(problem: CoverProblem, costs: number[], extra: { costs: number[];
   return b.model;
 }
 
+/** Room for the number of copies and for the sum of prices below one tenth of the measure, so that one number holds all three. */
+const COPIES_ROOM = 2 ** 8;
+const PRICE_ROOM = 2 ** 17;
+/** Alternatives of one job beyond which the search would drown; the solver takes over. */
+const MOST_ALTERNATIVES = 4000;
+const MOST_NODES = 4000;
+
+/** Copies of pieces as items of the search: which there are, and the job of each task over them. */
+function asSearch(problem: CoverProblem, main: readonly number[], price: readonly number[]) {
+  const first: number[] = [];
+  const owner: number[] = [];
+  problem.pieces.forEach((piece, p) => {
+    first.push(owner.length);
+    const most = piece.mark === 'never' ? 0 : Math.min(piece.count, 8);
+    for (let c = 0; c < most; c++) owner.push(p);
+  });
+  const copies = (p: number) => (first[p + 1] ?? owner.length) - first[p]!;
+  const costs = owner.map((p) => (main[p]! * COPIES_ROOM + 1) * PRICE_ROOM + price[p]!);
+  /** Items of so many of each piece; null when there are not so many. */
+  const itemsOf = (uses: ReadonlyMap<number, number>): number[] | null => {
+    const items: number[] = [];
+    for (const [p, n] of uses) {
+      if (n > copies(p)) return null;
+      for (let c = 0; c < n; c++) items.push(first[p]! + c);
+    }
+    return items;
+  };
+  const usesOf = (a: Task['ends'][number][number], into = new Map<number, number>()) => {
+    into.set(a.last, (into.get(a.last) ?? 0) + 1);
+    for (const [p, n] of a.rest) into.set(p, (into.get(p) ?? 0) + n);
+    return into;
+  };
+  const jobs: number[][][] = [];
+  problem.pieces.forEach((piece, p) => {
+    if (piece.mark === 'always' && copies(p) > 0) jobs.push([[first[p]!]]);
+  });
+  for (const task of problem.tasks) {
+    const [near, far] = task.ends as [Task['ends'][number], Task['ends'][number]?];
+    if (far && near.length * far.length > MOST_ALTERNATIVES) return null;
+    const all = far
+      ? near.flatMap((a) => far.map((b) => itemsOf(usesOf(b, usesOf(a)))))
+      : near.map((a) => itemsOf(usesOf(a)));
+    jobs.push(all.filter((x) => x !== null));
+  }
+  for (const { does, count } of problem.functions) {
+    // Every way to make up the count from pieces that do it.
+    const able = problem.pieces
+      .map((_, p) => p)
+      .filter((p) => problem.pieces[p]!.functions.includes(does) && copies(p) > 0);
+    const ways: number[][] = [];
+    const go = (at: number, left: number, uses: Map<number, number>) => {
+      if (left === 0) {
+        ways.push(itemsOf(uses)!);
+        return;
+      }
+      if (at === able.length || ways.length > MOST_ALTERNATIVES) return;
+      for (let n = 0; n <= Math.min(left, copies(able[at]!)); n++)
+        go(at + 1, left - n, n > 0 ? new Map(uses).set(able[at]!, n) : uses);
+    };
+    go(0, count, new Map());
+    if (ways.length > MOST_ALTERNATIVES) return null;
+    jobs.push(ways);
+  }
+  return { costs, jobs, owner };
+}
+
+/** The search's own answer, or null when it gives up and the solver has to. */
+function searched(problem: CoverProblem, main: readonly number[], price: readonly number[]): Lightest | null {
+  const search = asSearch(problem, main, price);
+  if (!search) return null;
+  const found = cheapestCover(search, MOST_NODES);
+  if (found === null) return null;
+  if (found === 'infeasible') throw new RangeError(STUCK);
+  const counts = problem.pieces.map(() => 0);
+  found.taken.forEach((t, i) => {
+    if (t) counts[search.owner[i]!]!++;
+  });
+  return { counts, total: counts.reduce((s, n, i) => s + n * main[i]!, 0) / TENTHS, proven: true, gap: 0 };
+}
+
+const STUCK = 'no set of pieces meets the marks: take "never" off a piece that is needed';
+
 /**
  * The lightest set of pieces with which every task can be done, every function is there and marks hold; ties go to fewer pieces, then to
  * the lower price, so that the answer is stable. Exact when the solver proves it (reference section 4).
+ * @param by own search first, the solver where it gives up; or the solver alone, to check one against the other
  * @throws RangeError when the marks or functions cannot be met; tasks built from reached fasteners always can
  */
-export function lightestSet(problem: CoverProblem, solve: Solve, measure: Measure = 'mass'): Lightest {
+export function lightestSet(
+  problem: CoverProblem,
+  solve: Solve,
+  measure: Measure = 'mass',
+  by: 'search' | 'solver' = 'search',
+): Lightest {
   const main = problem.pieces.map(measureOf(measure));
   const one = problem.pieces.map(() => 1);
   const price = problem.pieces.map(measureOf('price'));
+  const own = by === 'solver' ? null : searched(problem, main, price);
+  if (own) return own;
   const limits: { costs: number[]; upper: number }[] = [];
   let answer = null as Lightest | null;
   for (const costs of [main, one, price]) {
@@ -154,7 +253,7 @@ export function lightestSet(problem: CoverProblem, solve: Solve, measure: Measur
     if (solved.status === 'infeasible') {
       // Later passes only break ties: should rounding close them off, the first answer stands.
       if (answer) return answer;
-      throw new RangeError('no set of pieces meets the marks: take "never" off a piece that is needed');
+      throw new RangeError(STUCK);
     }
     const counts = problem.pieces.map((_, i) => Math.round(solved.values[i]!));
     const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * by[i]!, 0);

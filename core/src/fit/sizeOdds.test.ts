@@ -186,14 +186,20 @@ describe('tools that were tried', () => {
     const g = gauging([14], { surface: 'worn' });
     const before = sizeOdds('hex', g).sizes[0]!.odds;
     const next = nextTry('hex', g)!;
-    expect(next.right).toBeGreaterThan(before + 0.05);
+    expect(next.tool.size).toMatch(/^(14|9\/16in)$/);
+    expect(next.right).toBeGreaterThanOrEqual(before - 1e-9);
     expect(next.meanings.reduce((s, m) => s + m.chance, 0)).toBeCloseTo(1, 1);
     expect(new Set(next.meanings.map((m) => m.head.size)).size).toBeGreaterThan(1);
-    // By brute force no tool near is better.
-    for (const size of ['13', '14', '9/16in', '15', '1/2in']) {
-      const other = nextTry('hex', g, () => 1, [size]);
-      expect(other!.right).toBeLessThanOrEqual(next.right + 1e-9);
+    // By brute force no tool near tells more: doubt in bits now, less the doubt after each outcome by its chance.
+    const doubt = (g: Gauging) => sizeOdds('hex', g).sizes.reduce((s, x) => s - x.odds * Math.log2(x.odds), 0);
+    for (const size of ['14', '9/16in']) {
+      let after = 0;
+      for (const m of nextTry('hex', g, () => 1, [size])!.meanings)
+        after += m.chance * doubt({ ...g, tries: [{ tool: hex(size), outcome: m.outcome }] });
+      expect(doubt(g) - after).toBeLessThan(next.tells + 0.05);
     }
+    // A tool that is in the drawer is proposed when it tells nearly as much.
+    expect(nextTry('hex', g, () => 1, [next.tool.size])!.owned).toBe(true);
   });
   test('nothing to try where the size is known, or where either tool fits both rivals', () => {
     // 19 and 3/4 in: what turns one turns the other.

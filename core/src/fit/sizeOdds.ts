@@ -118,17 +118,23 @@ export interface NextTry {
   owned: boolean;
   /** Odds of being right about the size after it, on average. */
   right: number;
+  /** What it tells, in bits: how far it narrows the odds, on average. */
+  tells: number;
   meanings: Meaning[];
 }
 
 /** A tool in the hand is preferred to a better one that is not, up to this share of what the better one gains. */
 const OWNED_GAIN = 0.7;
+/** Fewer bits than this are within the feel of a hand. */
+const LEAST_BITS = 0.03;
+/** Only tools that a rider would take for the size: farther ones tell by spinning, which nobody trusts. */
+const NEAR = 0.055;
 
 /**
- * The one try that tells the most: of all sizes near the likely ones, the tool after which the named size is right most often,
- * averaged over what may be felt; tools of the drawer first where they do nearly as well.
+ * The one try that tells the most: of all tools near the likely sizes, the one that narrows the odds most (in bits), averaged over what may be
+ * felt; tools of the drawer first where they do nearly as well.
  * @param owned nominal sizes of this form that the drawer turns
- * @returns null when no try would raise the odds by half a point
+ * @returns null when no try tells anything worth the walk to the drawer
  */
 export function nextTry(
   form: HeadForm,
@@ -145,18 +151,23 @@ export function nextTry(
   // Sizes that are all but ruled out would not change any average.
   const left = now.sizes.map((s) => s.head.size);
   const tried = near.map((tool) => lookAhead(form, gauging, prior, tool, owned.includes(tool.size), left));
-  const gain = (t: NextTry) => t.right - best.odds;
-  const most = Math.max(...tried.map(gain), 0);
-  if (most < 0.005) return null;
-  const inHand = tried.filter((t) => t.owned && gain(t) >= OWNED_GAIN * most);
-  return (inHand.length > 0 ? inHand : tried).reduce((a, b) => (gain(b) > gain(a) + 1e-12 ? b : a));
+  const most = Math.max(...tried.map((t) => t.tells), 0);
+  if (most < LEAST_BITS) return null;
+  const inHand = tried.filter((t) => t.owned && t.tells >= OWNED_GAIN * most);
+  return (inHand.length > 0 ? inHand : tried).reduce((a, b) => (b.tells > a.tells + 1e-12 ? b : a));
 }
 
 const middle = (shape: Shape) => {
   const band = gaugedBand(shape)!;
   return (band.min + band.max) / 2;
 };
-const isNear = (tool: Shape, head: Shape) => Math.abs(middle(tool) / middle(head) - 1) < 0.12;
+const isNear = (tool: Shape, head: Shape) => Math.abs(middle(tool) / middle(head) - 1) < NEAR;
+
+/** Doubt left in a tally, bits. */
+function bits(list: readonly Candidate[]): number {
+  const total = totalOf(list);
+  return list.reduce((s, { weight }) => (weight > 0 ? s - (weight / total) * Math.log2(weight / total) : s), 0);
+}
 
 function lookAhead(
   form: HeadForm,
@@ -168,8 +179,10 @@ function lookAhead(
 ): NextTry {
   const meanings: Meaning[] = [];
   let right = 0;
+  let after = 0;
   // Chance of an outcome: the evidence of everything with it over that without.
-  const before = totalOf(tally(form, gauging, prior, left));
+  const now = tally(form, gauging, prior, left);
+  const before = totalOf(now);
   for (const outcome of SEATS) {
     const then = tally(form, { ...gauging, tries: [...gauging.tries, { tool, outcome }] }, prior, left);
     const total = totalOf(then);
@@ -177,7 +190,8 @@ function lookAhead(
     if (!(chance > 1e-6)) continue;
     const top = then.reduce((a, b) => (b.weight > a.weight ? b : a));
     right += top.weight / before;
-    if (chance > 0.005) meanings.push({ outcome, chance, head: top.head, odds: top.weight / total });
+    after += chance * bits(then);
+    if (chance > 0.02) meanings.push({ outcome, chance, head: top.head, odds: top.weight / total });
   }
-  return { tool, owned, right, meanings };
+  return { tool, owned, right, tells: bits(now) - after, meanings };
 }

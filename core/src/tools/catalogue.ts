@@ -1,4 +1,4 @@
-import { millimetres, printSize, type Shape } from '../sizes/index.js';
+import { millimetres, printSize, SIX_LOBE, type Shape } from '../sizes/index.js';
 import type { Mode, Offer, PieceFunction, PieceModel, Trait } from './piece.js';
 import {
   adjustableBears,
@@ -424,6 +424,47 @@ export function lKey(size: string): PieceModel {
   });
 }
 
+/** L-shaped six-lobe key. */
+export function lobeKey(size: string): PieceModel {
+  const across = SIX_LOBE[size]!;
+  const arm = Math.round(55 + 6 * across);
+  const leg = Math.round(14 + 2 * across);
+  const turns: Shape = { form: 'lobe', size };
+  const bears = shapeBears('lobe', size);
+  return piece({
+    name: `L-key T${size}`,
+    kind: 'key',
+    modes: [
+      mode({ offer: hand('key', arm), turns, bears, length: leg, width: across * 1.1, step: 60 }),
+      mode({ offer: hand('key', leg), turns, bears, length: arm, width: across * 1.1, step: 60 }),
+    ],
+    mass: Math.max(3, Math.round(0.5 * across * across + across - 2)),
+    size: box(arm + across, leg + across, across * 1.1),
+    price: money(1.5, 0.4, across),
+  });
+}
+
+/** Key on a cross handle: quick to spin, with the arm of half the handle. */
+export function tKey(shape: Shape, length = 200): PieceModel {
+  return piece({
+    name: `T-key ${label(shape)}, ${length} mm`,
+    kind: 'key',
+    modes: [
+      mode({
+        offer: hand('bar', 50),
+        turns: shape,
+        bears: Math.min(shapeBears(shape.form, shape.size) || 5, 30),
+        length,
+        width: 9,
+        step: 60,
+      }),
+    ],
+    mass: Math.round(60 + length * 0.35),
+    size: box(length + 20, 100, 14),
+    price: 8,
+  });
+}
+
 /** Folding set of keys: one mode a blade. */
 export function foldingSet(shapes: readonly Shape[]): PieceModel {
   return piece({
@@ -660,104 +701,4 @@ export function pliers(
     size: box(length, 50, 18),
     price,
   });
-}
-
-const range = (from: number, to: number): string[] => Array.from({ length: to - from + 1 }, (_, i) => String(from + i));
-
-/**
- * The generic pieces that a shop has, from which a gap's cure is taken. Made once; every figure is a planning value.
- */
-export function catalogue(): PieceModel[] {
-  const lobes = '10 15 20 25 27 30 40'.split(' ').map((size): Shape => ({ form: 'lobe', size }));
-  const keys = '2 2.5 3 4 5 6 8'.split(' ').map((size): Shape => ({ form: 'key', size }));
-  const inch = ['1/4in', '5/16in', '11/32in', '3/8in', '7/16in', '1/2in', '9/16in', '5/8in', '11/16in', '3/4in'];
-  const crosses: Shape[] = ['1', '2', '3'].flatMap((size): Shape[] => [
-    { form: 'ph', size },
-    { form: 'jis', size },
-  ]);
-  return [
-    ...[...range(6, 24), '27', '30', '32', '36', ...inch].map(combinationSpanner),
-    ...['5.5', ...range(6, 14), ...inch.slice(0, 6)].map((s) => socket('1/4in', s)),
-    ...[...range(8, 14)].map((s) => socket('1/4in', s, true)),
-    ...[...range(8, 24), ...inch.slice(1)].map((s) => socket('3/8in', s)),
-    ...[...range(8, 22), ...inch.slice(4)].map((s) => socket('3/8in', s, true)),
-    ...[...range(17, 24), '27', '30', '32', '36'].map((s) => socket('1/2in', s)),
-    ...['6', '8', '10', '12', '13', '14'].map((s) => twelvePointSocket('3/8in', s)),
-    ...['14', '16', '18', '13/16in'].map(plugSpanner),
-    ...['14', '16', '18', '13/16in'].map((s) => plugSocket('3/8in', s)),
-    ...lobes.map((s) => bit(s)),
-    ...keys.map((s) => bit(s)),
-    ...crosses.map((s) => bit(s)),
-    bit({ form: 'square', size: '2' }),
-    bit({ form: 'lobe-pin', size: '25' }),
-    bit({ form: 'slot', size: '6' }),
-    ...lobes.slice(3).map((s) => bit(s, 75)),
-    ...['5', '6', '8', '10', '12', '14', '17'].map((size) => bitSocket('3/8in', { form: 'key', size })),
-    ...['40', '45', '50', '55'].map((size) => bitSocket('3/8in', { form: 'lobe', size })),
-    ...['8', '10', '12', '14'].map((size) => bitSocket('3/8in', { form: 'lobe-out', size })),
-    ...['14', '17', '19', '22'].map((size) => bitSocket('1/2in', { form: 'key', size })),
-    ...['2', '2.5', '3', '4', '5', '6', '8', '10', '12', '14'].map(lKey),
-    ...['5/64in', '3/32in', '1/8in', '5/32in', '3/16in', '1/4in', '5/16in'].map(lKey),
-    ...(['1/4in', '3/8in', '1/2in'] as const).flatMap((d) => [ratchet(d)]),
-    tHandle('1/4in'),
-    tHandle('3/8in'),
-    plainBar('3/8in', 250),
-    plainBar('1/2in', 380),
-    driverHandle('1/4in'),
-    thumbWheel(),
-    extension('1/4in', 50),
-    extension('1/4in', 100),
-    extension('1/4in', 150),
-    extension('3/8in', 75),
-    extension('3/8in', 150),
-    extension('1/2in', 125),
-    adapter('3/8in', '1/4in'),
-    adapter('1/4in', '3/8in'),
-    adapter('1/2in', '3/8in'),
-    adapter('3/8in', '1/2in'),
-    joint('1/4in'),
-    joint('3/8in'),
-    bitHolder('1/4in'),
-    bitHolder('3/8in'),
-    foldingSet(keys.slice(0, 6)),
-    driver({ form: 'ph', size: '2' }),
-    driver({ form: 'jis', size: '2' }),
-    driver({ form: 'slot', size: '6' }),
-    driver({ form: 'slot', size: '4' }, 75),
-    adjustable(200, 24, 200),
-    adjustable(250, 30, 370),
-    adjustable(250, 34, 230, true),
-    pipe(300),
-    pipe(400),
-    tyreLever(null, false),
-    tyreLever(null, true),
-    ...['22', '24', '27', '32'].map((s) => tyreLever(s, true)),
-    handTool('spoke key', 'Spoke key 5', { form: 'spoke', size: '5' }, 25, 30, 8),
-    handTool('spoke key', 'Spoke key 6', { form: 'spoke', size: '6' }, 25, 32, 8),
-    handTool('valve tool', 'Valve core tool', { form: 'valve', size: '' }, 0, 6, 2),
-    handTool('hook spanner', 'Hook spanner 45', { form: 'hook', size: '45' }, 150, 130, 12),
-    handTool('hook spanner', 'Hook spanner 68', { form: 'hook', size: '68' }, 180, 170, 14),
-    pliers('Combination pliers 160', ['grip', 'cut'], 180, 160, 12),
-    pliers('Long-nose pliers 140', ['grip', 'cut'], 110, 140, 10),
-    pliers('Locking pliers 180', ['grip'], 250, 180, 16),
-    functional('Multi-tool', ['grip', 'cut', 'file', 'pry'], 230, [105, 42, 22], 60, {
-      traits: ['hard', 'conductive', 'sharp', 'dear'],
-    }),
-    functional('Hand pump', ['inflate'], 130, [210, 32, 28], 22),
-    functional('Electric pump', ['inflate'], 480, [160, 95, 55], 65, { traits: ['hard', 'dear'] }),
-    functional('Chain tool', ['open chain'], 330, [110, 70, 30], 35),
-    functional('Test lamp', ['measure current'], 45, [120, 20, 20], 6),
-    functional('Multimeter', ['measure current'], 120, [110, 55, 28], 18, { traits: ['fragile'] }),
-    functional('Head torch', ['light'], 85, [65, 45, 40], 25, { traits: ['fragile'] }),
-    functional('Tow strap', ['tow'], 260, [140, 80, 60], 14, { traits: ['soft'] }),
-    functional('Jump pack', ['jump-start'], 420, [150, 80, 30], 75, { traits: ['melts', 'dear'] }),
-    functional('First-aid kit', ['bandage'], 250, [160, 110, 55], 20, { traits: ['soft'] }),
-    functional('Foil blanket and whistle', ['shelter'], 75, [110, 80, 25], 6, { traits: ['soft'] }),
-    functional('Side cutters 140', ['cut'], 150, [140, 50, 16], 11, {
-      kind: 'pliers',
-      traits: ['hard', 'conductive', 'sharp'],
-    }),
-    functional('Half-round file 150', ['file'], 60, [180, 20, 7], 6, { traits: ['hard', 'sharp'] }),
-    functional('Pin punch 4 mm', ['punch out'], 40, [120, 10, 10], 4),
-  ];
 }

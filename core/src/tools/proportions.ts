@@ -103,7 +103,7 @@ export function shapeBears(form: string, size: string): number {
   const s = millimetres(size);
   switch (form) {
     case 'key':
-      return round(0.32 * s * s * s);
+      return Math.min(1000, round(0.32 * s * s * s));
     case 'lobe':
     case 'lobe-pin':
       return round({ 40: 60, 45: 90, 50: 130, 55: 220, 60: 330 }[Number(size)] ?? BIT_LIMIT[`lobe ${size}`] ?? 3);

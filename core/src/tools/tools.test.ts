@@ -1,17 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { millimetres } from '../sizes/index.js';
 import { uuid } from '../testing/make.js';
-import {
-  bit,
-  bitSocket,
-  catalogue,
-  combinationSpanner,
-  foldingSet,
-  lKey,
-  ratchet,
-  socket,
-  tyreLever,
-} from './catalogue.js';
+import { bit, bitSocket, combinationSpanner, foldingSet, lKey, ratchet, socket, tyreLever } from './catalogue.js';
+import { catalogue } from './shelf.js';
+import { setModels, toolSets } from './sets.js';
 import { boxVolume, newPiece, pieceSchema } from './piece.js';
 import {
   adjustableBears,
@@ -100,7 +92,7 @@ describe('the catalogue', () => {
       expect(pieceSchema.safeParse(piece).error?.issues ?? []).toEqual([]);
     });
     expect(new Set(all.map((m) => m.name)).size).toBe(all.length);
-    expect(all.length).toBeGreaterThan(150);
+    expect(all.length).toBeGreaterThan(600);
   });
   test('every piece weighs something, takes room, and does something', () => {
     for (const m of all) {
@@ -120,5 +112,16 @@ describe('the catalogue', () => {
       expect(m.modes[0]!.bears).toBeGreaterThan(row[i]!.modes[0]!.bears);
       expect(millimetres(m.modes[0]!.turns.size)).toBeGreaterThan(millimetres(row[i]!.modes[0]!.turns.size));
     });
+  });
+  test('sets hold pieces that there are, for less than one by one', () => {
+    const sets = toolSets();
+    expect(sets.length).toBeGreaterThanOrEqual(25);
+    expect(new Set(sets.map((s) => s.name)).size).toBe(sets.length);
+    for (const set of sets) {
+      const models = setModels(set);
+      expect(models.length).toBe(set.holds.length);
+      expect(set.price).toBeLessThan(models.reduce((s, m) => s + m.price, 0));
+      expect(set.price).toBeGreaterThan(0);
+    }
   });
 });

@@ -2,7 +2,7 @@ import { onBeforeUnmount, onMounted } from 'vue';
 import { readLine, type Instrument } from '@necessaire/core';
 
 /** Faster than anybody types: only an instrument strikes keys so close. */
-const MOST_GAP_MS = 60;
+const MOST_GAP_MS = 90;
 const LEAST_KEYS = 3;
 
 /**

@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { expect, test } from '@jest/globals';
+import { cheapestCover, type CoverSearch } from './search.js';
+
+/** Oracle: every set of items. */
+function bruteForce({ costs, jobs }: CoverSearch): number {
+  let best = Infinity;
+  for (let mask = 0; mask < 1 << costs.length; mask++) {
+    if (!jobs.every((job) => job.some((a) => a.every((i) => mask & (1 << i))))) continue;
+    best = Math.min(
+      best,
+      costs.reduce((s, c, i) => (mask & (1 << i) ? s + c : s), 0),
+    );
+  }
+  return best;
+}
+const cost = ({ costs }: CoverSearch, taken: boolean[]) => costs.reduce((s, c, i) => (taken[i] ? s + c : s), 0);
+
+const problem = fc.integer({ min: 1, max: 12 }).chain((n) =>
+  fc.record({
+    costs: fc.array(fc.integer({ min: 1, max: 60 }), { minLength: n, maxLength: n }),
+    jobs: fc.array(
+      fc.array(fc.uniqueArray(fc.integer({ min: 0, max: n - 1 }), { minLength: 1, maxLength: 4 }), {
+        minLength: 1,
+        maxLength: 7,
+      }),
+      { maxLength: 9 },
+    ),
+  }),
+);
+
+test('the cheapest cover is the one that trying every set finds, and it covers', () => {
+  fc.assert(
+    fc.property(problem, (p) => {
+      const found = cheapestCover(p);
+      if (found === null || found === 'infeasible') throw new Error(String(found));
+      expect(found.cost).toBe(bruteForce(p));
+      expect(cost(p, found.taken)).toBe(found.cost);
+      expect(p.jobs.every((job) => job.some((a) => a.every((i) => found.taken[i])))).toBe(true);
+    }),
+    { numRuns: 1500 },
+  );
+});
+
+test('more items never cost more, fewer jobs never cost more, doubled costs double', () => {
+  fc.assert(
+    fc.property(problem, (p) => {
+      const value = (q: CoverSearch) => {
+        const found = cheapestCover(q);
+        return found && found !== 'infeasible' ? found.cost : Number.NaN;
+      };
+      const base = value(p);
+      expect(value({ ...p, jobs: p.jobs.slice(1) })).toBeLessThanOrEqual(base);
+      expect(value({ ...p, costs: p.costs.map((c) => 2 * c) })).toBe(2 * base);
+      const extra = p.costs.length;
+      const jobs = p.jobs.map((job) => [...job, [extra]]);
+      expect(value({ costs: [...p.costs, 5], jobs })).toBe(Math.min(base, p.jobs.length > 0 ? 5 : 0));
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('a job without alternatives cannot be done; a search that is cut short says so', () => {
+  expect(cheapestCover({ costs: [1], jobs: [[]] })).toBe('infeasible');
+  expect(
+    cheapestCover(
+      {
+        costs: [3, 2, 2],
+        jobs: [
+          [[0], [1]],
+          [[0], [2]],
+          [[1], [2]],
+        ],
+      },
+      0,
+    ),
+  ).toBeNull();
+  expect(cheapestCover({ costs: [3], jobs: [] })).toMatchObject({ cost: 0, taken: [false] });
+});
