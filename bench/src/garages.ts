@@ -33,31 +33,36 @@ const HEADS: [Head['form'], string, number][] = [
   ['jis', '2', 2],
 ];
 
-/** A garage from a seed: one bike with so many heads, a drawer of so many catalogue pieces. */
-export function randomGarage(seed: number, heads: number, pieces: number): GarageDocument {
+/** A garage from a seed: so many bikes with so many heads each, a drawer of so many catalogue pieces, the commonest twice when it runs out. */
+export function randomGarage(seed: number, heads: number, pieces: number, bikes = 1): GarageDocument {
   const rng = xoroshiro128plus(seed);
   const upTo = (n: number) => Math.abs(rng.next()) % n;
   const id = (group: number, n: number) => `0000000${group}-0000-4000-8000-${String(n).padStart(12, '0')}`;
-  const bike = newBike(id(1, seed), `Seeded ${seed}`);
   const shelf = catalogue();
-  const drawer = Array.from({ length: Math.min(pieces, shelf.length) }, () => shelf.splice(upTo(shelf.length), 1)[0]!);
+  const drawer = Array.from({ length: pieces }, () => {
+    if (shelf.length === 0) shelf.push(...catalogue());
+    return shelf.splice(upTo(shelf.length), 1)[0]!;
+  });
   const pick = () => HEADS[upTo(HEADS.length)]!;
+  const all = Array.from({ length: bikes }, (_, b) => newBike(id(1, seed * 100 + b), `Seeded ${seed}, ${b + 1}`));
   return {
-    ...emptyDocument({ name: bike.name, practice: DEFAULT_PRACTICE }),
-    bikes: [bike],
-    fasteners: Array.from({ length: heads }, (_, i) => {
-      const [form, size, torque] = pick();
-      const [farForm, farSize] = pick();
-      return newFastener({
-        id: id(2, i),
-        bikeId: bike.id,
-        head: { form, size },
-        far: upTo(8) === 0 ? { form: farForm, size: farSize } : null,
-        torque: { value: torque, source: 'user' },
-        condition: upTo(3) === 0 ? 'dirty' : 'clean',
-        access: upTo(6) === 0 ? { ...FREE_ACCESS, recess: 20 + upTo(60), clearance: 22 + upTo(12) } : FREE_ACCESS,
-      });
-    }),
+    ...emptyDocument({ name: `Seeded ${seed}`, practice: DEFAULT_PRACTICE }),
+    bikes: all,
+    fasteners: all.flatMap((bike, b) =>
+      Array.from({ length: heads }, (_, i) => {
+        const [form, size, torque] = pick();
+        const [farForm, farSize] = pick();
+        return newFastener({
+          id: id(2, b * 1000 + i),
+          bikeId: bike.id,
+          head: { form, size },
+          far: upTo(8) === 0 ? { form: farForm, size: farSize } : null,
+          torque: { value: torque, source: 'user' },
+          condition: upTo(3) === 0 ? 'dirty' : 'clean',
+          access: upTo(6) === 0 ? { ...FREE_ACCESS, recess: 20 + upTo(60), clearance: 22 + upTo(12) } : FREE_ACCESS,
+        });
+      }),
+    ),
     pieces: drawer.map((model, i) => newPiece(model, { id: id(3, i) })),
   };
 }

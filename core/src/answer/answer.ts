@@ -4,6 +4,7 @@ import {
   ChainFinder,
   chainNames,
   cureOf,
+  endsOf,
   reachOf,
   type Chain,
   type Cure,
@@ -34,6 +35,46 @@ export interface FastenerAnswer {
   /** A tool that only spins it: its name. */
   loose: string | null;
   cure: Cure | null;
+}
+
+/**
+ * What one answer leaves for the next: chains of the same drawer under the same practice need not be searched again. It changes how long an
+ * answer takes, never what it says.
+ */
+export class AnswerMemory {
+  private key = '';
+  private finder: ChainFinder | null = null;
+  private drawer: Piece[] = [];
+  private readonly cures = new Map<string, Cure | null>();
+
+  /** The finder over a drawer, kept while neither the pieces nor the practice change. */
+  chains(pieces: readonly Piece[], practice: GarageDocument['garage']['practice']): ChainFinder {
+    // Copies of its own, since later pieces' names and prices are written into them.
+    const drawer = pieces.filter((p) => p.mark !== 'never').map((p) => ({ ...p }));
+    // Only what decides a chain: a piece's name, price or place may change without it.
+    const key = JSON.stringify([practice, drawer.map((p) => [p.id, p.count, p.mass, p.modes])]);
+    if (!this.finder || key !== this.key) {
+      this.finder = new ChainFinder(drawer, practice);
+      this.drawer = drawer;
+      this.key = key;
+      this.cures.clear();
+    } else {
+      // The chains speak of the pieces that they were found with; what else changed of those is carried over.
+      drawer.forEach((p, i) => Object.assign(this.drawer[i]!, p));
+    }
+    return this.finder;
+  }
+
+  /** The cure of a fastener over the drawer last asked for; the same ends have the same cure. */
+  cure(fastener: Fastener, practice: GarageDocument['garage']['practice']): Cure | null {
+    const key = JSON.stringify(endsOf(fastener));
+    let known = this.cures.get(key);
+    if (known === undefined) {
+      known = cureOf(fastener, this.drawer, OFFERED(), practice);
+      this.cures.set(key, known);
+    }
+    return known;
+  }
 }
 
 /** Everything that follows from a garage, a bike and a trip. Same input, same output. */
@@ -119,6 +160,7 @@ function asAnswer(reach: Reach): FastenerAnswer {
  * @param question bike and trip
  * @param solve exact solver
  * @param onPhase told before each part starts, for progress
+ * @param memory what an earlier answer left; only makes it faster
  * @throws RangeError when the bike is not in the garage
  */
 export function answerFor(
@@ -126,6 +168,7 @@ export function answerFor(
   question: Question,
   solve: Solve,
   onPhase: (phase: Phase) => void = () => {},
+  memory: AnswerMemory = new AnswerMemory(),
 ): Answer {
   const bike = doc.bikes.find((b) => b.id === question.bikeId);
   if (!bike) throw new RangeError('that bike is not in this garage: choose another');
@@ -134,8 +177,7 @@ export function answerFor(
   const practice = doc.garage.practice;
 
   onPhase('chains');
-  const drawer = doc.pieces.filter((p) => p.mark !== 'never');
-  const finder = new ChainFinder(drawer, practice);
+  const finder = memory.chains(doc.pieces, practice);
   const reaches = chosen.map((f) => reachOf(f, finder));
 
   onPhase('odds');
@@ -165,9 +207,8 @@ export function answerFor(
 
   onPhase('cures');
   const answers = reaches.map(asAnswer);
-  const offered = OFFERED();
   answers.forEach((a, i) => {
-    if (!a.reached) a.cure = cureOf(chosen[i]!, drawer, offered, practice);
+    if (!a.reached) a.cure = memory.cure(chosen[i]!, practice);
   });
   return {
     fasteners: answers,

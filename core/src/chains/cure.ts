@@ -1,10 +1,10 @@
 import type { Fastener } from '../bike/index.js';
 import { newPiece, type Piece, type PieceModel } from '../tools/index.js';
 import type { Chain } from './chain.js';
-import { modeFit } from './check.js';
+import { modeFit, type End } from './check.js';
 import { ChainFinder } from './find.js';
 import { endsOf } from './operation.js';
-import type { Practice } from './practice.js';
+import { FORCE, type Practice } from './practice.js';
 
 /** The lightest purchase that brings a fastener within reach, and the chains it then has. */
 export interface Cure {
@@ -13,8 +13,15 @@ export interface Cure {
   chains: Chain[];
 }
 
-/** Kinds that stand between hand and head: any of them may be part of a cure. */
-const DRIVERS = new Set(['ratchet', 'plain bar', 'extension', 'adapter', 'joint', 'pipe']);
+/** Kinds that stand between hand and head, and for which ends any of them may be part of a cure: elsewhere they would only add grams. */
+const DRIVERS: Partial<Record<Piece['kind'], (end: End) => boolean>> = {
+  ratchet: () => true,
+  'plain bar': () => true,
+  adapter: () => true,
+  extension: ({ access: a }) => a.recess > 0 || a.clearance !== null || a.approach === 'out of line',
+  joint: ({ access: a }) => a.approach === 'out of line',
+  pipe: ({ need }) => need !== null && need > FORCE.twoHands * 0.1,
+};
 
 /** Gives catalogue pieces ids of their own so that they can stand beside the rider's. */
 export const asOffered = (model: PieceModel, index: number): Piece =>
@@ -33,7 +40,9 @@ export function cureOf(
 ): Cure | null {
   const ends = endsOf(fastener);
   const useful = offered.filter(
-    (p) => DRIVERS.has(p.kind) || p.modes.some((m) => ends.some((e) => modeFit(m, e.head).verdict === 'fits')),
+    (p) =>
+      ends.some((e) => DRIVERS[p.kind]?.(e)) ||
+      p.modes.some((m) => ends.some((e) => modeFit(m, e.head).verdict === 'fits')),
   );
   const offeredIds = new Set(useful.map((p) => p.id));
   const bought = (chains: readonly Chain[]) => {

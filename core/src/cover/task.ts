@@ -69,7 +69,17 @@ export function coverProblem(
 
 /** Whether a fastener is reached with the carried copies alone: the independent check of every answer. */
 export function reachedBy(reach: Reach, carried: ReadonlyMap<string, number>): boolean {
-  return chainsBy(reach, carried) !== null;
+  if (reach.best.length === 0) return false;
+  const has = (links: Chain['links'], spent: Chain['links'] = []) =>
+    links.every(({ piece }) => {
+      let n = 0;
+      for (const l of links) if (l.piece.id === piece.id) n++;
+      for (const l of spent) if (l.piece.id === piece.id) n++;
+      return n <= (carried.get(piece.id) ?? 0);
+    });
+  const [near, far] = reach.ends.map(({ reach: r }) => r.chains);
+  if (!far) return near!.some((c) => has(c.links));
+  return near!.some((a) => has(a.links) && far.some((b) => has(b.links) && has(b.links, a.links)));
 }
 
 /** A fastener's reach with only those chains that the carried copies allow. */
