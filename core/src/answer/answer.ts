@@ -16,7 +16,7 @@ import type { GarageDocument } from '../garage/index.js';
 import { lightestKit, type Kit } from '../kit/index.js';
 import { allEnough, exposures, stockDemands, stocksFor, supplyKind, type Exposure, type Stock } from '../odds/index.js';
 import { assign, type Packing, type StowItem } from '../stow/index.js';
-import { boxVolume, catalogue, type Piece } from '../tools/index.js';
+import { boxVolume, catalogue, usablePieces, type Piece } from '../tools/index.js';
 
 /** Which bike and trip of a garage are asked about. */
 export interface Question {
@@ -177,7 +177,8 @@ export function answerFor(
   const practice = doc.garage.practice;
 
   onPhase('chains');
-  const finder = memory.chains(doc.pieces, practice);
+  const pieces = usablePieces(doc.pieces, bike.id);
+  const finder = memory.chains(pieces, practice);
   const reaches = chosen.map((f) => reachOf(f, finder));
 
   onPhase('odds');
@@ -188,7 +189,7 @@ export function answerFor(
   onPhase('kit');
   const owned = new Map<string, number>();
   for (const s of doc.supplies) owned.set(s.kind, (owned.get(s.kind) ?? 0) + s.quantity);
-  const kit = lightestKit({ reaches, pieces: doc.pieces, exposures: list, stocks, owned, solve });
+  const kit = lightestKit({ reaches, pieces, exposures: list, stocks, owned, solve });
   const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
   const kitChains = Object.fromEntries(
     reaches.flatMap((r) => {

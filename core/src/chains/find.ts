@@ -163,6 +163,35 @@ export class ChainFinder {
     return known;
   }
 
+  /**
+   * What one piece can do on the head of an end: the best of its modes and of all ways to drive it.
+   * @returns `ok` when some chain with it on the head works; else why the nearest does not, null where nothing of it even goes on
+   */
+  onHead(end: End, pieceId: string): { ok: boolean; fit: Fit | null; fails: Fail[] } {
+    let nearest: { fit: Fit | null; fails: Fail[]; distance: number } = { fit: null, fails: [], distance: Infinity };
+    for (const link of this.links) {
+      if (link.piece.id !== pieceId) continue;
+      const fit = modeFit(link.mode, end.head);
+      if (fit.verdict !== 'fits') {
+        const rank = fit.verdict === 'loose' ? 1e6 : fit.verdict === 'rounds' ? 2e6 : 3e6;
+        if (fit.verdict !== 'no' && rank < nearest.distance) nearest = { fit, fails: [], distance: rank };
+        continue;
+      }
+      const paths = this.ending(link, MOST_BETWEEN, end.head, isOpen(end));
+      if (paths.length === 0 && nearest.distance > 5e5) {
+        const fails: Fail[] = [{ code: 'size', message: `nothing in the drawer drives ${link.piece.name}` }];
+        nearest = { fit, fails, distance: 5e5 };
+      }
+      for (const path of paths) {
+        const fails = failsOf(path, end, this.practice);
+        if (fails.length === 0) return { ok: true, fit, fails };
+        const far = distance(fails, path);
+        if (far < nearest.distance) nearest = { fit, fails, distance: far };
+      }
+    }
+    return { ok: false, fit: nearest.fit, fails: nearest.fails };
+  }
+
   private search(end: End): EndReach {
     const good: Path[] = [];
     const fits = new Map<Path, Fit>();

@@ -211,7 +211,7 @@ class Search {
   private go(): boolean {
     if (++this.nodes > this.mostNodes) return false;
     const trail: number[] = [];
-    let open: { job: number; left: number[][] }[] = [];
+    let open: { job: number; left: number[][] }[];
     // Fix what the bound and single alternatives decide, until nothing moves.
     for (;;) {
       let moved = false;

@@ -4,3 +4,4 @@ export * from './catalogue.js';
 export * from './shelf.js';
 export * from './sets.js';
 export * from './pieceLine.js';
+export * from './usable.js';

@@ -58,7 +58,9 @@ export const useAnswer = defineStore('answer', () => {
     worker = new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' });
     remote = wrap<AnswerWorker>(worker);
   }
+  let onCut = () => {};
   function cut() {
+    onCut();
     remote?.[releaseProxy]();
     worker?.terminate();
     worker = null;
@@ -139,6 +141,14 @@ export const useAnswer = defineStore('answer', () => {
     { immediate: true },
   );
 
+  /** Asks the worker for something beside the answer; null when the worker was ended meanwhile, because what was asked of is stale. */
+  async function ask<T>(question: (worker: Remote<AnswerWorker>) => Promise<T>): Promise<T | null> {
+    if (!remote) spawn();
+    const asked = remote!;
+    const ended = new Promise<null>((resolve) => (onCut = () => resolve(null)));
+    return Promise.race([question(asked), ended]);
+  }
+
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
-  return { answer, figures, before, phase, slow, busy, failed, draft, draftShown, byFastener };
+  return { answer, figures, before, phase, slow, busy, failed, draft, draftShown, byFastener, ask };
 });

@@ -1,6 +1,21 @@
 import { expose } from 'comlink';
 import wasmUrl from 'highs/runtime?url';
-import { answerFor, AnswerMemory, type Answer, type GarageDocument, type Phase, type Question } from '@necessaire/core';
+import {
+  answerFor,
+  AnswerMemory,
+  coverageOf,
+  pieceReach,
+  usablePieces,
+  whatWeighs,
+  type Answer,
+  type Coverage,
+  type GarageDocument,
+  type Phase,
+  type Piece,
+  type PieceReach,
+  type Question,
+  type Weighs,
+} from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
 
 const solver = loadSolver(() => wasmUrl);
@@ -10,6 +25,22 @@ const memory = new AnswerMemory();
 const worker = {
   async answer(doc: GarageDocument, question: Question, onPhase: (phase: Phase) => void): Promise<Answer> {
     return answerFor(doc, question, await solver, onPhase, memory);
+  },
+  /** Heads against pieces: the coverage picture of one bike. */
+  coverage(doc: GarageDocument, bikeId: string): Coverage {
+    const finder = memory.chains(usablePieces(doc.pieces, bikeId), doc.garage.practice);
+    return coverageOf(
+      doc.fasteners.filter((f) => f.bikeId === bikeId),
+      finder,
+    );
+  },
+  /** What a piece, as it is being altered, would turn on a bike, and what the drawer would gain and lose by it. */
+  pieceReach(doc: GarageDocument, bikeId: string, piece: Piece): PieceReach {
+    return pieceReach(doc, bikeId, piece);
+  },
+  /** Where the weight is: many exact solves, so a worker of its own is given to it. */
+  async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {
+    return whatWeighs(doc, question, await solver, onProgress);
   },
 };
 export type AnswerWorker = typeof worker;

@@ -1,70 +1,80 @@
 <script setup lang="ts">
-/** The drawer: pieces owned, and generic ones to add from the catalogue by typing part of their name. */
-import { computed, ref } from 'vue';
-import { catalogue, newPiece, type Piece, type PieceModel } from '@necessaire/core';
+/** The drawer: pieces owned, entered in one line, each opened to all that is known of it. */
+import { computed, ref, shallowRef } from 'vue';
+import { printShape, type Piece } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import { massText } from '../../ui/words';
+import DrawerEntry from './DrawerEntry.vue';
+import PieceEditor from './PieceEditor.vue';
 import ScaleStrip from './ScaleStrip.vue';
 
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const asked = ref('');
-const offered = catalogue();
+/** The piece in the editor; `new` for one that is made. */
+const altering = shallowRef<Piece | 'new' | null>(null);
 
 const plain = (text: string) =>
   text.toLowerCase().replaceAll('¼', '1/4').replaceAll('½', '1/2').replaceAll('⅜', '3/8').replaceAll('⁄', '/');
 const words = computed(() => plain(asked.value).split(/\s+/).filter(Boolean));
-const matches = (name: string) => words.value.every((w) => plain(name).includes(w));
-const found = computed(() => (words.value.length > 0 ? offered.filter((m) => matches(m.name)).slice(0, 8) : []));
-const owned = computed(() => (garage.doc?.pieces ?? []).filter((p) => words.value.length === 0 || matches(p.name)));
+const matches = (p: Piece) => words.value.every((w) => plain(`${p.name} ${p.set} ${p.kept}`).includes(w));
+/** The drawer by the words typed; all of it while the line says something that no piece is called. */
+const owned = computed(() => {
+  const all = garage.doc?.pieces ?? [];
+  const hits = all.filter((p) => words.value.length === 0 || matches(p));
+  return hits.length > 0 ? hits : all;
+});
 const picked = computed(() => garage.doc?.pieces.find((p) => p.id === view.pieceId) ?? null);
+/** What a piece turns and what it is held by, in words. */
+const turns = (p: Piece) => [...new Set(p.modes.map((m) => printShape(m.turns)))].slice(0, 6).join(', ');
+const heldBy = (p: Piece) =>
+  [
+    ...new Set(
+      p.modes.map((m) =>
+        m.offer.by === 'hand' ? `hand, arm ${Math.round(m.offer.arm)} mm` : printShape(m.offer.shape),
+      ),
+    ),
+  ]
+    .slice(0, 3)
+    .join(', ');
+const bears = (p: Piece) => (p.modes.length > 0 ? Math.round(Math.min(...p.modes.map((m) => m.bears))) : 0);
+const sub = (p: Piece) =>
+  [
+    p.kind === 'home-made' ? 'home-made' : '',
+    p.mark ? `${p.mark} in the kit` : '',
+    p.condition !== 'good' ? p.condition : '',
+    p.quality === 'cheap' ? 'cheap' : '',
+    p.onlyBike ? `only for ${garage.doc?.bikes.find((b) => b.id === p.onlyBike)?.name ?? 'one bike'}` : '',
+    p.set,
+    p.kept ? `kept: ${p.kept}` : '',
+    p.note,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
-function add(model: PieceModel) {
-  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID() }));
-  notice.say(`${model.name} is in the drawer`);
-  asked.value = '';
-}
 const change = (p: Piece, label: string, fields: Partial<Piece>) => garage.put(label, 'pieces', { ...p, ...fields });
 function remove(p: Piece) {
   garage.remove(`take out ${p.name}`, { table: 'pieces', id: p.id });
   notice.say(`${p.name} taken out of the drawer. Ctrl Z brings it back.`);
   view.pieceId = null;
 }
+const conditionOf = (text: string): Piece['condition'] => (text === 'worn' || text === 'broken' ? text : 'good');
 const markOf = (text: string): Piece['mark'] => (text === 'always' || text === 'never' ? text : null);
 </script>
 
 <template>
   <div>
-    <form class="find" @submit.prevent="found[0] && add(found[0])">
-      <label class="hidden-label" for="piece">Find in the drawer, or add from the catalogue</label>
-      <input
-        id="piece"
-        v-model="asked"
-        data-entry
-        class="num"
-        autocomplete="off"
-        spellcheck="false"
-        placeholder="socket 3/8 14, bit t30, adjustable 250"
-      />
-    </form>
-    <template v-if="found.length > 0">
-      <div class="sheet-head">
-        <h2>Add from the catalogue</h2>
-        <span class="soft">planning values</span>
-      </div>
-      <div v-for="m in found" :key="m.name" class="row piece-row">
-        <span class="title">{{ m.name }}</span>
-        <span class="num">{{ massText(view.units, m.mass) }}</span>
-        <button class="tool-button quiet" :aria-label="`Add ${m.name}`" @click="add(m)">Add</button>
-      </div>
-    </template>
+    <DrawerEntry v-model="asked" />
     <div class="sheet-head">
       <h2>In the drawer</h2>
-      <span class="num soft">{{ owned.length }}</span>
+      <span
+        ><button class="link make" @click="altering = 'new'">Make a piece</button>
+        <span class="num soft">{{ owned.length }}</span></span
+      >
     </div>
     <p v-if="(garage.doc?.pieces.length ?? 0) === 0" class="empty">
       The drawer is empty. Type what you own above, such as <code class="num">combination 13</code>.
@@ -80,11 +90,7 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
           ><span class="title"
             >{{ p.name }}<span v-if="p.count > 1" class="soft num"> ×{{ p.count }}</span></span
           >
-          <span v-if="p.note || p.mark || p.kind === 'home-made'" class="sub">{{
-            [p.kind === 'home-made' ? 'home-made' : '', p.mark ? `${p.mark} in the kit` : '', p.note]
-              .filter(Boolean)
-              .join(' · ')
-          }}</span></span
+          <span v-if="sub(p)" class="sub">{{ sub(p) }}</span></span
         >
         <span class="num">{{ massText(view.units, p.mass) }}</span>
       </button>
@@ -114,30 +120,98 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
             <option value="never">never</option>
           </select></label
         >
-        <button class="tool-button quiet gap" @click="remove(p)">Take out</button>
-        <p class="soft small">Figures: {{ p.source }}{{ p.weighed ? ', mass from the scale' : '' }}</p>
+        <NumberField
+          label="Price (€)"
+          :max="100000"
+          :model-value="p.price"
+          @update:model-value="change(p, `price of ${p.name}`, { price: $event })"
+        />
+        <label
+          ><span class="small">Condition</span
+          ><select
+            class="field"
+            :value="p.condition"
+            @change="
+              change(p, `condition of ${p.name}`, {
+                condition: conditionOf(($event.target as HTMLSelectElement).value),
+              })
+            "
+          >
+            <option>good</option>
+            <option>worn</option>
+            <option>broken</option>
+          </select></label
+        >
+        <label
+          ><span class="small">Only for</span
+          ><select
+            class="field"
+            :value="p.onlyBike ?? ''"
+            @change="change(p, `bike of ${p.name}`, { onlyBike: ($event.target as HTMLSelectElement).value || null })"
+          >
+            <option value="">any bike</option>
+            <option v-for="b in garage.doc?.bikes ?? []" :key="b.id" :value="b.id">{{ b.name }}</option>
+          </select></label
+        >
+        <label class="span"
+          ><span class="small">Kept at home in</span
+          ><input
+            class="field"
+            maxlength="80"
+            :value="p.kept"
+            placeholder="garage wall"
+            @change="change(p, `place of ${p.name}`, { kept: ($event.target as HTMLInputElement).value.trim() })"
+        /></label>
+        <label
+          ><span class="small">Quality</span
+          ><select
+            class="field"
+            :value="p.quality"
+            @change="
+              change(p, `quality of ${p.name}`, {
+                quality: ($event.target as HTMLSelectElement).value === 'cheap' ? 'cheap' : 'good',
+              })
+            "
+          >
+            <option>good</option>
+            <option>cheap</option>
+          </select></label
+        >
+        <p class="facts">
+          <template v-if="p.modes.length > 0"
+            >Turns {{ turns(p) }}; held by {{ heldBy(p) }}; bears {{ bears(p) }} N·m.</template
+          >
+          <template v-if="p.functions.length > 0"> Does: {{ p.functions.join(', ') }}.</template>
+          <template v-if="p.set"> From "{{ p.set }}".</template>
+          <span class="soft"> Figures: {{ p.source }}{{ p.weighed ? ', mass from the scale' : '' }}.</span>
+        </p>
+        <p class="span acts">
+          <button class="tool-button quiet" @click="altering = p">Alter it</button>
+          <button class="tool-button quiet gap" @click="remove(p)">Take out</button>
+        </p>
         <ScaleStrip :piece="p" />
       </div>
     </template>
+    <PieceEditor v-if="altering" :piece="altering === 'new' ? null : altering" @close="altering = null" />
   </div>
 </template>
 
 <style scoped>
-.find {
-  border-bottom: 1px solid var(--line);
-  padding: 0 16px;
+.make {
+  margin-right: 14px;
+  font-size: 14px;
 }
-.find input {
-  width: 100%;
-  height: 46px;
-  border: 0;
-  background: transparent;
-  color: var(--ink);
-  font-size: 15px;
+.facts {
+  grid-column: 1 / -1;
+  font-size: 14px;
 }
-.find input::placeholder {
-  color: var(--soft);
-  opacity: 1;
+.span {
+  grid-column: span 2;
+}
+.acts {
+  display: flex;
+  gap: 10px;
+  grid-column: 1 / -1;
 }
 .piece-row {
   grid-template-columns: minmax(0, 1fr) auto auto;

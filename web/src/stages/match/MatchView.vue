@@ -7,12 +7,17 @@ import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
 import ChainCard from './ChainCard.vue';
+import CoveragePicture from './CoveragePicture.vue';
 import DrawerSheet from './DrawerSheet.vue';
+import TrySheet from './TrySheet.vue';
+import WeighSheet from './WeighSheet.vue';
 
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
-const tab = ref<'heads' | 'drawer'>('heads');
+const tab = ref<'heads' | 'drawer' | 'try' | 'why'>('heads');
+/** The picture: every head as its glyph, or heads against pieces. */
+const against = ref(false);
 
 const chosen = computed(() => garage.fasteners.filter((f) => f.leftOut === null));
 /** Heads by form and size, so that what one piece turns lies together. */
@@ -56,11 +61,15 @@ const by = (f: Fastener) =>
           >
         </p>
         <p v-else>Working it out …</p>
+        <button v-if="chosen.length > 0" class="link" @click="against = !against">
+          {{ against ? 'Show the heads alone' : 'Show heads against pieces' }}
+        </button>
       </div>
       <p v-if="chosen.length === 0" class="empty">
         No head is measured yet. <router-link to="/walk">Walk the bike</router-link> first.
       </p>
-      <ul class="heads" aria-label="All heads by form and size">
+      <CoveragePicture v-if="against && chosen.length > 0" />
+      <ul v-else class="heads" aria-label="All heads by form and size">
         <li v-for="f in field" :key="f.id">
           <button
             class="plain head-button"
@@ -91,6 +100,8 @@ const by = (f: Fastener) =>
         <button role="tab" :aria-selected="tab === 'drawer'" @click="tab = 'drawer'">
           Drawer ({{ garage.doc?.pieces.length ?? 0 }})
         </button>
+        <button role="tab" :aria-selected="tab === 'try'" @click="tab = 'try'">Try it</button>
+        <button role="tab" :aria-selected="tab === 'why'" @click="tab = 'why'">What weighs</button>
       </div>
       <template v-if="tab === 'heads'">
         <template v-if="gaps.length > 0">
@@ -141,7 +152,9 @@ const by = (f: Fastener) =>
           >
         </button>
       </template>
-      <DrawerSheet v-else />
+      <DrawerSheet v-else-if="tab === 'drawer'" />
+      <TrySheet v-else-if="tab === 'try'" />
+      <WeighSheet v-else />
     </section>
   </div>
 </template>

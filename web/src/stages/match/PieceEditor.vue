@@ -1,0 +1,418 @@
+<script setup lang="ts">
+/** A home-made or altered piece: what it is held by and what it turns, mode by mode, and what it then reaches on this bike. */
+import { computed, ref, shallowRef, watch } from 'vue';
+import {
+  faultsOf,
+  FUNCTIONS,
+  GRIPS,
+  HOLDS,
+  mode,
+  newPiece,
+  parseShape,
+  pieceSchema,
+  printShape,
+  TRAITS,
+  typeShape,
+  type Mode,
+  type Piece,
+  type PieceReach,
+  type Shape,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import NumberField from '../../ui/NumberField.vue';
+
+const props = defineProps<{ piece: Piece | null }>();
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const answers = useAnswer();
+const notice = useNotice();
+
+const fresh = (): Mode =>
+  mode({
+    offer: { by: 'hand', hold: 'spanner', arm: 150, takesPipe: false },
+    turns: { form: 'hex', size: '13' },
+    bears: 60,
+    length: 20,
+    width: 22,
+  });
+const draft = ref<Piece>(
+  props.piece
+    ? (JSON.parse(JSON.stringify(props.piece)) as Piece)
+    : newPiece(
+        {
+          name: 'Home-made piece',
+          kind: 'home-made',
+          modes: [fresh()],
+          functions: [],
+          traits: ['hard', 'conductive'],
+          mass: 80,
+          size: { length: 120, width: 25, height: 20 },
+          price: 0,
+        },
+        { id: crypto.randomUUID(), source: 'user' },
+      ),
+);
+const wrong = ref<Record<string, string>>({});
+const DRIVES: Record<string, Shape> = {
+  'drive 1/4': { form: 'drive', size: '1/4in' },
+  'drive 3/8': { form: 'drive', size: '3/8in' },
+  'drive 1/2': { form: 'drive', size: '1/2in' },
+  bar: { form: 'bar', size: '' },
+};
+/** A shape as it is typed here: sizes as in the entry line, and `drive 3/8` for squares. */
+const said = (shape: Shape) =>
+  shape.form === 'drive' ? `drive ${shape.size.replace('in', '')}` : shape.form === 'bar' ? 'bar' : typeShape(shape);
+function shapeFrom(text: string): Shape | string {
+  const drive =
+    DRIVES[
+      text
+        .trim()
+        .toLowerCase()
+        .replace(/ ?in$|"$/, '')
+    ];
+  if (drive) return drive;
+  const read = parseShape(text);
+  return 'head' in read ? read.head : `${read.reason}, or drive 3/8`;
+}
+function setMode(i: number, fields: Partial<Mode>) {
+  draft.value = { ...draft.value, modes: draft.value.modes.map((m, j) => (j === i ? { ...m, ...fields } : m)) };
+}
+function setShape(i: number, what: 'turns' | 'offer', event: Event) {
+  const key = `${what} ${i}`;
+  const shape = shapeFrom((event.target as HTMLInputElement).value);
+  const { [key]: _gone, ...rest } = wrong.value;
+  wrong.value = rest;
+  if (typeof shape === 'string') wrong.value = { ...wrong.value, [key]: shape };
+  else setMode(i, what === 'turns' ? { turns: shape } : { offer: { by: 'shape', shape } });
+}
+const checked = computed(() => pieceSchema.safeParse(draft.value));
+const faults = computed(() => (checked.value.success ? [] : faultsOf(checked.value.error)));
+const valid = computed(() => checked.value.success && Object.keys(wrong.value).length === 0);
+
+const reach = shallowRef<PieceReach | null>(null);
+watch(
+  draft,
+  async (piece) => {
+    const { doc, bike } = garage;
+    if (!doc || !bike || !valid.value) return;
+    const plain = JSON.parse(JSON.stringify(piece)) as Piece;
+    const made = await answers.ask((w) => w.pieceReach(doc, bike.id, plain));
+    if (made && draft.value === piece) reach.value = made;
+  },
+  { immediate: true },
+);
+const names = (ids: string[]) => {
+  const list = ids.map((id) => garage.fasteners.find((f) => f.id === id)?.name ?? '');
+  return `${list.slice(0, 6).join(', ')}${list.length > 6 ? ` and ${list.length - 6} more` : ''}`;
+};
+
+function keep() {
+  if (!valid.value) return;
+  const plain = JSON.parse(JSON.stringify({ ...draft.value, name: draft.value.name.trim() })) as Piece;
+  garage.put(`${props.piece ? 'alter' : 'make'} ${plain.name}`, 'pieces', plain);
+  notice.say(`${plain.name} is in the drawer as it is now`);
+  emit('close');
+}
+const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
+const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, on: boolean): T[] =>
+  all.filter((x) => (x === item ? on : list.includes(x)));
+</script>
+
+<template>
+  <v-dialog
+    :aria-label="piece ? `Alter ${piece.name}` : 'Make a piece'"
+    :model-value="true"
+    max-width="860"
+    @update:model-value="emit('close')"
+  >
+    <v-card class="dialog">
+      <form @submit.prevent="keep">
+        <h1>{{ piece ? `Alter ${piece.name}` : 'Make a piece' }}</h1>
+        <p class="soft">
+          Bent, cut down, drilled, welded: say what it is held by and what it turns. One line for each way of using it.
+        </p>
+        <div class="basics">
+          <label class="wide"><span>Name</span><input v-model="draft.name" class="field" maxlength="120" /></label>
+          <NumberField
+            label="Mass"
+            quantity="mass"
+            :model-value="draft.mass"
+            @update:model-value="draft = { ...draft, mass: $event, source: 'user', weighed: false }"
+          />
+          <NumberField
+            label="Long"
+            quantity="length"
+            :model-value="draft.size.length"
+            @update:model-value="draft = { ...draft, size: { ...draft.size, length: $event } }"
+          />
+          <NumberField
+            label="Wide"
+            quantity="length"
+            :model-value="draft.size.width"
+            @update:model-value="draft = { ...draft, size: { ...draft.size, width: $event } }"
+          />
+          <NumberField
+            label="High"
+            quantity="length"
+            :model-value="draft.size.height"
+            @update:model-value="draft = { ...draft, size: { ...draft.size, height: $event } }"
+          />
+        </div>
+        <fieldset v-for="(m, i) in draft.modes" :key="i" class="mode">
+          <legend>Way {{ i + 1 }}</legend>
+          <label
+            ><span>Held by</span
+            ><select
+              class="field"
+              :value="m.offer.by === 'hand' ? m.offer.hold : 'shape'"
+              @change="
+                setMode(i, {
+                  offer:
+                    value($event) === 'shape'
+                      ? { by: 'shape', shape: { form: 'hex', size: '13' } }
+                      : {
+                          by: 'hand',
+                          hold: HOLDS.find((h) => h === value($event)) ?? 'spanner',
+                          arm: m.offer.by === 'hand' ? m.offer.arm : 150,
+                          takesPipe: false,
+                        },
+                })
+              "
+            >
+              <option v-for="h in HOLDS" :key="h" :value="h">hand: {{ h }}</option>
+              <option value="shape">another piece</option>
+            </select></label
+          >
+          <NumberField
+            v-if="m.offer.by === 'hand'"
+            label="Arm"
+            quantity="length"
+            :model-value="m.offer.arm"
+            @update:model-value="m.offer.by === 'hand' && setMode(i, { offer: { ...m.offer, arm: $event } })"
+          />
+          <label v-else
+            ><span>which turns its {{ m.offer.shape.form === 'drive' ? 'square' : printShape(m.offer.shape) }}</span
+            ><input
+              class="field num"
+              :value="said(m.offer.shape)"
+              :aria-invalid="!!wrong[`offer ${i}`]"
+              @change="setShape(i, 'offer', $event)"
+            />
+            <em v-if="wrong[`offer ${i}`]" class="gap">{{ wrong[`offer ${i}`] }}</em></label
+          >
+          <label
+            ><span>Turns</span
+            ><input
+              class="field num"
+              :value="said(m.turns)"
+              :aria-invalid="!!wrong[`turns ${i}`]"
+              @change="setShape(i, 'turns', $event)"
+            />
+            <em v-if="wrong[`turns ${i}`]" class="gap">{{ wrong[`turns ${i}`] }}</em></label
+          >
+          <label
+            ><span>Closed round it</span
+            ><select
+              class="field"
+              :value="m.grip"
+              @change="setMode(i, { grip: GRIPS.find((g) => g === value($event)) ?? 'six' })"
+            >
+              <option value="six">six flats</option>
+              <option value="twelve">twelve points</option>
+              <option value="open">open, two flats</option>
+              <option v-if="m.grip === 'adjustable'" value="adjustable">adjustable</option>
+            </select></label
+          >
+          <NumberField
+            label="Bears"
+            quantity="torque"
+            :max="1000"
+            :model-value="m.bears"
+            @update:model-value="setMode(i, { bears: $event })"
+          />
+          <NumberField
+            label="Reaches in"
+            quantity="length"
+            :model-value="m.length"
+            @update:model-value="setMode(i, { length: $event })"
+          />
+          <NumberField
+            label="Outer width"
+            quantity="length"
+            :model-value="m.width"
+            @update:model-value="setMode(i, { width: $event })"
+          />
+          <NumberField
+            label="Thick over it"
+            quantity="length"
+            :model-value="m.thickness"
+            @update:model-value="setMode(i, { thickness: $event })"
+          />
+          <NumberField
+            label="Hollow"
+            quantity="length"
+            :model-value="m.hollow"
+            @update:model-value="setMode(i, { hollow: $event })"
+          />
+          <NumberField
+            label="Swing (°)"
+            :max="360"
+            :model-value="m.step"
+            @update:model-value="setMode(i, { step: $event })"
+          />
+          <label class="tick"
+            ><input
+              type="checkbox"
+              :checked="m.swivels"
+              @change="setMode(i, { swivels: ($event.target as HTMLInputElement).checked })"
+            />swivels</label
+          >
+          <button
+            v-if="draft.modes.length > 1"
+            type="button"
+            class="link gap"
+            @click="draft = { ...draft, modes: draft.modes.filter((_, j) => j !== i) }"
+          >
+            Take this way off
+          </button>
+        </fieldset>
+        <p class="acts">
+          <button
+            v-if="draft.modes.length < 24"
+            type="button"
+            class="tool-button quiet"
+            @click="draft = { ...draft, modes: [...draft.modes, fresh()] }"
+          >
+            Another way of using it
+          </button>
+        </p>
+        <fieldset class="ticks">
+          <legend>What else it does</legend>
+          <label v-for="f in FUNCTIONS" :key="f" class="tick"
+            ><input
+              type="checkbox"
+              :checked="draft.functions.includes(f)"
+              @change="
+                draft = {
+                  ...draft,
+                  functions: tick(draft.functions, FUNCTIONS, f, ($event.target as HTMLInputElement).checked),
+                }
+              "
+            />{{ f }}</label
+          >
+        </fieldset>
+        <fieldset class="ticks">
+          <legend>What matters when it is stowed</legend>
+          <label v-for="t in TRAITS" :key="t" class="tick"
+            ><input
+              type="checkbox"
+              :checked="draft.traits.includes(t)"
+              @change="
+                draft = { ...draft, traits: tick(draft.traits, TRAITS, t, ($event.target as HTMLInputElement).checked) }
+              "
+            />{{ t }}</label
+          >
+        </fieldset>
+        <div class="reach" role="status">
+          <template v-if="faults.length > 0"
+            ><p v-for="f in faults.slice(0, 3)" :key="f.path" class="gap">{{ f.path }}: {{ f.message }}</p></template
+          >
+          <template v-else-if="reach">
+            <p>
+              On this bike it turns <strong class="num">{{ reach.onHead.length }}</strong>
+              {{ reach.onHead.length === 1 ? 'head' : 'heads'
+              }}<template v-if="reach.onHead.length > 0">: {{ names(reach.onHead) }}</template
+              >.
+            </p>
+            <p v-if="reach.gained.length > 0" class="good">New within reach: {{ names(reach.gained) }}.</p>
+            <p v-if="reach.lost.length > 0" class="gap">No longer within reach: {{ names(reach.lost) }}.</p>
+          </template>
+          <p v-else class="soft">Working out what it reaches …</p>
+        </div>
+        <p class="caution">
+          A bent, cut or welded tool bears less than the maker's. Set what it bears low, wear eye protection, and try it
+          at home first.
+        </p>
+        <p class="acts">
+          <button class="tool-button" type="submit" :disabled="!valid">Keep</button>
+          <button class="tool-button quiet" type="button" @click="emit('close')">Leave</button>
+        </p>
+      </form>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.dialog {
+  padding: 18px 22px;
+}
+.basics,
+.mode {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
+  gap: 6px 12px;
+  align-items: end;
+}
+.basics {
+  margin: 10px 0;
+}
+.wide {
+  grid-column: span 2;
+}
+fieldset {
+  border: 0;
+  border-top: 1px solid var(--line);
+  margin: 8px 0 0;
+  padding: 4px 0 0;
+}
+legend,
+label > span {
+  font-size: 13px;
+  color: var(--soft);
+}
+label > span {
+  display: block;
+}
+legend {
+  font-family: var(--v-font-heading);
+  font-weight: 600;
+  font-size: 15px;
+}
+em {
+  font-style: normal;
+  font-size: 13px;
+}
+.ticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
+}
+.ticks legend {
+  float: left;
+  width: 100%;
+}
+.tick {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+}
+.reach {
+  border-top: 2px solid var(--ink);
+  margin-top: 10px;
+  padding: 8px 0;
+  font-size: 15px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  margin-top: 10px;
+}
+@media (max-width: 760px) {
+  .tick {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+/** Lay out the proposed set and go round the bike: each head is marked as tried, or what stopped it, which becomes a fact. */
+import { computed } from 'vue';
+import {
+  STATION_NAMES,
+  STATIONS,
+  STOPPED,
+  stoppedBy,
+  workedBy,
+  type Chain,
+  type Fastener,
+  type Stopped,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import DropMenu from '../../ui/DropMenu.vue';
+import HeadGlyph from '../../ui/HeadGlyph.vue';
+import { toneOf } from '../../ui/words';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const notice = useNotice();
+
+const kitChains = computed(() => answers.answer?.kitChains ?? {});
+const chosen = computed(() =>
+  garage.fasteners
+    .filter((f) => f.leftOut === null && kitChains.value[f.id])
+    .sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station)),
+);
+const open = computed(() => chosen.value.filter((f) => f.evidence === 'assumed' || f.evidence === 'measured'));
+const done = computed(() => chosen.value.length - open.value.length);
+const pieces = computed(() => answers.answer?.kit.pieces ?? []);
+const words = (f: Fastener) => (kitChains.value[f.id] ?? []).map((c) => c.join(' + ')).join('; far end: ');
+const by = () => ({ who: view.who, when: new Date().toISOString() });
+
+/** The chain in use at an end: the kit's own, found again among the drawer's by its pieces; else the preferred one. */
+function chainAt(f: Fastener, end: number): Chain | null {
+  const found = answers.byFastener.get(f.id);
+  if (!found) return null;
+  const names = kitChains.value[f.id]?.[end]?.join(' + ');
+  const all = end === 0 ? [...found.best.slice(0, 1), ...found.others] : found.best.slice(1);
+  return all.find((c) => c.links.map((l) => l.piece.name).join(' + ') === names) ?? all[0] ?? null;
+}
+function works(f: Fastener) {
+  garage.put(`tried ${f.name}`, 'fasteners', workedBy(f, kitChains.value[f.id] ?? [], by()));
+  notice.say(`${f.name}: tried, works`);
+}
+function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
+  const chain = chainAt(f, end === 'near' ? 0 : 1);
+  if (!chain) return;
+  garage.put(`${f.name}: ${what}`, 'fasteners', stoppedBy(f, what, chain, end, by()));
+  view.fastenerId = f.id;
+  notice.say(`${f.name}: ${what}. The set is solved again without that.`);
+}
+</script>
+
+<template>
+  <div class="try">
+    <p class="lead">
+      Lay these <strong class="num">{{ pieces.reduce((s, k) => s + k.count, 0) }}</strong> pieces on the floor, leave
+      the drawer shut, and go round the bike. <strong class="num">{{ done }}</strong> of
+      <span class="num">{{ chosen.length }}</span> heads are tried.
+    </p>
+    <details>
+      <summary>What to lay out</summary>
+      <p class="soft">
+        {{ pieces.map((k) => (k.count > 1 ? `${k.piece.name} ×${k.count}` : k.piece.name)).join(', ') }}
+      </p>
+    </details>
+    <p v-if="chosen.length > 0 && open.length === 0" class="empty good">Every head that the kit turns was tried.</p>
+    <div v-for="f in open" :key="f.id" class="row try-row" :class="{ picked: f.id === view.fastenerId }">
+      <HeadGlyph :head="f.head" :tone="toneOf(f)" />
+      <button class="plain text" @click="view.fastenerId = f.id">
+        <span class="title"
+          >{{ f.name }} <span class="soft">{{ STATION_NAMES[f.station].toLowerCase() }}</span></span
+        >
+        <span class="sub">{{ words(f) }}</span>
+      </button>
+      <span class="acts">
+        <button class="tool-button" :aria-label="`${f.name} works`" @click="works(f)">Works</button>
+        <DropMenu label="Stopped…" :name="`${f.name}: what stopped it`" hint="What stopped it" quiet>
+          <button v-for="s in STOPPED" :key="s" role="menuitem" @click="stopped(f, s, 'near')">{{ s }}</button>
+          <template v-if="f.far">
+            <button v-for="s in STOPPED.slice(0, 7)" :key="`far ${s}`" role="menuitem" @click="stopped(f, s, 'far')">
+              far end: {{ s }}
+            </button>
+          </template>
+        </DropMenu>
+      </span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lead,
+details {
+  padding: 10px 16px 4px;
+  font-size: 15px;
+}
+summary {
+  cursor: pointer;
+}
+.try-row {
+  grid-template-columns: 34px minmax(0, 1fr) auto;
+}
+.picked {
+  background: var(--picked);
+  box-shadow: inset 4px 0 0 var(--ink);
+}
+.title,
+.sub {
+  display: block;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+@media (max-width: 760px) {
+  .acts {
+    grid-column: 2 / -1;
+  }
+  .acts :deep(.word) {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+  summary,
+  .text {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+/** What the tools weigh because of: heads that hold a piece alone, marks, and the purchase that drops the most. Exact differences. */
+import { computed } from 'vue';
+import { newPiece, printShape, type Difference, type PieceModel } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { useWeighs } from '../../stores/weighs';
+import HeadGlyph from '../../ui/HeadGlyph.vue';
+import { massText } from '../../ui/words';
+
+const garage = useGarage();
+const view = useView();
+const weighs = useWeighs();
+const explain = useExplain();
+const notice = useNotice();
+const most = computed(() => Math.max(1, ...(weighs.result?.swaps ?? []).map((s) => s.grams)));
+const goes = (d: Difference) =>
+  [
+    d.leaves.length > 0 ? `leaves: ${d.leaves.join(', ')}` : '',
+    d.comes.length > 0 ? `comes: ${d.comes.join(', ')}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+const money = (euros: number) =>
+  Math.abs(euros) < 0.05 ? '' : `${euros > 0 ? '' : '−'}${Math.abs(euros).toFixed(0)} €`;
+function why(title: string, d: Difference, what: string) {
+  explain.show({
+    title,
+    value: massText(view.units, Math.abs(d.grams)),
+    formula: `grams of the lightest set as it is, less grams of the lightest set ${what}; both proven`,
+    inputs: [
+      { name: 'tools of the lightest set now', value: massText(view.units, weighs.result?.mass ?? 0) },
+      { name: 'and then', value: massText(view.units, (weighs.result?.mass ?? 0) - d.grams) },
+      { name: 'leaves', value: d.leaves.join(', ') || 'nothing' },
+      { name: 'comes', value: d.comes.join(', ') || 'nothing' },
+    ],
+    source: 'difference of two optima; masses and prices are planning values until you weigh and pay',
+  });
+}
+function buy(model: PieceModel) {
+  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), note: 'to buy' }));
+  notice.say(`${model.name} is in the drawer, noted "to buy"`);
+}
+</script>
+
+<template>
+  <div>
+    <div v-if="!weighs.result && weighs.progress === null" class="start">
+      <p>Which bolt, which mark, which purchase changes the weight, solved one by one.</p>
+      <p v-if="weighs.failed" class="gap">{{ weighs.failed }}</p>
+      <p><button class="tool-button" @click="weighs.start()">Work it out</button></p>
+    </div>
+    <div v-else-if="!weighs.result" class="start" role="status">
+      <p>
+        Solving with and without … <span class="num">{{ Math.round((weighs.progress ?? 0) * 100) }} %</span>
+      </p>
+      <span class="bar"><span :style="{ width: `${(weighs.progress ?? 0) * 100}%` }" /></span>
+      <p><button class="tool-button quiet" @click="weighs.stop()">Stop</button></p>
+    </div>
+    <template v-else>
+      <div class="sheet-head">
+        <h2>If this bolt took a size that the rest turns</h2>
+        <span class="num soft">{{ weighs.result.swaps.length }}</span>
+      </div>
+      <p v-if="weighs.result.swaps.length === 0" class="empty">No head holds a piece alone.</p>
+      <div v-for="s in weighs.result.swaps" :key="s.fastener.id" class="row weigh">
+        <HeadGlyph :head="s.fastener.head" :size="30" />
+        <button class="plain" @click="view.fastenerId = s.fastener.id">
+          <span class="title"
+            >{{ s.fastener.name }} <span class="soft">{{ printShape(s.fastener.head) }}</span></span
+          >
+          <span class="sub">{{ goes(s) }}</span>
+          <span class="bar"><span :style="{ width: `${(s.grams / most) * 100}%` }" /></span>
+        </button>
+        <button class="link num" @click="why(`Changing ${s.fastener.name}`, s, 'without this head')">
+          −{{ massText(view.units, s.grams) }}<small class="soft">{{ money(s.euros) }}</small>
+        </button>
+      </div>
+      <div class="sheet-head">
+        <h2>The purchase that drops the most</h2>
+        <span class="soft">{{ weighs.result.solved }} of {{ weighs.result.candidates }} solved</span>
+      </div>
+      <p v-if="weighs.result.purchases.length === 0" class="empty">
+        No single piece of the catalogue makes it lighter.
+      </p>
+      <div v-for="p in weighs.result.purchases" :key="p.model.name" class="row weigh two">
+        <span
+          ><span class="title"
+            >{{ p.model.name }} <span class="soft num">{{ p.model.price }} €</span></span
+          ><span class="sub">{{ goes(p) }}</span></span
+        >
+        <button class="link num" @click="why(p.model.name, p, 'with it in the drawer')">
+          −{{ massText(view.units, p.grams) }}
+        </button>
+        <button class="tool-button quiet" :aria-label="`Put ${p.model.name} in the drawer`" @click="buy(p.model)">
+          Buy
+        </button>
+      </div>
+      <template v-if="weighs.result.marks.length > 0">
+        <div class="sheet-head"><h2>What your marks cost</h2></div>
+        <div v-for="m in weighs.result.marks" :key="m.piece.id" class="row weigh two">
+          <span
+            ><span class="title"
+              >{{ m.piece.name }} <span class="soft">{{ m.piece.mark }}</span></span
+            ><span class="sub">{{ goes(m) || 'it would be carried in any case' }}</span></span
+          >
+          <button class="link num" @click="why(m.piece.name, m, 'without this mark')">
+            {{ massText(view.units, m.grams) }}
+          </button>
+          <span />
+        </div>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.start {
+  padding: 16px;
+  display: grid;
+  gap: 10px;
+  font-size: 15px;
+}
+.weigh {
+  grid-template-columns: 34px minmax(0, 1fr) 92px;
+}
+.weigh.two {
+  grid-template-columns: minmax(0, 1fr) 84px auto;
+}
+.title,
+.sub {
+  display: block;
+}
+.link.num {
+  text-align: right;
+}
+small {
+  display: block;
+  font-size: 12px;
+}
+.bar {
+  display: block;
+  height: 5px;
+  background: var(--hair);
+  margin-top: 3px;
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--measured);
+}
+@media (max-width: 760px) {
+  .link.num {
+    min-height: 44px;
+  }
+}
+</style>
