@@ -89,6 +89,8 @@ export interface Answer {
   kit: Kit;
   /** How the kit turns each fastener: names of pieces for each end. */
   kitChains: Record<string, string[][]>;
+  /** The same as chains, for whoever needs their measures. */
+  kitUse: Record<string, Chain[]>;
   packing: Packing;
 }
 
@@ -189,14 +191,15 @@ export function answerFor(
   onPhase('kit');
   const owned = new Map<string, number>();
   for (const s of doc.supplies) owned.set(s.kind, (owned.get(s.kind) ?? 0) + s.quantity);
-  const kit = lightestKit({ reaches, pieces, exposures: list, stocks, owned, solve });
+  const kit = lightestKit({ reaches, pieces, exposures: list, stocks, owned, solve, measure: practice.least });
   const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
-  const kitChains = Object.fromEntries(
+  const kitUse = Object.fromEntries(
     reaches.flatMap((r) => {
       const chains = chainsBy(r, carried);
-      return chains ? [[r.fastener.id, chains.map(chainNames)] as const] : [];
+      return chains ? [[r.fastener.id, chains] as const] : [];
     }),
   );
+  const kitChains = Object.fromEntries(Object.entries(kitUse).map(([id, chains]) => [id, chains.map(chainNames)]));
 
   onPhase('stow');
   const packing = assign(
@@ -221,6 +224,7 @@ export function answerFor(
     sparesEnough: allEnough(stocks),
     kit,
     kitChains,
+    kitUse,
     packing,
   };
 }

@@ -1,6 +1,10 @@
 import { z } from 'zod';
 
 /** Schools of practice that decide which chains count. Each position is one a rider may hold; the first is the default. */
+/** What the lightest set is least in; a blend weighs grams, room and money together. */
+export const MEASURES = ['mass', 'bulk', 'price', 'blend'] as const;
+export type Measure = (typeof MEASURES)[number];
+
 export const practiceSchema = z.strictObject({
   /** Adjustable spanner as the tool that turns: only where nothing fixed does, never (hold only), or freely. */
   adjustable: z.enum(['where nothing fixed does', 'hold only', 'freely']),
@@ -8,12 +12,15 @@ export const practiceSchema = z.strictObject({
   ratchet: z.enum(['within its torque', 'never breaks loose']),
   /** What may be stood on. */
   standing: z.enum(['plain bar only', 'never', 'ratchet too']),
+  /** What the set of tools is made least in. */
+  least: z.enum(MEASURES),
 });
 export type Practice = z.infer<typeof practiceSchema>;
 export const DEFAULT_PRACTICE: Practice = {
   adjustable: 'where nothing fixed does',
   ratchet: 'within its torque',
   standing: 'plain bar only',
+  least: 'mass',
 };
 
 /** Forces on a handle, N (reference section 2, planning values). */

@@ -1,11 +1,9 @@
+import type { Measure } from '../chains/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import { MilpBuilder, type Solve } from './milp.js';
 import { cheapestCover } from './search.js';
 import type { CoverProblem, Task } from './task.js';
 
-/** What is made as small as possible; a blend weighs a litre as so many grams and a euro as so many. */
-export const MEASURES = ['mass', 'bulk', 'price', 'blend'] as const;
-export type Measure = (typeof MEASURES)[number];
 /** What a litre of room and a euro count in a blend, grams. Planning values. */
 export const BLEND = { litre: 150, euro: 2 } as const;
 

@@ -51,6 +51,14 @@ export function rowTo2(table: TableName, row: Row): Row {
   }
 }
 
+/** The garage's own fields of version 1 with what version 2 asks of its practice. */
+export function garageTo2(garage: Row): Row {
+  const practice = garage['practice'];
+  return typeof practice === 'object' && practice !== null
+    ? { ...garage, practice: { least: 'mass', ...(practice as Row) } }
+    : garage;
+}
+
 /** Brings a whole file of version 1 to version 2, before it is checked. What is not a list of rows is left for the check to refuse. */
 export function fileTo2(file: Row): Row {
   const rows = (table: TableName) => {
@@ -59,5 +67,14 @@ export function fileTo2(file: Row): Row {
       ? list.map((r: unknown) => (typeof r === 'object' && r !== null ? rowTo2(table, r as Row) : r))
       : list;
   };
-  return { ...file, version: 2, bikes: rows('bikes'), fasteners: rows('fasteners'), pieces: rows('pieces') };
+  const garage = file['garage'];
+  const own = typeof garage === 'object' && garage !== null ? garageTo2(garage as Row) : garage;
+  return {
+    ...file,
+    version: 2,
+    garage: own,
+    bikes: rows('bikes'),
+    fasteners: rows('fasteners'),
+    pieces: rows('pieces'),
+  };
 }

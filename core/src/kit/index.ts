@@ -1,2 +1,3 @@
 export * from './kit.js';
 export * from './weighs.js';
+export * from './manyBikes.js';

@@ -1,13 +1,5 @@
-import type { Reach } from '../chains/index.js';
-import {
-  carriedChains,
-  coverProblem,
-  lightestSet,
-  reachedBy,
-  type FunctionNeed,
-  type Measure,
-  type Solve,
-} from '../cover/index.js';
+import type { Measure, Reach } from '../chains/index.js';
+import { carriedChains, coverProblem, lightestSet, reachedBy, type FunctionNeed, type Solve } from '../cover/index.js';
 import { expectedMends, poissonCdf, supplyKind, type Exposure, type Stock } from '../odds/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import type { Role } from '../bike/index.js';

@@ -5,7 +5,10 @@ import { applied, inverse, merged, type Edit } from './changes';
 
 const row = (id: string, quantity: number) => ({ id, kind: 'patch', quantity, note: '' }) as Row<'supplies'>;
 const doc: GarageDocument = {
-  ...emptyDocument({ name: 'G', practice: { adjustable: 'freely', ratchet: 'within its torque', standing: 'never' } }),
+  ...emptyDocument({
+    name: 'G',
+    practice: { adjustable: 'freely', ratchet: 'within its torque', standing: 'never', least: 'mass' },
+  }),
   supplies: [row('a', 1), row('b', 2), row('c', 3)],
 };
 

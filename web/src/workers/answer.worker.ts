@@ -4,12 +4,14 @@ import {
   answerFor,
   AnswerMemory,
   coverageOf,
+  manyBikes,
   pieceReach,
   usablePieces,
   whatWeighs,
   type Answer,
   type Coverage,
   type GarageDocument,
+  type ManyBikes,
   type Phase,
   type Piece,
   type PieceReach,
@@ -37,6 +39,10 @@ const worker = {
   /** What a piece, as it is being altered, would turn on a bike, and what the drawer would gain and lose by it. */
   pieceReach(doc: GarageDocument, bikeId: string, piece: Piece): PieceReach {
     return pieceReach(doc, bikeId, piece);
+  },
+  /** Tools for all bikes of the garage: core, differences, moves. */
+  async manyBikes(doc: GarageDocument, tripId: string | null): Promise<ManyBikes> {
+    return manyBikes(doc, tripId, await solver);
   },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */
   async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {

@@ -70,6 +70,15 @@ function explainSpare(s: KitSpare) {
     to: { path: '/trip', label: 'See the odds' },
   });
 }
+/** The kit is the least in what the practice says. */
+const WORDS = {
+  mass: ['lightest', 'lighter'],
+  bulk: ['smallest', 'smaller'],
+  price: ['cheapest', 'cheaper'],
+  blend: ['handiest', 'handier'],
+} as const;
+const superlative = computed(() => WORDS[garage.doc?.garage.practice.least ?? 'mass'][0]);
+const comparative = computed(() => WORDS[garage.doc?.garage.practice.least ?? 'mass'][1]);
 const lost = computed(
   () => chosen.value?.needed.map((id) => garage.fasteners.find((f) => f.id === id)!).filter(Boolean) ?? [],
 );
@@ -79,13 +88,15 @@ const lost = computed(
   <div class="stage">
     <section class="picture">
       <div class="stage-head">
-        <h1>The lightest kit that reaches all</h1>
+        <h1>The {{ superlative }} kit that reaches all</h1>
         <p v-if="kit">
           <strong class="num big"
             >{{ figure(view.units, 'weight', kit.mass) }} {{ unitOf(view.units, 'weight') }}</strong
           >,
-          <template v-if="kit.proven">proven: no lighter set of this drawer reaches what it reaches.</template>
-          <template v-else>not yet proven: at most {{ percent(kit.gap, 1) }} over the lightest.</template>
+          <template v-if="kit.proven"
+            >proven: no {{ comparative }} set of this drawer reaches what it reaches.</template
+          >
+          <template v-else>not yet proven: at most {{ percent(kit.gap, 1) }} over the {{ superlative }}.</template>
         </p>
       </div>
       <p v-if="kit && kit.pieces.length === 0" class="empty">

@@ -10,6 +10,7 @@ const QUESTIONS: { key: keyof Practice; ask: string }[] = [
   { key: 'adjustable', ask: 'Adjustable spanner turns' },
   { key: 'ratchet', ask: 'Breaking loose with a ratchet' },
   { key: 'standing', ask: 'Standing on a tool' },
+  { key: 'least', ask: 'Tools made least in' },
 ];
 const options = (key: keyof Practice): readonly string[] => practiceSchema.shape[key].options;
 function set(key: keyof Practice, value: string) {

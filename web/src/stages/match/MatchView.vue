@@ -6,6 +6,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
+import BikesSheet from './BikesSheet.vue';
 import ChainCard from './ChainCard.vue';
 import CoveragePicture from './CoveragePicture.vue';
 import DrawerSheet from './DrawerSheet.vue';
@@ -15,7 +16,7 @@ import WeighSheet from './WeighSheet.vue';
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
-const tab = ref<'heads' | 'drawer' | 'try' | 'why'>('heads');
+const tab = ref<'heads' | 'drawer' | 'try' | 'why' | 'bikes'>('heads');
 /** The picture: every head as its glyph, or heads against pieces. */
 const against = ref(false);
 
@@ -102,6 +103,7 @@ const by = (f: Fastener) =>
         </button>
         <button role="tab" :aria-selected="tab === 'try'" @click="tab = 'try'">Try it</button>
         <button role="tab" :aria-selected="tab === 'why'" @click="tab = 'why'">What weighs</button>
+        <button role="tab" :aria-selected="tab === 'bikes'" @click="tab = 'bikes'">Bikes</button>
       </div>
       <template v-if="tab === 'heads'">
         <template v-if="gaps.length > 0">
@@ -154,7 +156,8 @@ const by = (f: Fastener) =>
       </template>
       <DrawerSheet v-else-if="tab === 'drawer'" />
       <TrySheet v-else-if="tab === 'try'" />
-      <WeighSheet v-else />
+      <WeighSheet v-else-if="tab === 'why'" />
+      <BikesSheet v-else />
     </section>
   </div>
 </template>

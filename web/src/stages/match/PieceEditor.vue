@@ -22,6 +22,7 @@ import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
+import TextField from '../../ui/TextField.vue';
 
 const props = defineProps<{ piece: Piece | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -79,9 +80,9 @@ function shapeFrom(text: string): Shape | string {
 function setMode(i: number, fields: Partial<Mode>) {
   draft.value = { ...draft.value, modes: draft.value.modes.map((m, j) => (j === i ? { ...m, ...fields } : m)) };
 }
-function setShape(i: number, what: 'turns' | 'offer', event: Event) {
+function setShape(i: number, what: 'turns' | 'offer', text: string) {
   const key = `${what} ${i}`;
-  const shape = shapeFrom((event.target as HTMLInputElement).value);
+  const shape = shapeFrom(text);
   const { [key]: _gone, ...rest } = wrong.value;
   wrong.value = rest;
   if (typeof shape === 'string') wrong.value = { ...wrong.value, [key]: shape };
@@ -192,26 +193,21 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             :model-value="m.offer.arm"
             @update:model-value="m.offer.by === 'hand' && setMode(i, { offer: { ...m.offer, arm: $event } })"
           />
-          <label v-else
-            ><span>which turns its {{ m.offer.shape.form === 'drive' ? 'square' : printShape(m.offer.shape) }}</span
-            ><input
-              class="field num"
-              :value="said(m.offer.shape)"
-              :aria-invalid="!!wrong[`offer ${i}`]"
-              @change="setShape(i, 'offer', $event)"
-            />
-            <em v-if="wrong[`offer ${i}`]" class="gap">{{ wrong[`offer ${i}`] }}</em></label
-          >
-          <label
-            ><span>Turns</span
-            ><input
-              class="field num"
-              :value="said(m.turns)"
-              :aria-invalid="!!wrong[`turns ${i}`]"
-              @change="setShape(i, 'turns', $event)"
-            />
-            <em v-if="wrong[`turns ${i}`]" class="gap">{{ wrong[`turns ${i}`] }}</em></label
-          >
+          <TextField
+            v-else
+            :label="`which turns its ${m.offer.shape.form === 'drive' ? 'square' : printShape(m.offer.shape)}`"
+            figures
+            :value="said(m.offer.shape)"
+            :fault="wrong[`offer ${i}`]"
+            @take="setShape(i, 'offer', $event)"
+          />
+          <TextField
+            label="Turns"
+            figures
+            :value="said(m.turns)"
+            :fault="wrong[`turns ${i}`]"
+            @take="setShape(i, 'turns', $event)"
+          />
           <label
             ><span>Closed round it</span
             ><select
@@ -379,10 +375,6 @@ legend {
   font-family: var(--v-font-heading);
   font-weight: 600;
   font-size: 15px;
-}
-em {
-  font-style: normal;
-  font-size: 13px;
 }
 .ticks {
   display: flex;

@@ -1,16 +1,7 @@
 <script setup lang="ts">
 /** Lay out the proposed set and go round the bike: each head is marked as tried, or what stopped it, which becomes a fact. */
 import { computed } from 'vue';
-import {
-  STATION_NAMES,
-  STATIONS,
-  STOPPED,
-  stoppedBy,
-  workedBy,
-  type Chain,
-  type Fastener,
-  type Stopped,
-} from '@necessaire/core';
+import { STATION_NAMES, STATIONS, STOPPED, stoppedBy, workedBy, type Fastener, type Stopped } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -36,20 +27,12 @@ const pieces = computed(() => answers.answer?.kit.pieces ?? []);
 const words = (f: Fastener) => (kitChains.value[f.id] ?? []).map((c) => c.join(' + ')).join('; far end: ');
 const by = () => ({ who: view.who, when: new Date().toISOString() });
 
-/** The chain in use at an end: the kit's own, found again among the drawer's by its pieces; else the preferred one. */
-function chainAt(f: Fastener, end: number): Chain | null {
-  const found = answers.byFastener.get(f.id);
-  if (!found) return null;
-  const names = kitChains.value[f.id]?.[end]?.join(' + ');
-  const all = end === 0 ? [...found.best.slice(0, 1), ...found.others] : found.best.slice(1);
-  return all.find((c) => c.links.map((l) => l.piece.name).join(' + ') === names) ?? all[0] ?? null;
-}
 function works(f: Fastener) {
   garage.put(`tried ${f.name}`, 'fasteners', workedBy(f, kitChains.value[f.id] ?? [], by()));
   notice.say(`${f.name}: tried, works`);
 }
 function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
-  const chain = chainAt(f, end === 'near' ? 0 : 1);
+  const chain = answers.answer?.kitUse[f.id]?.[end === 'near' ? 0 : 1];
   if (!chain) return;
   garage.put(`${f.name}: ${what}`, 'fasteners', stoppedBy(f, what, chain, end, by()));
   view.fastenerId = f.id;

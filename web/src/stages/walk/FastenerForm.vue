@@ -17,6 +17,7 @@ import {
 } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import TextField from '../../ui/TextField.vue';
 import { climbed } from './climbed';
 
 const props = defineProps<{ fastener: Fastener }>();
@@ -31,8 +32,8 @@ const pick = <T extends string>(list: readonly T[], event: Event): T | null =>
   list.find((x) => x === value(event)) ?? null;
 
 /** A head typed as in the line; what cannot be read stays in the field with its reason. */
-function head(end: 'head' | 'far', event: Event) {
-  const text = value(event).trim();
+function head(end: 'head' | 'far', typed: string) {
+  const text = typed.trim();
   const { [end]: _gone, ...rest } = wrong.value;
   wrong.value = rest;
   if (text === '' && end === 'far') {
@@ -74,35 +75,27 @@ const TRAITS = [
 
 <template>
   <div class="form">
-    <label
-      ><span>Name</span
-      ><input
-        class="field"
-        :value="fastener.name"
-        maxlength="120"
-        @change="value($event).trim() && change('name', { name: value($event).trim() })"
-    /></label>
-    <label
-      ><span>Head: {{ printShape(fastener.head) }}</span
-      ><input
-        class="field num"
-        :value="typeShape(fastener.head)"
-        :aria-invalid="!!wrong['head']"
-        @change="head('head', $event)"
-      />
-      <em v-if="wrong['head']" class="gap">{{ wrong['head'] }}</em></label
-    >
-    <label
-      ><span>Far end{{ fastener.far ? `: ${printShape(fastener.far)}` : '' }}</span
-      ><input
-        class="field num"
-        :value="fastener.far ? typeShape(fastener.far) : ''"
-        placeholder="none"
-        :aria-invalid="!!wrong['far']"
-        @change="head('far', $event)"
-      />
-      <em v-if="wrong['far']" class="gap">{{ wrong['far'] }}</em></label
-    >
+    <TextField
+      label="Name"
+      :value="fastener.name"
+      :most="120"
+      @take="$event.trim() && change('name', { name: $event.trim() })"
+    />
+    <TextField
+      :label="`Head: ${printShape(fastener.head)}`"
+      figures
+      :value="typeShape(fastener.head)"
+      :fault="wrong['head']"
+      @take="head('head', $event)"
+    />
+    <TextField
+      :label="`Far end${fastener.far ? `: ${printShape(fastener.far)}` : ''}`"
+      figures
+      placeholder="none"
+      :value="fastener.far ? typeShape(fastener.far) : ''"
+      :fault="wrong['far']"
+      @take="head('far', $event)"
+    />
     <OptionalNumber
       label="How many"
       :min="1"
@@ -235,19 +228,15 @@ const TRAITS = [
         >
       </span>
     </fieldset>
-    <label class="wide"
-      ><span>Left out, because</span
-      ><input
-        class="field"
-        :value="fastener.leftOut ?? ''"
-        maxlength="300"
-        placeholder="it counts"
-        @change="change(value($event).trim() ? 'leave out' : 'count in', { leftOut: value($event).trim() || null })"
-    /></label>
-    <label class="wide"
-      ><span>Note</span
-      ><input class="field" :value="fastener.note" maxlength="2000" @change="change('note', { note: value($event) })"
-    /></label>
+    <TextField
+      class="wide"
+      label="Left out, because"
+      placeholder="it counts"
+      :most="300"
+      :value="fastener.leftOut ?? ''"
+      @take="change($event.trim() ? 'leave out' : 'count in', { leftOut: $event.trim() || null })"
+    />
+    <TextField class="wide" label="Note" :most="2000" :value="fastener.note" @take="change('note', { note: $event })" />
   </div>
 </template>
 
@@ -275,10 +264,6 @@ fieldset {
 }
 .wide {
   grid-column: 1 / -1;
-}
-em {
-  font-style: normal;
-  font-size: 13px;
 }
 .ticks {
   display: flex;

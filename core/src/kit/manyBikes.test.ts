@@ -1,0 +1,58 @@
+import { beforeAll, expect, test } from '@jest/globals';
+import { demoGarage } from '@necessaire/demo';
+import { loadSolver } from '@necessaire/solver';
+import { answerFor } from '../answer/index.js';
+import type { Solve } from '../cover/index.js';
+import { manyBikes, type Carried } from './manyBikes.js';
+
+let solve: Solve;
+beforeAll(async () => {
+  solve = await loadSolver();
+});
+const counts = (list: readonly Carried[]) => new Map(list.map((c) => [c.piece.id, c.count]));
+const mass = (list: readonly Carried[]) => list.reduce((s, c) => s + c.piece.mass * c.count, 0);
+
+test('each bike’s set is its own lightest; core and difference make it up; moves lead from one to the other', () => {
+  const demo = demoGarage();
+  const tripId = demo.trips[0]!.id;
+  const many = manyBikes(demo, tripId, solve);
+  expect(many.bikes).toHaveLength(2);
+  for (const set of many.bikes) {
+    const alone = answerFor(demo, { bikeId: set.bike.id, tripId }, solve).kit;
+    expect(set.mass).toBeCloseTo(alone.toolMass, 6);
+    expect(set.mass).toBeCloseTo(many.coreMass + set.extraMass, 6);
+    const whole = counts(many.core);
+    for (const c of set.extra) whole.set(c.piece.id, (whole.get(c.piece.id) ?? 0) + c.count);
+    expect(whole).toEqual(counts(set.carried));
+  }
+  const [a, b] = many.bikes as [(typeof many.bikes)[0], (typeof many.bikes)[0]];
+  const move = many.moves.find((m) => m.from === a.bike.name && m.to === b.bike.name)!;
+  const after = counts(a.carried);
+  for (const c of move.takeOut) after.set(c.piece.id, after.get(c.piece.id)! - c.count);
+  for (const c of move.putIn) after.set(c.piece.id, (after.get(c.piece.id) ?? 0) + c.count);
+  expect(new Map([...after].filter(([, n]) => n > 0))).toEqual(counts(b.carried));
+});
+
+test('one set for all is no lighter than any bike’s, and no heavier than all of them laid together', () => {
+  const demo = demoGarage();
+  const many = manyBikes(demo, null, solve);
+  const most = Math.max(...many.bikes.map((b) => b.mass));
+  expect(many.oneMass).toBeGreaterThanOrEqual(most - 1e-6);
+  const together = new Map<string, Carried>();
+  for (const set of many.bikes)
+    for (const c of set.carried) if ((together.get(c.piece.id)?.count ?? 0) < c.count) together.set(c.piece.id, c);
+  expect(many.oneMass).toBeLessThanOrEqual(mass([...together.values()]) + 1e-6);
+  expect(mass(many.one)).toBeCloseTo(many.oneMass, 9);
+});
+
+test('a piece for one bike alone is in no core and not in the one set', () => {
+  const demo = demoGarage();
+  const [first] = manyBikes(demo, null, solve).core;
+  const doc = {
+    ...demo,
+    pieces: demo.pieces.map((p) => (p.id === first!.piece.id ? { ...p, onlyBike: demo.bikes[0]!.id } : p)),
+  };
+  const many = manyBikes(doc, null, solve);
+  expect(many.core.some((c) => c.piece.id === first!.piece.id)).toBe(false);
+  expect(many.one.some((c) => c.piece.id === first!.piece.id)).toBe(false);
+});

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+/** One rider, several bikes: what always comes along, what each bike adds, and what to move when changing bikes. */
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { Carried, ManyBikes } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { massText } from '../../ui/words';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const many = shallowRef<ManyBikes | null>(null);
+watch(
+  () => [garage.version, garage.trip?.id] as const,
+  async () => {
+    const doc = garage.doc;
+    if (!doc) return;
+    const made = await answers.ask((w) => w.manyBikes(doc, garage.trip?.id ?? null));
+    if (made && garage.doc === doc) many.value = made;
+  },
+  { immediate: true },
+);
+const from = ref('');
+const to = ref('');
+const names = computed(() => many.value?.bikes.map((b) => b.bike.name) ?? []);
+watch(names, (list) => {
+  if (!list.includes(from.value)) from.value = garage.bike?.name ?? list[0] ?? '';
+  if (!list.includes(to.value)) to.value = list.find((n) => n !== from.value) ?? '';
+});
+const move = computed(() => many.value?.moves.find((m) => m.from === from.value && m.to === to.value) ?? null);
+const words = (list: Carried[]) =>
+  list.map((c) => (c.count > 1 ? `${c.piece.name} ×${c.count}` : c.piece.name)).join(', ');
+</script>
+
+<template>
+  <div>
+    <p v-if="!many" class="empty">Working it out …</p>
+    <p v-else-if="many.bikes.length < 2" class="empty">There is one bike here. Add another in the bike’s menu above.</p>
+    <template v-else>
+      <div class="sheet-head">
+        <h2>Always with you</h2>
+        <span class="num">{{ massText(view.units, many.coreMass) }}</span>
+      </div>
+      <p class="list">{{ words(many.core) || 'Nothing is in the set of every bike.' }}</p>
+      <template v-for="b in many.bikes" :key="b.bike.id">
+        <div class="sheet-head">
+          <h2>{{ b.bike.name }} adds</h2>
+          <span class="num">{{ massText(view.units, b.extraMass) }}</span>
+        </div>
+        <p class="list">
+          {{ words(b.extra) || 'Nothing.' }}
+          <span class="soft">In all {{ massText(view.units, b.mass) }}{{ b.proven ? ', proven' : '' }}.</span>
+        </p>
+      </template>
+      <div class="sheet-head"><h2>Changing bikes</h2></div>
+      <p class="pair">
+        from
+        <select v-model="from" class="field" aria-label="From">
+          <option v-for="n in names" :key="n">{{ n }}</option>
+        </select>
+        to
+        <select v-model="to" class="field" aria-label="To">
+          <option v-for="n in names" :key="n">{{ n }}</option>
+        </select>
+      </p>
+      <p v-if="!move" class="list soft">Choose two bikes.</p>
+      <template v-else>
+        <p class="list"><strong>Take out:</strong> {{ words(move.takeOut) || 'nothing' }}.</p>
+        <p class="list"><strong>Put in:</strong> {{ words(move.putIn) || 'nothing' }}.</p>
+      </template>
+      <div class="sheet-head">
+        <h2>One set for all, nothing to move</h2>
+        <span class="num">{{ massText(view.units, many.oneMass) }}</span>
+      </div>
+      <p class="list">{{ words(many.one) }}</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.list {
+  padding: 6px 16px 8px;
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+.pair {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 8px 16px;
+}
+</style>
