@@ -27,17 +27,8 @@ const DRIVERS: Partial<Record<Piece['kind'], (end: End) => boolean>> = {
 export const asOffered = (model: PieceModel, index: number): Piece =>
   newPiece(model, { id: `offered-${index}`, count: 2 });
 
-/**
- * Finds the lightest purchase that reaches a fastener which the drawer does not.
- * Exact over chains of the drawer plus those catalogue pieces that turn its heads or stand between hand and head.
- * @returns null when nothing in the catalogue helps either
- */
-export function cureOf(
-  fastener: Fastener,
-  drawer: readonly Piece[],
-  offered: readonly Piece[],
-  practice: Practice,
-): Cure | null {
+/** The search behind cures: chains of each end over the drawer and what of the offer could help, and what a set of chains has to buy. */
+function withOffer(fastener: Fastener, drawer: readonly Piece[], offered: readonly Piece[], practice: Practice) {
   const ends = endsOf(fastener);
   const useful = offered.filter(
     (p) =>
@@ -55,7 +46,6 @@ export function cureOf(
         : Array.from({ length: Math.max(0, n - piece.count) }, () => piece),
     );
   };
-  const cost = (chains: readonly Chain[]) => bought(chains).reduce((sum, p) => sum + p.mass, 0);
   // A second copy of what is owned may be the cure, so two of everything count while searching.
   const wide = [...drawer.map((p) => ({ ...p, count: Math.max(2, p.count) })), ...useful];
   const owned = new Map(drawer.map((p) => [p.id, p.count]));
@@ -69,6 +59,48 @@ export function cureOf(
       })),
     })),
   );
+  return { lists, bought };
+}
+
+/** Most ways to buy that are told of one fastener, the least first. */
+const MOST_WAYS = 60;
+
+/**
+ * Ways to bring a fastener within reach by buying: the pieces of each, the least first, at most sixty; empty when nothing helps.
+ * @param of what is to be least, of one piece
+ */
+export function reachWithOffer(
+  fastener: Fastener,
+  drawer: readonly Piece[],
+  offered: readonly Piece[],
+  practice: Practice,
+  of: (piece: Piece) => number,
+): Piece[][] {
+  const { lists, bought } = withOffer(fastener, drawer, offered, practice);
+  if (lists.some((l) => l.length === 0)) return [];
+  const cost = (pieces: readonly Piece[]) => pieces.reduce((s, p) => s + of(p), 0);
+  const short = (list: Chain[]) => [...list].sort((a, b) => cost(bought([a])) - cost(bought([b]))).slice(0, MOST_WAYS);
+  const near = short(lists[0]!);
+  const ways = lists[1]
+    ? near.flatMap((a) => short(lists[1]!).map((b) => bought([a, b])))
+    : near.map((c) => bought([c]));
+  return ways.sort((a, b) => cost(a) - cost(b)).slice(0, MOST_WAYS);
+}
+const mass = (pieces: readonly Piece[]) => pieces.reduce((s, p) => s + p.mass, 0);
+
+/**
+ * Finds the lightest purchase that reaches a fastener which the drawer does not.
+ * Exact over chains of the drawer plus those catalogue pieces that turn its heads or stand between hand and head.
+ * @returns null when nothing in the catalogue helps either
+ */
+export function cureOf(
+  fastener: Fastener,
+  drawer: readonly Piece[],
+  offered: readonly Piece[],
+  practice: Practice,
+): Cure | null {
+  const { lists, bought } = withOffer(fastener, drawer, offered, practice);
+  const cost = (chains: readonly Chain[]) => mass(bought(chains));
   if (lists.some((l) => l.length === 0)) return null;
   const near = lists[0]!.map((c) => ({ chains: [c], cost: cost([c]) }));
   let best = near.reduce((a, b) => (b.cost < a.cost ? b : a));

@@ -3,12 +3,15 @@ import wasmUrl from 'highs/runtime?url';
 import {
   answerFor,
   AnswerMemory,
+  buyList,
   coverageOf,
   manyBikes,
   pieceReach,
   usablePieces,
   whatWeighs,
   type Answer,
+  type BuyFor,
+  type BuyList,
   type Coverage,
   type GarageDocument,
   type ManyBikes,
@@ -43,6 +46,10 @@ const worker = {
   /** Tools for all bikes of the garage: core, differences, moves. */
   async manyBikes(doc: GarageDocument, tripId: string | null): Promise<ManyBikes> {
     return manyBikes(doc, tripId, await solver);
+  },
+  /** What to buy for a bike's gaps. */
+  buyList(doc: GarageDocument, bikeId: string, least: BuyFor): BuyList {
+    return buyList(doc, bikeId, least);
   },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */
   async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {

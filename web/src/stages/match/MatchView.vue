@@ -7,6 +7,7 @@ import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
 import BikesSheet from './BikesSheet.vue';
+import BuySheet from './BuySheet.vue';
 import ChainCard from './ChainCard.vue';
 import CoveragePicture from './CoveragePicture.vue';
 import DrawerSheet from './DrawerSheet.vue';
@@ -16,7 +17,7 @@ import WeighSheet from './WeighSheet.vue';
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
-const tab = ref<'heads' | 'drawer' | 'try' | 'why' | 'bikes'>('heads');
+const tab = ref<'heads' | 'drawer' | 'try' | 'why' | 'bikes' | 'buy'>('heads');
 /** The picture: every head as its glyph, or heads against pieces. */
 const against = ref(false);
 
@@ -104,6 +105,7 @@ const by = (f: Fastener) =>
         <button role="tab" :aria-selected="tab === 'try'" @click="tab = 'try'">Try it</button>
         <button role="tab" :aria-selected="tab === 'why'" @click="tab = 'why'">What weighs</button>
         <button role="tab" :aria-selected="tab === 'bikes'" @click="tab = 'bikes'">Bikes</button>
+        <button role="tab" :aria-selected="tab === 'buy'" @click="tab = 'buy'">Buy</button>
       </div>
       <template v-if="tab === 'heads'">
         <template v-if="gaps.length > 0">
@@ -157,7 +159,8 @@ const by = (f: Fastener) =>
       <DrawerSheet v-else-if="tab === 'drawer'" />
       <TrySheet v-else-if="tab === 'try'" />
       <WeighSheet v-else-if="tab === 'why'" />
-      <BikesSheet v-else />
+      <BikesSheet v-else-if="tab === 'bikes'" />
+      <BuySheet v-else />
     </section>
   </div>
 </template>

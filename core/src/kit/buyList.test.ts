@@ -1,0 +1,89 @@
+import { describe, expect, test } from '@jest/globals';
+import { demoGarage } from '@necessaire/demo';
+import { newBike, type Fastener } from '../bike/index.js';
+import { ChainFinder, cureOf, DEFAULT_PRACTICE, reachOf } from '../chains/index.js';
+import { emptyDocument, type GarageDocument } from '../garage/index.js';
+import { fastener, owned, uuid } from '../testing/make.js';
+import {
+  bitHolder,
+  catalogue,
+  combinationSpanner,
+  driverHandle,
+  newPiece,
+  setModels,
+  type Piece,
+} from '../tools/index.js';
+import { buyList } from './buyList.js';
+
+const nm = (value: number) => ({ value, source: 'manual' as const });
+const hex = (size: string, extra: Partial<Fastener> = {}) =>
+  fastener({ head: { form: 'hex', size }, torque: nm(8), ...extra });
+const garage = (fasteners: Fastener[], pieces: Piece[] = []): GarageDocument => ({
+  ...emptyDocument({ name: 'Test', practice: DEFAULT_PRACTICE }),
+  bikes: [newBike(uuid(1), 'One'), newBike(uuid(2), 'Two')],
+  fasteners,
+  pieces,
+});
+
+describe('what to buy', () => {
+  test('for mass one gap is cured as the cure says', () => {
+    const bolt = hex('13');
+    const list = buyList(garage([bolt]), uuid(1), 'mass');
+    const cure = cureOf(
+      bolt,
+      [],
+      catalogue().map((m, i) => newPiece(m, { id: `o${i}`, count: 2 })),
+      DEFAULT_PRACTICE,
+    )!;
+    expect(list).toMatchObject({ sets: [], hopeless: [], proven: true });
+    expect(list.mass).toBe(Math.round(cure.mass));
+  });
+  test('for money a set wins as soon as enough of its pieces are missing, and what is left is told', () => {
+    const sizes = ['10', '15', '20', '25', '27', '30', '40'];
+    const handle = [owned(driverHandle('1/4in')), owned(bitHolder('1/4in'))];
+    const gaps = sizes.map((size) => fastener({ head: { form: 'lobe-pin', size }, torque: nm(1) }));
+    const one = buyList(garage(gaps.slice(0, 1), handle), uuid(1), 'money');
+    expect(one.sets).toEqual([]);
+    expect(one.singles.map((s) => s.piece.name)).toEqual(['Bit pinned T10']);
+    const some = buyList(garage(gaps.slice(0, 6), handle), uuid(1), 'money');
+    const all = buyList(garage(gaps, handle), uuid(1), 'money');
+    const singly = gaps.length * one.price;
+    expect(all.price).toBeLessThan(singly);
+    expect(all.sets.map((s) => s.set.name)).toEqual(['Bits, pinned six-lobe, seven']);
+    expect(all.sets[0]!.left).toEqual([]);
+    expect(all.cures).toHaveLength(7);
+    // With one head fewer the set may still be the cheaper; then its odd piece is left over.
+    expect(some.price).toBeLessThanOrEqual(6 * one.price);
+    if (some.sets.length > 0) expect(some.sets[0]!.left).toEqual(['Bit pinned T40']);
+    for (const row of all.sets) expect([...row.used, ...row.left].sort()).toEqual([...row.set.holds].sort());
+  });
+  test('what is bought reaches every gap that it says it cures', () => {
+    const demo = demoGarage();
+    const doc = { ...demo, pieces: demo.pieces.filter((_, i) => i % 3 !== 0) };
+    const bikeId = demo.bikes[0]!.id;
+    for (const least of ['money', 'mass'] as const) {
+      const list = buyList(doc, bikeId, least);
+      expect(list.cures.length).toBeGreaterThan(3);
+      const bought = [
+        ...list.singles.map((s) => ({ ...s.piece, id: `single ${s.piece.id}`, count: s.count })),
+        ...list.sets.flatMap(({ set }) => setModels(set).map((m, i) => newPiece(m, { id: `${set.name} ${i}` }))),
+      ];
+      const drawer = doc.pieces.map((p) => {
+        const more = bought.filter((b) => b.name === p.name).length;
+        return { ...p, count: p.count + more };
+      });
+      const finder = new ChainFinder([...drawer, ...bought], DEFAULT_PRACTICE);
+      for (const f of list.cures)
+        expect({ f: f.name, reached: reachOf(f, finder).best.length > 0 }).toEqual({ f: f.name, reached: true });
+    }
+    expect(buyList(doc, bikeId, 'money').price).toBeLessThanOrEqual(buyList(doc, bikeId, 'mass').price + 1e-9);
+  }, 60_000);
+  test('another bike that the purchase helps is named; nothing missing, nothing to buy', () => {
+    const mine = hex('13');
+    const theirs = hex('13', { id: uuid(77), bikeId: uuid(2), name: 'Their bolt' });
+    const list = buyList(garage([mine, theirs]), uuid(1), 'money');
+    expect(list.forOthers).toEqual([{ bike: 'Two', fasteners: ['Their bolt'] }]);
+    const none = buyList(garage([mine], [owned(combinationSpanner('13'))]), uuid(1), 'money');
+    expect(none).toMatchObject({ singles: [], sets: [], price: 0, mass: 0, cures: [] });
+  });
+});

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+/** What to buy so that nothing is out of reach: single pieces against sets, for the least money or the least mass. */
+import { ref, shallowRef, watch } from 'vue';
+import { newPiece, setModels, writeCsv, type BuyFor, type BuyList } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { download, fileName } from '../../ui/download';
+import { massText } from '../../ui/words';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const notice = useNotice();
+const least = ref<BuyFor>('money');
+const list = shallowRef<BuyList | null>(null);
+watch(
+  () => [garage.version, garage.bike?.id, least.value] as const,
+  async () => {
+    const { doc, bike } = garage;
+    if (!doc || !bike) return;
+    const asked = least.value;
+    const made = await answers.ask((w) => w.buyList(doc, bike.id, asked));
+    if (made && garage.doc === doc && least.value === asked) list.value = made;
+  },
+  { immediate: true },
+);
+function csv() {
+  const l = list.value;
+  if (!l) return;
+  const rows = [
+    ...l.singles.map((s) => ['piece', s.piece.name, s.count, s.piece.price, s.piece.mass, '']),
+    ...l.sets.map((s) => [
+      'set',
+      s.set.name,
+      1,
+      s.set.price,
+      '',
+      `used: ${s.used.join(', ')}; to the drawer: ${s.left.join(', ')}`,
+    ]),
+  ];
+  const text = writeCsv(['kind', 'name', 'count', 'price €', 'mass g', 'note'], rows);
+  download(fileName(`${garage.bike?.name ?? 'bike'} to buy`, 'csv'), text, 'text/csv');
+}
+/** All of it into the drawer, noted as still to be bought: the answer is at once what it will be. */
+function plan() {
+  const l = list.value;
+  if (!l) return;
+  const pieces = [
+    ...l.singles.map((s) => ({ ...s.piece, id: crypto.randomUUID() as string, count: s.count, note: 'to buy' })),
+    ...l.sets.flatMap(({ set }) =>
+      setModels(set).map((m) => newPiece(m, { id: crypto.randomUUID(), set: set.name, note: 'to buy' })),
+    ),
+  ];
+  garage.edit(
+    'plan the buy list',
+    pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
+  );
+  notice.say(`${pieces.length} pieces are in the drawer, noted "to buy". Ctrl Z takes them out.`);
+}
+</script>
+
+<template>
+  <div class="buy">
+    <p class="ask">
+      <label
+        >Least
+        <select v-model="least" class="field" aria-label="Least of what">
+          <option value="money">money</option>
+          <option value="mass">mass</option>
+        </select></label
+      >
+    </p>
+    <p v-if="!list" class="empty">Working it out …</p>
+    <template v-else>
+      <p v-if="list.cures.length === 0 && list.hopeless.length === 0" class="empty">
+        The drawer reaches every head: nothing to buy.
+      </p>
+      <template v-else>
+        <div class="sheet-head">
+          <h2>For {{ list.cures.length }} {{ list.cures.length === 1 ? 'gap' : 'gaps' }}</h2>
+          <span class="num">{{ list.price }} €, {{ massText(view.units, list.mass) }}</span>
+        </div>
+        <div v-for="s in list.singles" :key="s.piece.id" class="row buy-row">
+          <span class="title"
+            >{{ s.piece.name }}<span v-if="s.count > 1" class="num"> ×{{ s.count }}</span></span
+          >
+          <span class="num">{{ massText(view.units, s.piece.mass) }}</span>
+          <span class="num">{{ s.piece.price }} €</span>
+        </div>
+        <div v-for="s in list.sets" :key="s.set.name" class="row buy-row">
+          <span
+            ><span class="title">{{ s.set.name }}</span
+            ><span class="sub">Used: {{ s.used.join(', ') }}</span
+            ><span v-if="s.left.length > 0" class="sub">To the drawer: {{ s.left.join(', ') }}</span></span
+          >
+          <span />
+          <span class="num">{{ s.set.price }} €</span>
+        </div>
+        <p v-for="o in list.forOthers" :key="o.bike" class="note">
+          {{ o.bike }} gains by it: {{ o.fasteners.join(', ').toLowerCase() }}.
+        </p>
+        <p v-if="list.hopeless.length > 0" class="note gap">
+          Nothing in the catalogue reaches {{ list.hopeless.map((f) => f.name.toLowerCase()).join(', ') }}: check the
+          access and the torque, or make a piece.
+        </p>
+        <p class="note soft">
+          {{ list.proven ? 'Proven least' : 'Not proven least' }} over the catalogue’s usual prices and masses (planning
+          values).
+        </p>
+        <p v-if="list.cures.length > 0" class="acts">
+          <button class="tool-button" @click="plan">Put all in the drawer</button>
+          <button class="tool-button quiet" @click="csv">Write as CSV</button>
+        </p>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.ask {
+  padding: 10px 16px 2px;
+}
+.ask .field {
+  width: auto;
+  margin-left: 6px;
+}
+.buy-row {
+  grid-template-columns: minmax(0, 1fr) 70px 70px;
+}
+.buy-row .num {
+  text-align: right;
+}
+.title,
+.sub {
+  display: block;
+}
+.note {
+  padding: 8px 16px 0;
+  font-size: 14.5px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  padding: 14px 16px;
+}
+</style>
