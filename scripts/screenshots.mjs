@@ -39,6 +39,28 @@ const SHOTS = [
   ],
   ['match', '/match', LAPTOP, 'light', row('Spark plug')],
   ['match-gap', '/match', LAPTOP, 'dark', row('Shock preload ring')],
+  [
+    'match-pieces',
+    '/match',
+    LAPTOP,
+    'light',
+    async (page) => {
+      await page.getByRole('button', { name: 'Show heads against pieces' }).click();
+      await page.getByRole('tab', { name: /^Drawer/ }).click();
+      await page.getByRole('application').waitFor();
+    },
+  ],
+  [
+    'match-weighs',
+    '/match',
+    LAPTOP,
+    'dark',
+    async (page) => {
+      await page.getByRole('tab', { name: 'What weighs' }).click();
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      await page.locator('.weigh').first().waitFor({ timeout: 60_000 });
+    },
+  ],
   ['trip', '/trip', LAPTOP, 'light'],
   ['kit', '/kit', LAPTOP, 'light'],
   ['stow', '/stow', LAPTOP, 'light'],

@@ -58,7 +58,9 @@ describe('where the weight is', () => {
     for (const p of purchases) expect(p.grams).toBeLessThanOrEqual(top.grams);
   });
   test('on the demo: each swap is the difference of two whole answers', () => {
-    const demo = demoGarage();
+    const whole = demoGarage();
+    const ofBike = whole.fasteners.filter((f) => f.bikeId === whole.bikes[1]!.id);
+    const demo = { ...whole, fasteners: ofBike.filter((_, i) => i % 3 === 0) };
     const asked = { bikeId: demo.bikes[1]!.id, tripId: demo.trips[0]!.id };
     const shares: number[] = [];
     const weighs = whatWeighs(demo, asked, solve, (s) => shares.push(s));

@@ -92,14 +92,33 @@ async function write(tx: Knex, garageId: string, { inserts, updates }: Batch): P
       .map(({ id, row }) => ({ garage_id: garageId, id, body: JSON.stringify(row) }));
     for (let i = 0; i < rows.length; i += CHUNK) await tx(table).insert(rows.slice(i, i + CHUNK));
   }
-  for (const { change, revision } of updates)
-    await tx(change.table)
-      .where({ garage_id: garageId, id: change.id })
-      .update(
-        change.row === null
-          ? { deleted_at: tx.fn.now(), revision }
-          : { body: JSON.stringify(change.row), deleted_at: null, revision },
+  for (const table of new Set(updates.map((u) => u.change.table)))
+    for (const part of chunks(lastOf(updates.filter((u) => u.change.table === table)))) {
+      const values = part.map(() => '(?::uuid, ?::jsonb, ?::integer)').join(', ');
+      await tx.raw(
+        `update ?? as t
+         set body = coalesce(v.body, t.body), revision = v.revision, deleted_at = case when v.body is null then now() end
+         from (values ${values}) as v (id, body, revision)
+         where t.garage_id = ? and t.id = v.id`,
+        [
+          table,
+          ...part.flatMap(({ change, revision }) => [
+            change.id,
+            change.row === null ? null : JSON.stringify(change.row),
+            revision,
+          ]),
+          garageId,
+        ] as string[],
       );
+    }
+}
+
+/** The last change of each row: one statement may touch a row once. */
+const lastOf = (updates: Batch['updates']): Batch['updates'] => [
+  ...new Map(updates.map((u) => [u.change.id, u])).values(),
+];
+function chunks<T>(list: readonly T[]): T[][] {
+  return Array.from({ length: Math.ceil(list.length / CHUNK) }, (_, i) => list.slice(i * CHUNK, (i + 1) * CHUNK));
 }
 
 /** Live rows may hang on live bikes and places only. Keys alone would let a row hang on a deleted one. */

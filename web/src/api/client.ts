@@ -20,20 +20,22 @@ const errorSchema = z.object({
 
 async function call(method: string, path: string, body?: unknown): Promise<unknown> {
   let response: Response;
+  let text: string;
   try {
     response = await fetch(`/api${path}`, {
       method,
-      signal: AbortSignal.timeout(20_000),
+      signal: AbortSignal.timeout(45_000),
       ...(body === undefined
         ? {}
         : typeof body === 'string'
           ? { body, headers: { 'Content-Type': 'application/json' } }
           : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
     });
+    // The answer may still break off while it is read.
+    text = await response.text();
   } catch {
     throw new ApiError(0, 'unreached', 'the server is not reached: what you typed is kept here and sent again', '');
   }
-  const text = await response.text();
   let json: unknown;
   try {
     json = JSON.parse(text);

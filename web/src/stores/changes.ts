@@ -27,27 +27,28 @@ export type RowOrder = Map<string, number>;
 export function applied(doc: GarageDocument, edit: Edit, order: RowOrder = new Map()): GarageDocument {
   const next = { ...doc };
   if (edit.garage) next.garage = edit.garage.after;
-  for (const { table, id, after } of edit.rows) {
-    const rows = next[table] as Row[];
-    const at = rows.findIndex((r) => r.id === id);
-    const changed =
-      after === null
-        ? rows.filter((r) => r.id !== id)
-        : at >= 0
-          ? rows.map((r, i) => (i === at ? after : r))
-          : inOrder([...rows, after], id, order);
-    (next[table] as Row[]) = changed;
+  for (const table of new Set(edit.rows.map((r) => r.table))) {
+    // The last of several changes to one row counts.
+    const changes = new Map(edit.rows.filter((r) => r.table === table).map((r) => [r.id, r.after]));
+    const rows: Row[] = [];
+    for (const row of next[table] as Row[]) {
+      const after = changes.get(row.id);
+      if (after === undefined) rows.push(row);
+      else if (after !== null) rows.push(after);
+      changes.delete(row.id);
+    }
+    let back = false;
+    for (const [id, after] of changes) {
+      if (after === null) continue;
+      if (order.has(id)) back = true;
+      else order.set(id, order.size);
+      rows.push(after);
+    }
+    // A row that comes back takes up its old place.
+    const at = (r: Row) => order.get(r.id) ?? Infinity;
+    (next[table] as Row[]) = back ? rows.sort((a, b) => at(a) - at(b)) : rows;
   }
   return next;
-}
-
-function inOrder(rows: Row[], added: string, order: RowOrder): Row[] {
-  if (!order.has(added)) {
-    order.set(added, order.size);
-    return rows;
-  }
-  const at = (r: Row) => order.get(r.id) ?? Infinity;
-  return [...rows].sort((a, b) => at(a) - at(b));
 }
 
 /**

@@ -61,8 +61,18 @@ export const useGarage = defineStore('garage', () => {
   const fasteners = computed<Fastener[]>(() => doc.value?.fasteners.filter((f) => f.bikeId === bike.value?.id) ?? []);
   const places = computed(() => doc.value?.places.filter((p) => p.bikeId === bike.value?.id) ?? []);
 
-  const rowNow = (table: TableName, id: string): Row | null =>
-    (doc.value?.[table] as Row[] | undefined)?.find((r) => r.id === id) ?? null;
+  /** Rows of a table by id, made once for each version of the table. */
+  const indexes = new WeakMap<readonly Row[], Map<string, Row>>();
+  function rowNow(table: TableName, id: string): Row | null {
+    const rows = doc.value?.[table] as Row[] | undefined;
+    if (!rows) return null;
+    let index = indexes.get(rows);
+    if (!index) {
+      index = new Map(rows.map((r) => [r.id, r]));
+      indexes.set(rows, index);
+    }
+    return index.get(id) ?? null;
+  }
 
   async function refreshList() {
     list.value = await api.list();

@@ -46,7 +46,7 @@ describe('the drawn bike', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 12 },
     );
   });
   test('what is fitted is drawn, one thing at a time', () => {
