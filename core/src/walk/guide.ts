@@ -28,12 +28,28 @@ const usual = <T>(value: T | ((bike: Bike) => T), bike: Bike): T =>
 export const looksOf = (bike: Bike): Look[] =>
   LOOKS.filter((l) => l.on?.(bike) ?? true).sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station));
 
-/** Whether a fastener that was not made by the walk still answers a look: by its job there, or by a word of its name. */
-function answers(look: Look, f: Fastener): boolean {
-  if (f.look !== null) return f.look === look.key;
-  if (f.station !== look.station) return false;
-  const name = f.name.toLowerCase();
-  return (look.role !== undefined && f.role === look.role) || look.words.split(',').some((w) => name.includes(w));
+/** Fasteners as the looks ask for them: by the look that made them, and the others by station with their names in small letters. */
+function sorted(fasteners: readonly Fastener[]) {
+  const byLook = new Map<string, Fastener[]>();
+  const byStation = new Map<Station, { f: Fastener; name: string }[]>();
+  const into = <K, V>(map: Map<K, V[]>, key: K, value: V) => {
+    const list = map.get(key);
+    if (list) list.push(value);
+    else map.set(key, [value]);
+  };
+  for (const f of fasteners)
+    if (f.look !== null) into(byLook, f.look, f);
+    else into(byStation, f.station, { f, name: f.name.toLowerCase() });
+  return { byLook, byStation };
+}
+
+/** Fasteners that answer a look: those that it made, and those typed without the walk that have its job there, or a word of its in their name. */
+function answering(look: Look, { byLook, byStation }: ReturnType<typeof sorted>): Fastener[] {
+  const words = look.words.split(',');
+  const typed = (byStation.get(look.station) ?? []).filter(
+    ({ f, name }) => (look.role !== undefined && f.role === look.role) || words.some((w) => name.includes(w)),
+  );
+  return [...(byLook.get(look.key) ?? []), ...typed.map((t) => t.f)];
 }
 
 /**
@@ -42,9 +58,9 @@ function answers(look: Look, f: Fastener): boolean {
  * @param station the walk begins here, when the rider has gone there; else at the front
  */
 export function guideOf(bike: Bike, fasteners: readonly Fastener[], station: Station | null = null): Guide {
-  const mine = fasteners.filter((f) => f.bikeId === bike.id);
+  const mine = sorted(fasteners.filter((f) => f.bikeId === bike.id));
   const visits = looksOf(bike).map((look): Visit => {
-    const rows = mine.filter((f) => answers(look, f));
+    const rows = answering(look, mine);
     const open = rows.filter((f) => f.leftOut === null);
     const state = rows.length === 0 ? 'to do' : open.some((f) => f.evidence === 'assumed') ? 'assumed' : 'done';
     return { look, rows, state };

@@ -50,6 +50,7 @@ const entryStation = computed<Station>(
 
 // The rows, at most so many at once: ten thousand would stop the page.
 const AT_ONCE = 300;
+const FEW = 40;
 const most = ref(AT_ONCE);
 const reached = (f: Fastener) => answers.byFastener.get(f.id)?.reached ?? true;
 const all = computed(() => groupsOf(garage.fasteners, showing.value, reached));
@@ -254,7 +255,7 @@ function writeTable() {
           <span class="num soft">{{ leftOut.length }}</span>
         </div>
         <FastenerRow
-          v-for="f in leftOut"
+          v-for="f in leftOut.slice(0, FEW)"
           :key="f.id"
           :fastener="f"
           :picked="f.id === view.fastenerId"
@@ -262,6 +263,11 @@ function writeTable() {
           :chosen="chosen.includes(f.id)"
           @press="press(f, $event)"
         />
+        <p v-if="leftOut.length > FEW" class="more">
+          <button class="tool-button quiet" @click="showing = { ...showing, only: 'left out' }">
+            Show all {{ leftOut.length }} left out
+          </button>
+        </p>
       </template>
       <BulkBar
         v-if="choosing && chosenRows.length > 0"
