@@ -51,6 +51,10 @@ const GROUPS: { name: string; kinds: PieceKind[] }[] = [
   },
 ];
 
+const COLUMN_KINDS = new Set(GROUPS.flatMap((g) => g.kinds));
+/** A socket for the shanks of bits is no idle one, though it goes on no head. */
+const drivesBits = (p: Piece) => p.modes.every((m) => m.turns.form === 'hex' && m.turns.size === '1/4in');
+
 /** The head that a piece is there for: its first that a fastener can have. */
 const headOf = (p: Piece) =>
   p.modes.find((m) => (HEAD_FORMS as readonly string[]).includes(m.turns.form))?.turns ?? null;
@@ -122,6 +126,6 @@ export function coverageOf(fasteners: readonly Fastener[], finder: ChainFinder):
       pieces: busy.filter((p) => kinds.includes(p.kind)).sort(byHead),
     })).filter((g) => g.pieces.length > 0),
     cells,
-    idle: turning.filter((p) => !used.has(p.id)).sort(byHead),
+    idle: turning.filter((p) => !used.has(p.id) && !drivesBits(p) && COLUMN_KINDS.has(p.kind)).sort(byHead),
   };
 }
