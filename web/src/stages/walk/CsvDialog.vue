@@ -146,6 +146,9 @@ function write() {
 .paste {
   flex: 1 1 200px;
 }
+.paste textarea {
+  text-align: left;
+}
 .table {
   max-height: 46vh;
   overflow: auto;
