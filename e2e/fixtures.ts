@@ -62,7 +62,8 @@ export async function open(page: Page, app: App, path = '/walk') {
 }
 /** Waits until the readout shows the answer to what is on the screen. */
 export async function settled(page: Page) {
-  await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no');
+  // Two browsers with their workers share two cores: a page that is just opened may wait for its turn.
+  await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no', { timeout: 40_000 });
 }
 export const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
 
