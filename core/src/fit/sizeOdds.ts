@@ -28,7 +28,7 @@ const STEPS = 120;
 const FAR = 9;
 const SHOWN = 0.001;
 /** Odds at which two sizes count as told apart (reference section 1). */
-export const TEN_TO_ONE = 10;
+const TEN_TO_ONE = 10;
 
 /** Whether a calliper can tell sizes of this form. */
 export const canGauge = (form: HeadForm): boolean => gaugedBand({ form, size: FORM_SIZES[form]?.[0] ?? '' }) !== null;

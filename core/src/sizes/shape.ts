@@ -119,15 +119,8 @@ export const FORM_SIZES: Partial<Record<ShapeForm, readonly string[]>> = {
 
 /** Sizes of a form nearest to a wanted millimetre value, for "no such size; nearest …". */
 export function nearestSizes(form: ShapeForm, mm: number, inch = false): string[] {
-  const lists: Partial<Record<ShapeForm, readonly string[]>> = {
-    hex: inch ? INCH_HEX : METRIC_HEX,
-    hex12: inch ? INCH_HEX : METRIC_HEX,
-    key: inch ? INCH_KEY : METRIC_KEY,
-    lobe: Object.keys(SIX_LOBE),
-    'lobe-pin': Object.keys(SIX_LOBE),
-    'lobe-out': SIX_LOBE_OUT,
-  };
-  return [...(lists[form] ?? [])]
+  return (FORM_SIZES[form] ?? [])
+    .filter((size) => isInch(size) === inch)
     .sort((a, b) => Math.abs(millimetres(a) - mm) - Math.abs(millimetres(b) - mm))
     .slice(0, 2)
     .sort((a, b) => millimetres(a) - millimetres(b));
