@@ -152,6 +152,16 @@ const PRICE_ROOM = 2 ** 17;
 const MOST_ALTERNATIVES = 4000;
 const MOST_NODES = 4000;
 
+/** Pairs of chains up to which a task of two ends is spelled out pair by pair: that bounds better, as both ends pay together. */
+const FEW_PAIRS = 600;
+
+/** Whether some piece of which there are several could be in use at both ends: then it matters which copy each end takes. */
+function sharesCopies(near: Task['ends'][number], far: Task['ends'][number], copies: (p: number) => number): boolean {
+  const inUse = (end: Task['ends'][number]) => new Set(end.flatMap((a) => [a.last, ...a.rest.map(([p]) => p)]));
+  const there = inUse(far);
+  return [...inUse(near)].some((p) => there.has(p) && copies(p) > 1);
+}
+
 /** Copies of pieces as items of the search: which there are, and the job of each task over them. */
 function asSearch(problem: CoverProblem, main: readonly number[], price: readonly number[]) {
   const first: number[] = [];
@@ -181,13 +191,17 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
   problem.pieces.forEach((piece, p) => {
     if (piece.mark === 'always' && copies(p) > 0) jobs.push([[first[p]!]]);
   });
+  const pairs: { near: number[][]; far: number[][] }[] = [];
+  const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
   for (const task of problem.tasks) {
     const [near, far] = task.ends as [Task['ends'][number], Task['ends'][number]?];
-    if (far && near.length * far.length > MOST_ALTERNATIVES) return null;
-    const all = far
-      ? near.flatMap((a) => far.map((b) => itemsOf(usesOf(b, usesOf(a)))))
-      : near.map((a) => itemsOf(usesOf(a)));
-    jobs.push(all.filter((x) => x !== null));
+    const ends = (end: Task['ends'][number]) => known(end.map((a) => itemsOf(usesOf(a))));
+    // Where copies count, or the pairs are few, every pair is spelled out; else the search keeps the ends apart itself.
+    const spelled = far && (near.length * far.length <= FEW_PAIRS || sharesCopies(near, far, copies));
+    if (!far) jobs.push(ends(near));
+    else if (!spelled) pairs.push({ near: ends(near), far: ends(far) });
+    else if (near.length * far.length > MOST_ALTERNATIVES) return null;
+    else jobs.push(known(near.flatMap((a) => far.map((b) => itemsOf(usesOf(b, usesOf(a)))))));
   }
   for (const { does, count } of problem.functions) {
     // Every way to make up the count from pieces that do it.
@@ -208,7 +222,7 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
     if (ways.length > MOST_ALTERNATIVES) return null;
     jobs.push(ways);
   }
-  return { costs, jobs, owner };
+  return { costs, jobs, pairs, owner };
 }
 
 /** The search's own answer, or null when it gives up and the solver has to. */

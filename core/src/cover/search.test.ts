@@ -3,10 +3,14 @@ import { expect, test } from '@jest/globals';
 import { cheapestCover, type CoverSearch } from './search.js';
 
 /** Oracle: every set of items. */
-function bruteForce({ costs, jobs }: CoverSearch): number {
+function bruteForce({ costs, jobs, pairs = [] }: CoverSearch): number {
   let best = Infinity;
   for (let mask = 0; mask < 1 << costs.length; mask++) {
-    if (!jobs.every((job) => job.some((a) => a.every((i) => mask & (1 << i))))) continue;
+    const whole = (a: readonly number[]) => a.every((i) => mask & (1 << i));
+    if (!jobs.every((job) => job.some(whole))) continue;
+    const apart = (a: number[], b: number[]) => !a.some((i) => b.includes(i));
+    if (!pairs.every(({ near, far }) => near.some((a) => whole(a) && far.some((b) => whole(b) && apart(a, b)))))
+      continue;
     best = Math.min(
       best,
       costs.reduce((s, c, i) => (mask & (1 << i) ? s + c : s), 0),
@@ -16,16 +20,20 @@ function bruteForce({ costs, jobs }: CoverSearch): number {
 }
 const cost = ({ costs }: CoverSearch, taken: boolean[]) => costs.reduce((s, c, i) => (taken[i] ? s + c : s), 0);
 
-const problem = fc.integer({ min: 1, max: 12 }).chain((n) =>
+const alternatives = (n: number, most: number) =>
+  fc.array(fc.uniqueArray(fc.integer({ min: 0, max: n - 1 }), { minLength: 1, maxLength: 4 }), {
+    minLength: 1,
+    maxLength: most,
+  });
+const costsOf = (n: number) => fc.array(fc.integer({ min: 1, max: 60 }), { minLength: n, maxLength: n });
+const problem = fc
+  .integer({ min: 1, max: 12 })
+  .chain((n) => fc.record({ costs: costsOf(n), jobs: fc.array(alternatives(n, 7), { maxLength: 9 }) }));
+const withPairs = fc.integer({ min: 2, max: 11 }).chain((n) =>
   fc.record({
-    costs: fc.array(fc.integer({ min: 1, max: 60 }), { minLength: n, maxLength: n }),
-    jobs: fc.array(
-      fc.array(fc.uniqueArray(fc.integer({ min: 0, max: n - 1 }), { minLength: 1, maxLength: 4 }), {
-        minLength: 1,
-        maxLength: 7,
-      }),
-      { maxLength: 9 },
-    ),
+    costs: costsOf(n),
+    jobs: fc.array(alternatives(n, 5), { maxLength: 4 }),
+    pairs: fc.array(fc.record({ near: alternatives(n, 5), far: alternatives(n, 5) }), { minLength: 1, maxLength: 4 }),
   }),
 );
 
@@ -39,6 +47,19 @@ test('the cheapest cover is the one that trying every set finds, and it covers',
       expect(p.jobs.every((job) => job.some((a) => a.every((i) => found.taken[i])))).toBe(true);
     }),
     { numRuns: 1500 },
+  );
+});
+
+test('the two ends of a pair share nothing, and the cheapest cover is still the one that trying every set finds', () => {
+  fc.assert(
+    fc.property(withPairs, (p) => {
+      const found = cheapestCover(p);
+      const best = bruteForce(p);
+      if (found === null) throw new Error('given up');
+      expect(found === 'infeasible' ? Infinity : found.cost).toBe(best);
+      if (found !== 'infeasible') expect(cost(p, found.taken)).toBe(best);
+    }),
+    { numRuns: 2500 },
   );
 });
 

@@ -1,16 +1,21 @@
+import { reduced, share, type Alternative, type Job } from './reduce.js';
+
 /**
  * Exact search for the cheapest set of items with which every job has one of its alternatives whole.
  *
- * Items are single copies of pieces; a job is a list of alternatives, each a set of items that would do it. Lower bounds come from dual ascent:
- * each job pays for the items it cannot do without, no item is paid more than it costs, and what the jobs pay together bounds every kit from
- * below. An item that has more left unpaid than the bound allows is out; a job with one alternative left takes it. What remains is branched on,
- * item by item.
+ * Items are single copies of pieces; a job is a list of alternatives, each a set of items that would do it; a pair takes one alternative for
+ * each of two ends, and these may share no item. Lower bounds come from dual ascent: each job pays for the items it cannot do without, no item
+ * is paid more than it costs, and what the jobs pay together bounds every kit from below. The two ends of a pair pay as if they were two jobs,
+ * which bounds as well; that they share nothing is asked of every kit. An item that has more left unpaid than the bound allows is out; a job
+ * with one alternative left takes it. What remains is branched on, item by item.
  */
 export interface CoverSearch {
   /** Cost of each item, whole numbers. */
   costs: readonly number[];
-  /** For each job its alternatives, each a list of items without repeats. */
+  /** For each job its alternatives, each a list of items. */
   jobs: readonly (readonly (readonly number[])[])[];
+  /** Jobs of two ends at once. */
+  pairs?: readonly { near: number[][]; far: number[][] }[];
 }
 export interface Cover {
   /** Whether each item is taken. */
@@ -20,100 +25,135 @@ export interface Cover {
   nodes: number;
 }
 
-const sum = (items: readonly number[], of: ArrayLike<number>) => {
-  let s = 0;
-  for (const i of items) s += of[i]!;
-  return s;
-};
+/** Nodes at which a kit is tried from either order; later ones seldom find a better one. */
+const EARLY = 20;
 
 const UNDECIDED = 0;
 const IN = 1;
 const OUT = 2;
 
-/** A set of items as bits, so that "contains" is a few machine words. */
-type Bits = Uint32Array;
-function bitsOf(items: readonly number[], words: number): Bits {
-  const bits = new Uint32Array(words);
-  for (const i of items) bits[i >> 5]! |= 1 << (i & 31);
-  return bits;
-}
-function within(inner: Bits, outer: Bits): boolean {
-  for (let w = 0; w < inner.length; w++) if ((inner[w]! & ~outer[w]!) !== 0) return false;
-  return true;
-}
-interface Alternative {
-  items: number[];
-  bits: Bits;
+/** A job that is not done yet, with the alternatives that are still possible; or the two ends of a pair. */
+interface Open {
+  left: Alternative[];
+  far?: Alternative[];
 }
 
-/** Drops alternatives that contain another of the same job. */
-function leastAlternatives(job: readonly (readonly number[])[], words: number): Alternative[] {
-  const sorted = job
-    .map((a) => [...new Set(a)].sort((x, y) => x - y))
-    .sort((a, b) => a.length - b.length)
-    .map((items): Alternative => ({ items, bits: bitsOf(items, words) }));
-  const kept: Alternative[] = [];
-  for (const a of sorted) if (!kept.some((k) => within(k.bits, a.bits))) kept.push(a);
-  return kept;
-}
-
-/** Whether doing `a` always does `b` too: each alternative of `a` contains one of `b`. */
-const implies = (a: readonly Alternative[], b: readonly Alternative[]): boolean =>
-  a.every((x) => b.some((y) => y.items.length <= x.items.length && within(y.bits, x.bits)));
-
-/** Jobs in their least form, those that others imply left out. */
-function leastJobs(jobs: CoverSearch['jobs'], items: number): number[][][] {
-  const words = (items >> 5) + 1;
-  const all = jobs.map((j) => leastAlternatives(j, words)).sort((a, b) => a.length - b.length);
-  const kept: Alternative[][] = [];
-  for (const job of all) if (!kept.some((k) => implies(k, job))) kept.push(job);
-  return kept.map((job) => job.map((a) => a.items));
-}
+const waysOf = ({ left, far }: Open) => left.length * (far?.length ?? 1);
 
 class Search {
-  private best: boolean[] | null = null;
+  private best: Uint8Array | null = null;
   private bestCost = Infinity;
   nodes = 0;
-  private readonly jobs: number[][][];
+  private readonly jobs: readonly Job[];
+  private readonly pairs: readonly { near: Job; far: Job }[];
   private readonly n: number;
   private readonly state: Uint8Array;
-  /** For each item the jobs in which it occurs. */
-  private readonly occurs: number[][];
+  /** Items in use at all, and for each the jobs and pairs in which it occurs. */
+  private readonly items: number[];
+  private readonly occurs: { jobs: number[]; pairs: number[] }[];
+  /** What is unpaid of each item, and scratch: what one job pays, and how many of its alternatives an item serves. */
   private residual: Float64Array;
+  private other: Float64Array;
+  private readonly pay: Float64Array;
+  private readonly serves: Int32Array;
 
   constructor(
     private readonly costs: readonly number[],
-    jobs: CoverSearch['jobs'],
+    given: Required<CoverSearch>,
     private readonly mostNodes: number,
   ) {
     this.n = costs.length;
-    this.jobs = leastJobs(jobs, this.n);
+    const { jobs, pairs } = reduced(given, costs);
+    this.pairs = pairs;
+    this.jobs = jobs;
     this.state = new Uint8Array(this.n);
     this.residual = new Float64Array(this.n);
-    this.occurs = costs.map(() => []);
-    this.jobs.forEach((job, j) => {
-      for (const i of new Set(job.flat())) this.occurs[i]!.push(j);
-    });
+    this.other = new Float64Array(this.n);
+    this.pay = new Float64Array(this.n);
+    this.serves = new Int32Array(this.n);
+    this.occurs = costs.map(() => ({ jobs: [], pairs: [] }));
+    const note = (job: Job, add: (of: { jobs: number[]; pairs: number[] }) => void) => {
+      for (const i of new Set(job.flatMap((a) => a.items))) add(this.occurs[i]!);
+    };
+    this.jobs.forEach((job, j) => note(job, (of) => of.jobs.push(j)));
+    pairs.forEach(({ near, far }, p) => note([...near, ...far], (of) => of.pairs.push(p)));
+    this.items = costs.map((_, i) => i).filter((i) => this.occurs[i]!.jobs.length + this.occurs[i]!.pairs.length > 0);
   }
 
-  /** Alternatives of a job that are still possible, without the items already taken; null when one of them is done. */
-  private open(job: readonly number[][]): number[][] | null {
-    const left: number[][] = [];
+  private possible(a: Alternative): boolean {
+    for (const i of a.items) if (this.state[i] === OUT) return false;
+    return true;
+  }
+  private whole(a: Alternative, taken: Uint8Array): boolean {
+    for (const i of a.items) if (taken[i] !== IN) return false;
+    return true;
+  }
+  private added(a: Alternative, taken: Uint8Array): number {
+    let cost = 0;
+    for (const i of a.items) if (taken[i] !== IN) cost += this.costs[i]!;
+    return cost;
+  }
+
+  /** Alternatives of a job that are still possible. */
+  private openJob(job: readonly Alternative[]): Open | 'done' | null {
+    const left: Alternative[] = [];
     for (const a of job) {
       let out = false;
-      let missing = 0;
-      for (const i of a) {
-        if (this.state[i] === OUT) {
+      let missing = false;
+      for (const i of a.items) {
+        const s = this.state[i];
+        if (s === OUT) {
           out = true;
           break;
         }
-        if (this.state[i] === UNDECIDED) missing++;
+        if (s === UNDECIDED) missing = true;
       }
       if (out) continue;
-      if (missing === 0) return null;
-      left.push(missing === a.length ? a : a.filter((i) => this.state[i] === UNDECIDED));
+      if (!missing) return 'done';
+      left.push(a);
     }
-    return left;
+    return left.length > 0 ? { left } : null;
+  }
+
+  /** Alternatives of either end of a pair that are possible and go with one of the other end. */
+  private openPair(near: readonly Alternative[], far: readonly Alternative[]): Open | 'done' | null {
+    if (this.pairDone(near, far, this.state)) return 'done';
+    const there = far.filter((b) => this.possible(b));
+    const left = near.filter((a) => this.possible(a) && there.some((b) => !share(a.bits, b.bits)));
+    if (left.length === 0) return null;
+    return { left, far: there.filter((b) => left.some((a) => !share(a.bits, b.bits))) };
+  }
+
+  /** The least that an alternative adds. */
+  private least(left: readonly Alternative[]): number {
+    let least = Infinity;
+    for (const a of left) least = Math.min(least, this.added(a, this.state));
+    return least;
+  }
+
+  private pairDone(near: readonly Alternative[], far: readonly Alternative[], taken: Uint8Array): boolean {
+    let ends: Alternative[] | null = null;
+    for (const a of near) {
+      if (!this.whole(a, taken)) continue;
+      ends ??= far.filter((b) => this.whole(b, taken));
+      for (const b of ends) if (!share(a.bits, b.bits)) return true;
+    }
+    return false;
+  }
+  /** The cheapest two ends of a pair that are still possible, beyond what is taken; null when there are none. */
+  private cheapestEnds(near: readonly Alternative[], far: readonly Alternative[], taken: Uint8Array) {
+    const ends = far.filter((b) => this.possible(b)).map((b) => ({ b, cost: this.added(b, taken) }));
+    ends.sort((x, y) => x.cost - y.cost);
+    let best: { items: number[]; cost: number } | null = null;
+    for (const a of near) {
+      if (!this.possible(a)) continue;
+      const cost = this.added(a, taken);
+      for (const { b, cost: more } of ends) {
+        if (best && cost + more >= best.cost) break;
+        if (!share(a.bits, b.bits)) best = { items: [...a.items, ...b.items], cost: cost + more };
+      }
+    }
+    return best;
   }
 
   private set(item: number, to: number, trail: number[]): void {
@@ -128,57 +168,127 @@ class Search {
    * One pass of dual ascent over jobs in an order. Fills `residual` with what is unpaid of each item.
    * @returns what the jobs pay together
    */
-  private ascend(open: readonly { job: number; left: number[][] }[]): number {
+  private ascend(open: readonly Open[]): number {
     const r = this.residual;
-    for (let i = 0; i < this.n; i++) r[i] = this.state[i] === UNDECIDED ? this.costs[i]! : 0;
+    for (const i of this.items) r[i] = this.state[i] === UNDECIDED ? this.costs[i]! : 0;
     let bound = 0;
-    const pay = new Map<number, number>();
-    for (const { left } of open) {
-      let value = Infinity;
-      for (const a of left) value = Math.min(value, sum(a, r));
-      if (!(value > 0)) continue;
-      bound += value;
-      pay.clear();
-      // How many of this job's alternatives an item serves: one payment for it counts for all of them.
-      const serves = new Map<number, number>();
-      for (const a of left) for (const i of a) serves.set(i, (serves.get(i) ?? 0) + 1);
-      for (const a of left) {
-        let need = value;
-        for (const i of a) need -= pay.get(i) ?? 0;
-        if (need <= 0) continue;
-        const order = a.length === 1 ? a : [...a].sort((x, y) => serves.get(y)! - serves.get(x)!);
-        for (const i of order) {
-          const paid = pay.get(i) ?? 0;
-          const more = Math.min(need, r[i]! - paid);
-          if (more <= 0) continue;
-          pay.set(i, paid + more);
-          need -= more;
-          if (need <= 0) break;
-        }
-      }
-      for (const [i, paid] of pay) r[i] = r[i]! - paid;
-    }
+    for (const { left, far } of open) bound += far ? this.payPair(left, far) : this.payJob(left);
     return bound;
+  }
+
+  private unpaid(a: Alternative): number {
+    let sum = 0;
+    for (const i of a.items) sum += this.residual[i]!;
+    return sum;
+  }
+
+  /** A job pays what its cheapest alternative has left unpaid. */
+  private payJob(left: readonly Alternative[]): number {
+    let value = Infinity;
+    for (const a of left) {
+      value = Math.min(value, this.unpaid(a));
+      if (!(value > 0)) return 0;
+    }
+    this.startPaying(left);
+    for (const a of left) this.payFor(a, value);
+    this.settle(left);
+    return value;
+  }
+
+  /** The ends of a pair pay as jobs; then what the cheapest two that go together have left. */
+  private payPair(near: readonly Alternative[], far: readonly Alternative[]): number {
+    const ends = this.payJob(near) + this.payJob(far);
+    const others = far.map((b) => ({ b, left: this.unpaid(b) })).sort((x, y) => x.left - y.left);
+    let value = Infinity;
+    for (const a of near) {
+      const left = this.unpaid(a);
+      for (const { b, left: more } of others) {
+        if (left + more >= value) break;
+        if (!share(a.bits, b.bits)) value = left + more;
+      }
+      if (!(value > 0)) return ends;
+    }
+    if (value === Infinity) return Infinity;
+    this.startPaying(near);
+    this.startPaying(far);
+    for (const a of near) this.payFor(a, value);
+    const paid = near.map((a) => a.items.reduce((s, i) => s + this.pay[i]!, 0));
+    for (const b of far) {
+      let need = 0;
+      near.forEach((a, k) => {
+        if (value - paid[k]! > need && !share(a.bits, b.bits)) need = value - paid[k]!;
+      });
+      if (need > 0) this.payFor(b, need);
+    }
+    this.settle(near);
+    this.settle(far);
+    return ends + value;
+  }
+
+  /** How many of a job's alternatives an item serves is counted: one payment for it counts for all of them. */
+  private startPaying(left: readonly Alternative[]): void {
+    for (const a of left)
+      for (const i of a.items) {
+        this.serves[i] = 0;
+        this.pay[i] = 0;
+      }
+    for (const a of left) for (const i of a.items) this.serves[i] = this.serves[i]! + 1;
+  }
+  /** Brings what is paid for an alternative up to an amount, as far as its items have it left, those that serve the most first. */
+  private payFor(a: Alternative, amount: number): void {
+    const { residual: r, pay, serves } = this;
+    let need = amount;
+    for (const i of a.items) need -= pay[i]!;
+    let last = Infinity;
+    while (need > 0) {
+      let next = 0;
+      for (const i of a.items) if (serves[i]! < last && serves[i]! > next) next = serves[i]!;
+      if (next === 0) return;
+      last = next;
+      for (const i of a.items) {
+        if (serves[i] !== next) continue;
+        const more = Math.min(need, r[i]! - pay[i]!);
+        if (more <= 0) continue;
+        pay[i] = pay[i]! + more;
+        need -= more;
+        if (need <= 0) return;
+      }
+    }
+  }
+  private settle(left: readonly Alternative[]): void {
+    const { residual: r, pay } = this;
+    for (const a of left)
+      for (const i of a.items) {
+        r[i] = r[i]! - pay[i]!;
+        pay[i] = 0;
+      }
   }
 
   private base(): number {
     let cost = 0;
-    for (let i = 0; i < this.n; i++) if (this.state[i] === IN) cost += this.costs[i]!;
+    for (const i of this.items) if (this.state[i] === IN) cost += this.costs[i]!;
     return cost;
   }
 
+  private keepIfBetter(taken: Uint8Array, cost: number): void {
+    if (cost >= this.bestCost) return;
+    this.bestCost = cost;
+    this.best = taken.slice();
+  }
+
   /** A kit from the open jobs: for each the alternative that the bound leaves cheapest; then what is not needed is dropped. */
-  private tryKit(open: readonly { job: number; left: number[][] }[]): void {
+  private tryKit(open: readonly Open[]): void {
     const taken = new Uint8Array(this.n);
-    for (let i = 0; i < this.n; i++) if (this.state[i] === IN) taken[i] = 1;
-    for (const { left } of open) {
-      let best: number[] | null = null;
+    for (const i of this.items) if (this.state[i] === IN) taken[i] = IN;
+    for (const { left, far } of open) {
+      if (far) continue;
+      let best: Alternative | null = null;
       let least = Infinity;
       for (const a of left) {
         let cost = 0;
         let plain = 0;
-        for (const i of a)
-          if (!taken[i]) {
+        for (const i of a.items)
+          if (taken[i] !== IN) {
             cost += this.residual[i]!;
             plain += this.costs[i]!;
           }
@@ -189,76 +299,101 @@ class Search {
         }
         if (plain === 0) break;
       }
-      for (const i of best!) taken[i] = 1;
+      for (const i of best!.items) taken[i] = IN;
+    }
+    for (const { left, far } of open) {
+      if (!far || this.pairDone(left, far, taken)) continue;
+      const ends = this.cheapestEnds(left, far, taken);
+      if (!ends) return;
+      for (const i of ends.items) taken[i] = IN;
     }
     // Leave out, the dearest first, whatever no job misses.
-    const order = [...taken.keys()]
-      .filter((i) => taken[i] && this.state[i] !== IN)
+    const order = this.items
+      .filter((i) => taken[i] === IN && this.state[i] !== IN)
       .sort((a, b) => this.costs[b]! - this.costs[a]!);
     for (const i of order) {
-      taken[i] = 0;
-      if (!this.occurs[i]!.every((j) => this.jobs[j]!.some((a) => a.every((x) => taken[x])))) taken[i] = 1;
+      taken[i] = UNDECIDED;
+      const { jobs, pairs } = this.occurs[i]!;
+      const spared =
+        jobs.every((j) => this.jobs[j]!.some((a) => this.whole(a, taken))) &&
+        pairs.every((p) => this.pairDone(this.pairs[p]!.near, this.pairs[p]!.far, taken));
+      if (!spared) taken[i] = IN;
     }
     let cost = 0;
-    for (let i = 0; i < this.n; i++) if (taken[i]) cost += this.costs[i]!;
-    if (cost < this.bestCost) {
-      this.bestCost = cost;
-      this.best = Array.from(taken, (t) => t === 1);
+    for (const i of this.items) if (taken[i] === IN) cost += this.costs[i]!;
+    this.keepIfBetter(taken, cost);
+  }
+
+  /** Branches on one item: with it, then without. */
+  private branch(item: number, open: readonly Open[]): boolean {
+    for (const to of [IN, OUT]) {
+      this.state[item] = to;
+      const whole = this.go(open);
+      this.state[item] = UNDECIDED;
+      if (!whole) return false;
     }
+    return true;
   }
 
   /** @returns false when the search was given up */
-  private go(): boolean {
+  private go(open: readonly Open[]): boolean {
     if (++this.nodes > this.mostNodes) return false;
     const trail: number[] = [];
-    let open: { job: number; left: number[][] }[];
+    const whole = this.explore(open, trail);
+    this.undo(trail);
+    return whole;
+  }
+
+  /** What is still open of jobs, with single alternatives taken; null when some job cannot be done any more. */
+  private narrow(given: readonly Open[], trail: number[]): Open[] | null {
+    for (let now = given; ;) {
+      const open: Open[] = [];
+      const before = trail.length;
+      for (const o of now) {
+        const left = o.far ? this.openPair(o.left, o.far) : this.openJob(o.left);
+        if (left === 'done') continue;
+        if (!left) return null;
+        for (const end of left.far ? [left.left, left.far] : [left.left])
+          if (end.length === 1) for (const i of end[0]!.items) if (this.state[i] === UNDECIDED) this.set(i, IN, trail);
+        open.push(left);
+      }
+      if (trail.length === before) return open;
+      now = open;
+    }
+  }
+
+  private explore(given: readonly Open[], trail: number[]): boolean {
+    let open = given;
     // Fix what the bound and single alternatives decide, until nothing moves.
     for (;;) {
       let moved = false;
-      open = [];
-      for (let j = 0; j < this.jobs.length; j++) {
-        const left = this.open(this.jobs[j]!);
-        if (left === null) continue;
-        if (left.length === 0) {
-          this.undo(trail);
-          return true;
-        }
-        if (left.length === 1) {
-          for (const i of left[0]!) this.set(i, IN, trail);
-          moved = true;
-        } else open.push({ job: j, left });
-      }
-      if (moved) continue;
+      const narrowed = this.narrow(open, trail);
+      if (!narrowed) return true;
+      open = narrowed;
       const base = this.base();
+      if (base >= this.bestCost) return true;
       if (open.length === 0) {
-        if (base < this.bestCost) {
-          this.bestCost = base;
-          this.best = Array.from(this.state, (s) => s === IN);
-        }
-        this.undo(trail);
+        this.keepIfBetter(this.state, base);
         return true;
       }
-      open.sort((a, b) => a.left.length - b.left.length);
+      narrowed.sort((a, b) => waysOf(a) - waysOf(b));
       let bound = this.ascend(open);
-      this.tryKit(open);
-      if (base + bound >= this.bestCost) {
-        this.undo(trail);
-        return true;
-      }
+      if (base + bound >= this.bestCost) return true;
+      if (this.nodes < EARLY) this.tryKit(open);
+      if (base + bound >= this.bestCost) return true;
       // Another order may pay more; its bound counts as well.
-      const weight = new Map(open.map((o) => [o.job, Math.min(...o.left.map((a) => sum(a, this.costs)))]));
-      const first = Float64Array.from(this.residual);
-      const other = this.ascend([...open].sort((a, b) => weight.get(b.job)! - weight.get(a.job)!));
+      const weight = open.map((o) => this.least(o.left) + (o.far ? this.least(o.far) : 0));
+      const order = open.map((_, k) => k).sort((a, b) => weight[b]! - weight[a]!);
+      [this.residual, this.other] = [this.other, this.residual];
+      const second = this.ascend(order.map((k) => open[k]!));
+      if (base + second >= this.bestCost) return true;
       this.tryKit(open);
-      if (other < bound) this.residual.set(first);
-      else bound = other;
-      if (base + bound >= this.bestCost) {
-        this.undo(trail);
-        return true;
-      }
+      if (second < bound) [this.residual, this.other] = [this.other, this.residual];
+      else bound = second;
+      if (base + bound >= this.bestCost) return true;
       const room = this.bestCost - base - bound;
-      for (let i = 0; i < this.n; i++)
-        if (this.state[i] === UNDECIDED && this.occurs[i]!.length > 0 && this.residual[i]! >= room) {
+      for (const i of this.items)
+        if (this.state[i] === UNDECIDED && this.residual[i]! >= room) {
           this.set(i, OUT, trail);
           moved = true;
         }
@@ -266,11 +401,12 @@ class Search {
     }
     // Branch on the item that the open jobs lean on most: dear, and in many alternatives.
     const weight = new Float64Array(this.n);
-    for (const { left } of open)
-      for (const a of left) for (const i of a) weight[i] = weight[i]! + 1 / (left.length * a.length);
+    for (const { left, far } of open)
+      for (const end of far ? [left, far] : [left])
+        for (const a of end) for (const i of a.items) weight[i] = weight[i]! + 1 / (end.length * a.items.length);
     let item = -1;
     let most = -1;
-    for (let i = 0; i < this.n; i++) {
+    for (const i of this.items) {
       if (this.state[i] !== UNDECIDED || weight[i] === 0) continue;
       const w = weight[i]! * (this.costs[i]! + 1);
       if (w > most) {
@@ -278,22 +414,18 @@ class Search {
         item = i;
       }
     }
-    let whole = true;
-    for (const to of [IN, OUT]) {
-      this.state[item] = to;
-      whole = this.go() && whole;
-      this.state[item] = UNDECIDED;
-      if (!whole) break;
-    }
-    this.undo(trail);
-    return whole;
+    return this.branch(item, open);
   }
 
   run(): Cover | null | 'infeasible' {
-    const whole = this.go();
+    const all = [
+      ...this.jobs.map((left): Open => ({ left })),
+      ...this.pairs.map(({ near, far }): Open => ({ left: near, far })),
+    ];
+    const whole = this.go(all);
     if (!whole) return null;
     if (!this.best) return 'infeasible';
-    return { taken: this.best, cost: this.bestCost, nodes: this.nodes };
+    return { taken: Array.from(this.best, (t) => t === IN), cost: this.bestCost, nodes: this.nodes };
   }
 }
 
@@ -302,6 +434,6 @@ class Search {
  * @param mostNodes gives up after so many nodes; another solver may take over
  * @returns null when given up, `infeasible` when some job cannot be done with all items
  */
-export function cheapestCover({ costs, jobs }: CoverSearch, mostNodes = 20_000): Cover | null | 'infeasible' {
-  return new Search(costs, jobs, mostNodes).run();
+export function cheapestCover(given: CoverSearch, mostNodes = 20_000): Cover | null | 'infeasible' {
+  return new Search(given.costs, { pairs: [], ...given }, mostNodes).run();
 }
