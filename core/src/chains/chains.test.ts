@@ -292,9 +292,14 @@ test('finds exactly the undominated chains that trying everything finds', () => 
       fc.constantFrom(0, 0, 30, 80, 140),
       fc.option(fc.integer({ min: 14, max: 40 })),
       fc.constantFrom('any' as const, 'any' as const, 'side only' as const, 'out of line' as const),
-      (some, head, torque, recess, clearance, approach) => {
+      fc.option(fc.integer({ min: 40, max: 260 }), { freq: 1 }),
+      (some, head, torque, recess, clearance, approach, headroom) => {
         const pieces = some.map((m) => owned(m));
-        const f = fastener({ head, torque: nm(torque), access: { ...FREE_ACCESS, recess, clearance, approach } });
+        const f = fastener({
+          head,
+          torque: nm(torque),
+          access: { ...FREE_ACCESS, recess, clearance, approach, headroom },
+        });
         const all = everyChain(pieces, f);
         const { chains } = new ChainFinder(pieces, DEFAULT_PRACTICE).reach(endsOf(f)[0]!);
         const least = [...all].filter(

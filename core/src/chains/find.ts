@@ -8,6 +8,8 @@ import { FORCE, type Practice } from './practice.js';
 
 /** Pieces between the one held by hand and the one on the head: adapter, extension, joint, holder. */
 const MOST_BETWEEN = 3;
+/** Paths of one piece that are looked at for the nearest miss. */
+const MOST_MISSES = 2000;
 
 /** What the search gives for one end: every chain that is not dominated, or the nearest miss. */
 export interface EndReach {
@@ -54,34 +56,61 @@ export const byPreference =
     );
   };
 
-const usesWithin = (inner: Path, outer: Path): boolean =>
-  inner.links.every(({ piece }) => usesOfPiece(inner, piece.id) <= usesOfPiece(outer, piece.id));
+/** Every choice of the links of a chain, as sorted piece numbers; the whole chain is the last. */
+function* choices(pieces: readonly number[]): Generator<string> {
+  for (let mask = 1; mask < 1 << pieces.length; mask++) yield pieces.filter((_, i) => mask & (1 << i)).join(' ');
+}
 
 /** Drops every chain whose pieces include all the pieces of another: it can never be needed. Keeps the preferred one of equals. */
-export function undominated<T extends Path>(chains: readonly T[]): T[] {
+export function undominated<T extends Pick<Path, 'links'>>(chains: readonly T[]): T[] {
+  const number = new Map<string, number>();
+  const piecesOf = (chain: T) =>
+    chain.links
+      .map(({ piece }) => {
+        if (!number.has(piece.id)) number.set(piece.id, number.size);
+        return number.get(piece.id)!;
+      })
+      .sort((a, b) => a - b);
   const sorted = [...chains].sort((a, b) => a.links.length - b.links.length);
-  const kept: T[] = [];
-  for (const chain of sorted) if (!kept.some((k) => usesWithin(k, chain))) kept.push(chain);
-  return kept;
+  const known = new Set<string>();
+  return sorted.filter((chain) => {
+    const pieces = piecesOf(chain);
+    for (const some of choices(pieces)) if (known.has(some)) return false;
+    known.add(pieces.join(' '));
+    return true;
+  });
 }
 
-/**
- * Drops every path that another beats with some of its pieces, whatever its length: for ends with free access, where reach into a well
- * does not matter. Extending both by the same piece keeps the order, so it may be done at each step.
- */
-function strongest(paths: readonly Path[]): Path[] {
-  const sorted = [...paths].sort((a, b) => a.links.length - b.links.length || a.mass - b.mass);
-  const kept: Path[] = [];
-  for (const path of sorted) {
-    const beaten = kept.some((k) => k.bears >= path.bears && k.handGives >= path.handGives && usesWithin(k, path));
-    if (!beaten) kept.push(path);
-  }
-  return kept;
+/** What turns one shape: pieces held by hand, with and without a pipe, and pieces that must be driven themselves. */
+interface Drivers {
+  hands: Path[];
+  through: Link[];
 }
 
-/** Whether nothing but torque decides at this end, so that longer paths of the same strength cannot help. */
-const isOpen = ({ access: a }: End): boolean =>
-  a.recess === 0 && a.clearance === null && a.headroom === null && a.swing === null && a.approach !== 'out of line';
+/** The head's end of a path: pieces from the outermost to the one on the head. */
+interface Tail {
+  links: readonly Link[];
+  length: number;
+  /** Greatest width of what stands in the well. */
+  widest: number;
+  swivels: boolean;
+  /** Whether it reaches out of the well, and bends where it must. */
+  out: boolean;
+  /** Shapes offered since it does. */
+  shapes: readonly string[];
+}
+
+/** A hand's path and a tail as one path; null where a piece would be used more often than there are copies. */
+function joined(hand: Path, tail: Tail): Path | null {
+  for (const { piece } of hand.links)
+    if (usesOfPiece(tail, piece.id) + usesOfPiece(hand, piece.id) > piece.count) return null;
+  let path = hand;
+  for (const link of tail.links) path = extendPath(path, link);
+  return path;
+}
+
+const printOffer = ({ mode }: Link): string =>
+  mode.offer.by === 'shape' ? `${mode.offer.shape.form} ${mode.offer.shape.size}` : '';
 
 /** An adjustable bears what its opening allows: a third of a ring of that size. */
 function atOpening(link: Link, turned: Shape): Link {
@@ -95,7 +124,7 @@ function atOpening(link: Link, turned: Shape): Link {
  * Paths to a shape are found once and shared by all heads that hang on it.
  */
 export class ChainFinder {
-  private readonly pathsTo = new Map<string, Path[]>();
+  private readonly drivers = new Map<string, Drivers>();
   private readonly ends = new Map<string, EndReach>();
   private readonly pipes: Link[];
   private readonly links: Link[];
@@ -113,36 +142,85 @@ export class ChainFinder {
     this.links = all.filter((l) => l.mode.turns.form !== 'bar');
   }
 
-  /** All paths whose last piece is `link`, with at most `between` pieces before it besides the hand-held one. */
-  private ending(original: Link, between: number, turned: Shape, open: boolean): Path[] {
-    const link = atOpening(original, turned);
-    const { mode } = link;
-    if (mode.offer.by === 'hand') {
-      const takesPipe = mode.offer.takesPipe;
-      return [
-        handPath(link, null, this.practice),
-        ...(takesPipe ? this.pipes.map((p) => handPath(link, p, this.practice)) : []),
-      ];
+  /** What turns a shape that a piece offers. Couplings must fit: a loose one would slip under load. */
+  private turning(shape: Shape): Drivers {
+    const key = `${shape.form} ${shape.size}`;
+    let known = this.drivers.get(key);
+    if (!known) {
+      known = { hands: [], through: [] };
+      for (const original of this.links) {
+        if (modeFit(original.mode, shape).verdict !== 'fits') continue;
+        const link = atOpening(original, shape);
+        if (link.mode.offer.by === 'hand') known.hands.push(...this.byHand(link));
+        else known.through.push(link);
+      }
+      this.drivers.set(key, known);
     }
-    return this.to(mode.offer.shape, between, open)
-      .filter((p) => usesOfPiece(p, link.piece.id) < link.piece.count)
-      .map((p) => extendPath(p, link));
+    return known;
   }
 
-  /** All paths that turn a shape offered by a piece. Couplings must fit: a loose one would slip under load. */
-  private to(shape: Shape, between: number, open: boolean): Path[] {
-    const key = `${shape.form} ${shape.size} ${between} ${open}`;
-    const known = this.pathsTo.get(key);
-    if (known) return known;
-    const found: Path[] = [];
-    for (const link of this.links) {
-      if (modeFit(link.mode, shape).verdict !== 'fits') continue;
-      if (link.mode.offer.by === 'shape' && between === 0) continue;
-      found.push(...this.ending(link, between - 1, shape, open));
+  /** A piece held by hand, and with each pipe over its handle. */
+  private byHand(link: Link): Path[] {
+    const pipes = link.mode.offer.by === 'hand' && link.mode.offer.takesPipe ? this.pipes : [];
+    return [handPath(link, null, this.practice), ...pipes.map((p) => handPath(link, p, this.practice))];
+  }
+
+  /**
+   * All paths with a piece on the head, built from the head outwards, the shortest first. Once the pieces reach out of the well and bend where
+   * that is asked, no shape between two of them comes again: what lies between would only be one more piece.
+   * @param narrow leaves out what cannot work at this end for its length or width
+   * @param visit returns true to stop
+   */
+  private from(original: Link, end: End, narrow: boolean, visit: (path: Path) => boolean): void {
+    const { recess, clearance, headroom, approach } = end.access;
+    const link = atOpening(original, end.head);
+    if (link.mode.offer.by === 'hand') {
+      this.byHand(link).some(visit);
+      return;
     }
-    const paths = open ? strongest(found) : found;
-    this.pathsTo.set(key, paths);
-    return paths;
+    const grown = (outer: Tail | null, link: Link): Tail | null => {
+      const length = link.mode.length + (outer?.length ?? 0);
+      const inWell = outer === null || outer.length < recess ? link.mode.width : 0;
+      const widest = Math.max(inWell, outer?.widest ?? 0);
+      if (narrow && ((clearance !== null && widest > clearance) || (headroom !== null && length > headroom)))
+        return null;
+      const shape = printOffer(link);
+      const swivels = link.mode.swivels || (outer?.swivels ?? false);
+      const out = length >= recess && (approach !== 'out of line' || swivels);
+      if (outer?.out && outer.shapes.includes(shape)) return null;
+      return {
+        links: [link, ...(outer?.links ?? [])],
+        length,
+        widest,
+        swivels,
+        out,
+        shapes: out ? [...(outer?.out ? outer.shapes : []), shape] : [],
+      };
+    };
+    const first = grown(null, link);
+    let level: Tail[] = first ? [first] : [];
+    for (let between = 0; level.length > 0; between++) {
+      const next = new Map<string, Tail>();
+      for (const tail of level) {
+        const { offer } = tail.links[0]!.mode;
+        if (offer.by !== 'shape') continue;
+        const { hands, through } = this.turning(offer.shape);
+        for (const hand of hands) {
+          const path = joined(hand, tail);
+          if (path && visit(path)) return;
+        }
+        if (between === MOST_BETWEEN) continue;
+        for (const more of through) {
+          if (usesOfPiece(tail, more.piece.id) >= more.piece.count) continue;
+          const longer = grown(tail, more);
+          if (!longer) continue;
+          // The same pieces in another order serve as well, as long as nothing wider stands in the well.
+          const key = `${piecesKey(longer)} ${longer.widest} ${longer.out} ${tail.links[tail.links.length - 1]!.piece.id} ${printOffer(more)}`;
+          if (!next.has(key)) next.set(key, longer);
+        }
+      }
+      level = [...next.values()];
+    }
   }
 
   /** Links that could turn a head, and whether they fit it. */
@@ -177,44 +255,64 @@ export class ChainFinder {
         if (fit.verdict !== 'no' && rank < nearest.distance) nearest = { fit, fails: [], distance: rank };
         continue;
       }
-      const paths = this.ending(link, MOST_BETWEEN, end.head, isOpen(end));
-      if (paths.length === 0 && nearest.distance > 5e5) {
+      let ok = false;
+      this.from(link, end, true, (path) => (ok = this.passes(path, end)));
+      if (ok) return { ok: true, fit, fails: [] };
+      const near = this.nearest(link, end);
+      if (near && near.distance < nearest.distance) nearest = { fit, ...near };
+      else if (!near && nearest.distance > 5e5) {
         const fails: Fail[] = [{ code: 'size', message: `nothing in the drawer drives ${link.piece.name}` }];
         nearest = { fit, fails, distance: 5e5 };
-      }
-      for (const path of paths) {
-        const fails = failsOf(path, end, this.practice);
-        if (fails.length === 0) return { ok: true, fit, fails };
-        const far = distance(fails, path);
-        if (far < nearest.distance) nearest = { fit, fails, distance: far };
       }
     }
     return { ok: false, fit: nearest.fit, fails: nearest.fails };
   }
 
+  private passes(path: Path, end: End): boolean {
+    const { need, access } = end;
+    // What is cheap to see is looked at first: most paths end here.
+    if (need !== null && (path.bears < need || path.handGives < need)) return false;
+    if (path.length < access.recess || (access.headroom !== null && path.length > access.headroom)) return false;
+    return failsOf(path, end, this.practice).length === 0;
+  }
+
+  /** The path with a piece on the head that comes nearest to working, among the shorter ones. Null where nothing drives the piece. */
+  private nearest(link: Link, end: End): { path: Path; fails: Fail[]; distance: number } | null {
+    let best: { path: Path; fails: Fail[]; distance: number } | null = null;
+    let seen = 0;
+    this.from(link, end, false, (path) => {
+      const fails = failsOf(path, end, this.practice);
+      const far = distance(fails, path);
+      if (!best || far < best.distance) best = { path, fails, distance: far };
+      return ++seen >= MOST_MISSES;
+    });
+    return best;
+  }
+
   private search(end: End): EndReach {
     const good: Path[] = [];
     const fits = new Map<Path, Fit>();
-    const open = isOpen(end);
-    let miss: EndReach['miss'] = null;
-    let nearest = Infinity;
     let loose: Link | null = null;
-    for (const { link, fit } of this.candidates(end.head)) {
+    const candidates = this.candidates(end.head);
+    for (const { link, fit } of candidates) {
       if (fit.verdict === 'loose') {
         loose ??= link;
         continue;
       }
-      for (const path of this.ending(link, MOST_BETWEEN, end.head, open)) {
-        const fails = failsOf(path, end, this.practice);
-        if (fails.length === 0) {
+      this.from(link, end, true, (path) => {
+        if (this.passes(path, end)) {
           good.push(path);
           fits.set(path, fit);
-        } else if (distance(fails, path) < nearest) {
-          miss = { path, fails };
-          nearest = distance(fails, path);
         }
-      }
+        return false;
+      });
     }
+    let miss: { path: Path; fails: Fail[]; distance: number } | null = null;
+    if (good.length === 0)
+      for (const { link, fit } of candidates) {
+        const near = fit.verdict === 'loose' ? null : this.nearest(link, end);
+        if (near && (!miss || near.distance < miss.distance)) miss = near;
+      }
     const prefer = byPreference(end.need);
     let chains = good;
     if (!end.holding && this.practice.adjustable === 'where nothing fixed does') {
