@@ -2,7 +2,7 @@ import type { Fit } from '../fit/index.js';
 import type { Piece } from '../tools/index.js';
 import { adjustableBears } from '../tools/index.js';
 import { millimetres, type Head, type Shape } from '../sizes/index.js';
-import { extendPath, handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path } from './chain.js';
+import { handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path } from './chain.js';
 import { asChain, failsOf, modeFit, nothingFits, type End, type Fail } from './check.js';
 import { FORCE, type Practice } from './practice.js';
 
@@ -40,43 +40,44 @@ const distance = (fails: Fail[], path: Path) =>
   path.links.length / 1000;
 
 /** Ranks chains: one hand before two before a foot, then fewer pieces, then less mass, then a stable order by pieces. */
-export const byPreference =
-  (need: number | null) =>
-  (a: Path, b: Path): number => {
-    const effort = (p: Path) => {
-      if (need === null || p.arm === 0) return 0;
-      const force = (need * 1000) / p.arm;
-      return force <= FORCE.oneHand ? 0 : force <= FORCE.twoHands ? 1 : 2;
-    };
-    return (
-      effort(a) - effort(b) ||
-      a.links.length - b.links.length ||
-      a.mass - b.mass ||
-      (piecesKey(a) < piecesKey(b) ? -1 : 1)
-    );
+export const byPreference = (need: number | null): ((a: Path, b: Path) => number) => {
+  const effort = (p: Path) => {
+    if (need === null || p.arm === 0) return 0;
+    const force = (need * 1000) / p.arm;
+    return force <= FORCE.oneHand ? 0 : force <= FORCE.twoHands ? 1 : 2;
   };
-
-/** Every choice of the links of a chain, as sorted piece numbers; the whole chain is the last. */
-function* choices(pieces: readonly number[]): Generator<string> {
-  for (let mask = 1; mask < 1 << pieces.length; mask++) yield pieces.filter((_, i) => mask & (1 << i)).join(' ');
-}
+  // A large drawer has many chains of equal mass: each one's name is made once.
+  const names = new Map<Path, string>();
+  const nameOf = (p: Path) => {
+    let known = names.get(p);
+    if (known === undefined) names.set(p, (known = piecesKey(p)));
+    return known;
+  };
+  return (a, b) =>
+    effort(a) - effort(b) || a.links.length - b.links.length || a.mass - b.mass || (nameOf(a) < nameOf(b) ? -1 : 1);
+};
 
 /** Drops every chain whose pieces include all the pieces of another: it can never be needed. Keeps the preferred one of equals. */
 export function undominated<T extends Pick<Path, 'links'>>(chains: readonly T[]): T[] {
-  const number = new Map<string, number>();
-  const piecesOf = (chain: T) =>
-    chain.links
-      .map(({ piece }) => {
-        if (!number.has(piece.id)) number.set(piece.id, number.size);
-        return number.get(piece.id)!;
-      })
-      .sort((a, b) => a - b);
+  // A piece is one character, so that a set of pieces is a short text.
+  const sign = new Map<string, string>();
+  const signOf = (id: string) => {
+    let known = sign.get(id);
+    if (known === undefined) sign.set(id, (known = String.fromCharCode(sign.size + 1)));
+    return known;
+  };
   const sorted = [...chains].sort((a, b) => a.links.length - b.links.length);
   const known = new Set<string>();
-  return sorted.filter((chain) => {
-    const pieces = piecesOf(chain);
-    for (const some of choices(pieces)) if (known.has(some)) return false;
-    known.add(pieces.join(' '));
+  return sorted.filter(({ links }) => {
+    const pieces = links.map((l) => signOf(l.piece.id)).sort();
+    const choices = [''];
+    for (const piece of pieces)
+      for (let i = choices.length - 1; i >= 0; i--) {
+        const choice = choices[i]! + piece;
+        if (known.has(choice)) return false;
+        choices.push(choice);
+      }
+    known.add(pieces.join(''));
     return true;
   });
 }
@@ -91,6 +92,12 @@ interface Drivers {
 interface Tail {
   links: readonly Link[];
   length: number;
+  mass: number;
+  /** Least torque that any of them bears, and which that is. */
+  bears: number;
+  weakest: number;
+  /** Names of the pieces in order, for telling equal sets. */
+  pieces: readonly string[];
   /** Greatest width of what stands in the well. */
   widest: number;
   swivels: boolean;
@@ -104,9 +111,15 @@ interface Tail {
 function joined(hand: Path, tail: Tail): Path | null {
   for (const { piece } of hand.links)
     if (usesOfPiece(tail, piece.id) + usesOfPiece(hand, piece.id) > piece.count) return null;
-  let path = hand;
-  for (const link of tail.links) path = extendPath(path, link);
-  return path;
+  return {
+    ...hand,
+    links: [...hand.links, ...tail.links],
+    bears: Math.min(hand.bears, tail.bears),
+    weakest: tail.bears < hand.bears ? hand.links.length + tail.weakest : hand.weakest,
+    length: hand.length + tail.length,
+    swivels: hand.swivels || tail.swivels,
+    mass: hand.mass + tail.mass,
+  };
 }
 
 const printOffer = ({ mode }: Link): string =>
@@ -173,6 +186,7 @@ export class ChainFinder {
    */
   private from(original: Link, end: End, narrow: boolean, visit: (path: Path) => boolean): void {
     const { recess, clearance, headroom, approach } = end.access;
+    const { need } = end;
     const link = atOpening(original, end.head);
     if (link.mode.offer.by === 'hand') {
       this.byHand(link).some(visit);
@@ -182,6 +196,7 @@ export class ChainFinder {
       const length = link.mode.length + (outer?.length ?? 0);
       const inWell = outer === null || outer.length < recess ? link.mode.width : 0;
       const widest = Math.max(inWell, outer?.widest ?? 0);
+      if (narrow && need !== null && link.mode.bears < need) return null;
       if (narrow && ((clearance !== null && widest > clearance) || (headroom !== null && length > headroom)))
         return null;
       const shape = printOffer(link);
@@ -189,8 +204,12 @@ export class ChainFinder {
       const out = length >= recess && (approach !== 'out of line' || swivels);
       if (outer?.out && outer.shapes.includes(shape)) return null;
       return {
-        links: [link, ...(outer?.links ?? [])],
+        links: outer ? [link, ...outer.links] : [link],
         length,
+        mass: link.piece.mass + (outer?.mass ?? 0),
+        bears: Math.min(link.mode.bears, outer?.bears ?? Infinity),
+        weakest: outer && outer.bears < link.mode.bears ? outer.weakest + 1 : 0,
+        pieces: outer ? [...outer.pieces, link.piece.id].sort() : [link.piece.id],
         widest,
         swivels,
         out,
@@ -206,6 +225,10 @@ export class ChainFinder {
         if (offer.by !== 'shape') continue;
         const { hands, through } = this.turning(offer.shape);
         for (const hand of hands) {
+          // What is cheap to see is looked at first: most paths end here.
+          if (narrow && need !== null && (tail.bears < need || hand.bears < need || hand.handGives < need)) continue;
+          const length = hand.length + tail.length;
+          if (narrow && (length < recess || (headroom !== null && length > headroom))) continue;
           const path = joined(hand, tail);
           if (path && visit(path)) return;
         }
@@ -215,7 +238,7 @@ export class ChainFinder {
           const longer = grown(tail, more);
           if (!longer) continue;
           // The same pieces in another order serve as well, as long as nothing wider stands in the well.
-          const key = `${piecesKey(longer)} ${longer.widest} ${longer.out} ${tail.links[tail.links.length - 1]!.piece.id} ${printOffer(more)}`;
+          const key = `${longer.pieces.join()} ${longer.widest} ${longer.out} ${printOffer(more)}`;
           if (!next.has(key)) next.set(key, longer);
         }
       }
@@ -269,10 +292,6 @@ export class ChainFinder {
   }
 
   private passes(path: Path, end: End): boolean {
-    const { need, access } = end;
-    // What is cheap to see is looked at first: most paths end here.
-    if (need !== null && (path.bears < need || path.handGives < need)) return false;
-    if (path.length < access.recess || (access.headroom !== null && path.length > access.headroom)) return false;
     return failsOf(path, end, this.practice).length === 0;
   }
 
