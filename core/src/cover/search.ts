@@ -307,21 +307,78 @@ class Search {
       if (!ends) return;
       for (const i of ends.items) taken[i] = IN;
     }
-    // Leave out, the dearest first, whatever no job misses.
+    this.keepIfBetter(taken, this.withoutIdle(taken));
+  }
+
+  /** Leaves out, the dearest first, whatever no job misses. Returns the cost of the rest. */
+  private withoutIdle(taken: Uint8Array): number {
     const order = this.items
       .filter((i) => taken[i] === IN && this.state[i] !== IN)
       .sort((a, b) => this.costs[b]! - this.costs[a]!);
     for (const i of order) {
       taken[i] = UNDECIDED;
-      const { jobs, pairs } = this.occurs[i]!;
-      const spared =
-        jobs.every((j) => this.jobs[j]!.some((a) => this.whole(a, taken))) &&
-        pairs.every((p) => this.pairDone(this.pairs[p]!.near, this.pairs[p]!.far, taken));
-      if (!spared) taken[i] = IN;
+      if (!this.sparesItem(i, taken)) taken[i] = IN;
     }
     let cost = 0;
     for (const i of this.items) if (taken[i] === IN) cost += this.costs[i]!;
-    this.keepIfBetter(taken, cost);
+    return cost;
+  }
+  private sparesItem(i: number, taken: Uint8Array): boolean {
+    const { jobs, pairs } = this.occurs[i]!;
+    return (
+      jobs.every((j) => this.jobs[j]!.some((a) => this.whole(a, taken))) &&
+      pairs.every((p) => this.pairDone(this.pairs[p]!.near, this.pairs[p]!.far, taken))
+    );
+  }
+
+  /** Makes the best kit better, item by item: without it, what else would do the jobs that it leaves, and is that cheaper? */
+  private improve(): void {
+    for (let better = this.best !== null; better;) {
+      better = false;
+      const now = this.best!;
+      const order = this.items
+        .filter((i) => now[i] === IN && this.state[i] !== IN)
+        .sort((a, b) => this.costs[b]! - this.costs[a]!);
+      for (const out of order) {
+        const before = this.bestCost;
+        this.state[out] = OUT;
+        const taken = now.slice();
+        taken[out] = UNDECIDED;
+        if (this.mend(out, taken)) this.keepIfBetter(taken, this.withoutIdle(taken));
+        this.state[out] = UNDECIDED;
+        if (this.bestCost < before) {
+          better = true;
+          break;
+        }
+      }
+    }
+  }
+  /** Does again, with the fewest added grams, the jobs that miss an item. False where one cannot be done without it. */
+  private mend(missing: number, taken: Uint8Array): boolean {
+    const { jobs, pairs } = this.occurs[missing]!;
+    const take = (items: readonly number[]) => items.forEach((i) => (taken[i] = IN));
+    for (const p of pairs) {
+      const { near, far } = this.pairs[p]!;
+      if (this.pairDone(near, far, taken)) continue;
+      const ends = this.cheapestEnds(near, far, taken);
+      if (!ends) return false;
+      take(ends.items);
+    }
+    for (const j of jobs) {
+      let best: Alternative | null = null;
+      let least = Infinity;
+      for (const a of this.jobs[j]!) {
+        if (!this.possible(a)) continue;
+        const cost = this.added(a, taken);
+        if (cost < least) {
+          least = cost;
+          best = a;
+        }
+      }
+      if (!best) return false;
+      take(best.items);
+    }
+    return true;
   }
 
   /** Branches on one item: with it, then without. */
@@ -388,6 +445,7 @@ class Search {
       const second = this.ascend(order.map((k) => open[k]!));
       if (base + second >= this.bestCost) return true;
       this.tryKit(open);
+      if (this.nodes === 1) this.improve();
       if (second < bound) [this.residual, this.other] = [this.other, this.residual];
       else bound = second;
       if (base + bound >= this.bestCost) return true;
