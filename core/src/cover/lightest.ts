@@ -225,7 +225,7 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
   return { costs, jobs, pairs, owner };
 }
 
-/** The search's own answer, or null when it gives up and the solver has to. */
+/** The search's own answer, unproven when it gives up; null when it has none. */
 function searched(problem: CoverProblem, main: readonly number[], price: readonly number[]): Lightest | null {
   const search = asSearch(problem, main, price);
   if (!search) return null;
@@ -236,7 +236,8 @@ function searched(problem: CoverProblem, main: readonly number[], price: readonl
   found.taken.forEach((t, i) => {
     if (t) counts[search.owner[i]!]!++;
   });
-  return { counts, total: counts.reduce((s, n, i) => s + n * main[i]!, 0) / TENTHS, proven: true, gap: 0 };
+  const total = counts.reduce((s, n, i) => s + n * main[i]!, 0);
+  return { counts, total: total / TENTHS, proven: found.proven, gap: 1 - found.bound / Math.max(1, found.cost) };
 }
 
 const STUCK = 'no set of pieces meets the marks: take "never" off a piece that is needed';
@@ -257,14 +258,17 @@ export function lightestSet(
   const one = problem.pieces.map(() => 1);
   const price = problem.pieces.map(measureOf('price'));
   const own = by === 'solver' ? null : searched(problem, main, price);
-  if (own) return own;
-  const limits: { costs: number[]; upper: number }[] = [];
+  if (own?.proven) return own;
+  // What the search had found bounds what the solver has to look at.
+  const limits: { costs: number[]; upper: number }[] = own
+    ? [{ costs: main, upper: Math.round(own.total * TENTHS) }]
+    : [];
   let answer = null as Lightest | null;
   for (const costs of [main, one, price]) {
     const solved = solve(build(problem, costs, limits));
     if (solved.status === 'infeasible') {
       // Later passes only break ties: should rounding close them off, the first answer stands.
-      if (answer) return answer;
+      if (answer ?? own) return (answer ?? own)!;
       throw new RangeError(STUCK);
     }
     const counts = problem.pieces.map((_, i) => Math.round(solved.values[i]!));

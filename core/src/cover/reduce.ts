@@ -35,13 +35,31 @@ export function share(a: Bits, b: Bits): boolean {
 
 /** Drops alternatives that contain another of the same job. */
 function leastAlternatives(job: readonly (readonly number[])[], words: number): Job {
+  // Numbered within the job: its items are few, so that comparing is a word or two.
+  const number = new Map<number, number>();
+  for (const a of job) for (const i of a) if (!number.has(i)) number.set(i, number.size);
+  const few = (number.size >> 5) + 1;
   const sorted = job
-    .map((a) => [...new Set(a)].sort((x, y) => x - y))
-    .sort((a, b) => a.length - b.length)
-    .map((items): Alternative => ({ items, bits: bitsOf(items, words) }));
-  const kept: Job = [];
-  for (const a of sorted) if (!kept.some((k) => within(k.bits, a.bits))) kept.push(a);
-  return kept;
+    .map((a) => {
+      const items = [...new Set(a)].sort((x, y) => x - y);
+      const own = bitsOf(
+        items.map((i) => number.get(i)!),
+        few,
+      );
+      return { items, own };
+    })
+    .sort((a, b) => a.items.length - b.items.length);
+  const kept: typeof sorted = [];
+  for (const a of sorted) {
+    let contains = false;
+    for (const k of kept)
+      if (within(k.own, a.own)) {
+        contains = true;
+        break;
+      }
+    if (!contains) kept.push(a);
+  }
+  return kept.map(({ items }): Alternative => ({ items, bits: bitsOf(items, words) }));
 }
 
 /** Whether doing `a` always does `b` too: each alternative of `a` contains one of `b`. */

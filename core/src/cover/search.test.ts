@@ -81,20 +81,34 @@ test('more items never cost more, fewer jobs never cost more, doubled costs doub
   );
 });
 
+test('a kit that is made better while the bound has already ruled its items out still comes to an end', () => {
+  const costs = [55, 43, 31, 6, 58, 52, 48];
+  const jobs = [
+    [[0], [5], [6, 3, 5, 4], [0, 1, 3, 4], [2, 6, 1]],
+    [
+      [5, 0],
+      [4, 3],
+      [2, 3],
+    ],
+    [[1, 3], [4]],
+    [[5], [1, 3], [6, 1, 0, 2], [2]],
+    [[1], [4, 0, 5]],
+  ];
+  const found = cheapestCover({ costs, jobs });
+  expect(found !== null && found !== 'infeasible' && found.cost).toBe(bruteForce({ costs, jobs }));
+});
+
 test('a job without alternatives cannot be done; a search that is cut short says so', () => {
   expect(cheapestCover({ costs: [1], jobs: [[]] })).toBe('infeasible');
-  expect(
-    cheapestCover(
-      {
-        costs: [3, 2, 2],
-        jobs: [
-          [[0], [1]],
-          [[0], [2]],
-          [[1], [2]],
-        ],
-      },
-      0,
-    ),
-  ).toBeNull();
+  const triangle = {
+    costs: [3, 2, 2],
+    jobs: [
+      [[0], [1]],
+      [[0], [2]],
+      [[1], [2]],
+    ],
+  };
+  expect(cheapestCover(triangle, 0)).toBeNull();
+  expect(cheapestCover(triangle)).toMatchObject({ cost: 4, proven: true, bound: 4 });
   expect(cheapestCover({ costs: [3], jobs: [] })).toMatchObject({ cost: 0, taken: [false] });
 });

@@ -21,10 +21,16 @@ export interface Cover {
   /** Whether each item is taken. */
   taken: boolean[];
   cost: number;
+  /** Whether none is cheaper; else the search was given up and this is the best it had found. */
+  proven: boolean;
+  /** What no kit costs less than. */
+  bound: number;
   /** Nodes looked at. */
   nodes: number;
 }
 
+/** Nodes times alternatives after which a search is given up: some seconds. */
+const MOST_WORK = 2e7;
 /** Nodes at which a kit is tried from either order; later ones seldom find a better one. */
 const EARLY = 20;
 
@@ -43,7 +49,9 @@ const waysOf = ({ left, far }: Open) => left.length * (far?.length ?? 1);
 class Search {
   private best: Uint8Array | null = null;
   private bestCost = Infinity;
+  private rootBound = 0;
   nodes = 0;
+  private readonly mostNodes: number;
   private readonly jobs: readonly Job[];
   private readonly pairs: readonly { near: Job; far: Job }[];
   private readonly n: number;
@@ -60,10 +68,12 @@ class Search {
   constructor(
     private readonly costs: readonly number[],
     given: Required<CoverSearch>,
-    private readonly mostNodes: number,
+    mostNodes: number,
   ) {
     this.n = costs.length;
     const { jobs, pairs } = reduced(given, costs);
+    const ways = [...jobs, ...pairs.flatMap((p) => [p.near, p.far])].reduce((sum, job) => sum + job.length, 0);
+    this.mostNodes = Math.min(mostNodes, MOST_WORK / Math.max(1, ways));
     this.pairs = pairs;
     this.jobs = jobs;
     this.state = new Uint8Array(this.n);
@@ -337,7 +347,7 @@ class Search {
       better = false;
       const now = this.best!;
       const order = this.items
-        .filter((i) => now[i] === IN && this.state[i] !== IN)
+        .filter((i) => now[i] === IN && this.state[i] === UNDECIDED)
         .sort((a, b) => this.costs[b]! - this.costs[a]!);
       for (const out of order) {
         const before = this.bestCost;
@@ -445,7 +455,10 @@ class Search {
       const second = this.ascend(order.map((k) => open[k]!));
       if (base + second >= this.bestCost) return true;
       this.tryKit(open);
-      if (this.nodes === 1) this.improve();
+      if (this.nodes === 1) {
+        this.rootBound = base + Math.max(bound, second);
+        this.improve();
+      }
       if (second < bound) [this.residual, this.other] = [this.other, this.residual];
       else bound = second;
       if (base + bound >= this.bestCost) return true;
@@ -481,16 +494,21 @@ class Search {
       ...this.pairs.map(({ near, far }): Open => ({ left: near, far })),
     ];
     const whole = this.go(all);
-    if (!whole) return null;
-    if (!this.best) return 'infeasible';
-    return { taken: Array.from(this.best, (t) => t === IN), cost: this.bestCost, nodes: this.nodes };
+    if (!this.best) return whole ? 'infeasible' : null;
+    return {
+      taken: Array.from(this.best, (t) => t === IN),
+      cost: this.bestCost,
+      proven: whole,
+      bound: whole ? this.bestCost : this.rootBound,
+      nodes: this.nodes,
+    };
   }
 }
 
 /**
  * The cheapest cover, proven.
- * @param mostNodes gives up after so many nodes; another solver may take over
- * @returns null when given up, `infeasible` when some job cannot be done with all items
+ * @param mostNodes gives up after so many nodes, or fewer where there is much to choose from; another solver may take over
+ * @returns null when given up with nothing found, `infeasible` when some job cannot be done with all items
  */
 export function cheapestCover(given: CoverSearch, mostNodes = 20_000): Cover | null | 'infeasible' {
   return new Search(given.costs, { pairs: [], ...given }, mostNodes).run();
