@@ -73,6 +73,7 @@ function ossel(id: string, nextLeg: () => string): Trip {
     recovery: 'friend',
     callOut: 4,
     companions: 2,
+    along: [],
     serviceLevel: 0.9,
     factors: { age: 1.1, load: 1.1, care: 0.9 },
     note: '',

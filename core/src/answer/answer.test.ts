@@ -64,7 +64,9 @@ describe('the demo', () => {
       for (const p of a.kit.pieces) {
         const left = new Set(reached(new Map(carried).set(p.piece.id, p.count - 1)));
         expect([...p.needed].sort()).toEqual(a.kit.reached.filter((id) => !left.has(id)).sort());
-        expect(p.needed.length + p.serves.length + (p.piece.mark === 'always' ? 1 : 0)).toBeGreaterThan(0);
+        expect(
+          p.needed.length + p.serves.length + (p.piece.mark === 'always' ? 1 : 0) + p.standsInFor.length,
+        ).toBeGreaterThan(0);
       }
       expect(a.kit.proven).toBe(true);
       expect(a.kit.toolMass).toBe(a.kit.pieces.reduce((s, p) => s + p.piece.mass * p.count, 0));

@@ -1,6 +1,5 @@
 import type { Evidence, Fastener } from '../bike/index.js';
 import {
-  asOffered,
   ChainFinder,
   chainNames,
   cureOf,
@@ -13,10 +12,10 @@ import {
 } from '../chains/index.js';
 import { chainsBy, type Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { lightestKit, type Kit } from '../kit/index.js';
+import { fastenersFor, lightestKit, toolCase, type Kit, type ToolCase } from '../kit/index.js';
 import { allEnough, exposures, stockDemands, stocksFor, supplyKind, type Exposure, type Stock } from '../odds/index.js';
 import { assign, type Packing, type StowItem } from '../stow/index.js';
-import { boxVolume, catalogue, usablePieces, type Piece } from '../tools/index.js';
+import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
 
 /** Which bike and trip of a garage are asked about. */
 export interface Question {
@@ -45,6 +44,7 @@ export class AnswerMemory {
   private key = '';
   private finder: ChainFinder | null = null;
   private drawer: Piece[] = [];
+  private wide: { key: string; tools: ToolCase } | null = null;
   private readonly cures = new Map<string, Cure | null>();
 
   /** The finder over a drawer, kept while neither the pieces nor the practice change. */
@@ -65,12 +65,30 @@ export class AnswerMemory {
     return this.finder;
   }
 
+  /**
+   * Heads and pieces for the least set. With the catalogue in play finding its chains takes long, so they are kept while the bike's
+   * fasteners, the drawer, the trip and the practice stay.
+   */
+  tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): ToolCase {
+    if (doc.garage.practice.from === 'drawer') return toolCase(doc, question, finder, list);
+    const trip = doc.trips.find((t) => t.id === question.tripId);
+    const key = JSON.stringify([
+      question,
+      doc.garage.practice,
+      trip,
+      doc.pieces,
+      fastenersFor(doc, question.bikeId, trip),
+    ]);
+    if (this.wide?.key !== key) this.wide = { key, tools: toolCase(doc, question, finder, list) };
+    return this.wide.tools;
+  }
+
   /** The cure of a fastener over the drawer last asked for; the same ends have the same cure. */
   cure(fastener: Fastener, practice: GarageDocument['garage']['practice']): Cure | null {
     const key = JSON.stringify(endsOf(fastener));
     let known = this.cures.get(key);
     if (known === undefined) {
-      known = cureOf(fastener, this.drawer, OFFERED(), practice);
+      known = cureOf(fastener, this.drawer, offeredPieces('good everywhere'), practice);
       this.cures.set(key, known);
     }
     return known;
@@ -191,10 +209,11 @@ export function answerFor(
   onPhase('kit');
   const owned = new Map<string, number>();
   for (const s of doc.supplies) owned.set(s.kind, (owned.get(s.kind) ?? 0) + s.quantity);
-  const kit = lightestKit({ reaches, pieces, exposures: list, stocks, owned, solve, measure: practice.least });
+  const tools = memory.tools(doc, question, finder, list);
+  const kit = lightestKit({ tools, bikeId: bike.id, exposures: list, stocks, owned, solve });
   const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
   const kitUse = Object.fromEntries(
-    reaches.flatMap((r) => {
+    tools.reaches.flatMap((r) => {
       const chains = chainsBy(r, carried);
       return chains ? [[r.fastener.id, chains] as const] : [];
     }),
@@ -228,9 +247,6 @@ export function answerFor(
     packing,
   };
 }
-
-let offeredOnce: Piece[] | null = null;
-const OFFERED = (): Piece[] => (offeredOnce ??= catalogue().map(asOffered));
 
 /** Chosen fasteners on each rung of the evidence ladder. */
 export function evidenceOf(list: readonly Pick<Fastener, 'evidence'>[]): Record<Evidence, number> {

@@ -4,6 +4,7 @@ import { FREE_ACCESS, type Fastener } from '../bike/index.js';
 import {
   adapter,
   adjustable,
+  asOffered,
   bit,
   bitSocket,
   combinationSpanner,
@@ -28,7 +29,7 @@ import {
 import { fastener, owned } from '../testing/make.js';
 import { usesOfPiece, extendPath, handPath, type Path } from './chain.js';
 import { failsOf, modeFit } from './check.js';
-import { cureOf, asOffered, chainNames } from './cure.js';
+import { cureOf, chainNames } from './cure.js';
 import { ChainFinder, undominated } from './find.js';
 import { bestPair, endsOf, reachOf } from './operation.js';
 import { DEFAULT_PRACTICE, type Practice } from './practice.js';

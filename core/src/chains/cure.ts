@@ -1,5 +1,5 @@
 import type { Fastener } from '../bike/index.js';
-import { newPiece, type Piece, type PieceModel } from '../tools/index.js';
+import type { Piece } from '../tools/index.js';
 import type { Chain } from './chain.js';
 import { modeFit, type End } from './check.js';
 import { ChainFinder } from './find.js';
@@ -22,10 +22,6 @@ const DRIVERS: Partial<Record<Piece['kind'], (end: End) => boolean>> = {
   joint: ({ access: a }) => a.approach === 'out of line',
   pipe: ({ need }) => need !== null && need > FORCE.twoHands * 0.1,
 };
-
-/** Gives catalogue pieces ids of their own so that they can stand beside the rider's. */
-export const asOffered = (model: PieceModel, index: number): Piece =>
-  newPiece(model, { id: `offered-${index}`, count: 2 });
 
 /** The search behind cures: chains of each end over the drawer and what of the offer could help, and what a set of chains has to buy. */
 function withOffer(fastener: Fastener, drawer: readonly Piece[], offered: readonly Piece[], practice: Practice) {

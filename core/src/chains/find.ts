@@ -4,7 +4,7 @@ import { adjustableBears } from '../tools/index.js';
 import { millimetres, type Head, type Shape } from '../sizes/index.js';
 import { handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path } from './chain.js';
 import { asChain, failsOf, modeFit, nothingFits, type End, type Fail } from './check.js';
-import { FORCE, type Practice } from './practice.js';
+import { FORCE, MIDDLE_DRIVE, type Practice } from './practice.js';
 
 /** Pieces between the one held by hand and the one on the head: adapter, extension, joint, holder. */
 const MOST_BETWEEN = 3;
@@ -80,6 +80,12 @@ export function undominated<T extends Pick<Path, 'links'>>(chains: readonly T[])
     known.add(pieces.join(''));
     return true;
   });
+}
+
+/** Whether a piece in use couples by the middle square drive, or by no square at all. */
+function onMiddleDrive({ mode }: Link): boolean {
+  const shapes = mode.offer.by === 'shape' ? [mode.offer.shape, mode.turns] : [mode.turns];
+  return shapes.every((s) => s.form !== 'drive' || s.size === MIDDLE_DRIVE);
 }
 
 /** What turns one shape: pieces held by hand, with and without a pipe, and pieces that must be driven themselves. */
@@ -337,6 +343,10 @@ export class ChainFinder {
     if (!end.holding && this.practice.adjustable === 'where nothing fixed does') {
       const fixed = chains.filter((c) => c.links.every((l) => l.mode.grip !== 'adjustable'));
       if (fixed.length > 0) chains = fixed;
+    }
+    if (this.practice.drive === 'one middle drive') {
+      const middle = chains.filter((c) => c.links.every(onMiddleDrive));
+      if (middle.length > 0) chains = middle;
     }
     if (chains.length > 0) {
       const kept = undominated(chains.sort(prefer)).sort(prefer);

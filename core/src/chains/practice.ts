@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { euros } from '../garage/fields.js';
 
 /** Schools of practice that decide which chains count. Each position is one a rider may hold; the first is the default. */
 /** What the lightest set is least in; a blend weighs grams, room and money together. */
@@ -12,16 +13,39 @@ export const practiceSchema = z.strictObject({
   ratchet: z.enum(['within its torque', 'never breaks loose']),
   /** What may be stood on. */
   standing: z.enum(['plain bar only', 'never', 'ratchet too']),
+  /** Square drives: whatever bears the torque, or the middle one for all where it reaches. */
+  drive: z.enum(['smallest that bears it', 'one middle drive']),
   /** What the set of tools is made least in. */
   least: z.enum(MEASURES),
+  /** Where the tools come from: what is owned, what can be bought, or what is owned and the catalogue for the rest. */
+  from: z.enum(['drawer', 'drawer first', 'catalogue']),
+  /** Which pieces the kit can lose one of and still reach every head. Asked from trips of two days on. */
+  doubles: z.enum(['what gets lost or breaks', 'none', 'everything vital']),
+  /** Whose bikes it is for. */
+  others: z.enum(['the bikes that ride along', 'own bike only']),
+  /** Quality of what is bought. */
+  quality: z.enum(['good where torque is high', 'good everywhere', 'cheap everywhere']),
+  /** What the tools in the bag may be worth together, euros; null for no limit. */
+  worth: euros.nullable(),
 });
 export type Practice = z.infer<typeof practiceSchema>;
 export const DEFAULT_PRACTICE: Practice = {
   adjustable: 'where nothing fixed does',
   ratchet: 'within its torque',
   standing: 'plain bar only',
+  drive: 'smallest that bears it',
   least: 'mass',
+  from: 'drawer',
+  doubles: 'what gets lost or breaks',
+  others: 'the bikes that ride along',
+  quality: 'good where torque is high',
+  worth: null,
 };
+
+/** Days from which a trip asks for doubles. Planning value. */
+export const DOUBLES_FROM_DAYS = 2;
+/** The drive that is carried where one has to do for all. */
+export const MIDDLE_DRIVE = '3/8in';
 
 /** Forces on a handle, N (reference section 2, planning values). */
 export const FORCE = { oneHand: 250, twoHands: 400, foot: 600 } as const;

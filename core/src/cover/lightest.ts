@@ -2,7 +2,7 @@ import type { Measure } from '../chains/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import { MilpBuilder, type Solve } from './milp.js';
 import { cheapestCover } from './search.js';
-import type { CoverProblem, Task } from './task.js';
+import { taskDone, type CoverProblem, type Task } from './task.js';
 
 /** What a litre of room and a euro count in a blend, grams. Planning values. */
 export const BLEND = { litre: 150, euro: 2 } as const;
@@ -15,6 +15,8 @@ export interface Lightest {
   proven: boolean;
   /** How far from proven, as a share of the total; 0 when proven. */
   gap: number;
+  /** Whether the limit on what the pieces are worth holds; false when no set meets it, and this one is then the least without it. */
+  withinWorth: boolean;
 }
 
 /** Measures are solved in tenths so that sums are whole numbers and ties are exact. */
@@ -26,6 +28,10 @@ const plainMeasure: Record<Measure, (piece: Piece) => number> = {
   blend: (p) => p.mass + (boxVolume(p) / 1000) * BLEND.litre + p.price * BLEND.euro,
 };
 const measureOf = (measure: Measure) => (piece: Piece) => Math.round(TENTHS * plainMeasure[measure](piece));
+
+/** Copies that a mark asks for, as far as there are so many. */
+export const leastCopies = (piece: Pick<Piece, 'mark' | 'count'>): number =>
+  piece.mark === 'always' ? Math.min(1, piece.count) : piece.mark === 'twice' ? Math.min(2, piece.count) : 0;
 
 /** Lets one task be done with the carried copies. `x` are the columns of the pieces. */
 function addTask(b: MilpBuilder, task: Task, x: readonly number[], shared: Map<string, number>): void {
@@ -127,7 +133,7 @@ function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[]): voi
 function build(problem: CoverProblem, costs: number[], extra: { costs: number[]; upper: number }[]) {
   const b = new MilpBuilder();
   const x = problem.pieces.map((piece, i) =>
-    b.column(costs[i]!, piece.mark === 'never' ? 0 : piece.count, true, piece.mark === 'always' ? 1 : 0),
+    b.column(costs[i]!, piece.mark === 'never' ? 0 : piece.count, true, leastCopies(piece)),
   );
   const shared = new Map<string, number>();
   for (const task of problem.tasks) addTask(b, task, x, shared);
@@ -189,7 +195,7 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
   };
   const jobs: number[][][] = [];
   problem.pieces.forEach((piece, p) => {
-    if (piece.mark === 'always' && copies(p) > 0) jobs.push([[first[p]!]]);
+    for (let c = 0; c < Math.min(leastCopies(piece), copies(p)); c++) jobs.push([[first[p]! + c]]);
   });
   const pairs: { near: number[][]; far: number[][] }[] = [];
   const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
@@ -226,7 +232,11 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
 }
 
 /** The search's own answer, unproven when it gives up; null when it has none. */
-function searched(problem: CoverProblem, main: readonly number[], price: readonly number[]): Lightest | null {
+function searched(
+  problem: CoverProblem,
+  main: readonly number[],
+  price: readonly number[],
+): Omit<Lightest, 'withinWorth'> | null {
   const search = asSearch(problem, main, price);
   if (!search) return null;
   const found = cheapestCover(search, MOST_NODES);
@@ -246,6 +256,7 @@ const STUCK = 'no set of pieces meets the marks: take "never" off a piece that i
  * The lightest set of pieces with which every task can be done, every function is there and marks hold; ties go to fewer pieces, then to
  * the lower price, so that the answer is stable. Exact when the solver proves it (reference section 4).
  * @param by own search first, the solver where it gives up; or the solver alone, to check one against the other
+ * @param worth what the pieces may be worth together, euros; null for no limit
  * @throws RangeError when the marks or functions cannot be met; tasks built from reached fasteners always can
  */
 export function lightestSet(
@@ -253,7 +264,47 @@ export function lightestSet(
   solve: Solve,
   measure: Measure = 'mass',
   by: 'search' | 'solver' = 'search',
+  worth: number | null = null,
 ): Lightest {
+  const free = leastSet(problem, solve, measure, by, null);
+  const price = (counts: readonly number[]) => problem.pieces.reduce((s, p, i) => s + counts[i]! * p.price, 0);
+  // The least of all sets is the least of those within the limit too, when it is one of them.
+  if (worth === null || price(free.counts) <= worth + 1e-9) return { ...free, withinWorth: true };
+  try {
+    return { ...leastSet(problem, solve, measure, 'solver', worth), withinWorth: true };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { ...free, withinWorth: false };
+  }
+}
+
+/**
+ * The least set that also bears the loss of any one copy of what can be lost. Most of those tasks follow from the rest: only the ones that a
+ * least set fails are added, until it fails none. Each round is the least of fewer demands, so the last is the least of all.
+ */
+function leastSet(
+  problem: CoverProblem,
+  solve: Solve,
+  measure: Measure,
+  by: 'search' | 'solver',
+  worth: number | null,
+): Omit<Lightest, 'withinWorth'> {
+  const tasks = [...problem.tasks];
+  for (;;) {
+    const set = leastFor({ ...problem, tasks }, solve, measure, by, worth);
+    const failed = problem.spared.filter((t) => !taskDone(t, set.counts));
+    if (failed.length === 0) return set;
+    tasks.push(...failed);
+  }
+}
+
+function leastFor(
+  problem: CoverProblem,
+  solve: Solve,
+  measure: Measure,
+  by: 'search' | 'solver',
+  worth: number | null,
+): Omit<Lightest, 'withinWorth'> {
   const main = problem.pieces.map(measureOf(measure));
   const one = problem.pieces.map(() => 1);
   const price = problem.pieces.map(measureOf('price'));
@@ -263,7 +314,8 @@ export function lightestSet(
   const limits: { costs: number[]; upper: number }[] = own
     ? [{ costs: main, upper: Math.round(own.total * TENTHS) }]
     : [];
-  let answer = null as Lightest | null;
+  if (worth !== null) limits.push({ costs: price, upper: Math.round(worth * TENTHS) });
+  let answer = null as Omit<Lightest, 'withinWorth'> | null;
   for (const costs of [main, one, price]) {
     const solved = solve(build(problem, costs, limits));
     if (solved.status === 'infeasible') {

@@ -30,7 +30,7 @@ export interface Cover {
 }
 
 /** Nodes times alternatives after which a search is given up: some seconds. */
-const MOST_WORK = 2e7;
+const MOST_WORK = 4e6;
 /** Nodes at which a kit is tried from either order; later ones seldom find a better one. */
 const EARLY = 20;
 

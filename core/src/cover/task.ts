@@ -22,6 +22,8 @@ export interface FunctionNeed {
 export interface CoverProblem {
   pieces: readonly Piece[];
   tasks: Task[];
+  /** The same tasks with one copy of some piece lost. They are many, and most follow from the rest. */
+  spared: Task[];
   functions: FunctionNeed[];
 }
 
@@ -36,11 +38,13 @@ function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): { last: 
 /**
  * Turns reached fasteners into tasks over piece numbers. Fasteners with the same alternatives become one task.
  * @param reaches fasteners to be covered; those out of reach are passed over, since no kit of the drawer could hold them
+ * @param losable pieces of which the kit must be able to lose one and still do every task that the drawer can do without it
  */
 export function coverProblem(
   reaches: readonly Reach[],
   pieces: readonly Piece[],
   functions: readonly FunctionNeed[] = [],
+  losable: (piece: Piece) => boolean = () => false,
 ): CoverProblem {
   const index = new Map(pieces.map((p, i) => [p.id, i]));
   const tasks = new Map<string, Task>();
@@ -63,8 +67,52 @@ export function coverProblem(
   return {
     pieces,
     tasks: [...tasks.values()],
+    spared: withOneLost([...tasks.values()], pieces, losable),
     functions: functions.map((f) => ({ ...f, count: Math.min(f.count, able(f.does)) })).filter((f) => f.count > 0),
   };
+}
+
+/**
+ * What must be done even with one copy of a piece lost: the same tasks, in which a way that uses the piece takes one copy more than it needs.
+ * A task that the drawer cannot do then is left out: no double of it is owned.
+ */
+function withOneLost(tasks: readonly Task[], pieces: readonly Piece[], losable: (piece: Piece) => boolean): Task[] {
+  const out: Task[] = [];
+  const owned = pieces.map((p) => p.count);
+  for (const task of tasks) {
+    const used = new Set(task.ends.flatMap((end) => end.flatMap((a) => [a.last, ...a.rest.map(([p]) => p)])));
+    for (const p of used) {
+      if (!losable(pieces[p]!)) continue;
+      const ends = task.ends.map((end) =>
+        end.flatMap((a): Task['ends'][number] => {
+          const more = a.rest.find(([q]) => q === p)?.[1] ?? 0;
+          const n = more + (a.last === p ? 1 : 0);
+          if (n === 0) return [a];
+          if (n >= pieces[p]!.count) return [];
+          const rest = [...a.rest.filter(([q]) => q !== p), [p, more + 1] as const].sort((x, y) => x[0] - y[0]);
+          return [{ last: a.last, rest }];
+        }),
+      );
+      const lost = { fasteners: task.fasteners, ends };
+      if (taskDone(lost, owned)) out.push(lost);
+    }
+  }
+  return out;
+}
+
+/** Whether so many copies of each piece do a task. */
+export function taskDone(task: Task, counts: readonly number[]): boolean {
+  const enough = (...alternatives: Task['ends'][number]) => {
+    const uses = new Map<number, number>();
+    for (const { last, rest } of alternatives) {
+      uses.set(last, (uses.get(last) ?? 0) + 1);
+      for (const [p, n] of rest) uses.set(p, (uses.get(p) ?? 0) + n);
+    }
+    for (const [p, n] of uses) if (counts[p]! < n) return false;
+    return true;
+  };
+  const [near, far] = task.ends.map((end) => end.filter((a) => enough(a)));
+  return far ? near!.some((a) => far.some((b) => enough(a, b))) : near!.length > 0;
 }
 
 /** Whether a fastener is reached with the carried copies alone: the independent check of every answer. */

@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { fileTo2 } from './upgrade.js';
+import { fileToNow } from './upgrade.js';
 import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 2;
+export const FILE_VERSION = 3;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -128,13 +128,13 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== FILE_FORMAT)
     return fail('foreign', `this is no Necessaire garage: "format" must be "${FILE_FORMAT}"`, 'format');
   const { version } = json as { version?: unknown };
-  if (version !== 1 && version !== FILE_VERSION)
+  if (version !== 1 && version !== 2 && version !== FILE_VERSION)
     return fail(
       'version',
       `this program reads versions 1 to ${FILE_VERSION}: it needs to be newer for this file`,
       'version',
     );
-  const parsed = fileSchema.safeParse(version === 1 ? fileTo2(json as Record<string, unknown>) : json);
+  const parsed = fileSchema.safeParse(fileToNow(json as Record<string, unknown>, version));
   if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error) };
   const { format: _format, version: _version, ...document } = parsed.data;
   const faults = referenceFaults(document);

@@ -1,4 +1,4 @@
 export * from './fields.js';
 export * from './garage.js';
 export * from './file.js';
-export { garageTo2, rowTo2 } from './upgrade.js';
+export { garageTo2, garageTo3, rowTo2, rowTo3 } from './upgrade.js';

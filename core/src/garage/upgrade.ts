@@ -59,22 +59,51 @@ export function garageTo2(garage: Row): Row {
     : garage;
 }
 
-/** Brings a whole file of version 1 to version 2, before it is checked. What is not a list of rows is left for the check to refuse. */
-export function fileTo2(file: Row): Row {
-  const rows = (table: TableName) => {
-    const list = file[table];
-    return Array.isArray(list)
-      ? list.map((r: unknown) => (typeof r === 'object' && r !== null ? rowTo2(table, r as Row) : r))
-      : list;
-  };
+/** Trips of version 2 rode alone in their garage. */
+const tripTo3 = (row: Row): Row => ({ along: [], ...row });
+
+/** Brings one row of version 2 to version 3. */
+export const rowTo3 = (table: TableName, row: Row): Row => (table === 'trips' ? tripTo3(row) : row);
+
+/** What version 3 asks of a rider's practice, answered so that a kit stays what it was. */
+const PRACTICE_3 = {
+  drive: 'smallest that bears it',
+  from: 'drawer',
+  doubles: 'none',
+  others: 'own bike only',
+  quality: 'good where torque is high',
+  worth: null,
+};
+/** The garage's own fields of version 2 with what version 3 asks of its practice. */
+export function garageTo3(garage: Row): Row {
+  const practice = garage['practice'];
+  return typeof practice === 'object' && practice !== null
+    ? { ...garage, practice: { ...PRACTICE_3, ...(practice as Row) } }
+    : garage;
+}
+
+/** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
+function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
+  const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'places', 'pins'] as const;
+  const rows = Object.fromEntries(
+    tables
+      .filter((table) => Array.isArray(file[table]))
+      .map((table) => [
+        table,
+        (file[table] as unknown[]).map((r) => (typeof r === 'object' && r !== null ? row(table, r as Row) : r)),
+      ]),
+  );
   const garage = file['garage'];
-  const own = typeof garage === 'object' && garage !== null ? garageTo2(garage as Row) : garage;
   return {
     ...file,
-    version: 2,
-    garage: own,
-    bikes: rows('bikes'),
-    fasteners: rows('fasteners'),
-    pieces: rows('pieces'),
+    ...rows,
+    version,
+    garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
   };
+}
+
+/** Brings a file of an older version to the one now written, step by step. */
+export function fileToNow(file: Row, version: number): Row {
+  const second = version < 2 ? fileTo(file, 2, rowTo2, garageTo2) : file;
+  return version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
 }

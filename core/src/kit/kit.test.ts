@@ -7,7 +7,8 @@ import { expectedMends, exposures, poissonCdf, TROUBLES, type Exposure } from '.
 import { fastener, owned, uuid } from '../testing/make.js';
 import { combinationSpanner, functional, ratchet, socket, tyreLever } from '../tools/index.js';
 import { newLeg, newTrip } from '../trip/index.js';
-import { functionNeeds, lightestKit, mendOf } from './kit.js';
+import { functionNeeds } from './needs.js';
+import { lightestKit, mendOf } from './kit.js';
 
 let solve: Solve;
 beforeAll(async () => {
@@ -76,10 +77,18 @@ describe('the lightest kit', () => {
   const kitOf = (pieces: ReturnType<typeof owned>[], withTrip = true) => {
     const finder = new ChainFinder(pieces, DEFAULT_PRACTICE);
     const reaches = [reachOf(fastener({ head, torque: { value: 8, source: 'manual' } }), finder)];
+    const list = withTrip ? exposures(bike, trip) : [];
     return lightestKit({
-      reaches,
-      pieces,
-      exposures: withTrip ? exposures(bike, trip) : [],
+      tools: {
+        reaches,
+        pieces,
+        functions: functionNeeds(list),
+        losable: () => false,
+        practice: DEFAULT_PRACTICE,
+        offered: new Set(),
+      },
+      bikeId: bike.id,
+      exposures: list,
       stocks: [],
       owned: new Map(),
       solve,

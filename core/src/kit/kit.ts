@@ -1,11 +1,10 @@
-import type { Measure, Reach } from '../chains/index.js';
+import { WORTH_CARRYING } from './needs.js';
+import type { ToolCase } from './toolCase.js';
 import { carriedChains, coverProblem, lightestSet, reachedBy, type FunctionNeed, type Solve } from '../cover/index.js';
 import { expectedMends, poissonCdf, supplyKind, type Exposure, type Stock } from '../odds/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import type { Role } from '../bike/index.js';
 
-/** Share of trips below which a trouble asks for no tool of its own. Planning value. */
-export const WORTH_CARRYING = 0.02;
 /** Share of a bag that odd pieces really fill. */
 export const BAG_FILL = 0.65;
 
@@ -17,6 +16,10 @@ export interface KitPiece {
   needed: string[];
   /** Troubles whose functions it serves. */
   serves: string[];
+  /** Pieces that it stands in for, should they be lost or break. */
+  standsInFor: string[];
+  /** Whether it is in nobody's drawer yet. */
+  toBuy: boolean;
   /** Expected uses on the trip. */
   uses: number;
 }
@@ -53,6 +56,9 @@ export interface Kit {
   bulk: number;
   proven: boolean;
   gap: number;
+  /** What the tools are worth together, euros, and whether that keeps to the rider's limit. */
+  worth: number;
+  withinWorth: boolean;
   /** Fasteners reached with the kit alone. */
   reached: string[];
   /** Functions that some trouble asks for and that nothing in the drawer does. */
@@ -63,15 +69,6 @@ export interface Kit {
   /** Hours still at stake with this kit. */
   atStake: number;
   saved: number;
-}
-
-/** Functions that the likely troubles ask for: for each the greatest count, since one pair of levers serves every flat. */
-export function functionNeeds(list: readonly Exposure[]): FunctionNeed[] {
-  const needs = new Map<FunctionNeed['does'], number>();
-  for (const { trouble, odds } of list)
-    if (odds >= WORTH_CARRYING)
-      for (const { does, count } of trouble.functions) needs.set(does, Math.max(needs.get(does) ?? 0, count));
-  return [...needs].map(([does, count]) => ({ does, count })).sort((a, b) => (a.does < b.does ? -1 : 1));
 }
 
 /** What a kit gives against one trouble. Stocks are taken as unshared, which is exact where no two troubles draw on one. */
@@ -118,18 +115,18 @@ export function mendOf(
  * there, proven by the solver, plus the spares that the stocks ask for.
  */
 export function lightestKit(given: {
-  reaches: readonly Reach[];
-  pieces: readonly Piece[];
+  tools: ToolCase;
+  /** The bike in question: troubles are of its own fasteners. */
+  bikeId: string;
   exposures: readonly Exposure[];
   stocks: readonly Stock[];
   owned: ReadonlyMap<string, number>;
   solve: Solve;
-  measure?: Measure;
 }): Kit {
-  const { reaches, pieces, exposures, stocks, owned, solve } = given;
-  const wanted = functionNeeds(exposures);
-  const problem = coverProblem(reaches, pieces, wanted);
-  const set = lightestSet(problem, solve, given.measure);
+  const { tools, bikeId, exposures, stocks, owned, solve } = given;
+  const { reaches, pieces, functions: wanted, losable, practice, offered } = tools;
+  const problem = coverProblem(reaches, pieces, wanted, losable);
+  const set = lightestSet(problem, solve, practice.least, 'search', practice.worth);
   const carried = new Map(pieces.map((p, i) => [p.id, set.counts[i]!]));
   // Only chains of carried pieces matter from here on, and they are few.
   const within = reaches.map((r) => carriedChains(r, carried));
@@ -137,11 +134,21 @@ export function lightestKit(given: {
     new Set(within.filter((r) => reachedBy(r, copies)).map((r) => r.fastener.id));
   const all = reachedIds(carried);
 
+  /** Names of carried pieces whose loss this one makes good: with both gone more heads are lost than with either. */
+  const standsInFor = (i: number) =>
+    pieces.flatMap((other, k) => {
+      if (set.counts[k]! < (k === i ? 2 : 1) || !losable(other)) return [];
+      const gone = new Map(carried).set(other.id, set.counts[k]! - 1);
+      const both = new Map(gone).set(pieces[i]!.id, gone.get(pieces[i]!.id)! - 1);
+      return reachedIds(both).size < reachedIds(gone).size ? [other.name] : [];
+    });
+
   const kitPieces: KitPiece[] = pieces.flatMap((piece, i) => {
     const count = set.counts[i]!;
     if (count === 0) return [];
     const without = new Map(carried).set(piece.id, count - 1);
     const left = reachedIds(without);
+    const needed = [...all].filter((id) => !left.has(id));
     const serving = exposures.filter((e) =>
       e.trouble.functions.some((f) => piece.functions.includes(f.does) && e.odds >= WORTH_CARRYING),
     );
@@ -149,7 +156,9 @@ export function lightestKit(given: {
       {
         piece,
         count,
-        needed: [...all].filter((id) => !left.has(id)),
+        needed,
+        standsInFor: needed.length > 0 || serving.length > 0 ? [] : standsInFor(i),
+        toBuy: offered.has(piece.id),
         serves: serving.map((e) => e.trouble.name),
         uses: serving.reduce((s, e) => s + e.lambda, 0),
       },
@@ -159,7 +168,7 @@ export function lightestKit(given: {
   const functionCount = (does: FunctionNeed['does']) =>
     kitPieces.reduce((n, k) => n + (k.piece.functions.includes(does) ? k.count : 0), 0);
   const byRole = (role: Role): boolean | null => {
-    const marked = reaches.filter((r) => r.fastener.role === role);
+    const marked = reaches.filter((r) => r.fastener.role === role && r.fastener.bikeId === bikeId);
     return marked.length === 0 ? null : marked.every((r) => all.has(r.fastener.id));
   };
   const quantity = new Map(stocks.map((s) => [s.kind, s.quantity]));
@@ -192,6 +201,8 @@ export function lightestKit(given: {
     bulk: boxes / BAG_FILL,
     proven: set.proven,
     gap: set.gap,
+    worth: kitPieces.reduce((s, k) => s + k.piece.price * k.count, 0),
+    withinWorth: set.withinWorth,
     reached: [...all],
     missing: wanted.flatMap((f) => {
       const lacking = f.count - functionCount(f.does);

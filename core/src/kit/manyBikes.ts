@@ -1,10 +1,9 @@
 import type { Bike } from '../bike/index.js';
-import { ChainFinder, reachOf, type Reach } from '../chains/index.js';
-import { coverProblem, lightestSet, type Solve } from '../cover/index.js';
+import type { Practice, Reach } from '../chains/index.js';
+import { coverProblem, lightestSet, type FunctionNeed, type Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { exposures } from '../odds/index.js';
 import { usablePieces, type Piece } from '../tools/index.js';
-import { functionNeeds } from './kit.js';
+import { toolCase } from './toolCase.js';
 
 /** So many of a piece. */
 export interface Carried {
@@ -58,22 +57,20 @@ function shared(a: readonly Carried[], b: readonly Carried[]): Carried[] {
  * @param tripId the trip that the functions are for; null for none
  */
 export function manyBikes(doc: GarageDocument, tripId: string | null, solve: Solve): ManyBikes {
-  const trip = doc.trips.find((t) => t.id === tripId);
-  const practice = doc.garage.practice;
-  const work = doc.bikes.map((bike) => {
-    const pieces = usablePieces(doc.pieces, bike.id);
-    const finder = new ChainFinder(
-      pieces.filter((p) => p.mark !== 'never'),
-      practice,
+  // Each bike by itself, out of the drawer: what rides along, or could be bought, is another question.
+  const practice: Practice = { ...doc.garage.practice, others: 'own bike only', from: 'drawer' };
+  const own = { ...doc, garage: { ...doc.garage, practice } };
+  const work = doc.bikes.map((bike) => ({ bike, ...toolCase(own, { bikeId: bike.id, tripId }) }));
+  const least = (reaches: readonly Reach[], pieces: readonly Piece[], functions: readonly FunctionNeed[]) =>
+    lightestSet(
+      coverProblem(reaches, pieces, functions, work[0]?.losable),
+      solve,
+      practice.least,
+      'search',
+      practice.worth,
     );
-    const reaches = doc.fasteners
-      .filter((f) => f.bikeId === bike.id && f.leftOut === null)
-      .map((f): Reach => reachOf(f, finder));
-    const functions = trip ? functionNeeds(exposures(bike, trip)) : [];
-    return { bike, pieces, reaches, functions };
-  });
   const solved = work.map(({ bike, pieces, reaches, functions }) => {
-    const set = lightestSet(coverProblem(reaches, pieces, functions), solve, practice.least);
+    const set = least(reaches, pieces, functions);
     const carried = pieces.flatMap((piece, i): Carried[] =>
       set.counts[i]! > 0 ? [{ piece, count: set.counts[i]! }] : [],
     );
@@ -99,10 +96,10 @@ export function manyBikes(doc: GarageDocument, tripId: string | null, solve: Sol
   const pieces = doc.bikes.length > 0 ? usablePieces(common, doc.bikes[0]!.id) : [];
   const ids = new Set(pieces.map((p) => p.id));
   const reaches = work.flatMap((w) => w.reaches).map((r) => onlyWith(r, ids));
-  const functions = new Map<string, { does: (typeof work)[number]['functions'][number]['does']; count: number }>();
+  const functions = new Map<string, FunctionNeed>();
   for (const { functions: list } of work)
     for (const f of list) functions.set(f.does, { ...f, count: Math.max(f.count, functions.get(f.does)?.count ?? 0) });
-  const set = lightestSet(coverProblem(reaches, pieces, [...functions.values()]), solve, practice.least);
+  const set = least(reaches, pieces, [...functions.values()]);
   const one = pieces.flatMap((piece, i): Carried[] => (set.counts[i]! > 0 ? [{ piece, count: set.counts[i]! }] : []));
   return { core, coreMass: massOf(core), bikes, moves, one, oneMass: massOf(one) };
 }

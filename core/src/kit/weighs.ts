@@ -1,10 +1,9 @@
 import type { Fastener } from '../bike/index.js';
-import { ChainFinder, modeFit, reachOf, type Practice, type Reach } from '../chains/index.js';
-import { coverProblem, lightestSet, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
+import { ChainFinder, modeFit, reachOf, type Reach } from '../chains/index.js';
+import type { Lightest, Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { exposures } from '../odds/index.js';
-import { catalogue, newPiece, usablePieces, type Piece, type PieceModel } from '../tools/index.js';
-import { functionNeeds } from './kit.js';
+import { catalogue, newPiece, type Piece, type PieceModel } from '../tools/index.js';
+import { drives, leastOf, toolCase, type ToolCase } from './toolCase.js';
 
 /** What a change does to the lightest set: exact differences of two optima. Positive is lighter and cheaper. */
 export interface Difference {
@@ -38,22 +37,8 @@ export interface Weighs {
   solved: number;
 }
 
-interface Case {
-  reaches: readonly Reach[];
-  pieces: readonly Piece[];
-  functions: readonly FunctionNeed[];
-}
-
-/** Solves one case; null when its marks leave no set. */
-function optimum({ reaches, pieces, functions }: Case, solve: Solve): Lightest | null {
-  try {
-    return lightestSet(coverProblem(reaches, pieces, functions), solve);
-  } catch (error) {
-    if (error instanceof RangeError) return null;
-    throw error;
-  }
-}
-
+const massOf = (pieces: readonly Piece[], counts: readonly number[]) =>
+  pieces.reduce((s, p, i) => s + counts[i]! * p.mass, 0);
 const priceOf = (pieces: readonly Piece[], counts: readonly number[]) =>
   pieces.reduce((s, p, i) => s + counts[i]! * p.price, 0);
 function carriedNames(pieces: readonly Piece[], set: Lightest): Map<string, { name: string; n: number }> {
@@ -61,16 +46,93 @@ function carriedNames(pieces: readonly Piece[], set: Lightest): Map<string, { na
     pieces.flatMap((p, i) => (set.counts[i]! > 0 ? [[p.id, { name: p.name, n: set.counts[i]! }] as const] : [])),
   );
 }
-function difference(before: Case, was: Lightest, after: Case, is: Lightest): Difference {
+function difference(before: ToolCase, was: Lightest, after: ToolCase, is: Lightest): Difference {
   const [a, b] = [carriedNames(before.pieces, was), carriedNames(after.pieces, is)];
   const more = (x: typeof a, y: typeof a) =>
     [...x].flatMap(([id, { name, n }]) => (n > (y.get(id)?.n ?? 0) ? [name] : []));
   return {
-    grams: Math.round((was.total - is.total) * 10) / 10,
+    grams: Math.round((massOf(before.pieces, was.counts) - massOf(after.pieces, is.counts)) * 10) / 10,
     euros: Math.round((priceOf(before.pieces, was.counts) - priceOf(after.pieces, is.counts)) * 10) / 10,
     leaves: more(a, b),
     comes: more(b, a),
   };
+}
+
+/** What the set would be without the mark on a piece. */
+function unmarked(base: ToolCase, best: Lightest, piece: Piece, solve: Solve): Difference | null {
+  const pieces = base.pieces.map((p) => (p.id === piece.id ? { ...p, mark: null } : p));
+  const finder = new ChainFinder(
+    pieces.filter((p) => p.mark !== 'never'),
+    base.practice,
+  );
+  const reaches = piece.mark === 'never' ? base.reaches.map((r) => reachOf(r.fastener, finder)) : base.reaches;
+  const after: ToolCase = { ...base, pieces, reaches };
+  const set = leastOf(after, solve);
+  return set ? difference(base, best, after, set) : null;
+}
+
+/** A way to turn a head, and what the whole set then is: everything else is chosen again around it. */
+export interface Alternative extends Difference {
+  /** Names of the pieces, in order from the hand. */
+  chain: string[];
+  /** Grams of the pieces of this way alone, and of the whole set with it. */
+  own: number;
+  set: number;
+}
+
+/**
+ * What each way to turn one end of a fastener costs: for every chain the least set that turns that end by it. Exact differences of optima; a
+ * negative figure is heavier than the set as it is.
+ * @param most ways that are solved, the preferred first
+ */
+export function alternativesOf(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null },
+  fastenerId: string,
+  solve: Solve,
+  most = 6,
+): Alternative[] {
+  const base = toolCase(doc, question);
+  const reach = base.reaches.find((r) => r.fastener.id === fastenerId);
+  const best = leastOf(base, solve);
+  if (!reach || !best) return [];
+  return reach.ends[0]!.reach.chains.slice(0, most).flatMap((chain): Alternative[] => {
+    const near = { ...reach.ends[0]!, reach: { ...reach.ends[0]!.reach, chains: [chain] } };
+    const only: Reach = { ...reach, ends: [near, ...reach.ends.slice(1)] };
+    // Losing a piece of this very way cannot be made good by another way.
+    const after: ToolCase = { ...base, reaches: base.reaches.map((r) => (r === reach ? only : r)) };
+    const set = leastOf(after, solve);
+    if (!set) return [];
+    return [
+      {
+        chain: chain.links.map((l) => l.piece.name),
+        own: chain.mass,
+        set: set.counts.reduce((s, n, i) => s + n * base.pieces[i]!.mass, 0),
+        ...difference(base, best, after, set),
+      },
+    ];
+  });
+}
+
+/** What the mark on one piece, or keeping it to one bike, costs; null where it has neither, or nothing can be said. */
+export function markCost(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null },
+  pieceId: string,
+  solve: Solve,
+): Difference | null {
+  const piece = doc.pieces.find((p) => p.id === pieceId);
+  if (!piece || (piece.mark === null && piece.onlyBike === null)) return null;
+  const base = toolCase(doc, question);
+  const best = leastOf(base, solve);
+  if (!best) return null;
+  const free = {
+    ...doc,
+    pieces: doc.pieces.map((p) => (p.id === pieceId ? { ...p, mark: null, onlyBike: null } : p)),
+  };
+  const after = toolCase(free, question);
+  const set = leastOf(after, solve);
+  return set ? difference(base, best, after, set) : null;
 }
 
 const byGrams = (a: Difference, b: Difference) => b.grams - a.grams || b.euros - a.euros;
@@ -89,48 +151,30 @@ export function whatWeighs(
   solve: Solve,
   onProgress: (share: number) => void = () => {},
 ): Weighs {
-  const bike = doc.bikes.find((b) => b.id === question.bikeId);
-  if (!bike) throw new RangeError('that bike is not in this garage: choose another');
-  const trip = doc.trips.find((t) => t.id === question.tripId);
-  const practice: Practice = doc.garage.practice;
-  const pieces = usablePieces(doc.pieces, bike.id);
-  const finder = new ChainFinder(
-    pieces.filter((p) => p.mark !== 'never'),
-    practice,
-  );
-  const chosen = doc.fasteners.filter((f) => f.bikeId === bike.id && f.leftOut === null);
-  const reaches = chosen.map((f) => reachOf(f, finder)).filter((r) => r.best.length > 0);
-  const base: Case = { reaches, pieces, functions: trip ? functionNeeds(exposures(bike, trip)) : [] };
-  const best = optimum(base, solve);
+  const whole = toolCase(doc, question);
+  const base: ToolCase = { ...whole, reaches: whole.reaches.filter((r) => r.best.length > 0) };
+  const { reaches, pieces } = base;
+  const best = leastOf(base, solve);
   if (!best) return { mass: 0, swaps: [], marks: [], purchases: [], candidates: 0, solved: 0 };
 
   const swaps: Swap[] = reaches.flatMap((reach, i) => {
     onProgress((0.4 * i) / reaches.length);
     // Heads with a task in common with another free nothing alone.
-    const after: Case = { ...base, reaches: reaches.filter((r) => r !== reach) };
-    const set = optimum(after, solve);
+    const after: ToolCase = { ...base, reaches: reaches.filter((r) => r !== reach) };
+    const set = leastOf(after, solve);
     if (!set || best.total - set.total < 0.05) return [];
     return [{ fastener: reach.fastener, ...difference(base, best, after, set) }];
   });
 
   const marks: MarkCost[] = pieces.flatMap((piece) => {
     if (piece.mark === null) return [];
-    const free = pieces.map((p) => (p.id === piece.id ? { ...p, mark: null } : p));
-    const open = new ChainFinder(
-      free.filter((p) => p.mark !== 'never'),
-      practice,
-    );
-    const again = piece.mark === 'never' ? reaches.map((r) => reachOf(r.fastener, open)) : reaches;
-    const after: Case = { ...base, pieces: free, reaches: again };
-    const set = optimum(after, solve);
-    return set ? [{ piece, ...difference(base, best, after, set) }] : [];
+    const cost = unmarked(base, best, piece, solve);
+    return cost ? [{ piece, ...cost }] : [];
   });
 
-  const { purchases, candidates, solved } = bestPurchases(base, best, practice, solve, (share) =>
-    onProgress(0.4 + 0.6 * share),
-  );
+  const { purchases, candidates, solved } = bestPurchases(base, best, solve, (share) => onProgress(0.4 + 0.6 * share));
   return {
-    mass: best.total,
+    mass: massOf(pieces, best.counts),
     swaps: swaps.sort(byGrams),
     marks: marks.sort(byGrams),
     purchases,
@@ -139,16 +183,7 @@ export function whatWeighs(
   };
 }
 
-/** Whether a piece stands between hand and head, so that any chain may change by it. */
-const drives = (model: PieceModel) => model.modes.some((m) => m.turns.form === 'drive' || m.turns.form === 'bar');
-
-function bestPurchases(
-  base: Case,
-  best: Lightest,
-  practice: Practice,
-  solve: Solve,
-  onProgress: (share: number) => void,
-) {
+function bestPurchases(base: ToolCase, best: Lightest, solve: Solve, onProgress: (share: number) => void) {
   const have = new Set(base.pieces.map((p) => p.name));
   const carried = base.pieces.filter((_, i) => best.counts[i]! > 0);
   const turnsOf = (p: Pick<Piece, 'modes'>) =>
@@ -178,11 +213,11 @@ function bestPurchases(
     const pieces = [...base.pieces, piece];
     const finder = new ChainFinder(
       pieces.filter((p) => p.mark !== 'never'),
-      practice,
+      base.practice,
     );
     const reaches = base.reaches.map((r) => (drives(model) || heads.has(r) ? reachOf(r.fastener, finder) : r));
-    const after: Case = { ...base, pieces, reaches };
-    const set = optimum(after, solve);
+    const after: ToolCase = { ...base, pieces, reaches };
+    const set = leastOf(after, solve);
     if (set && best.total - set.total > 0.05) purchases.push({ model, ...difference(base, best, after, set) });
   });
   return { purchases: purchases.sort(byGrams).slice(0, 12), candidates: hoped.length, solved: tried.length };

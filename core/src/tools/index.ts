@@ -5,3 +5,4 @@ export * from './shelf.js';
 export * from './sets.js';
 export * from './pieceLine.js';
 export * from './usable.js';
+export * from './offer.js';

@@ -133,8 +133,8 @@ export const pieceSchema = z.strictObject({
   kept: z.string().trim().max(80),
   /** Name of the set that it came in, such as the maker's kit; empty when it came alone. */
   set: z.string().trim().max(80),
-  /** `always` is in every kit, `never` in none. */
-  mark: z.enum(['always', 'never']).nullable(),
+  /** `always` is in every kit, `twice` with two of it, `never` in none. */
+  mark: z.enum(['always', 'twice', 'never']).nullable(),
   /** The one bike on which it may be used; null for any. */
   onlyBike: id.nullable(),
   note,

@@ -52,7 +52,10 @@ const EXTRAS: { re: RegExp; take: (m: RegExpExecArray, said: Said) => void }[] =
     re: / (?:€ ?(\d+(?:[.,]\d+)?)|(\d+(?:[.,]\d+)?) ?(?:€|eur))(?= |$)/iu,
     take: (m, s) => (s.price = Number((m[1] ?? m[2])!.replace(',', '.'))),
   },
-  { re: / (always|never)(?= |$)/iu, take: (m, s) => (s.mark = m[1]!.toLowerCase() as 'always' | 'never') },
+  {
+    re: / (always|twice|never)(?= |$)/iu,
+    take: (m, s) => (s.mark = m[1]!.toLowerCase() as 'always' | 'twice' | 'never'),
+  },
   { re: / (cheap)(?= |$)/iu, take: (_m, s) => (s.quality = 'cheap') },
   { re: / (worn|broken)(?= |$)/iu, take: (m, s) => (s.condition = m[1]!.toLowerCase() as 'worn' | 'broken') },
 ];
@@ -313,7 +316,7 @@ export function findModels(text: string, most = 8): PieceModel[] {
 
 /**
  * Reads one line a piece, as riders say it: `socket 3/8 deep 14`, `ring 12/13`, `bit t30`, `adjustable 250`, `ratchet 1/4 105g`, `13` (a
- * combination spanner), and for anything a mass, price, count, `worn`, `cheap`, `always`, `never`, where it is kept, a note.
+ * combination spanner), and for anything a mass, price, count, `worn`, `cheap`, `always`, `twice`, `never`, where it is kept, a note.
  * Any size can be said, not only those of the catalogue; what is no kind is looked up there by its words.
  */
 export function readPiece(line: string): PieceReading {

@@ -4,7 +4,7 @@ import type { Piece } from './piece.js';
 export const TRUST = { cheap: 0.6, worn: 0.8 } as const;
 
 /** A piece as far as it may be relied on: what is cheap or worn bears less. */
-function trusted(piece: Piece): Piece {
+export function trusted(piece: Piece): Piece {
   const share = (piece.quality === 'cheap' ? TRUST.cheap : 1) * (piece.condition === 'worn' ? TRUST.worn : 1);
   if (share === 1) return piece;
   return { ...piece, modes: piece.modes.map((m) => ({ ...m, bears: Math.round(m.bears * share * 10) / 10 })) };

@@ -29,6 +29,8 @@ export const tripSchema = z.strictObject({
   /** Hours from the call until they set out. */
   callOut: hours,
   companions: z.int().min(0).max(20),
+  /** Other bikes of this garage that ride along; one that is no longer there counts for nothing. */
+  along: z.array(id).max(20),
   /** Share of trips on which the spares must suffice, all together. */
   serviceLevel: z.number().min(0.5).max(0.999),
   /** Factors on every rate: age of the bike, load carried, care taken. */
@@ -54,6 +56,7 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   recovery: 'service',
   callOut: 2,
   companions: 0,
+  along: [],
   serviceLevel: 0.9,
   factors: { age: 1, load: 1, care: 1 },
   note: '',

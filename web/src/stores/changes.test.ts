@@ -7,7 +7,7 @@ const row = (id: string, quantity: number) => ({ id, kind: 'patch', quantity, no
 const doc: GarageDocument = {
   ...emptyDocument({
     name: 'G',
-    practice: { adjustable: 'freely', ratchet: 'within its torque', standing: 'never', least: 'mass' },
+    practice: { ...DEFAULT_PRACTICE, adjustable: 'freely', standing: 'never' },
   }),
   supplies: [row('a', 1), row('b', 2), row('c', 3)],
 };

@@ -1,0 +1,100 @@
+import { ChainFinder, modeFit, reachOf, type Practice, type Reach } from '../chains/index.js';
+import { coverProblem, lightestSet, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
+import type { Fastener } from '../bike/index.js';
+import type { GarageDocument } from '../garage/index.js';
+import { exposures, type Exposure } from '../odds/index.js';
+import { offeredPieces, usablePieces, type Piece, type PieceModel } from '../tools/index.js';
+import { tripDays, type Trip } from '../trip/index.js';
+import { losableIn } from './doubles.js';
+import { functionNeeds } from './needs.js';
+
+/** All that decides the least set of tools: which heads, by which pieces, for which troubles, under which practice. */
+export interface ToolCase {
+  reaches: readonly Reach[];
+  pieces: readonly Piece[];
+  functions: readonly FunctionNeed[];
+  losable: (piece: Piece) => boolean;
+  practice: Practice;
+  /** Ids of pieces that are offered, not owned. */
+  offered: ReadonlySet<string>;
+}
+
+/** Solves a case; null when its marks leave no set. */
+export function leastOf(c: ToolCase, solve: Solve): Lightest | null {
+  try {
+    const problem = coverProblem(c.reaches, c.pieces, c.functions, c.losable);
+    return lightestSet(problem, solve, c.practice.least, 'search', c.practice.worth);
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
+/** Fasteners that a kit for a bike has to turn: its own, and by the rider's practice those of the bikes that ride along. */
+export function fastenersFor(doc: GarageDocument, bikeId: string, trip: Trip | undefined): Fastener[] {
+  const along = doc.garage.practice.others === 'own bike only' ? [] : (trip?.along ?? []);
+  const bikes = new Set([bikeId, ...along]);
+  return doc.fasteners.filter((f) => bikes.has(f.bikeId) && f.leftOut === null);
+}
+
+/** Whether a piece stands between hand and head, so that any chain may change by it. */
+export const drives = (model: Pick<PieceModel, 'modes'>): boolean =>
+  model.modes.some((m) => m.turns.form === 'drive' || m.turns.form === 'bar');
+
+/** Those of the offer that turn one of the heads, stand between hand and head, or have one of the functions. */
+function useful(offer: readonly Piece[], fasteners: readonly Fastener[], functions: readonly FunctionNeed[]): Piece[] {
+  const heads = [
+    ...new Map(
+      fasteners.flatMap((f) => (f.far ? [f.head, f.far] : [f.head])).map((h) => [`${h.form} ${h.size}`, h]),
+    ).values(),
+  ];
+  return offer.filter(
+    (p) =>
+      drives(p) ||
+      p.functions.some((does) => functions.some((f) => f.does === does)) ||
+      p.modes.some((m) => heads.some((h) => modeFit(m, h).verdict === 'fits')),
+  );
+}
+
+/**
+ * The case of one bike and trip: heads of the bike and of those that ride along, pieces from where the practice says.
+ * Drawer first: a head that the drawer reaches is left to it; the catalogue stands in for the rest.
+ * @param finder chains over the usable pieces of the drawer, where they are known already
+ */
+export function toolCase(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null },
+  finder?: ChainFinder,
+  list?: readonly Exposure[],
+): ToolCase {
+  const bike = doc.bikes.find((b) => b.id === question.bikeId);
+  if (!bike) throw new RangeError('that bike is not in this garage: choose another');
+  const trip = doc.trips.find((t) => t.id === question.tripId);
+  const practice = doc.garage.practice;
+  const functions = functionNeeds(list ?? (trip ? exposures(bike, trip) : []));
+  const fasteners = fastenersFor(doc, bike.id, trip);
+  const drawer = usablePieces(doc.pieces, bike.id);
+  const inUse = (pieces: readonly Piece[]) => pieces.filter((p) => p.mark !== 'never');
+  const rest = { functions, practice, losable: losableIn(practice.doubles, trip ? tripDays(trip) : 0) };
+  if (practice.from === 'catalogue') {
+    const pieces = useful(offeredPieces(practice.quality), fasteners, functions);
+    const all = new ChainFinder(pieces, practice);
+    const reaches = fasteners.map((f) => reachOf(f, all));
+    return { ...rest, reaches, pieces, offered: new Set(pieces.map((p) => p.id)) };
+  }
+  const own = finder ?? new ChainFinder(inUse(drawer), practice);
+  const reaches = fasteners.map((f) => reachOf(f, own));
+  if (practice.from === 'drawer') return { ...rest, reaches, pieces: drawer, offered: new Set() };
+  const gaps = reaches.filter((r) => r.best.length === 0).map((r) => r.fastener);
+  const able = (does: FunctionNeed['does']) =>
+    inUse(drawer).reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);
+  const missing = functions.filter((f) => able(f.does) < f.count);
+  const offer = gaps.length + missing.length > 0 ? useful(offeredPieces(practice.quality), gaps, missing) : [];
+  const both = new ChainFinder([...inUse(drawer), ...offer], practice);
+  return {
+    ...rest,
+    reaches: reaches.map((r) => (r.best.length > 0 ? r : reachOf(r.fastener, both))),
+    pieces: [...drawer, ...offer],
+    offered: new Set(offer.map((p) => p.id)),
+  };
+}
