@@ -50,6 +50,9 @@ const stub: PieceModel = {
   price: 0,
 };
 
+/** What came with the Quarrel: it goes into the drawer at no price. */
+const MAKERS = { set: 'Maker’s kit, one cylinder', price: 0, kept: 'under the seat' };
+
 /** A six-lobe T55 with a 13 mm hex back; turned round, the back itself turns an inside hex of 13. */
 const reversible: PieceModel = {
   name: 'Reversible bit T55, hex 13 back',
@@ -135,14 +138,15 @@ export function drawer(nextId: () => string): Piece[] {
     [bit({ form: 'jis', size: '2' })],
     ...['5', '6', '8', '10'].map((s): [PieceModel] => [bitSocket('3/8in', key(s))]),
     ...['40', '45', '50'].map((s): [PieceModel] => [bitSocket('3/8in', lobe(s))]),
-    ...['4', '5', '6', '8'].map((s): [PieceModel] => [lKey(s)]),
+    ...['4', '5', '6'].map((s): [PieceModel, Partial<Piece>] => [lKey(s), MAKERS]),
+    [lKey('8')],
     [lKey('5/32in')],
     [foldingSet([...['2.5', '3', '4', '5', '6'].map(key), lobe('25')])],
     [driver({ form: 'jis', size: '2' })],
-    [driver({ form: 'slot', size: '6' })],
+    [driver({ form: 'slot', size: '6' }), MAKERS],
     [adjustable(250, 30, 370)],
     [adjustable(250, 34, 230, true)],
-    [plugSpanner('16'), { note: 'From the maker’s kit.' }],
+    [plugSpanner('16'), MAKERS],
     [plugSpanner('14')],
     [stub, { source: 'user', note: 'Cut from an old axle and welded.' }],
     [reversible, { source: 'user' }],
@@ -151,10 +155,7 @@ export function drawer(nextId: () => string): Piece[] {
     [pipe(300)],
     [handTool('spoke key', 'Spoke key 6', { form: 'spoke', size: '6' }, 25, 32, 8)],
     [handTool('valve tool', 'Valve core tool', { form: 'valve', size: '' }, 0, 6, 2)],
-    [
-      handTool('hook spanner', 'Hook spanner 45', { form: 'hook', size: '45' }, 150, 130, 12),
-      { note: 'From the maker’s kit.' },
-    ],
+    [handTool('hook spanner', 'Hook spanner 45', { form: 'hook', size: '45' }, 150, 130, 12), MAKERS],
     [pliers('Combination pliers 160', ['grip', 'cut'], 180, 160, 12)],
     [pliers('Locking pliers 180', ['grip'], 250, 180, 16)],
     [

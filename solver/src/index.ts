@@ -2,7 +2,7 @@ import loadHighs from 'highs';
 import type { Milp, MilpAnswer, Solve } from '@necessaire/core';
 
 /** Seconds after which the solver stops with its best and a bound. */
-const LIMIT = 20;
+const LIMIT = 8;
 
 const number = (value: number) => (value === Infinity ? '+inf' : value === -Infinity ? '-inf' : String(value));
 

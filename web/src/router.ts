@@ -12,6 +12,7 @@ export const router = createRouter({
     { path: '/kit', component: () => import('./stages/kit/KitView.vue'), meta: { title: 'Kit' } },
     { path: '/stow', component: () => import('./stages/stow/StowView.vue'), meta: { title: 'Stow' } },
     { path: '/print', component: () => import('./print/PrintView.vue'), meta: { title: 'Print', bare: true } },
+    { path: '/print/buy', component: () => import('./print/BuyPrint.vue'), meta: { title: 'Buy list', bare: true } },
     { path: '/:rest(.*)*', redirect: '/walk' },
   ],
 });

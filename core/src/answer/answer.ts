@@ -3,6 +3,7 @@ import {
   ChainFinder,
   chainNames,
   cureOf,
+  disjoint,
   endsOf,
   reachOf,
   type Chain,
@@ -28,12 +29,14 @@ export interface FastenerAnswer {
   id: string;
   reached: boolean;
   best: Chain[];
-  /** Other chains at the near end, the preferred first, at most five. */
-  others: Chain[];
+  /** Other ways, the preferred first, at most five: a chain at the near end, and one at the far end that shares no piece with it. */
+  others: Chain[][];
   fails: { end: 'near' | 'far'; fail: Fail }[];
   /** A tool that only spins it: its name. */
   loose: string | null;
   cure: Cure | null;
+  /** Pieces marked *never* with which it would be reached; empty when none would. */
+  barred: string[];
 }
 
 /**
@@ -161,16 +164,30 @@ function packet(size: StowItem['size'], n: number): StowItem['size'] {
   return { length, width, height };
 }
 
+function otherWays(reach: Reach): Chain[][] {
+  if (reach.best.length === 0) return [];
+  const [near, far] = reach.ends.map((e) => e.reach.chains);
+  const ways: Chain[][] = [];
+  for (const chain of near!) {
+    if (chain === reach.best[0]) continue;
+    const other = far ? [chain, ...far.filter((f) => disjoint(chain, f)).slice(0, 1)] : [chain];
+    if (other.length === reach.best.length) ways.push(other);
+    if (ways.length === MOST_OTHERS) break;
+  }
+  return ways;
+}
+
 function asAnswer(reach: Reach): FastenerAnswer {
   const near = reach.ends[0]!.reach;
   return {
     id: reach.fastener.id,
     reached: reach.best.length > 0,
     best: reach.best,
-    others: near.chains.filter((c) => c !== reach.best[0]).slice(0, MOST_OTHERS),
+    others: otherWays(reach),
     fails: reach.fails,
     loose: near.loose?.piece.name ?? null,
     cure: null,
+    barred: [],
   };
 }
 
@@ -230,8 +247,14 @@ export function answerFor(
 
   onPhase('cures');
   const answers = reaches.map(asAnswer);
+  const marked = new ChainFinder(pieces, practice);
+  const never = new Set(pieces.filter((p) => p.mark === 'never').map((p) => p.id));
   answers.forEach((a, i) => {
-    if (!a.reached) a.cure = memory.cure(chosen[i]!, practice);
+    if (a.reached) return;
+    a.cure = memory.cure(chosen[i]!, practice);
+    if (never.size === 0) return;
+    const links = reachOf(chosen[i]!, marked).best.flatMap((c) => c.links);
+    a.barred = [...new Set(links.filter((l) => never.has(l.piece.id)).map((l) => l.piece.name))];
   });
   return {
     fasteners: answers,

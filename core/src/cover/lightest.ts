@@ -327,7 +327,9 @@ function leastFor(
     const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * by[i]!, 0);
     const total = sum(main);
     if (answer === null) {
-      const gap = solved.status === 'optimal' ? 0 : Math.max(0, (total - solved.bound) / Math.max(1, total));
+      // The search's bound holds whatever the solver had time for.
+      const bound = Math.max(solved.bound, own ? own.total * TENTHS * (1 - own.gap) : 0);
+      const gap = solved.status === 'optimal' ? 0 : Math.max(0, (total - bound) / Math.max(1, total));
       answer = { counts, total: total / TENTHS, proven: solved.status === 'optimal', gap };
       if (!answer.proven) return answer;
     } else answer = { ...answer, counts };

@@ -3,7 +3,9 @@ import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { newFastener, type Fastener } from '../bike/index.js';
 import { uuid } from '../testing/make.js';
+import type { Piece } from '../tools/index.js';
 import { FASTENER_COLUMNS, readFasteners, writeFasteners, type FastenerPreview } from './fasteners.js';
+import { readPieces, writePieces } from './pieces.js';
 import { readCsv, readNumber, readYes, writeCsv } from './table.js';
 
 const BIKE = uuid(1);
@@ -154,5 +156,62 @@ describe('fasteners as a table', () => {
   test('the header is as documented', () => {
     expect(FASTENER_COLUMNS.slice(0, 6)).toEqual(['station', 'name', 'head', 'far end', 'count', 'thread']);
     expect(new Set(FASTENER_COLUMNS).size).toBe(FASTENER_COLUMNS.length);
+  });
+});
+
+describe('the drawer as a table', () => {
+  const drawer = demoGarage().pieces;
+  const read = (text: string, known: readonly Piece[] = []) => {
+    const result = readPieces(text, known, () => crypto.randomUUID());
+    if (!result.ok) throw new Error(result.message);
+    return result.preview;
+  };
+  test('comes back whole: what is said in one line, and what was made or altered with its shapes', () => {
+    const preview = read(writePieces(drawer), drawer);
+    expect([preview.faults, preview.added, preview.changed]).toEqual([0, 0, drawer.length]);
+    expect(preview.rows).toEqual(drawer);
+  });
+  test('a table without ids adds pieces that turn what they turned', () => {
+    const preview = read(writePieces(drawer));
+    expect(preview.added).toBe(drawer.length);
+    preview.rows.forEach((row, i) => {
+      const { id: _a, source: _b, weighed: _c, onlyBike: _d, ...rest } = row;
+      expect(drawer[i]).toMatchObject(rest);
+    });
+  });
+  test('a rider’s own short table', () => {
+    const preview = read('piece;count;mass g;kept\nsocket 3/8 deep 14;2;66,5;garage wall\nring 12/13;;;\n"";;;');
+    expect(preview.rows.map((p) => [p.name, p.count, p.mass, p.kept])).toEqual([
+      ['Socket ⅜ in, 14 deep', 2, 66.5, 'garage wall'],
+      ['Ring spanner 12 and 13', 1, expect.any(Number), ''],
+    ]);
+  });
+  test('bad cells are named and nothing is taken', () => {
+    const preview = read(
+      'piece,count,does,shapes\nsprocket wrench zz9,1,,\nring 12/13,0,,\nring 12/13,1,fly,\nring 12/13,1,,{oops\nring 12/13,1,,"[{""a"":1}]"',
+    );
+    expect(preview.rows).toEqual([]);
+    expect(preview.lines.map((l) => l.cells.find((c) => c.fault)?.column)).toEqual([
+      'piece',
+      'count',
+      'does',
+      'shapes',
+      'shapes',
+    ]);
+    expect(readPieces('a,b\n1,2', [], () => '').ok).toBe(false);
+  });
+  test('a piece of its own, by name alone', () => {
+    const [row] = read('name,kind,mass g,length mm,does\nBent rod,home-made,80,200,pry; punch out').rows;
+    expect(row).toMatchObject({ name: 'Bent rod', kind: 'home-made', mass: 80, functions: ['pry', 'punch out'] });
+    expect(row!.size.length).toBe(200);
+  });
+  test('no text makes it throw', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 200 }), (text) => {
+        readPieces(`piece,name,count\n${text}`, [], () => crypto.randomUUID());
+        readPieces(text, drawer, () => crypto.randomUUID());
+      }),
+      { numRuns: 200 },
+    );
   });
 });

@@ -10,54 +10,13 @@ import {
   type Access,
   type Fastener,
 } from '../bike/index.js';
-import { faultsOf, SOURCES } from '../garage/index.js';
+import { SOURCES } from '../garage/index.js';
 import { parseShape, THREADS, typeShape, USUAL_HEAD } from '../sizes/index.js';
-import { readCsv, readNumber, readYes, writeCsv, type Cell, type Line } from './table.js';
+import { number, oneOf, readRows, yes, type Column, type Preview, type Take } from './rows.js';
+import { writeCsv } from './table.js';
 
-/** Takes a cell into the row being made; returns what is wrong with it, or null. */
-type Take = (text: string, row: Partial<Fastener>) => string | null;
-interface Column {
-  title: string;
-  /** Field of the fastener whose schema fault belongs to this cell. */
-  field: string;
-  write: (f: Fastener) => string | number;
-  take: Take;
-}
-
-const oneOf =
-  <T extends string>(list: readonly T[], set: (row: Partial<Fastener>, value: T) => void, what: string): Take =>
-  (text, row) => {
-    if (text === '') return null;
-    const hit = list.find((x) => x.toLowerCase() === text.toLowerCase());
-    if (hit === undefined) return `no such ${what}: ${list.join(', ')}`;
-    set(row, hit);
-    return null;
-  };
-const yes =
-  (set: (row: Partial<Fastener>, value: boolean) => void): Take =>
-  (text, row) => {
-    const value = readYes(text);
-    if (value === null) return 'write yes or no';
-    set(row, value);
-    return null;
-  };
-const number = (
-  set: (row: Partial<Fastener>, value: number) => void,
-  [min, max]: readonly [number, number],
-  whole = false,
-): Take => {
-  return (text, row) => {
-    if (text === '') return null;
-    const value = readNumber(text);
-    if (Number.isNaN(value)) return 'write a plain number, such as 12.5';
-    if (value < min || value > max) return `must be ${min} to ${max}`;
-    if (whole && !Number.isInteger(value)) return 'must be a whole number';
-    set(row, value);
-    return null;
-  };
-};
 const head =
-  (key: 'head' | 'far'): Take =>
+  (key: 'head' | 'far'): Take<Fastener> =>
   (text, row) => {
     if (text === '') return null;
     const read = parseShape(text);
@@ -75,10 +34,10 @@ const ACCESS: { key: Measure; title: string; range: readonly [number, number] }[
   { key: 'swing', title: 'swing degrees', range: [1, 360] },
   { key: 'stud', title: 'stud mm', range: [0, 5000] },
 ];
-const accessColumns = (end: 'access' | 'farAccess', prefix: string): Column[] => {
+const accessColumns = (end: 'access' | 'farAccess', prefix: string): Column<Fastener>[] => {
   const of = (row: Partial<Fastener>): Access => row[end] ?? FREE_ACCESS;
   return [
-    ...ACCESS.map(({ key, title, range }): Column => ({
+    ...ACCESS.map(({ key, title, range }): Column<Fastener> => ({
       title: `${prefix}${title}`,
       field: `${end}.${key}`,
       // Nought means free where free is nought, and is left empty.
@@ -100,7 +59,7 @@ const accessColumns = (end: 'access' | 'farAccess', prefix: string): Column[] =>
 const word = (value: boolean) => (value ? 'yes' : '');
 
 /** The columns of a fastener table, in the order in which they are written. */
-const COLUMNS: Column[] = [
+const COLUMNS: Column<Fastener>[] = [
   {
     title: 'station',
     field: 'station',
@@ -236,20 +195,7 @@ export const writeFasteners = (fasteners: readonly Fastener[]): string =>
     fasteners.map((f) => COLUMNS.map((c) => c.write(f))),
   );
 
-/** What reading a table would do: shown before anything is written. */
-export interface FastenerPreview {
-  columns: string[];
-  /** Columns of the file that mean nothing here. */
-  unread: string[];
-  lines: Line[];
-  /** Rows that would be added or changed; empty as soon as one cell is at fault: all or nothing. */
-  rows: Fastener[];
-  added: number;
-  changed: number;
-  faults: number;
-}
-
-const plainTitle = (title: string) => title.toLowerCase().replace(/[^a-z0-9]+/g, '');
+export type FastenerPreview = Preview<Fastener>;
 
 /**
  * Reads a fastener table against a bike. A line whose `id` is a fastener of this bike changes that one, in the columns that the file has; any
@@ -262,91 +208,30 @@ export function readFasteners(
   known: readonly Fastener[],
   nextId: () => string,
 ): { ok: true; preview: FastenerPreview } | { ok: false; message: string } {
-  const read = readCsv(text);
-  if (!read.ok) return read;
-  const { header, lines } = read.sheet;
-  const at = header.map((title) => COLUMNS.find((c) => plainTitle(c.title) === plainTitle(title)));
-  if (!at.some((c) => c?.field === 'head') && !at.some((c) => c?.field === 'thread'))
-    return {
-      ok: false,
-      message: `there is no column "head": the first line must name the columns, such as ${FASTENER_COLUMNS.slice(0, 6).join(', ')}`,
-    };
-  const twice = at.find((c, i) => c && at.indexOf(c) !== i);
-  if (twice) return { ok: false, message: `the column "${twice.title}" occurs twice: take one out` };
-  const byId = new Map(known.filter((f) => f.bikeId === bikeId).map((f) => [f.id, f]));
-  const rows: Fastener[] = [];
-  const out: Line[] = [];
-  const seen = new Set<string>();
-  let [added, changed, faults] = [0, 0, 0];
-  for (const { number: line, cells: texts } of lines) {
-    const draft: Partial<Fastener> = {};
-    const cells: Cell[] = [];
-    const idAt = at.findIndex((c) => c?.field === 'id');
-    const old = byId.get(idAt >= 0 ? (texts[idAt] ?? '') : '');
-    if (old) Object.assign(draft, { access: old.access, farAccess: old.farAccess, torque: old.torque });
-    at.forEach((column, i) => {
-      if (!column) return;
-      const cell = texts[i] ?? '';
-      // An empty cell of a row that is there empties the field, where the field can be empty.
-      if (old && cell === '') clear(column, draft);
-      cells.push({ column: column.title, text: cell, fault: column.take(cell, draft) });
-    });
-    const extra = texts.slice(header.length).filter((c) => c !== '');
-    if (extra.length > 0)
-      cells.push({ column: '(beyond the header)', text: extra.join(' '), fault: 'more cells than columns: quote it' });
-    if (!draft.head && !old) {
+  return readRows<Fastener>(text, {
+    columns: COLUMNS,
+    schema: fastenerSchema,
+    known: known.filter((f) => f.bikeId === bikeId),
+    lacks: (fields) =>
+      fields.has('head') || fields.has('thread')
+        ? null
+        : `there is no column "head": the first line must name the columns, such as ${FASTENER_COLUMNS.slice(0, 6).join(', ')}`,
+    start: (old) => (old ? { access: old.access, farAccess: old.farAccess, torque: old.torque } : {}),
+    clear,
+    finish(draft, old, cells) {
+      if (old) return { ...old, ...draft, id: old.id, head: draft.head ?? old.head };
       const usual = draft.thread ? USUAL_HEAD[draft.thread] : undefined;
-      if (usual) {
+      if (!draft.head && usual) {
         draft.head = { form: 'hex', size: usual };
         draft.evidence ??= 'assumed';
       }
-    }
-    const cellOf = (field: string) => {
-      const column = COLUMNS.find((c) => c.field === field)!;
-      const hit = cells.find((c) => c.column === column.title);
-      if (hit) return hit;
-      const missing: Cell = { column: column.title, text: '', fault: null };
-      cells.push(missing);
-      return missing;
-    };
-    if (!draft.head && !old && !cells.some((c) => c.column === 'head' && c.fault))
-      cellOf('head').fault = 'no size: 10, 1/2in, i5, t30, ph2';
-    if (draft.id && !old) {
-      // A stranger's id would tie this row to another bike's: it becomes a new row.
-      delete draft.id;
-    }
-    if (old && seen.has(old.id)) cellOf('id').fault = 'this id stands on two lines: take one out';
-    if (old) seen.add(old.id);
-    if (!cells.some((c) => c.fault)) {
-      const row = old
-        ? { ...old, ...draft, id: old.id, head: draft.head ?? old.head }
-        : newFastener({ name: 'Fastener', ...draft, id: nextId(), bikeId, head: draft.head! });
-      const checked = fastenerSchema.safeParse(row);
-      if (checked.success) {
-        rows.push(checked.data);
-        if (old) changed++;
-        else added++;
-      } else
-        for (const fault of faultsOf(checked.error)) {
-          const column = COLUMNS.find((c) => fault.path.startsWith(c.field)) ?? COLUMNS[1]!;
-          cellOf(column.field).fault = fault.message;
-        }
-    }
-    faults += cells.filter((c) => c.fault).length;
-    out.push({ number: line, cells });
-  }
-  return {
-    ok: true,
-    preview: {
-      columns: at.filter((c) => c !== undefined).map((c) => c.title),
-      unread: header.filter((_h, i) => !at[i] && header[i] !== ''),
-      lines: out,
-      rows: faults > 0 ? [] : rows,
-      added: faults > 0 ? 0 : added,
-      changed: faults > 0 ? 0 : changed,
-      faults,
+      if (!draft.head) {
+        cells.fault('head', 'no size: 10, 1/2in, i5, t30, ph2');
+        return null;
+      }
+      return newFastener({ name: 'Fastener', ...draft, id: nextId(), bikeId, head: draft.head });
     },
-  };
+  });
 }
 
 const FREE_FIELDS: Record<string, (draft: Partial<Fastener>) => void> = {
@@ -355,11 +240,11 @@ const FREE_FIELDS: Record<string, (draft: Partial<Fastener>) => void> = {
   torque: (d) => (d.torque = null),
   role: (d) => (d.role = null),
 };
-function clear(column: Column, draft: Partial<Fastener>): void {
-  FREE_FIELDS[column.field]?.(draft);
+function clear(field: string, draft: Partial<Fastener>): void {
+  FREE_FIELDS[field]?.(draft);
   for (const end of ['access', 'farAccess'] as const)
-    if (column.field.startsWith(`${end}.`)) {
-      const key = column.field.slice(end.length + 1) as keyof Access;
+    if (field.startsWith(`${end}.`)) {
+      const key = field.slice(end.length + 1) as keyof Access;
       draft[end] = { ...(draft[end] ?? FREE_ACCESS), [key]: FREE_ACCESS[key] };
     }
 }

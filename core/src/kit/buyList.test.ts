@@ -1,7 +1,10 @@
-import { describe, expect, test } from '@jest/globals';
+import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
+import { loadSolver } from '@necessaire/solver';
 import { newBike, type Fastener } from '../bike/index.js';
-import { ChainFinder, cureOf, DEFAULT_PRACTICE, reachOf } from '../chains/index.js';
+import { answerFor } from '../answer/index.js';
+import { ChainFinder, cureOf, DEFAULT_PRACTICE, reachOf, type Practice } from '../chains/index.js';
+import type { Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { fastener, owned, uuid } from '../testing/make.js';
 import {
@@ -13,13 +16,20 @@ import {
   setModels,
   type Piece,
 } from '../tools/index.js';
-import { buyList } from './buyList.js';
+import { buyList, type BuyList } from './buyList.js';
+import { ownSets } from './ownSets.js';
 
+let solve: Solve;
+beforeAll(async () => {
+  solve = await loadSolver();
+});
+
+const ONE = { bikeId: uuid(1), tripId: null };
 const nm = (value: number) => ({ value, source: 'manual' as const });
 const hex = (size: string, extra: Partial<Fastener> = {}) =>
   fastener({ head: { form: 'hex', size }, torque: nm(8), ...extra });
 const garage = (fasteners: Fastener[], pieces: Piece[] = []): GarageDocument => ({
-  ...emptyDocument({ name: 'Test', practice: DEFAULT_PRACTICE }),
+  ...emptyDocument({ name: 'Test', practice: { ...DEFAULT_PRACTICE, quality: 'good everywhere' } }),
   bikes: [newBike(uuid(1), 'One'), newBike(uuid(2), 'Two')],
   fasteners,
   pieces,
@@ -28,7 +38,7 @@ const garage = (fasteners: Fastener[], pieces: Piece[] = []): GarageDocument => 
 describe('what to buy', () => {
   test('for mass one gap is cured as the cure says', () => {
     const bolt = hex('13');
-    const list = buyList(garage([bolt]), uuid(1), 'mass');
+    const list = buyList(garage([bolt]), ONE, 'mass');
     const cure = cureOf(
       bolt,
       [],
@@ -42,11 +52,11 @@ describe('what to buy', () => {
     const sizes = ['10', '15', '20', '25', '27', '30', '40'];
     const handle = [owned(driverHandle('1/4in')), owned(bitHolder('1/4in'))];
     const gaps = sizes.map((size) => fastener({ head: { form: 'lobe-pin', size }, torque: nm(1) }));
-    const one = buyList(garage(gaps.slice(0, 1), handle), uuid(1), 'money');
+    const one = buyList(garage(gaps.slice(0, 1), handle), ONE, 'money');
     expect(one.sets).toEqual([]);
     expect(one.singles.map((s) => s.piece.name)).toEqual(['Bit pinned T10']);
-    const some = buyList(garage(gaps.slice(0, 6), handle), uuid(1), 'money');
-    const all = buyList(garage(gaps, handle), uuid(1), 'money');
+    const some = buyList(garage(gaps.slice(0, 6), handle), ONE, 'money');
+    const all = buyList(garage(gaps, handle), ONE, 'money');
     const singly = gaps.length * one.price;
     expect(all.price).toBeLessThan(singly);
     expect(all.sets.map((s) => s.set.name)).toEqual(['Bits, pinned six-lobe, seven']);
@@ -62,7 +72,7 @@ describe('what to buy', () => {
     const doc = { ...demo, pieces: demo.pieces.filter((_, i) => i % 3 !== 0) };
     const bikeId = demo.bikes[0]!.id;
     for (const least of ['money', 'mass'] as const) {
-      const list = buyList(doc, bikeId, least);
+      const list = buyList(doc, { bikeId, tripId: null }, least);
       expect(list.cures.length).toBeGreaterThan(3);
       const bought = [
         ...list.singles.map((s) => ({ ...s.piece, id: `single ${s.piece.id}`, count: s.count })),
@@ -76,14 +86,60 @@ describe('what to buy', () => {
       for (const f of list.cures)
         expect({ f: f.name, reached: reachOf(f, finder).best.length > 0 }).toEqual({ f: f.name, reached: true });
     }
-    expect(buyList(doc, bikeId, 'money').price).toBeLessThanOrEqual(buyList(doc, bikeId, 'mass').price + 1e-9);
+    expect(buyList(doc, { bikeId, tripId: null }, 'money').price).toBeLessThanOrEqual(
+      buyList(doc, { bikeId, tripId: null }, 'mass').price + 1e-9,
+    );
   }, 60_000);
+  test('what a trip’s troubles ask for and the drawer does not do is on the list, the cheapest that does it', () => {
+    const doc = demoGarage();
+    const pieces = doc.pieces.filter((p) => !p.functions.includes('inflate') && !p.functions.includes('lever tyre'));
+    const asked = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
+    const now = buyList({ ...doc, pieces }, asked, 'money');
+    const needs = answerFor({ ...doc, pieces }, asked, solve).kit.missing;
+    expect(now.functions).toEqual(needs);
+    expect(needs.length).toBeGreaterThan(0);
+    for (const { does, count } of needs) {
+      const able = now.singles.filter((s) => s.piece.functions.includes(does));
+      expect(able.reduce((n, s) => n + s.count, 0)).toBeGreaterThanOrEqual(count);
+    }
+  });
+  test('quality by torque: cheap where a cheap one bears it, good where it does not', () => {
+    const list = (torque: number, quality: Practice['quality']) => {
+      const doc = garage([hex('19', { torque: nm(torque) })]);
+      return buyList({ ...doc, garage: { ...doc.garage, practice: { ...DEFAULT_PRACTICE, quality } } }, ONE, 'money');
+    };
+    const names = (l: BuyList) => l.singles.map((s) => s.piece.quality);
+    expect(names(list(20, 'good where torque is high'))).toEqual(['cheap']);
+    expect(names(list(20, 'good everywhere'))).toEqual(['good']);
+    const cheap = list(20, 'cheap everywhere').singles[0]!.piece;
+    // A torque between what its cheap and its good make bear asks for the good one, or for something stouter.
+    const heavy = list(Math.max(...cheap.modes.map((m) => m.bears)) * 0.9, 'good where torque is high');
+    for (const { piece } of heavy.singles)
+      expect(Math.max(...piece.modes.map((m) => m.bears))).toBeGreaterThan(
+        Math.max(...cheap.modes.map((m) => m.bears)) * 0.9,
+      );
+    expect(list(20, 'good where torque is high').price).toBeLessThan(list(20, 'good everywhere').price);
+  });
   test('another bike that the purchase helps is named; nothing missing, nothing to buy', () => {
     const mine = hex('13');
     const theirs = hex('13', { id: uuid(77), bikeId: uuid(2), name: 'Their bolt' });
-    const list = buyList(garage([mine, theirs]), uuid(1), 'money');
+    const list = buyList(garage([mine, theirs]), ONE, 'money');
     expect(list.forOthers).toEqual([{ bike: 'Two', fasteners: ['Their bolt'] }]);
-    const none = buyList(garage([mine], [owned(combinationSpanner('13'))]), uuid(1), 'money');
+    const none = buyList(garage([mine], [owned(combinationSpanner('13'))]), ONE, 'money');
     expect(none).toMatchObject({ singles: [], sets: [], price: 0, mass: 0, cures: [] });
   });
+});
+
+test('the maker’s kit against what the lightest kit takes of it', () => {
+  const doc = demoGarage();
+  const kit = answerFor(doc, { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id }, solve).kit;
+  const [set] = ownSets(doc.pieces, kit);
+  expect(set!.name).toBe('Maker’s kit, one cylinder');
+  expect(set!.taken.length + set!.left.length).toBe(set!.pieces.length);
+  expect(set!.taken.every((p) => kit.pieces.some((k) => k.piece.id === p.id))).toBe(true);
+  expect(set!.mass - set!.freedMass).toBeCloseTo(
+    set!.taken.reduce((s, p) => s + p.mass * p.count, 0),
+    9,
+  );
+  expect(set!.pieces.every((p) => p.price === 0)).toBe(true);
 });

@@ -1,8 +1,18 @@
 import type { Fastener } from '../bike/index.js';
 import { ChainFinder, reachWithOffer, reachOf, type Practice } from '../chains/index.js';
-import { cheapestCover } from '../cover/index.js';
+import { cheapestCover, type FunctionNeed } from '../cover/index.js';
+import { exposures } from '../odds/index.js';
+import { functionNeeds } from './needs.js';
 import type { GarageDocument } from '../garage/index.js';
-import { catalogue, newPiece, setModels, toolSets, usablePieces, type Piece, type ToolSet } from '../tools/index.js';
+import {
+  newPiece,
+  offeredPieces,
+  setModels,
+  toolSets,
+  usablePieces,
+  type Piece,
+  type ToolSet,
+} from '../tools/index.js';
 
 /** What is bought least of. */
 export type BuyFor = 'money' | 'mass';
@@ -17,6 +27,8 @@ export interface BuyList {
   /** Fasteners that it brings within reach, and those that nothing in the catalogue reaches. */
   cures: Fastener[];
   hopeless: Fastener[];
+  /** What the trip's troubles ask for and nothing in the drawer does. */
+  functions: FunctionNeed[];
   /** Heads of other bikes in the garage that the leftovers bring within reach, by bike. */
   forOthers: { bike: string; fasteners: string[] }[];
   /** Whether it is proven to be the least. */
@@ -28,19 +40,25 @@ const MOST_ALTERNATIVES = 400;
 const TIES = 2 ** 20;
 
 /**
- * The least money (or mass) that brings every gap of a bike within reach: single pieces against sets.
- * Exact over the sixty least ways of each gap; a set gives all its pieces for its one price.
+ * The least money (or mass) that brings every gap of a bike within reach and adds what the trip's troubles ask for: single pieces against sets,
+ * in the quality that the practice says. Where either will do, a cheap piece is taken as far as it bears the torque.
+ * Exact over the sixty least ways of each gap and the twelve least of each function; a set gives all its pieces for its one price.
  */
-export function buyList(doc: GarageDocument, bikeId: string, least: BuyFor): BuyList {
+export function buyList(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null },
+  least: BuyFor,
+): BuyList {
+  const { bikeId } = question;
   const practice: Practice = doc.garage.practice;
   const drawer = usablePieces(doc.pieces, bikeId).filter((p) => p.mark !== 'never');
   const finder = new ChainFinder(drawer, practice);
   const gaps = doc.fasteners
     .filter((f) => f.bikeId === bikeId && f.leftOut === null)
     .filter((f) => reachOf(f, finder).best.length === 0);
-  const offered = catalogue().map((m, i) => newPiece(m, { id: `offered-${i}`, count: 2 }));
+  const offered = offeredPieces(practice.quality);
   const byName = new Map(offered.map((p) => [p.name, p]));
-  const sets = toolSets();
+  const sets = toolSets().filter((s) => !s.supplied);
   const setsWith = new Map<string, number[]>();
   sets.forEach((s, i) => {
     for (const name of new Set(s.holds)) setsWith.set(name, [...(setsWith.get(name) ?? []), i]);
@@ -76,8 +94,9 @@ export function buyList(doc: GarageDocument, bikeId: string, least: BuyFor): Buy
   const jobs: number[][][] = [];
   const cures: Fastener[] = [];
   const hopeless: Fastener[] = [];
-  for (const f of gaps) {
-    const ways = reachWithOffer(f, drawer, offered, practice, (p) => (least === 'money' ? p.price : p.mass));
+  const of = (p: Piece) => (least === 'money' ? p.price : p.mass);
+  /** Every way to buy what one way takes: each piece singly, or out of any set that holds it. */
+  const spelled = (ways: readonly Piece[][]) => {
     const alternatives: number[][] = [];
     for (const buy of ways) {
       // Each piece singly, or out of any set that holds it.
@@ -94,12 +113,18 @@ export function buyList(doc: GarageDocument, bikeId: string, least: BuyFor): Buy
       alternatives.push(...combos);
       if (alternatives.length > MOST_ALTERNATIVES * 4) break;
     }
+    return alternatives;
+  };
+  for (const f of gaps) {
+    const alternatives = spelled(reachWithOffer(f, drawer, offered, practice, of));
     if (alternatives.length === 0) hopeless.push(f);
     else {
       cures.push(f);
       jobs.push(alternatives);
     }
   }
+  const functions = missingFunctions(doc, question, drawer);
+  for (const need of functions) jobs.push(spelled(functionWays(need, offered, of)));
   const found = cheapestCover({ costs: items.map((i) => i.cost), jobs });
   const taken = found && found !== 'infeasible' ? items.filter((_, i) => found.taken[i]) : [];
 
@@ -132,6 +157,7 @@ export function buyList(doc: GarageDocument, bikeId: string, least: BuyFor): Buy
     mass: Math.round([...singles.values()].reduce((s, x) => s + x.piece.mass * x.count, 0) + usedMass),
     cures,
     hopeless,
+    functions,
     forOthers: othersHelped(
       doc,
       bikeId,
@@ -140,6 +166,41 @@ export function buyList(doc: GarageDocument, bikeId: string, least: BuyFor): Buy
     ),
     proven: found !== null,
   };
+}
+
+/** Functions that the trip's troubles ask for beyond what the drawer does. */
+function missingFunctions(
+  doc: GarageDocument,
+  { bikeId, tripId }: { bikeId: string; tripId: string | null },
+  drawer: readonly Piece[],
+): FunctionNeed[] {
+  const bike = doc.bikes.find((b) => b.id === bikeId);
+  const trip = doc.trips.find((t) => t.id === tripId);
+  if (!bike || !trip) return [];
+  const able = (does: FunctionNeed['does']) =>
+    drawer.reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);
+  return functionNeeds(exposures(bike, trip)).flatMap(({ does, count }) =>
+    able(does) < count ? [{ does, count: count - able(does) }] : [],
+  );
+}
+
+/** Kinds of a function that are looked at, the least first. */
+const MOST_KINDS = 12;
+/** Ways to make up so many pieces that have a function; a piece that does it twice over counts once a copy. */
+function functionWays({ does, count }: FunctionNeed, offered: readonly Piece[], of: (p: Piece) => number): Piece[][] {
+  const able = offered
+    .filter((p) => p.functions.includes(does))
+    .sort((a, b) => of(a) - of(b))
+    .slice(0, MOST_KINDS);
+  const ways: Piece[][] = [];
+  const go = (from: number, taken: Piece[]) => {
+    if (taken.length === count) ways.push(taken);
+    else
+      for (let i = from; i < able.length; i++)
+        if (taken.filter((p) => p === able[i]).length < able[i]!.count) go(i, [...taken, able[i]!]);
+  };
+  go(0, []);
+  return ways.sort((a, b) => a.reduce((s, p) => s + of(p), 0) - b.reduce((s, p) => s + of(p), 0)).slice(0, 60);
 }
 
 const setPieces = (set: ToolSet): Piece[] => setModels(set).map((m, i) => newPiece(m, { id: `set ${set.name} ${i}` }));

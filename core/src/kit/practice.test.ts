@@ -210,6 +210,12 @@ describe('one drive, worth, company', () => {
   });
 });
 
+test('a gap that only a mark makes is said to be one', () => {
+  const never = owned(combinationSpanner('10'), { mark: 'never' });
+  const [f] = answerFor(garage([hex('10')], [never]), atHome, solve).fasteners;
+  expect([f!.reached, f!.barred]).toEqual([false, ['Combination spanner 10']]);
+});
+
 describe('alternatives side by side', () => {
   const pieces = [owned(combinationSpanner('10')), owned(ringSpanner('10', '13')), owned(combinationSpanner('13'))];
   const doc = garage([hex('10'), hex('13')], pieces, { doubles: 'none' });

@@ -138,7 +138,7 @@ export function markCost(
 const byGrams = (a: Difference, b: Difference) => b.grams - a.grams || b.euros - a.euros;
 
 /** Most purchases that are solved: the ones with the most to gain by a hopeful count. */
-const MOST_PURCHASES = 60;
+const MOST_PURCHASES = 400;
 
 /**
  * Where the weight of the tools is, as exact differences of optima: what each head that holds a piece alone would free if it took another size,

@@ -6,8 +6,10 @@ export interface ToolSet {
   name: string;
   /** Pieces by their names in the catalogue. */
   holds: string[];
-  /** Price of the whole, euros. Planning value. */
+  /** Price of the whole, euros. Planning value; nothing for what came with the bike. */
   price: number;
+  /** Whether it comes with a bike and cannot be bought. */
+  supplied: boolean;
 }
 
 /** What a set costs of its pieces bought singly, and what its case does. Planning values. */
@@ -86,6 +88,24 @@ const CONTENTS: Record<string, string[]> = {
   'Tyre levers, three': ['Tyre lever', 'Tyre lever', 'Tyre lever, alloy'],
 };
 
+/** What comes under the seat of a new bike: poor, but with odd pieces that little else replaces. */
+const SUPPLIED: Record<string, string[]> = {
+  'Maker’s kit, one cylinder': [
+    'Plug spanner 16',
+    'Hook spanner 45',
+    'Screwdriver PH2, 100 mm',
+    ...list('Open spanner', '8_10 12_14').map((n) => n.replace('_', ' and ')),
+    ...list(L, '4 5 6'),
+  ],
+  'Maker’s kit, two cylinders': [
+    'Plug spanner 16',
+    'Hook spanner 45',
+    'Screwdriver PH2, 100 mm',
+    ...list('Open spanner', '8_10 10_12 14_17').map((n) => n.replace('_', ' and ')),
+    ...list(L, '4 5 6 8'),
+  ],
+};
+
 let made: ToolSet[] | null = null;
 /**
  * Sets of generic pieces, each for about half of what its pieces cost singly.
@@ -94,7 +114,7 @@ let made: ToolSet[] | null = null;
 export function toolSets(): ToolSet[] {
   if (made) return made;
   const byName = new Map(catalogue().map((m) => [m.name, m]));
-  made = Object.entries(CONTENTS).map(([name, holds]) => {
+  made = [...Object.entries(CONTENTS), ...Object.entries(SUPPLIED)].map(([name, holds]) => {
     const singles = holds.map((h) => {
       const model = byName.get(h);
       if (!model) throw new Error(`set "${name}": the catalogue has no "${h}"`);
@@ -102,7 +122,8 @@ export function toolSets(): ToolSet[] {
     });
     const alone = singles.reduce((s, m) => s + m.price, 0);
     const price = Math.round(Math.min(alone * MOST_SHARE, alone * SHARE + CASE) * 10) / 10;
-    return { name, holds, price };
+    const supplied = name in SUPPLIED;
+    return { name, holds, price: supplied ? 0 : price, supplied };
   });
   return made;
 }
@@ -110,5 +131,5 @@ export function toolSets(): ToolSet[] {
 /** The models of a set's pieces, in its order. */
 export function setModels(set: ToolSet): PieceModel[] {
   const byName = new Map(catalogue().map((m) => [m.name, m]));
-  return set.holds.map((h) => byName.get(h)!);
+  return set.holds.map((h) => (set.supplied ? { ...byName.get(h)!, price: 0 } : byName.get(h)!));
 }

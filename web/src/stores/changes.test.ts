@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { emptyDocument, type GarageDocument, type Row } from '@necessaire/core';
+import { DEFAULT_PRACTICE, emptyDocument, type GarageDocument, type Row } from '@necessaire/core';
 import { applied, inverse, merged, type Edit } from './changes';
 
 const row = (id: string, quantity: number) => ({ id, kind: 'patch', quantity, note: '' }) as Row<'supplies'>;

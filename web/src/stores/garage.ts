@@ -165,11 +165,14 @@ export const useGarage = defineStore('garage', () => {
   }
 
   /** Writes rows of a table; rows that are new are added. */
-  const put = <T extends TableName>(label: string, table: T, ...rows: Row<T>[]) =>
+  const put = <T extends TableName>(label: string, table: T, ...rows: Row<T>[]) => {
+    // One pass over the table, however many rows: a whole file may come in at once.
+    const known = new Map<string, Row>(doc.value?.[table].map((row) => [row.id, row]));
     edit(
       label,
-      rows.map((row) => ({ table, id: row.id, before: rowNow(table, row.id), after: row as Row })),
+      rows.map((row) => ({ table, id: row.id, before: known.get(row.id) ?? null, after: row as Row })),
     );
+  };
   const remove = (label: string, ...rows: { table: TableName; id: string }[]) =>
     edit(
       label,

@@ -1,18 +1,22 @@
 import { expose } from 'comlink';
 import wasmUrl from 'highs/runtime?url';
 import {
+  alternativesOf,
   answerFor,
   AnswerMemory,
   buyList,
   coverageOf,
   manyBikes,
+  markCost,
   pieceReach,
   usablePieces,
   whatWeighs,
+  type Alternative,
   type Answer,
   type BuyFor,
   type BuyList,
   type Coverage,
+  type Difference,
   type GarageDocument,
   type ManyBikes,
   type Phase,
@@ -47,9 +51,17 @@ const worker = {
   async manyBikes(doc: GarageDocument, tripId: string | null): Promise<ManyBikes> {
     return manyBikes(doc, tripId, await solver);
   },
-  /** What to buy for a bike's gaps. */
-  buyList(doc: GarageDocument, bikeId: string, least: BuyFor): BuyList {
-    return buyList(doc, bikeId, least);
+  /** What to buy for what is missing on a bike and a trip. */
+  buyList(doc: GarageDocument, question: Question, least: BuyFor): BuyList {
+    return buyList(doc, question, least);
+  },
+  /** What each way to turn a head costs in the whole set. */
+  async alternatives(doc: GarageDocument, question: Question, fastenerId: string): Promise<Alternative[]> {
+    return alternativesOf(doc, question, fastenerId, await solver);
+  },
+  /** What the mark on a piece costs. */
+  async markCost(doc: GarageDocument, question: Question, pieceId: string): Promise<Difference | null> {
+    return markCost(doc, question, pieceId, await solver);
   },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */
   async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {

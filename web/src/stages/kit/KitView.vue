@@ -20,12 +20,19 @@ const pieces = computed(() =>
   [...(kit.value?.pieces ?? [])].sort((a, b) => b.piece.mass * b.count - a.piece.mass * a.count),
 );
 const spares = computed(() => [...(kit.value?.spares ?? [])].sort((a, b) => b.mass - a.mass));
+const toBuyPrice = computed(() => pieces.value.reduce((s, p) => s + (p.toBuy ? p.piece.price * p.count : 0), 0));
 const toBuy = computed(() => spares.value.filter((s) => s.buy > 0));
 const left = computed(() => {
   const carried = new Set(pieces.value.map((p) => p.piece.id));
   return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
 });
-const nameOf = (id: string) => garage.fasteners.find((f) => f.id === id)?.name ?? '';
+/** A head's name, with its bike's where that is another one's. */
+function nameOf(id: string): string {
+  const f = garage.doc?.fasteners.find((x) => x.id === id);
+  if (!f) return '';
+  const bike = f.bikeId === garage.bike?.id ? null : garage.doc?.bikes.find((b) => b.id === f.bikeId);
+  return bike ? `${f.name} of ${bike.name}` : f.name;
+}
 const picked = ref<string | null>(null);
 const chosen = computed(() => pieces.value.find((p) => p.piece.id === picked.value) ?? pieces.value[0] ?? null);
 
@@ -38,7 +45,13 @@ function reason(p: KitPiece): string {
         : `${p.needed.length} heads are lost without it`,
     );
   if (p.serves.length > 0) parts.push(`for ${p.serves.map((s) => s.toLowerCase()).join(', ')}`);
-  if (p.piece.mark === 'always') parts.push('you marked it always');
+  if (p.piece.mark === 'always' || p.piece.mark === 'twice') parts.push(`you marked it ${p.piece.mark}`);
+  if (p.standsInFor.length > 0)
+    parts.push(
+      p.standsInFor.every((name) => name === p.piece.name)
+        ? 'a second one, should one be lost or break'
+        : `stands in for ${p.standsInFor.join(', ')}, should it be lost or break`,
+    );
   return parts.join(' · ') || 'shares its heads with another piece';
 }
 function explainPiece(p: KitPiece) {
@@ -79,9 +92,7 @@ const WORDS = {
 } as const;
 const superlative = computed(() => WORDS[garage.doc?.garage.practice.least ?? 'mass'][0]);
 const comparative = computed(() => WORDS[garage.doc?.garage.practice.least ?? 'mass'][1]);
-const lost = computed(
-  () => chosen.value?.needed.map((id) => garage.fasteners.find((f) => f.id === id)!).filter(Boolean) ?? [],
-);
+const lost = computed(() => chosen.value?.needed.map((id) => nameOf(id)).filter(Boolean) ?? []);
 </script>
 
 <template>
@@ -94,9 +105,27 @@ const lost = computed(
             >{{ figure(view.units, 'weight', kit.mass) }} {{ unitOf(view.units, 'weight') }}</strong
           >,
           <template v-if="kit.proven"
-            >proven: no {{ comparative }} set of this drawer reaches what it reaches.</template
+            >proven: no {{ comparative }} set
+            {{
+              garage.doc?.garage.practice.from === 'catalogue'
+                ? 'of the catalogue'
+                : garage.doc?.garage.practice.from === 'drawer first'
+                  ? 'of this drawer and what completes it'
+                  : 'of this drawer'
+            }}
+            does what it does.</template
           >
           <template v-else>not yet proven: at most {{ percent(kit.gap, 1) }} over the {{ superlative }}.</template>
+          <template v-if="kit.pieces.length > 0">
+            Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span
+            ><template v-if="toBuyPrice > 0"
+              >, <span class="num">{{ toBuyPrice.toFixed(0) }} €</span> of it to buy</template
+            >.</template
+          >
+          <strong v-if="!kit.withinWorth" class="gap">
+            No set of tools keeps to your {{ garage.doc?.garage.practice.worth }} € limit; this is the
+            {{ superlative }} without it.</strong
+          >
         </p>
       </div>
       <p v-if="kit && kit.pieces.length === 0" class="empty">
@@ -109,19 +138,13 @@ const lost = computed(
           <h2>Without {{ chosen.piece.name }}</h2>
           <p v-if="lost.length > 0">
             <strong class="gap num">{{ lost.length }}</strong> {{ lost.length === 1 ? 'head is' : 'heads are' }} lost:
-            {{
-              lost
-                .slice(0, 12)
-                .map((f) => f.name.toLowerCase())
-                .join(', ')
+            {{ lost.slice(0, 12).join(', ')
             }}<template v-if="lost.length > 12"> and {{ lost.length - 12 }} more</template>.
           </p>
           <p v-if="chosen.serves.length > 0">
             No means against {{ chosen.serves.map((s) => s.toLowerCase()).join(', ') }}.
           </p>
-          <p v-if="lost.length === 0 && chosen.serves.length === 0">
-            Nothing is lost; it is carried because you marked it.
-          </p>
+          <p v-if="lost.length === 0 && chosen.serves.length === 0">Nothing is lost at once: {{ reason(chosen) }}.</p>
         </section>
         <section v-if="kit.missing.length > 0" class="missing">
           <h2>Missing in the drawer</h2>
@@ -161,7 +184,9 @@ const lost = computed(
           <button class="plain open" :aria-pressed="p.piece.id === chosen?.piece.id" @click="picked = p.piece.id">
             <span class="title"
               >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
-            ><span class="sub">{{ reason(p) }}</span>
+            ><span class="sub"
+              ><strong v-if="p.toBuy">to buy, {{ p.piece.price.toFixed(0) }} € · </strong>{{ reason(p) }}</span
+            >
           </button>
           <button class="link num" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
             {{ massText(view.units, p.piece.mass * p.count) }}

@@ -1,21 +1,35 @@
 <script setup lang="ts">
-/** Schools of practice that decide which chains count. */
+/** Schools of practice that decide which chains count, which pieces come along, and for whom. */
 import { computed } from 'vue';
 import { practiceSchema, type Practice } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
 
 const garage = useGarage();
 const practice = computed(() => garage.doc!.garage.practice);
-const QUESTIONS: { key: keyof Practice; ask: string }[] = [
+type Switch = Exclude<keyof Practice, 'worth'>;
+const QUESTIONS: { key: Switch; ask: string }[] = [
+  { key: 'from', ask: 'Tools come from' },
+  { key: 'least', ask: 'Tools made least in' },
+  { key: 'doubles', ask: 'Doubles, from two days on' },
+  { key: 'drive', ask: 'Square drives' },
   { key: 'adjustable', ask: 'Adjustable spanner turns' },
   { key: 'ratchet', ask: 'Breaking loose with a ratchet' },
   { key: 'standing', ask: 'Standing on a tool' },
-  { key: 'least', ask: 'Tools made least in' },
+  { key: 'quality', ask: 'Quality of what is bought' },
+  { key: 'others', ask: 'Reaches' },
 ];
-const options = (key: keyof Practice): readonly string[] => practiceSchema.shape[key].options;
-function set(key: keyof Practice, value: string) {
-  const next = practiceSchema.parse({ ...practice.value, [key]: value });
+const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options;
+function set(fields: Partial<Record<keyof Practice, unknown>>) {
+  const next = practiceSchema.parse({ ...practice.value, ...fields });
   garage.edit('change a practice', [], { ...garage.doc!.garage, practice: next });
+}
+const others = computed(() => garage.doc!.bikes.filter((b) => b.id !== garage.bike?.id));
+function rides(id: string, along: boolean) {
+  const trip = garage.trip;
+  if (!trip) return;
+  const list = along ? [...trip.along, id] : trip.along.filter((x) => x !== id);
+  garage.put(along ? 'ride along' : 'ride apart', 'trips', { ...trip, along: list });
 }
 </script>
 
@@ -25,11 +39,34 @@ function set(key: keyof Practice, value: string) {
     <div class="questions">
       <label v-for="q in QUESTIONS" :key="q.key"
         ><span>{{ q.ask }}</span>
-        <select class="field" :value="practice[q.key]" @change="set(q.key, ($event.target as HTMLSelectElement).value)">
+        <select
+          class="field"
+          :value="practice[q.key]"
+          @change="set({ [q.key]: ($event.target as HTMLSelectElement).value })"
+        >
           <option v-for="o in options(q.key)" :key="o">{{ o }}</option>
         </select></label
       >
+      <OptionalNumber
+        label="Worth in the bag, at most €"
+        :model-value="practice.worth"
+        :min="0"
+        :max="100000"
+        empty="no limit"
+        @update:model-value="set({ worth: $event })"
+      />
     </div>
+    <fieldset v-if="garage.trip && others.length > 0 && practice.others !== 'own bike only'">
+      <legend>Rides along on {{ garage.trip.name }}</legend>
+      <label v-for="b in others" :key="b.id" class="along"
+        ><input
+          type="checkbox"
+          :checked="garage.trip.along.includes(b.id)"
+          @change="rides(b.id, ($event.target as HTMLInputElement).checked)"
+        />
+        {{ b.name }}</label
+      >
+    </fieldset>
     <p class="caution">Never stand on a bar with the bike on a prop; break axles loose before lifting.</p>
   </section>
 </template>
@@ -45,9 +82,33 @@ function set(key: keyof Practice, value: string) {
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
   gap: 10px 14px;
 }
-span {
+.questions span {
   display: block;
   font-size: 13px;
   color: var(--soft);
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+legend {
+  font-size: 13px;
+  color: var(--soft);
+  padding: 0;
+}
+.along {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+@media (max-width: 760px) {
+  .along {
+    min-height: 44px;
+  }
 }
 </style>

@@ -1,30 +1,29 @@
 <script setup lang="ts">
 /** What to buy so that nothing is out of reach: single pieces against sets, for the least money or the least mass. */
-import { ref, shallowRef, watch } from 'vue';
-import { newPiece, setModels, writeCsv, type BuyFor, type BuyList } from '@necessaire/core';
+import { computed, ref } from 'vue';
+import { newPiece, practiceSchema, setModels, writeCsv, type BuyFor } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { download, fileName } from '../../ui/download';
 import { massText } from '../../ui/words';
+import { useBuyList } from './useBuyList';
 
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
 const notice = useNotice();
 const least = ref<BuyFor>('money');
-const list = shallowRef<BuyList | null>(null);
-watch(
-  () => [garage.version, garage.bike?.id, least.value] as const,
-  async () => {
-    const { doc, bike } = garage;
-    if (!doc || !bike) return;
-    const asked = least.value;
-    const made = await answers.ask((w) => w.buyList(doc, bike.id, asked));
-    if (made && garage.doc === doc && least.value === asked) list.value = made;
-  },
-  { immediate: true },
+const list = useBuyList(least);
+const QUALITIES = practiceSchema.shape.quality.options;
+function quality(event: Event) {
+  const g = garage.doc!.garage;
+  const next = practiceSchema.parse({ ...g.practice, quality: (event.target as HTMLSelectElement).value });
+  garage.edit('change the quality', [], { ...g, practice: next });
+}
+const nothing = computed(
+  () => list.value && list.value.cures.length + list.value.hopeless.length + list.value.functions.length === 0,
 );
 function csv() {
   const l = list.value;
@@ -71,15 +70,24 @@ function plan() {
           <option value="mass">mass</option>
         </select></label
       >
+      <label
+        >Quality
+        <select class="field" aria-label="Quality" :value="garage.doc?.garage.practice.quality" @change="quality">
+          <option v-for="q in QUALITIES" :key="q">{{ q }}</option>
+        </select></label
+      >
     </p>
     <p v-if="!list" class="empty">Working it out …</p>
     <template v-else>
-      <p v-if="list.cures.length === 0 && list.hopeless.length === 0" class="empty">
-        The drawer reaches every head: nothing to buy.
-      </p>
+      <p v-if="nothing" class="empty">The drawer reaches every head and does what the trip asks for: nothing to buy.</p>
       <template v-else>
         <div class="sheet-head">
-          <h2>For {{ list.cures.length }} {{ list.cures.length === 1 ? 'gap' : 'gaps' }}</h2>
+          <h2>
+            For {{ list.cures.length }} {{ list.cures.length === 1 ? 'gap' : 'gaps'
+            }}<template v-if="list.functions.length > 0"
+              >, and to {{ list.functions.map((f) => f.does).join(', ') }}</template
+            >
+          </h2>
           <span class="num">{{ list.price }} €, {{ massText(view.units, list.mass) }}</span>
         </div>
         <div v-for="s in list.singles" :key="s.piece.id" class="row buy-row">
@@ -109,7 +117,15 @@ function plan() {
           {{ list.proven ? 'Proven least' : 'Not proven least' }} over the catalogue’s usual prices and masses (planning
           values).
         </p>
-        <p v-if="list.cures.length > 0" class="acts">
+        <p v-if="answers.answer" class="note">
+          The tools in the bag are worth <span class="num">{{ answers.answer.kit.worth.toFixed(0) }} €</span>; with
+          these about <span class="num">{{ (answers.answer.kit.worth + list.price).toFixed(0) }} €</span
+          ><template v-if="garage.doc?.garage.practice.worth !== null"
+            >, against your limit of <span class="num">{{ garage.doc?.garage.practice.worth }} €</span></template
+          >. The limit is set in <router-link to="/kit">Kit</router-link>.
+        </p>
+        <p v-if="list.singles.length + list.sets.length > 0" class="acts">
+          <router-link :to="{ path: '/print/buy', query: { least } }" class="tool-button quiet">Print</router-link>
           <button class="tool-button" @click="plan">Put all in the drawer</button>
           <button class="tool-button quiet" @click="csv">Write as CSV</button>
         </p>
@@ -121,6 +137,12 @@ function plan() {
 <style scoped>
 .ask {
   padding: 10px 16px 2px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+}
+.acts a {
+  text-decoration: none;
 }
 .ask .field {
   width: auto;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The chosen head: its chain drawn as linked pieces with margin and effort, or why none reaches it and what would. */
-import { computed, ref, watch } from 'vue';
-import { breakLoose, figure, printShape, unitOf, type Chain, type Fastener } from '@necessaire/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { breakLoose, figure, printShape, unitOf, type Alternative, type Chain, type Fastener } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -30,23 +30,73 @@ interface Shown {
 const shown = computed<Shown[]>(() => {
   const f = found.value;
   if (!f) return [];
-  const chains = f.reached ? f.best : (f.cure?.chains ?? []);
-  const near = other.value > 0 ? f.others[other.value - 1] : undefined;
+  const chains = f.reached ? (ways.value[other.value] ?? f.best) : (f.cure?.chains ?? []);
   return chains.map((chain, i) => ({
     title: chains.length === 1 ? '' : i === 0 ? 'This end' : 'The far end, held',
-    chain: i === 0 && near ? near : chain,
+    chain,
     far: i === 1,
   }));
 });
-const choices = computed(() =>
-  found.value?.reached && !props.fastener.far ? [found.value.best[0]!, ...found.value.others] : [],
-);
+const ways = computed(() => (found.value?.reached ? [found.value.best, ...found.value.others] : []));
+/** Ways are told apart by the end that turns. */
+const choices = computed(() => ways.value.map((w) => w[0]!));
 const headOf = (s: Shown) => (s.far ? props.fastener.far! : props.fastener.head);
 const accessOf = (s: Shown) => (s.far ? props.fastener.farAccess : props.fastener.access);
 const torque = (v: number) => `${figure(view.units, 'torque', v)} ${unitOf(view.units, 'torque')}`;
 const effort = (c: Chain) =>
   c.effort === null ? 'by hand' : c.effort <= 250 ? 'one hand' : c.effort <= 400 ? 'two hands' : 'a foot on the bar';
 const bought = computed(() => new Set(found.value?.cure?.buy.map((p) => p.id) ?? []));
+
+/** What each way costs in the whole set, solved when asked for. */
+const priced = shallowRef<Alternative[] | null>(null);
+const pricing = ref(false);
+watch(
+  () => [garage.version, props.fastener.id] as const,
+  () => (priced.value = null),
+);
+async function price() {
+  const { doc, bike, trip } = garage;
+  if (!doc || !bike) return;
+  pricing.value = true;
+  const id = props.fastener.id;
+  const made = await answers.ask((w) => w.alternatives(doc, { bikeId: bike.id, tripId: trip?.id ?? null }, id));
+  pricing.value = false;
+  if (made && garage.doc === doc && props.fastener.id === id) priced.value = made;
+}
+const costOf = (c: Chain): Alternative | null =>
+  priced.value?.find((a) => a.chain.join() === c.links.map((k) => k.piece.name).join()) ?? null;
+/** What puts a way behind the one before it, in the order in which ways are ranked. */
+function why(c: Chain, i: number): string {
+  const before = choices.value[i - 1];
+  if (!before) return 'the first choice';
+  const rank = ['one hand', 'by hand', 'two hands', 'a foot on the bar'];
+  if (rank.indexOf(effort(c)) > rank.indexOf(effort(before)) && effort(before) !== effort(c))
+    return `takes ${effort(c)}`;
+  if (c.links.length > before.links.length) return `${c.links.length} pieces`;
+  if (c.mass > before.mass) return `${massText(view.units, c.mass)} of pieces`;
+  return 'equal: by name';
+}
+function explainWay(a: Alternative) {
+  explain.show({
+    title: a.chain.join(' + '),
+    value: massText(view.units, a.set),
+    formula:
+      'grams of the least set in which this head is turned by just this way; everything else is chosen again around it',
+    inputs: [
+      { name: 'its pieces alone', value: massText(view.units, a.own) },
+      { name: 'against the set as it is', value: signed(-a.grams) },
+      {
+        name: 'price of the set, against as it is',
+        value: `${a.euros > 0 ? '−' : '+'}${Math.abs(a.euros).toFixed(0)} €`,
+      },
+      { name: 'leaves', value: a.leaves.join(', ') || 'nothing' },
+      { name: 'comes', value: a.comes.join(', ') || 'nothing' },
+    ],
+    source: 'difference of two optima; masses and prices are planning values until you weigh and pay',
+  });
+}
+const signed = (grams: number) =>
+  Math.abs(grams) < 0.05 ? 'no more' : `${grams > 0 ? '+' : '−'}${massText(view.units, Math.abs(grams))}`;
 
 function explainChain(c: Chain) {
   const weak = c.links[c.weakest]!;
@@ -99,6 +149,9 @@ function buy() {
         <p v-if="found.loose">
           {{ found.loose }} goes on loosely: it spins the head once it is free, and rounds it under load.
         </p>
+        <p v-if="found.barred.length > 0">
+          Your own {{ found.barred.join(' and ') }} would reach it: take <em>never</em> off in the drawer.
+        </p>
         <p v-if="found.cure">
           Would reach it, lightest of the catalogue:
           <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
@@ -132,10 +185,21 @@ function buy() {
       </div>
       <div v-if="choices.length > 1" class="others">
         <h3>Other ways, in order</h3>
-        <button v-for="(c, i) in choices" :key="i" class="link way" :aria-pressed="other === i" @click="other = i">
-          {{ c.links.map((k) => k.piece.name).join(' + ') }}
-          <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
-        </button>
+        <div v-for="(c, i) in choices" :key="i" class="way-row">
+          <button class="link way" :aria-pressed="other === i" @click="other = i">
+            {{ c.links.map((k) => k.piece.name).join(' + ') }}
+            <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
+            <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
+          </button>
+          <button v-if="costOf(c)" class="link num" @click="explainWay(costOf(c)!)">
+            {{ signed(-costOf(c)!.grams) }}<small class="soft">kit {{ massText(view.units, costOf(c)!.set) }}</small>
+          </button>
+        </div>
+        <p v-if="!priced">
+          <button class="tool-button quiet" :disabled="pricing" @click="price">
+            {{ pricing ? 'Solving each …' : 'What would each way weigh in the whole kit?' }}
+          </button>
+        </p>
       </div>
     </template>
     <p class="caution">
@@ -200,6 +264,19 @@ h3 {
 .others {
   display: grid;
   gap: 2px;
+}
+.way-row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: start;
+}
+.way-row small {
+  display: block;
+  font-size: 12px;
+}
+.way-row .num {
+  text-align: right;
 }
 .way {
   font-size: 14px;

@@ -1,10 +1,24 @@
 <script setup lang="ts">
 /** The drawer: pieces owned, entered in one line, each opened to all that is known of it. */
-import { computed, ref, shallowRef } from 'vue';
-import { printShape, type Piece } from '@necessaire/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import {
+  figure,
+  ownSets,
+  PIECE_COLUMNS,
+  printShape,
+  readPieces,
+  unitOf,
+  writePieces,
+  type Difference,
+  type Piece,
+} from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
+import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import CsvDialog from '../../ui/CsvDialog.vue';
+import { download, fileName } from '../../ui/download';
+import DropMenu from '../../ui/DropMenu.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { massText } from '../../ui/words';
 import DrawerEntry from './DrawerEntry.vue';
@@ -14,6 +28,7 @@ import ScaleStrip from './ScaleStrip.vue';
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
+const answers = useAnswer();
 const asked = ref('');
 /** The piece in the editor; `new` for one that is made. */
 const altering = shallowRef<Piece | 'new' | null>(null);
@@ -63,7 +78,48 @@ function remove(p: Piece) {
   view.pieceId = null;
 }
 const conditionOf = (text: string): Piece['condition'] => (text === 'worn' || text === 'broken' ? text : 'good');
-const markOf = (text: string): Piece['mark'] => (text === 'always' || text === 'never' ? text : null);
+const markOf = (text: string): Piece['mark'] =>
+  text === 'always' || text === 'twice' || text === 'never' ? text : null;
+
+// Whole tables of the drawer.
+const reading = ref(false);
+const readTable = (text: string) => readPieces(text, garage.doc?.pieces ?? [], () => crypto.randomUUID());
+function writeTable(rows: Piece[]) {
+  garage.put(`read ${rows.length} pieces from a table`, 'pieces', ...rows);
+  notice.say(`${rows.length} pieces read. Ctrl Z takes them all back.`);
+  reading.value = false;
+}
+const csvOut = () => download(fileName('drawer', 'csv'), writePieces(garage.doc?.pieces ?? []), 'text/csv');
+
+/** What came as a set, against what the kit takes of it. */
+const sets = computed(() => {
+  const kit = answers.answer?.kit;
+  return kit ? ownSets(garage.doc?.pieces ?? [], kit) : [];
+});
+
+/** What the mark on the opened piece costs, worked out beside the answer; null while it is not known. */
+const cost = shallowRef<Difference | null>(null);
+watch(
+  () => [garage.version, picked.value?.id, garage.bike?.id, garage.trip?.id] as const,
+  async () => {
+    cost.value = null;
+    const [{ doc, bike, trip }, piece] = [garage, picked.value];
+    if (!doc || !bike || !piece || (piece.mark === null && piece.onlyBike === null)) return;
+    const made = await answers.ask((w) => w.markCost(doc, { bikeId: bike.id, tripId: trip?.id ?? null }, piece.id));
+    if (garage.doc === doc && picked.value?.id === piece.id) cost.value = made;
+  },
+  { immediate: true },
+);
+const costWords = computed(() => {
+  const c = cost.value;
+  if (!c) return '';
+  if (Math.abs(c.grams) < 0.05) return 'Costs no grams: the kit would be as light without.';
+  const goes = [
+    c.leaves.length > 0 ? `would leave: ${c.leaves.join(', ')}` : '',
+    c.comes.length > 0 ? `would come: ${c.comes.join(', ')}` : '',
+  ];
+  return `Costs ${massText(view.units, c.grams)}; without it ${goes.filter(Boolean).join('; ') || 'nothing else changes'}.`;
+});
 </script>
 
 <template>
@@ -72,8 +128,12 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
     <div class="sheet-head">
       <h2>In the drawer</h2>
       <span
-        ><button class="link make" @click="altering = 'new'">Make a piece</button>
-        <span class="num soft">{{ owned.length }}</span></span
+        ><button class="link make" @click="altering = 'new'">Make a piece</button
+        ><DropMenu label="Table" hint="The whole drawer as a table" quiet>
+          <button role="menuitem" @click="reading = true">Read a CSV file…</button>
+          <button role="menuitem" @click="csvOut">Write a CSV file</button>
+        </DropMenu>
+        <span class="num soft of">{{ owned.length }}</span></span
       >
     </div>
     <p v-if="(garage.doc?.pieces.length ?? 0) === 0" class="empty">
@@ -117,6 +177,7 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
           >
             <option value="">if it earns its place</option>
             <option value="always">always</option>
+            <option value="twice">always, two of it</option>
             <option value="never">never</option>
           </select></label
         >
@@ -185,6 +246,7 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
           <template v-if="p.set"> From "{{ p.set }}".</template>
           <span class="soft"> Figures: {{ p.source }}{{ p.weighed ? ', mass from the scale' : '' }}.</span>
         </p>
+        <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">
           <button class="tool-button quiet" @click="altering = p">Alter it</button>
           <button class="tool-button quiet gap" @click="remove(p)">Take out</button>
@@ -192,6 +254,32 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
         <ScaleStrip :piece="p" />
       </div>
     </template>
+    <template v-for="s in sets" :key="s.name">
+      <div class="sheet-head">
+        <h2>{{ s.name }}</h2>
+        <span class="num">{{ massText(view.units, s.mass) }}</span>
+      </div>
+      <p class="set">
+        <template v-if="s.taken.length > 0"
+          >The kit takes <strong>{{ s.taken.map((p) => p.name).join(', ') }}</strong>.</template
+        ><template v-else>The kit takes nothing of it.</template>
+        <template v-if="s.left.length > 0">
+          Left at home: {{ s.left.map((p) => p.name).join(', ') }}, which frees
+          <span class="num"
+            >{{ massText(view.units, s.freedMass) }} and {{ figure(view.units, 'volume', s.freedBulk) }}
+            {{ unitOf(view.units, 'volume') }}</span
+          >.</template
+        >
+      </p>
+    </template>
+    <CsvDialog
+      v-if="reading"
+      what="pieces"
+      :columns="PIECE_COLUMNS"
+      :reader="readTable"
+      @close="reading = false"
+      @write="writeTable"
+    />
     <PieceEditor v-if="altering" :piece="altering === 'new' ? null : altering" @close="altering = null" />
   </div>
 </template>
@@ -200,6 +288,14 @@ const markOf = (text: string): Piece['mark'] => (text === 'always' || text === '
 .make {
   margin-right: 14px;
   font-size: 14px;
+}
+.set {
+  padding: 6px 16px 10px;
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+.of {
+  margin-left: 12px;
 }
 .facts {
   grid-column: 1 / -1;

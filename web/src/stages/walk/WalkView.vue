@@ -1,15 +1,24 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
-import { guideOf, STATION_NAMES, writeFasteners, type Fastener, type Station } from '@necessaire/core';
+import {
+  FASTENER_COLUMNS,
+  guideOf,
+  readFasteners,
+  STATION_NAMES,
+  writeFasteners,
+  type Fastener,
+  type Station,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
+import CsvDialog from '../../ui/CsvDialog.vue';
 import { download, fileName } from '../../ui/download';
 import BulkBar from './BulkBar.vue';
 import CompareDialog from './CompareDialog.vue';
 import CopyDialog from './CopyDialog.vue';
-import CsvDialog from './CsvDialog.vue';
 import EntryLine from './EntryLine.vue';
 import FastenerPanel, { type PanelTab } from './FastenerPanel.vue';
 import FastenerRow from './FastenerRow.vue';
@@ -145,6 +154,14 @@ function measured(id: string) {
 function writeTable() {
   download(fileName(`${garage.bike?.name ?? 'bike'} fasteners`, 'csv'), writeFasteners(garage.fasteners), 'text/csv');
 }
+
+const notice = useNotice();
+const readTable = (text: string) => readFasteners(text, garage.bike!.id, garage.fasteners, () => crypto.randomUUID());
+function takeTable(rows: Fastener[]) {
+  garage.put(`read ${rows.length} rows from a table`, 'fasteners', ...rows);
+  notice.say(`${rows.length} rows read. Ctrl Z takes them all back.`);
+  dialog.value = null;
+}
 </script>
 
 <template>
@@ -276,7 +293,14 @@ function writeTable() {
         @all="chosen = all.flatMap((g) => g.rows.map((f) => f.id))"
       />
     </section>
-    <CsvDialog v-if="dialog === 'csv'" @close="dialog = null" />
+    <CsvDialog
+      v-if="dialog === 'csv'"
+      what="fasteners"
+      :columns="FASTENER_COLUMNS"
+      :reader="readTable"
+      @close="dialog = null"
+      @write="takeTable"
+    />
     <CompareDialog v-if="dialog === 'compare'" @close="dialog = null" />
     <CopyDialog v-if="dialog === 'copy'" @close="dialog = null" />
   </div>

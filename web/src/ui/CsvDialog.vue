@@ -1,14 +1,17 @@
-<script setup lang="ts">
-/** A table of fasteners read from a file: shown with each bad cell and why, and written only as a whole when confirmed. */
+<script setup lang="ts" generic="T extends { id: string }">
+/** A table read from a file: shown with each bad cell and why, and taken only as a whole when confirmed. */
 import { computed, ref, shallowRef } from 'vue';
-import { FASTENER_COLUMNS, MOST_CSV_BYTES, readFasteners, type Fastener, type FastenerPreview } from '@necessaire/core';
-import { useNotice } from '../../shell/notice';
-import { useGarage } from '../../stores/garage';
+import { MOST_CSV_BYTES, type Preview } from '@necessaire/core';
 
-const emit = defineEmits<{ close: [] }>();
-const garage = useGarage();
-const notice = useNotice();
-const preview = shallowRef<FastenerPreview | null>(null);
+const props = defineProps<{
+  /** What the rows are, in the plural. */
+  what: string;
+  /** The first columns, as an example. */
+  columns: readonly string[];
+  reader: (text: string) => { ok: true; preview: Preview<T> } | { ok: false; message: string };
+}>();
+const emit = defineEmits<{ close: []; write: [rows: T[]] }>();
+const preview = shallowRef<Preview<T> | null>(null);
 const refused = ref('');
 const pasted = ref('');
 const MOST_SHOWN = 200;
@@ -16,9 +19,7 @@ const MOST_SHOWN = 200;
 function read(text: string) {
   refused.value = '';
   preview.value = null;
-  const bike = garage.bike;
-  if (!bike) return;
-  const result = readFasteners(text, bike.id, garage.fasteners, () => crypto.randomUUID());
+  const result = props.reader(text);
   if (result.ok) preview.value = result.preview;
   else refused.value = result.message;
 }
@@ -38,38 +39,31 @@ const lines = computed(() => {
   const bad = all.filter((l) => l.cells.some((c) => c.fault));
   return (bad.length > 0 ? bad : all).slice(0, MOST_SHOWN);
 });
-const columns = computed(() => {
+const titles = computed(() => {
   const named = preview.value?.columns ?? [];
   const more = lines.value.flatMap((l) => l.cells.map((c) => c.column)).filter((c) => !named.includes(c));
   return [...named, ...new Set(more)].filter((c) => c !== 'id');
 });
-const cell = (line: FastenerPreview['lines'][number], column: string) => line.cells.find((c) => c.column === column);
+const cell = (line: Preview<T>['lines'][number], column: string) => line.cells.find((c) => c.column === column);
 
 function write() {
   const rows = preview.value?.rows ?? [];
-  if (rows.length === 0) return;
-  const known = new Map<string, Fastener>(garage.fasteners.map((f) => [f.id, f]));
-  garage.edit(
-    `read ${rows.length} rows from a table`,
-    rows.map((after) => ({ table: 'fasteners' as const, id: after.id, before: known.get(after.id) ?? null, after })),
-  );
-  notice.say(`${rows.length} rows read. Ctrl Z takes them all back.`);
-  emit('close');
+  if (rows.length > 0) emit('write', rows);
 }
 </script>
 
 <template>
   <v-dialog
-    aria-label="Read fasteners from a table"
+    :aria-label="`Read ${what} from a table`"
     :model-value="true"
     max-width="980"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
-      <h1>Read fasteners from a table</h1>
+      <h1>Read {{ what }} from a table</h1>
       <p class="soft">
-        The first line names the columns: <code>{{ FASTENER_COLUMNS.slice(0, 8).join(', ') }}</code> and so on, as a
-        written table has them. Nothing is written before you say so.
+        The first line names the columns: <code>{{ columns.slice(0, 8).join(', ') }}</code> and so on, as a written
+        table has them. Nothing is written before you say so.
       </p>
       <p class="from">
         <label class="tool-button quiet"
@@ -102,13 +96,13 @@ function write() {
             <thead>
               <tr>
                 <th scope="col">line</th>
-                <th v-for="c in columns" :key="c" scope="col">{{ c }}</th>
+                <th v-for="c in titles" :key="c" scope="col">{{ c }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="l in lines" :key="l.number">
                 <th scope="row" class="num">{{ l.number }}</th>
-                <td v-for="c in columns" :key="c" :class="{ bad: cell(l, c)?.fault }">
+                <td v-for="c in titles" :key="c" :class="{ bad: cell(l, c)?.fault }">
                   {{ cell(l, c)?.text }}<small v-if="cell(l, c)?.fault">{{ cell(l, c)?.fault }}</small>
                 </td>
               </tr>

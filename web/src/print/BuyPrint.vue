@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** The buy list on paper: boxes to tick in the shop, black on white. */
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import { useBuyList } from '../stages/match/useBuyList';
+import { useAnswer } from '../stores/answer';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import { massText } from '../ui/words';
+import './paper.css';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const route = useRoute();
+const least = computed(() => (route.query['least'] === 'mass' ? ('mass' as const) : ('money' as const)));
+const list = useBuyList(least);
+const spares = computed(() => answers.answer?.kit.spares.filter((s) => s.buy > 0) ?? []);
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="paper-wrap">
+    <nav class="bar" aria-label="Print">
+      <router-link to="/match" class="tool-button quiet">Back</router-link
+      ><button class="tool-button" @click="print">Print</button>
+    </nav>
+    <main v-if="list && garage.bike" class="paper large">
+      <header>
+        <h1>To buy for {{ garage.bike.name }}</h1>
+        <p>
+          {{ list.price.toFixed(2) }} €, {{ massText(view.units, list.mass) }}; least {{ least }}, usual prices
+          (planning values).
+        </p>
+      </header>
+      <div class="columns">
+        <section v-if="list.singles.length > 0">
+          <h2>Pieces</h2>
+          <ul>
+            <li v-for="s in list.singles" :key="s.piece.id">
+              <span class="tick" aria-hidden="true" /><span class="what"
+                >{{ s.piece.name }}<template v-if="s.count > 1"> ×{{ s.count }}</template></span
+              ><span class="num">{{ (s.piece.price * s.count).toFixed(2) }} €</span>
+            </li>
+          </ul>
+        </section>
+        <section v-for="s in list.sets" :key="s.set.name">
+          <h2>{{ s.set.name }}</h2>
+          <ul>
+            <li>
+              <span class="tick" aria-hidden="true" /><span class="what">for {{ s.used.join(', ') }}</span
+              ><span class="num">{{ s.set.price.toFixed(2) }} €</span>
+            </li>
+            <li v-if="s.left.length > 0">
+              <span class="what">To the drawer: {{ s.left.join(', ') }}</span>
+            </li>
+          </ul>
+        </section>
+        <section v-if="spares.length > 0">
+          <h2>Spares and supplies</h2>
+          <ul>
+            <li v-for="s in spares" :key="s.kind">
+              <span class="tick" aria-hidden="true" /><span class="what">{{ s.name }}</span
+              ><span class="num">{{ s.buy }}</span>
+            </li>
+          </ul>
+        </section>
+        <section v-if="list.hopeless.length > 0">
+          <h2>Nothing in the catalogue reaches</h2>
+          <ul>
+            <li v-for="f in list.hopeless" :key="f.id">
+              <span class="what">{{ f.name }}</span>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </main>
+    <p v-else class="empty">Working out the list …</p>
+  </div>
+</template>
