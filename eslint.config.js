@@ -43,8 +43,8 @@ export default tseslint.config(
   { files: ['web/**'], languageOptions: { globals: {} } },
   arrows(
     ['core/src/**/*.ts'],
-    '^(?!\\.{1,2}/|zod$|papaparse$|pure-rand/)',
-    'core imports nothing outside itself but small pure libraries (zod, papaparse, pure-rand)',
+    '^(?!\\.{1,2}/|zod$|papaparse$|pure-rand/|saxes$|kdbush$|geokdbush$)',
+    'core imports nothing outside itself but small pure libraries (zod, papaparse, pure-rand, saxes, kdbush, geokdbush)',
   ),
   arrows(['solver/src/**'], '^@necessaire/(?!core$)', 'solver may import core only'),
   arrows(['server/src/**'], '^@necessaire/(?!core$|demo$)|(^|/)web(/|$)', 'server may import core and demo only'),

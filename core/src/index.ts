@@ -6,6 +6,7 @@ export * from './tools/index.js';
 export * from './chains/index.js';
 export * from './cover/index.js';
 export * from './coverage/index.js';
+export * from './route/index.js';
 export * from './trip/index.js';
 export * from './odds/index.js';
 export * from './kit/index.js';

@@ -1,7 +1,8 @@
 import type { Bike } from '@necessaire/core';
+import { services } from './services.js';
 
 /** A made-up tourer: flat twin, shaft, tubeless. */
-export const carrack = (id: string): Bike => ({
+export const carrack = (id: string, serviceId: () => string): Bike => ({
   id,
   name: 'Carrack 1100',
   wheelbase: 1525,
@@ -34,6 +35,15 @@ export const carrack = (id: string): Bike => ({
   mass: 236_000,
   payload: 215_000,
   odometer: 61_200,
+  consumption: 5.4,
+  oilUse: 60,
+  weak: [],
+  services: services(serviceId, [
+    ['Engine oil', 10_000, 365, 0.8, 38_000, 'engine oil, mL', 3800],
+    ['Air filter', 20_000, null, 0.4, 30_000, 'air filter', 1],
+    ['Rear tyre', 9000, null, 0.8, 36_500, 'rear tyre', 1],
+    ['Brake pads, rear', 18_000, null, 0.7, 30_000, 'brake pads', 1],
+  ]),
   note: 'Long-distance bike. Boxes on most of the year.',
 });
 

@@ -3,6 +3,7 @@ import {
   DEFAULT_PRACTICE,
   printShape,
   newFastener,
+  newLeg,
   readEntry,
   ROLES,
   usualPlaces,
@@ -59,7 +60,16 @@ function ossel(id: string, nextLeg: () => string): Trip {
     helpKm: number,
     signal: boolean,
     workshopKm: number,
-  ) => ({ id: nextLeg(), name, days, km: { paved, gravel, track }, crossings, helpKm, signal, workshopKm });
+  ) => ({
+    ...newLeg(nextLeg(), name),
+    days,
+    km: { paved, gravel, track },
+    crossings,
+    helpKm,
+    signal,
+    workshopKm,
+    hours: 6.5 * days,
+  });
   return {
     id,
     name: 'Nine days on the Ossel plateau',
@@ -76,6 +86,8 @@ function ossel(id: string, nextLeg: () => string): Trip {
     along: [],
     serviceLevel: 0.9,
     factors: { age: 1.1, load: 1.1, care: 0.9 },
+    route: null,
+    air: { times: 6, low: 120, high: 200 },
     note: '',
   };
 }
@@ -83,7 +95,7 @@ function ossel(id: string, nextLeg: () => string): Trip {
 /** The made-up garage that a first start opens: two bikes, a drawer, a trip. */
 export function demoGarage(): GarageDocument {
   const id = demoIds();
-  const bikes = [quarrel(id('bike')), carrack(id('bike'))];
+  const bikes = [quarrel(id('bike'), () => id('service')), carrack(id('bike'), () => id('service'))];
   return {
     garage: { name: 'Demo garage', practice: DEFAULT_PRACTICE },
     bikes,
@@ -109,6 +121,39 @@ export function demoGarage(): GarageDocument {
         ['spare key', 1],
       ] as const
     ).map(([kind, quantity]) => ({ id: id('supply'), kind, quantity, note: '' })),
+    // What the made-up rider wrote down of earlier rides.
+    rides: (
+      [
+        ['2025-06-08', [420, 180, 60], 3, [['puncture-tube', 1, 'two patches']]],
+        [
+          '2025-07-19',
+          [300, 520, 240],
+          8,
+          [
+            ['fastener-lost', 2, 'two M6 bolts'],
+            ['luggage', 1, 'ties and wire'],
+          ],
+        ],
+        [
+          '2025-09-27',
+          [160, 90, 130],
+          2,
+          [
+            ['clutch-lever', 1, 'spare lever'],
+            ['mirror', 1, ''],
+          ],
+        ],
+        ['2026-04-04', [520, 60, 0], 0, []],
+      ] as [string, [number, number, number], number, [string, number, string][]][]
+    ).map(([date, [paved, gravel, track], crossings, mishaps]) => ({
+      id: id('ride'),
+      bike: bikes[0]!.id,
+      date,
+      km: { paved, gravel, track },
+      crossings,
+      mishaps: mishaps.map(([trouble, count, used]) => ({ trouble, count, used })),
+      note: '',
+    })),
     trips: [ossel(id('trip'), () => id('leg'))],
     places: bikes.flatMap((bike) => usualPlaces(bike).map((p) => ({ ...p, id: id('place'), bikeId: bike.id }))),
     pins: [],

@@ -1,7 +1,8 @@
 import type { Bike } from '@necessaire/core';
+import { services } from './services.js';
 
 /** A made-up dual-sport: one cylinder, chain, tubes. */
-export const quarrel = (id: string): Bike => ({
+export const quarrel = (id: string, serviceId: () => string): Bike => ({
   id,
   name: 'Quarrel 450',
   wheelbase: 1485,
@@ -25,6 +26,24 @@ export const quarrel = (id: string): Bike => ({
   mass: 138_000,
   payload: 170_000,
   odometer: 18_400,
+  consumption: 4.2,
+  oilUse: 180,
+  weak: [
+    { trouble: 'luggage', factor: 2 },
+    { trouble: 'clutch-lever', factor: 1.5 },
+  ],
+  services: services(serviceId, [
+    ['Engine oil', 3000, 365, 0.7, 16_100, 'engine oil, mL', 1100],
+    ['Oil filter', 6000, null, 0.8, 16_100, 'oil filter', 1],
+    ['Air filter cleaned', 1500, null, 0.35, 17_600, 'air filter', 1],
+    ['Chain lubed', 500, null, 0.5, 18_300, 'chain lube, mL', 15],
+    ['Chain and sprockets', 14_000, null, 0.6, 9800, 'chain kit', 1],
+    ['Brake pads, front', 12_000, null, 0.6, 9000, 'brake pads', 1],
+    ['Rear tyre', 6000, null, 0.8, 14_900, 'rear tyre', 1],
+    ['Valve clearance', 10_000, null, 1, 10_200, '', 0],
+    ['Spark plug', 12_000, null, 1, 10_200, 'spark plug', 1],
+    ['Coolant', null, 730, 1, 10_200, 'coolant, mL', 900],
+  ]),
   note: 'Second owner. Breaks subframe bolts; clutch lever bent twice.',
 });
 

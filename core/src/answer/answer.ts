@@ -14,7 +14,15 @@ import {
 import { chainsBy, type Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { fastenersFor, lightestKit, toolCase, type Kit, type ToolCase } from '../kit/index.js';
-import { allEnough, exposures, stockDemands, stocksFor, supplyKind, type Exposure, type Stock } from '../odds/index.js';
+import {
+  allEnough,
+  exposuresIn,
+  stockDemands,
+  stocksFor,
+  supplyKind,
+  type Exposure,
+  type Stock,
+} from '../odds/index.js';
 import { assign, type Packing, type StowItem } from '../stow/index.js';
 import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
 
@@ -220,7 +228,7 @@ export function answerFor(
 
   onPhase('odds');
   const trip = doc.trips.find((t) => t.id === question.tripId);
-  const list = trip ? exposures(bike, trip) : [];
+  const list = exposuresIn(doc, question);
   const stocks = trip ? stocksFor(stockDemands(list, chosen), trip.serviceLevel) : [];
 
   onPhase('kit');

@@ -26,6 +26,24 @@ export type Fitting = (typeof FITTINGS)[number];
 /** A tyre mark that the drawing and the air arithmetic can read, such as `90/90-21`. */
 export const tyreMark = z.string().regex(/^\d{2,3}\/\d{2,3}-\d{2}$/, 'write a tyre as width/aspect-rim, like 90/90-21');
 
+/** Work that falls due by distance, by time or by hours in dust, whichever comes first. */
+export const serviceSchema = z.strictObject({
+  id,
+  name,
+  /** Every so many km and days; null where that does not count. */
+  everyKm: km.nullable(),
+  everyDays: z.number().min(1).max(10_000).nullable(),
+  /** Share of the interval that is left on gravel and track: dust halves a filter's. */
+  dust: z.number().min(0.05).max(1),
+  /** Odometer, and date, when it was last done. */
+  lastKm: km,
+  lastDate: z.iso.date().nullable(),
+  /** What it uses up, such as oil or a filter, and how much of it. */
+  uses: z.string().max(60),
+  quantity: z.number().min(0).max(10_000),
+});
+export type Service = z.infer<typeof serviceSchema>;
+
 export const bikeSchema = z.strictObject({
   id,
   name,
@@ -57,6 +75,13 @@ export const bikeSchema = z.strictObject({
   payload: grams,
   /** km on the clock. */
   odometer: km,
+  /** Litres of fuel for 100 km on paved ground, and mL of oil for 1000 km. */
+  consumption: z.number().min(0.5).max(20),
+  oilUse: z.number().min(0).max(3000),
+  /** Troubles that this model, or this bike, is known for, each with a factor on its rate. */
+  weak: z.array(z.strictObject({ trouble: z.string().max(40), factor: z.number().min(0.1).max(50) })).max(60),
+  /** What is done at intervals. */
+  services: z.array(serviceSchema).max(60),
   /** Weak points and history, in the rider's words. */
   note,
 });
@@ -102,6 +127,10 @@ export const newBike = (bikeId: string, bikeName: string): Bike => ({
   mass: 150_000,
   payload: 180_000,
   odometer: 0,
+  consumption: 4.5,
+  oilUse: 100,
+  weak: [],
+  services: [],
   note: '',
 });
 

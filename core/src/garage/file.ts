@@ -25,6 +25,7 @@ const fileSchema = z.strictObject({
   pieces: z.array(ROW_SCHEMAS.pieces).max(MOST_ROWS.pieces),
   supplies: z.array(ROW_SCHEMAS.supplies).max(MOST_ROWS.supplies),
   trips: z.array(ROW_SCHEMAS.trips).max(MOST_ROWS.trips),
+  rides: z.array(ROW_SCHEMAS.rides).max(MOST_ROWS.rides),
   places: z.array(ROW_SCHEMAS.places).max(MOST_ROWS.places),
   pins: z.array(ROW_SCHEMAS.pins).max(MOST_ROWS.pins),
 });

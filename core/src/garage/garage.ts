@@ -4,6 +4,7 @@ import { practiceSchema } from '../chains/practice.js';
 import { SUPPLY_KINDS } from '../odds/supplies.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
 import { pieceSchema } from '../tools/piece.js';
+import { rideSchema } from '../trip/ride.js';
 import { tripSchema } from '../trip/trip.js';
 import { id, name, note } from './fields.js';
 
@@ -27,6 +28,7 @@ export const ROW_SCHEMAS = {
   pieces: pieceSchema,
   supplies: supplySchema,
   trips: tripSchema,
+  rides: rideSchema,
   places: placeSchema,
   pins: pinSchema,
 } as const;
@@ -41,6 +43,7 @@ export const MOST_ROWS: Record<TableName, number> = {
   pieces: 3000,
   supplies: 500,
   trips: 500,
+  rides: 5000,
   places: 1000,
   pins: 5000,
 };
@@ -53,6 +56,7 @@ export interface GarageDocument {
   pieces: Row<'pieces'>[];
   supplies: Row<'supplies'>[];
   trips: Row<'trips'>[];
+  rides: Row<'rides'>[];
   places: Row<'places'>[];
   pins: Row<'pins'>[];
 }
@@ -64,6 +68,7 @@ export const emptyDocument = (garage: Garage): GarageDocument => ({
   pieces: [],
   supplies: [],
   trips: [],
+  rides: [],
   places: [],
   pins: [],
 });

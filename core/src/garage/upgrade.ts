@@ -59,11 +59,23 @@ export function garageTo2(garage: Row): Row {
     : garage;
 }
 
-/** Trips of version 2 rode alone in their garage. */
-const tripTo3 = (row: Row): Row => ({ along: [], ...row });
+/** Trips of version 2 rode alone in their garage, their legs by hand, by day and in mild weather. */
+const tripTo3 = (row: Row): Row => ({
+  along: [],
+  route: null,
+  air: { times: 0, low: 120, high: 200 },
+  ...row,
+  ...(Array.isArray(row['legs']) ? { legs: (row['legs'] as unknown[]).map(legTo3) } : {}),
+});
+const legTo3 = (leg: unknown): unknown =>
+  typeof leg === 'object' && leg !== null
+    ? { hours: 6 * Math.max(0, Number((leg as Row)['days']) || 0), night: 0, temperature: 20, fuelGapKm: null, ...leg }
+    : leg;
+const bikeTo3 = (row: Row): Row => ({ consumption: 4.5, oilUse: 100, weak: [], services: [], ...row });
 
 /** Brings one row of version 2 to version 3. */
-export const rowTo3 = (table: TableName, row: Row): Row => (table === 'trips' ? tripTo3(row) : row);
+export const rowTo3 = (table: TableName, row: Row): Row =>
+  table === 'trips' ? tripTo3(row) : table === 'bikes' ? bikeTo3(row) : row;
 
 /** What version 3 asks of a rider's practice, answered so that a kit stays what it was. */
 const PRACTICE_3 = {
@@ -96,6 +108,8 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
   const garage = file['garage'];
   return {
     ...file,
+    // What a version did not know yet is empty.
+    ...(version >= 3 ? { rides: file['rides'] ?? [] } : {}),
     ...rows,
     version,
     garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,

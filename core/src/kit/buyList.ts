@@ -1,7 +1,7 @@
 import type { Fastener } from '../bike/index.js';
 import { ChainFinder, reachWithOffer, reachOf, type Practice } from '../chains/index.js';
 import { cheapestCover, type FunctionNeed } from '../cover/index.js';
-import { exposures } from '../odds/index.js';
+import { exposuresIn } from '../odds/index.js';
 import { functionNeeds } from './needs.js';
 import type { GarageDocument } from '../garage/index.js';
 import {
@@ -174,12 +174,9 @@ function missingFunctions(
   { bikeId, tripId }: { bikeId: string; tripId: string | null },
   drawer: readonly Piece[],
 ): FunctionNeed[] {
-  const bike = doc.bikes.find((b) => b.id === bikeId);
-  const trip = doc.trips.find((t) => t.id === tripId);
-  if (!bike || !trip) return [];
   const able = (does: FunctionNeed['does']) =>
     drawer.reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);
-  return functionNeeds(exposures(bike, trip)).flatMap(({ does, count }) =>
+  return functionNeeds(exposuresIn(doc, { bikeId, tripId })).flatMap(({ does, count }) =>
     able(does) < count ? [{ does, count: count - able(does) }] : [],
   );
 }

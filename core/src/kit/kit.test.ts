@@ -19,6 +19,10 @@ const exposure = (id: string, lambda: number, without = 10): Exposure => {
   return {
     trouble,
     lambda,
+    law: { mean: lambda, shape: null },
+    planned: lambda,
+    experience: null,
+    byLeg: [1],
     odds: 1 - Math.exp(-lambda),
     without,
     atStake: lambda * (without - trouble.mend),

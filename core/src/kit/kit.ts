@@ -1,7 +1,7 @@
 import { WORTH_CARRYING } from './needs.js';
 import type { ToolCase } from './toolCase.js';
 import { carriedChains, coverProblem, lightestSet, reachedBy, type FunctionNeed, type Solve } from '../cover/index.js';
-import { expectedMends, poissonCdf, supplyKind, type Exposure, type Stock } from '../odds/index.js';
+import { countCdf, mendsExpected, supplyKind, type Exposure, type Stock } from '../odds/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import type { Role } from '../bike/index.js';
 
@@ -80,7 +80,7 @@ export function mendOf(
     turns: (role: Role) => boolean | null;
   },
 ): Mend {
-  const { trouble, lambda, without } = exposure;
+  const { trouble, lambda, law, without } = exposure;
   const lacks: string[] = [];
   for (const { does, count } of trouble.functions)
     if (has.function(does) < count) lacks.push(count > 1 ? `${count} pieces to ${does}` : `a piece to ${does}`);
@@ -99,12 +99,12 @@ export function mendOf(
   if (lacks.length > 0) mends = 0;
   const done = Math.min(mends, 1000);
   const each = Math.max(0, without - trouble.mend);
-  const saved = expectedMends(done, lambda) * each;
+  const saved = mendsExpected(done, law) * each;
   return {
     troubleId: trouble.id,
     mends,
     lacks,
-    covered: mends === Infinity ? 1 : poissonCdf(done, lambda),
+    covered: mends === Infinity ? 1 : countCdf(done, law),
     hoursSaved: saved,
     hoursLeft: Math.max(0, lambda * each - saved),
   };

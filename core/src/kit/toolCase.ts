@@ -2,7 +2,7 @@ import { ChainFinder, modeFit, reachOf, type Practice, type Reach } from '../cha
 import { coverProblem, lightestSet, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
 import type { Fastener } from '../bike/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { exposures, type Exposure } from '../odds/index.js';
+import { exposuresIn, type Exposure } from '../odds/index.js';
 import { offeredPieces, usablePieces, type Piece, type PieceModel } from '../tools/index.js';
 import { tripDays, type Trip } from '../trip/index.js';
 import { losableIn } from './doubles.js';
@@ -71,7 +71,7 @@ export function toolCase(
   if (!bike) throw new RangeError('that bike is not in this garage: choose another');
   const trip = doc.trips.find((t) => t.id === question.tripId);
   const practice = doc.garage.practice;
-  const functions = functionNeeds(list ?? (trip ? exposures(bike, trip) : []));
+  const functions = functionNeeds(list ?? exposuresIn(doc, question));
   const fasteners = fastenersFor(doc, bike.id, trip);
   const drawer = usablePieces(doc.pieces, bike.id);
   const inUse = (pieces: readonly Piece[]) => pieces.filter((p) => p.mark !== 'never');

@@ -1,13 +1,22 @@
 import { usualThread, type Bike, type Fastener } from '../bike/index.js';
 import { strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
 import { boltKind } from './supplies.js';
+import { countPmf, type CountLaw } from './counts.js';
+import { posterior, type Experience, type Record } from './record.js';
 import { appliesTo, TROUBLES, type Trouble } from './troubles.js';
 
 /** One trouble on one trip with one bike. */
 export interface Exposure {
   trouble: Trouble;
-  /** Expected count Λ over the trip. */
+  /** Expected count Λ over the trip, the own record in it. */
   lambda: number;
+  /** The law of the count: Poisson, or negative binomial once the own record weighs in. */
+  law: CountLaw;
+  /** What the planning rates alone expect, and what the record says; null without one. */
+  planned: number;
+  experience: Experience | null;
+  /** Share of it on each leg. */
+  byLeg: number[];
   /** P(at least one) = 1 − e^−Λ. */
   odds: number;
   /** Hours lost each time without a mend, averaged over where it happens. */
@@ -20,16 +29,25 @@ export interface Exposure {
 
 const factorOf = (trip: Trip) => trip.factors.age * trip.factors.load * trip.factors.care;
 
-/** Expected count of a trouble on one leg: Σ rate·km/1000 × factors + crossings. */
+/** In the dark falls and what follows from them are so much likelier. Planning value. */
+export const NIGHT_FACTOR = 1.5;
+
+/** Factor of the hours in the dark on a leg: their share of the hours ridden makes falls likelier. */
+const nightFactor = (trouble: Trouble, leg: Leg): number =>
+  trouble.byFall && leg.hours > 0 ? 1 + (NIGHT_FACTOR - 1) * Math.min(1, leg.night / leg.hours) : 1;
+
+/** Expected count of a trouble on one leg: (Σ rate·km/1000 × night + crossings) × factors of the trip. */
 export function legLambda(trouble: Trouble, leg: Leg, trip: Trip): number {
   const ridden = TERRAINS.reduce((sum, on) => sum + (trouble.rate[on] * leg.km[on]) / 1000, 0);
-  return (ridden + (trouble.perCrossing ?? 0) * leg.crossings) * factorOf(trip);
+  return (ridden * nightFactor(trouble, leg) + (trouble.perCrossing ?? 0) * leg.crossings) * factorOf(trip);
 }
 
 /** Exposure of a bike to one trouble over a trip. */
-export function exposureOf(trouble: Trouble, trip: Trip): Exposure {
-  const lambdas = trip.legs.map((leg) => legLambda(trouble, leg, trip));
+export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: Experience | null = null): Exposure {
+  const after = experience ? posterior(experience) : { factor: 1, shape: null };
+  const lambdas = trip.legs.map((leg) => legLambda(trouble, leg, trip) * weak * after.factor);
   const lambda = lambdas.reduce((a, b) => a + b, 0);
+  const law: CountLaw = { mean: lambda, shape: after.shape };
   const stranded =
     lambda > 0 ? trip.legs.reduce((s, leg, i) => s + lambdas[i]! * strandedHours(leg, trip).total, 0) / lambda : 0;
   const without = trouble.stops ? stranded : trouble.nuisance;
@@ -39,20 +57,30 @@ export function exposureOf(trouble: Trouble, trip: Trip): Exposure {
   );
   const crossings = trip.legs.reduce((s, l) => s + l.crossings, 0);
   if (trouble.perCrossing && crossings > 0) parts.push(`${trouble.perCrossing} × ${crossings} crossings`);
+  const said = [
+    weak === 1 ? '' : ` × ${weak} as a weak point of this bike`,
+    experience
+      ? ` × ${after.factor.toFixed(2)} by your record ((2 + ${experience.events}) ÷ (2 + ${experience.expected.toFixed(2)}))`
+      : '',
+  ].join('');
   return {
     trouble,
     lambda,
-    odds: -Math.expm1(-lambda),
+    law,
+    planned: lambda / after.factor,
+    experience,
+    byLeg: lambdas.map((l) => (lambda > 0 ? l / lambda : 0)),
+    odds: 1 - countPmf(0, law),
     without,
     atStake: lambda * Math.max(0, without - trouble.mend),
-    formula: `Λ = (${parts.join(' + ') || '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care = ${lambda.toFixed(3)}`,
+    formula: `Λ = (${parts.join(' + ') || '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care${said} = ${lambda.toFixed(3)}`,
   };
 }
 
 /** All troubles that a bike can have on a trip, the most hours at stake first. */
-export const exposures = (bike: Bike, trip: Trip): Exposure[] =>
+export const exposures = (bike: Bike, trip: Trip, record: Record = new Map()): Exposure[] =>
   TROUBLES.filter((t) => appliesTo(t, bike))
-    .map((t) => exposureOf(t, trip))
+    .map((t) => exposureOf(t, trip, bike.weak.find((w) => w.trouble === t.id)?.factor, record.get(t.id)))
     .sort((a, b) => b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1));
 
 /** Fasteners known to shake loose weigh this much more than the rest. Planning value. */
@@ -78,7 +106,7 @@ export function lostByThread(fasteners: readonly Fastener[]): { thread: string; 
 /** What the trip asks of one stock. */
 export interface StockDemand {
   kind: string;
-  demands: { trouble: Trouble; lambda: number; units: number }[];
+  demands: { trouble: Trouble; lambda: number; units: number; law: CountLaw }[];
 }
 
 /** Threads above this are never lost on the road without being noticed: no spare is planned for them. */
@@ -87,18 +115,20 @@ const LARGEST_SPARE_BOLT = 10;
 /** Demand on every stock over a trip: troubles' units at their Λ, lost fasteners split by the bike's own threads. */
 export function stockDemands(list: readonly Exposure[], fasteners: readonly Fastener[]): StockDemand[] {
   const stocks = new Map<string, StockDemand>();
-  const ask = (kind: string, trouble: Trouble, lambda: number, units: number) => {
+  const ask = (kind: string, { trouble, law }: Exposure, share: number, units: number) => {
+    const lambda = law.mean * share;
     if (lambda <= 0) return;
     const known = stocks.get(kind) ?? { kind, demands: [] };
-    known.demands.push({ trouble, lambda, units });
+    // A share of a negative binomial count, each event by itself, is negative binomial with the same shape.
+    known.demands.push({ trouble, lambda, units, law: { mean: lambda, shape: law.shape } });
     stocks.set(kind, known);
   };
   const threads = lostByThread(fasteners);
-  for (const { trouble, lambda } of list)
-    for (const { kind, units } of trouble.supplies)
-      if (kind !== 'bolt') ask(kind, trouble, lambda, units);
+  for (const exposure of list)
+    for (const { kind, units } of exposure.trouble.supplies)
+      if (kind !== 'bolt') ask(kind, exposure, 1, units);
       else
         for (const { thread, share } of threads)
-          if (Number(thread.slice(1)) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), trouble, lambda * share, units);
+          if (Number(thread.slice(1)) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), exposure, share, units);
   return [...stocks.values()].sort((a, b) => (a.kind < b.kind ? -1 : 1));
 }

@@ -3,3 +3,6 @@ export * from './supplies.js';
 export * from './troubles.js';
 export * from './exposure.js';
 export * from './stocks.js';
+export * from './counts.js';
+export * from './record.js';
+export * from './ofGarage.js';

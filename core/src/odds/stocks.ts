@@ -1,3 +1,4 @@
+import { unitsTogether } from './counts.js';
 import { demandPmf } from './poisson.js';
 import type { StockDemand } from './exposure.js';
 import { supplyKind } from './supplies.js';
@@ -26,7 +27,8 @@ export function stocksFor(demands: readonly StockDemand[], q: number): Stock[] {
   const rows = demands.map(({ kind, demands: d }) => {
     const expected = d.reduce((s, x) => s + x.lambda * x.units, 0);
     const upTo = Math.min(MOST, Math.ceil(expected * 2 + 30));
-    const pmf = demandPmf(d, upTo);
+    // Panjer's recursion where all counts are Poisson; with the own record in it, one convolution after the other.
+    const pmf = d.every((x) => x.law.shape === null) ? demandPmf(d, upTo) : unitsTogether(d, upTo);
     let sum = 0;
     const cdf = pmf.map((p) => (sum += p));
     return { kind, expected, cdf, at: 0, unit: supplyKind(kind).mass, demands: d };

@@ -46,6 +46,11 @@ const FIXED: SupplyKind[] = [
   s('spoke', 'Spokes with nipples', 'spoke', 16, [230, 8, 6], 2, ['hard']),
   s('spare key', 'Spare key', 'key', 12, [65, 30, 4], 12, ['dear']),
   s('dressing', 'Wound dressing', 'dressing', 25, [90, 70, 10], 2, ['soft']),
+  s('fuel filter', 'Fuel filter', 'filter', 35, [70, 30, 30], 7, ['leaks']),
+  s('wheel bearing', 'Wheel bearing', 'bearing', 70, [42, 42, 13], 9, ['hard']),
+  s('brake pads', 'Brake pads', 'pair', 160, [80, 50, 20], 22, ['hard']),
+  s('tyre boot', 'Tyre boot', 'boot', 45, [120, 70, 4], 4),
+  s('gas cartridge', 'Gas cartridges, 16 g', 'cartridge', 58, [88, 18, 18], 2, ['pressurised', 'hard']),
   s('hose clamp', 'Hose clamp, large', 'clamp', 22, [70, 20, 10], 1.2, ['hard']),
 ];
 

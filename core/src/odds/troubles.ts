@@ -16,6 +16,10 @@ export interface Trouble {
   stops: boolean;
   /** Hours lost without a mend where the ride does not end. */
   nuisance: number;
+  /** Whether it comes of a fall or a slide, and so more often in the dark. */
+  byFall?: boolean;
+  /** Share of mends that hold; 1 where it is not said. Planning value. */
+  holds?: number;
   /** Hours of the mend itself. */
   mend: number;
   /** What each mend uses up. `bolt` stands for the bike's own threads. */
@@ -50,6 +54,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'puncture-tube',
     name: 'Puncture, tubed',
+    holds: 0.95,
     rate: per(0.0425, 0.102, 0.255),
     only: { tyres: 'tubed' },
     mend: 1,
@@ -83,6 +88,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'puncture-tubeless',
     name: 'Puncture, tubeless',
+    holds: 0.93,
     rate: per(0.02, 0.08, 0.15),
     only: { tyres: 'tubeless' },
     mend: 0.5,
@@ -111,6 +117,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'clutch-lever',
     name: 'Clutch lever broken',
+    byFall: true,
     rate: per(0.0025, 0.01, 0.075),
     mend: 0.4,
     supplies: uses(['clutch lever', 1]),
@@ -119,6 +126,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'brake-lever',
     name: 'Brake lever broken',
+    byFall: true,
     rate: per(0.0025, 0.01, 0.075),
     mend: 0.4,
     supplies: uses(['brake lever', 1]),
@@ -128,6 +136,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'gear-pedal',
     name: 'Gear pedal bent',
+    byFall: true,
     rate: per(0.003, 0.01, 0.06),
     mend: 0.5,
     functions: does(['grip', 1]),
@@ -136,6 +145,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'mirror',
     name: 'Mirror or indicator broken',
+    byFall: true,
     rate: per(0.01, 0.04, 0.15),
     stops: false,
     nuisance: 0.5,
@@ -146,6 +156,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'bars',
     name: 'Bars or guards bent',
+    byFall: true,
     rate: per(0.003, 0.01, 0.05),
     stops: false,
     nuisance: 1,
@@ -156,6 +167,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'luggage',
     name: 'Luggage mount broken',
+    byFall: true,
     rate: per(0.005, 0.03, 0.06),
     stops: false,
     nuisance: 1.5,
@@ -189,6 +201,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'control-cable',
     name: 'Control cable broken',
+    holds: 0.9,
     rate: per(0.004, 0.008, 0.02),
     mend: 1,
     supplies: uses(['cable inner', 1]),
@@ -225,6 +238,8 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'radiator',
     name: 'Radiator holed',
+    byFall: true,
+    holds: 0.8,
     rate: per(0.001, 0.004, 0.02),
     only: { cooling: 'liquid' },
     mend: 1.2,
@@ -236,6 +251,8 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'case',
     name: 'Engine case holed',
+    byFall: true,
+    holds: 0.7,
     rate: per(0.0002, 0.001, 0.006),
     mend: 1.5,
     supplies: uses(['metal putty', 2]),
@@ -303,6 +320,7 @@ export const TROUBLES: readonly Trouble[] = [
   t({
     id: 'injury',
     name: 'Somebody hurt, minor',
+    byFall: true,
     rate: per(0.01, 0.02, 0.06),
     stops: false,
     nuisance: 2,
@@ -320,6 +338,145 @@ export const TROUBLES: readonly Trouble[] = [
     mend: 2,
     functions: does(['shelter', 1], ['light', 1]),
     caution: 'A signal is for emergencies. Fires: bans and season.',
+  }),
+  t({
+    id: 'charging',
+    name: 'Charging fault',
+    rate: per(0.002, 0.003, 0.003),
+    mend: 1.5,
+    holds: 0.5,
+    functions: does(['measure current', 1], ['jump-start', 1]),
+    turns: ['battery'],
+    caution: 'Disconnect before wiring work. Jump currents do not go through a thin accessory lead.',
+  }),
+  t({
+    id: 'fuel-pump',
+    name: 'Fuel pump or filter fails',
+    rate: per(0.001, 0.002, 0.004),
+    mend: 1.2,
+    holds: 0.6,
+    supplies: uses(['fuel filter', 1]),
+    functions: does(['cut', 1], ['grip', 1]),
+    turns: ['tank'],
+    caution: 'Ignition off, engine cold, no flame.',
+  }),
+  t({
+    id: 'coil',
+    name: 'Ignition coil or lead fails',
+    rate: per(0.001, 0.002, 0.003),
+    mend: 1,
+    holds: 0.5,
+    functions: does(['measure current', 1]),
+    turns: ['plug'],
+  }),
+  t({
+    id: 'wheel-bearing',
+    name: 'Wheel bearing gone',
+    rate: per(0.002, 0.004, 0.006),
+    mend: 2,
+    holds: 0.8,
+    supplies: uses(['wheel bearing', 1]),
+    functions: does(['punch out', 1], ['strike', 1]),
+    turns: ['rear axle', 'front axle'],
+    caution: BY_HAND,
+  }),
+  t({
+    id: 'brake-line',
+    name: 'Brake line leaks',
+    rate: per(0.0002, 0.0005, 0.002),
+    byFall: true,
+    mend: 1,
+    holds: 0.5,
+    functions: does(['grip', 1]),
+    caution: 'A clamped brake line means a brake missing: slowly, to the nearest road. With any doubt do not ride.',
+  }),
+  t({
+    id: 'pads',
+    name: 'Brake pads worn out',
+    rate: per(0.0005, 0.002, 0.008),
+    mend: 0.6,
+    supplies: uses(['brake pads', 1]),
+    turns: ['brake pads'],
+    caution: 'Brakes: with any doubt do not ride. Pump the lever before riding off.',
+  }),
+  t({
+    id: 'injury-serious',
+    name: 'Somebody hurt, serious',
+    rate: per(0.001, 0.002, 0.006),
+    byFall: true,
+    mend: 1,
+    holds: 0,
+    functions: does(['bandage', 1], ['shelter', 1], ['light', 1]),
+    caution: 'Call for help first. Training before tools.',
+  }),
+  t({
+    id: 'tyre-torn',
+    name: 'Tyre torn or rim bent',
+    rate: per(0.002, 0.008, 0.03),
+    byFall: true,
+    mend: 1.5,
+    holds: 0.8,
+    supplies: uses(['tyre boot', 1]),
+    functions: does(['inflate', 1], ['lever tyre', 2]),
+    turns: ['rear axle', 'front axle'],
+    caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
+  }),
+  t({
+    id: 'bead',
+    name: 'Bead off the rim',
+    rate: per(0.0005, 0.002, 0.012),
+    only: { tyres: 'tubeless' },
+    mend: 0.8,
+    supplies: uses(['gas cartridge', 2]),
+    functions: does(['inflate', 1]),
+    caution:
+      'Never above the tyre or rim maker’s seating pressure. A cartridge-filled tyre loses gas within a day: refill with air.',
+  }),
+  t({
+    id: 'clutch-burnt',
+    name: 'Clutch burnt',
+    rate: per(0.0005, 0.001, 0.006),
+    mend: 0.5,
+    holds: 0.3,
+    functions: does(['tow', 1]),
+    caution: 'Towing: law and skill, short, slow.',
+  }),
+  t({
+    id: 'out-of-fuel',
+    name: 'Out of fuel',
+    rate: per(0.002, 0.004, 0.006),
+    mend: 0.6,
+    supplies: uses(['fuel hose', 1]),
+    caution: 'No flame. Fuel only in approved cans.',
+  }),
+  t({
+    id: 'stuck',
+    name: 'Stuck or cannot be lifted',
+    rate: per(0.0005, 0.005, 0.05),
+    stops: false,
+    nuisance: 3,
+    mend: 0.7,
+    functions: does(['tow', 1]),
+    caution: 'Props slip: nobody under a lifted bike.',
+  }),
+  t({
+    id: 'head-rounded',
+    name: 'Head rounded or seized at a mend',
+    rate: per(0.002, 0.004, 0.012),
+    stops: false,
+    nuisance: 2,
+    mend: 0.8,
+    holds: 0.8,
+    functions: does(['grip', 1], ['file', 1], ['strike', 1]),
+  }),
+  t({
+    id: 'device-dead',
+    name: 'Phone or navigator without power',
+    rate: per(0.01, 0.012, 0.015),
+    stops: false,
+    nuisance: 0.8,
+    mend: 0.2,
+    supplies: uses(['cable', 1]),
   }),
 ];
 

@@ -76,6 +76,7 @@ describe('a piece in one line', () => {
     ['socket 3/8', /is no size/],
     ['socket 3/8 14.3', /reading, not a size/],
     ['ring 12', /two sizes/],
+    ['ring 100 13', /two sizes/],
     ['extension 1/4', /say its length/],
     ['adapter 3/8', /say both drives/],
     ['adjustable', /say its length/],

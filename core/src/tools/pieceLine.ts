@@ -94,7 +94,11 @@ function takeShape(text: string, prefix = ''): Sized {
 /** Two sizes of a double-ended piece: `12/13`, `12 and 13`, `1/2in 9/16in`. */
 function takePair(text: string): [string, string] | null {
   const plain = /^(\d+(?:\.\d)?) ?(?:\/|and|x|,| ) ?(\d+(?:\.\d)?)$/iu.exec(text);
-  if (plain && Number(plain[1]) >= 4 && Number(plain[2]) >= 4) return [plain[1]!, plain[2]!];
+  const isHex = (size: string) => {
+    const read = readSize(size);
+    return read?.ok === true && read.head.form === 'hex';
+  };
+  if (plain && isHex(plain[1]!) && isHex(plain[2]!)) return [plain[1]!, plain[2]!];
   const first = readSize(text);
   if (!first?.ok || first.head.form !== 'hex') return null;
   const second = readSize(text.slice(first.used).replace(/^ *(?:\/|and|,)? */iu, ''));

@@ -1,2 +1,3 @@
 export * from './trip.js';
+export * from './ride.js';
 export * from './stranded.js';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { hours, id, km, name, note } from '../garage/fields.js';
+import { routeSchema } from '../route/route.js';
 
 export const TERRAINS = ['paved', 'gravel', 'track'] as const;
 export type Terrain = (typeof TERRAINS)[number];
@@ -16,6 +17,13 @@ export const legSchema = z.strictObject({
   signal: z.boolean(),
   /** km from the worst point to a workshop, by road. */
   workshopKm: km,
+  /** Hours in the saddle, and how many of them in the dark. */
+  hours,
+  night: hours,
+  /** Temperature of the day, °C. */
+  temperature: z.number().min(-40).max(60),
+  /** Longest way between two pumps, km; null where it is not known. */
+  fuelGapKm: km.nullable(),
 });
 export type Leg = z.infer<typeof legSchema>;
 
@@ -35,6 +43,14 @@ export const tripSchema = z.strictObject({
   serviceLevel: z.number().min(0.5).max(0.999),
   /** Factors on every rate: age of the bike, load carried, care taken. */
   factors: z.strictObject({ age: factor, load: factor, care: factor }),
+  /** The way, from files; null when the legs are written by hand. */
+  route: routeSchema.nullable(),
+  /** Pressures changed with the ground: how often on the trip, between which two, kPa. */
+  air: z.strictObject({
+    times: z.int().min(0).max(500),
+    low: z.number().min(0).max(600),
+    high: z.number().min(0).max(600),
+  }),
   note,
 });
 export type Trip = z.infer<typeof tripSchema>;
@@ -48,6 +64,10 @@ export const newLeg = (legId: string, legName: string): Leg => ({
   helpKm: 10,
   signal: true,
   workshopKm: 60,
+  hours: 6,
+  night: 0,
+  temperature: 20,
+  fuelGapKm: null,
 });
 export const newTrip = (tripId: string, tripName: string): Trip => ({
   id: tripId,
@@ -59,6 +79,8 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   along: [],
   serviceLevel: 0.9,
   factors: { age: 1, load: 1, care: 1 },
+  route: null,
+  air: { times: 0, low: 120, high: 200 },
   note: '',
 });
 

@@ -31,7 +31,7 @@ function nameOf(id: string): string {
   const f = garage.doc?.fasteners.find((x) => x.id === id);
   if (!f) return '';
   const bike = f.bikeId === garage.bike?.id ? null : garage.doc?.bikes.find((b) => b.id === f.bikeId);
-  return bike ? `${f.name} of ${bike.name}` : f.name;
+  return bike ? `${f.name.toLowerCase()} of ${bike.name}` : f.name.toLowerCase();
 }
 const picked = ref<string | null>(null);
 const chosen = computed(() => pieces.value.find((p) => p.piece.id === picked.value) ?? pieces.value[0] ?? null);
@@ -40,9 +40,7 @@ function reason(p: KitPiece): string {
   const parts: string[] = [];
   if (p.needed.length > 0)
     parts.push(
-      p.needed.length === 1
-        ? `only for ${nameOf(p.needed[0]!).toLowerCase()}`
-        : `${p.needed.length} heads are lost without it`,
+      p.needed.length === 1 ? `only for ${nameOf(p.needed[0]!)}` : `${p.needed.length} heads are lost without it`,
     );
   if (p.serves.length > 0) parts.push(`for ${p.serves.map((s) => s.toLowerCase()).join(', ')}`);
   if (p.piece.mark === 'always' || p.piece.mark === 'twice') parts.push(`you marked it ${p.piece.mark}`);
