@@ -1,0 +1,54 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  cartridgeRise,
+  cartridgesFor,
+  electricPump,
+  filling,
+  freeAir,
+  handPump,
+  OUTSIDE,
+  TRAVEL_PUMP,
+  tyreVolume,
+} from './air.js';
+
+describe('air against the worked values', () => {
+  test.each([
+    ['90/90-21', 11.05, 80.2, 21.8],
+    ['120/90-18', 18.07, 49.0, 35.7],
+    ['140/80-18', 22.02, 40.2, 43.5],
+    ['150/70-17', 20.86, 42.5, 41.2],
+  ])('%s holds %f L, a cartridge raises it by %f kPa, 200 kPa take %f L', (mark, litres, rise, air) => {
+    expect(tyreVolume(mark)).toBeCloseTo(litres, 1);
+    expect(cartridgeRise(16, tyreVolume(mark))).toBeCloseTo(rise, 0);
+    expect(freeAir(200, tyreVolume(mark))).toBeCloseTo(air, 0);
+  });
+  test('whole cartridges, more of them in the cold; none for no rise', () => {
+    expect(cartridgesFor(200, 16, 11.05)).toBe(3);
+    expect(cartridgesFor(200, 16, 11.05, -20)).toBeGreaterThan(3);
+    expect(cartridgesFor(0, 16, 11.05)).toBe(0);
+    expect(cartridgesFor(cartridgeRise(16, 11) * 0.9, 16, 11)).toBe(1);
+  });
+  test('a hand pump: strokes by the free air, slower as it gets hard', () => {
+    const { strokes, minutes } = handPump(0, 200, 11.05, 90);
+    expect(strokes).toBe(Math.ceil((11.05 * 200) / (OUTSIDE * 0.09 * 0.7)));
+    expect(minutes).toBeGreaterThan(strokes / 40);
+    expect(handPump(200, 200, 11, 90)).toEqual({ strokes: 0, minutes: 0 });
+  });
+  test('an electric pump: the closed form equals the sum over small steps; it stalls', () => {
+    const litres = 18.07;
+    let minutes = 0;
+    const step = 0.01;
+    for (let i = 0; i < 12_000; i++) {
+      const p = 100 + (i + 0.5) * step;
+      minutes += (litres * step) / (OUTSIDE * TRAVEL_PUMP.flow * (1 - p / TRAVEL_PUMP.stall));
+    }
+    const pump = electricPump(100, 220, litres);
+    expect(pump.minutes).toBeCloseTo(minutes, 4);
+    expect(pump.ampereHours).toBeCloseTo((minutes / 60) * 7, 4);
+    expect(electricPump(0, 700, litres).minutes).toBe(Infinity);
+    expect(electricPump(0, 250, 60).rests).toBe(true);
+  });
+  test('all sources side by side', () => {
+    expect(filling('90/90-21', 120, 200)).toMatchObject({ cartridges: 2, rests: false });
+  });
+});
