@@ -4,8 +4,10 @@ import { demoGarage } from '@necessaire/demo';
 import { newFastener, type Fastener } from '../bike/index.js';
 import { uuid } from '../testing/make.js';
 import type { Piece } from '../tools/index.js';
+import type { Ride } from '../trip/index.js';
 import { FASTENER_COLUMNS, readFasteners, writeFasteners, type FastenerPreview } from './fasteners.js';
 import { readPieces, writePieces } from './pieces.js';
+import { readRides, writeRides } from './rides.js';
 import { readCsv, readNumber, readYes, writeCsv } from './table.js';
 
 const BIKE = uuid(1);
@@ -213,5 +215,37 @@ describe('the drawer as a table', () => {
       }),
       { numRuns: 200 },
     );
+  });
+});
+
+describe('rides as a table', () => {
+  const rides = demoGarage().rides;
+  const read = (text: string, known: readonly Ride[] = []) => {
+    const result = readRides(text, BIKE, known, ids());
+    if (!result.ok) throw new Error(result.message);
+    return result.preview;
+  };
+  test('come back whole', () => {
+    const preview = read(writeRides(rides), rides);
+    expect([preview.faults, preview.changed]).toEqual([0, rides.length]);
+    expect(preview.rows).toEqual(rides);
+  });
+  test('a rider’s own short table; what happened by key or name', () => {
+    const [ride] = read('date;track km;what happened\n2026-05-31;120,5;Puncture, tubed x2: two patches; mirror').rows;
+    expect(ride).toMatchObject({
+      bike: BIKE,
+      km: { paved: 0, gravel: 0, track: 120.5 },
+      mishaps: [{ trouble: 'puncture-tube', count: 2, used: 'two patches' }],
+    });
+  });
+  test('bad cells are named', () => {
+    const preview = read('date,paved km,what happened\n31.5.2026,1,\n2026-05-31,-1,\n2026-05-31,1,elephant');
+    expect(preview.rows).toEqual([]);
+    expect(preview.lines.map((l) => l.cells.find((c) => c.fault)?.column)).toEqual([
+      'date',
+      'paved km',
+      'what happened',
+    ]);
+    expect(readRides('a\n1', BIKE, [], ids()).ok).toBe(false);
   });
 });

@@ -2,3 +2,4 @@ export * from './table.js';
 export * from './rows.js';
 export * from './fasteners.js';
 export * from './pieces.js';
+export * from './rides.js';

@@ -1,6 +1,7 @@
 /** Display units. The core computes in mm, N·m, N, g, mL, kPa, km, h, °C; only what is shown is converted. */
 export type UnitSystem = 'metric' | 'inch';
-export type Quantity = 'length' | 'torque' | 'mass' | 'weight' | 'volume' | 'distance' | 'force' | 'hours' | 'share';
+export type Quantity =
+  'length' | 'torque' | 'mass' | 'weight' | 'volume' | 'distance' | 'force' | 'pressure' | 'hours' | 'share';
 
 interface Unit {
   unit: string;
@@ -16,6 +17,7 @@ const UNITS: Record<UnitSystem, Record<Quantity, Unit>> = {
     volume: { unit: 'L', per: 1 / 1000, digits: 1 },
     distance: { unit: 'km', per: 1, digits: 0 },
     force: { unit: 'N', per: 1, digits: 0 },
+    pressure: { unit: 'kPa', per: 1, digits: 0 },
     hours: { unit: 'h', per: 1, digits: 1 },
     share: { unit: '%', per: 100, digits: 1 },
   },
@@ -27,6 +29,7 @@ const UNITS: Record<UnitSystem, Record<Quantity, Unit>> = {
     volume: { unit: 'qt', per: 1 / 946.352946, digits: 1 },
     distance: { unit: 'mi', per: 1 / 1.609344, digits: 0 },
     force: { unit: 'lbf', per: 1 / 4.4482216, digits: 0 },
+    pressure: { unit: 'psi', per: 1 / 6.894757, digits: 0 },
     hours: { unit: 'h', per: 1, digits: 1 },
     share: { unit: '%', per: 100, digits: 1 },
   },

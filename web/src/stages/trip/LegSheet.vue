@@ -15,6 +15,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { useNotice } from '../../shell/notice';
 import NumberField from '../../ui/NumberField.vue';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -192,6 +193,36 @@ function show(leg: Leg) {
           :max="100000"
           :model-value="leg.workshopKm"
           @update:model-value="setLeg(leg, { workshopKm: $event })"
+        />
+        <NumberField
+          label="In the saddle"
+          quantity="hours"
+          :max="2000"
+          :model-value="leg.hours"
+          @update:model-value="setLeg(leg, { hours: $event })"
+        />
+        <NumberField
+          label="In the dark"
+          quantity="hours"
+          :max="2000"
+          :model-value="leg.night"
+          @update:model-value="setLeg(leg, { night: $event })"
+        />
+        <NumberField
+          label="Day, °C"
+          :min="-40"
+          :max="60"
+          :model-value="leg.temperature"
+          @update:model-value="setLeg(leg, { temperature: $event })"
+        />
+        <OptionalNumber
+          label="Between pumps"
+          quantity="distance"
+          :min="0"
+          :max="100000"
+          empty="not known"
+          :model-value="leg.fuelGapKm"
+          @update:model-value="setLeg(leg, { fuelGapKm: $event })"
         />
         <label class="signal"
           ><input

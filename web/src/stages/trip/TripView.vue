@@ -4,14 +4,29 @@ import { figure, newTrip, strandedHours, tripDays, tripKm, unitOf } from '@neces
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { useAnswer } from '../../stores/answer';
+import AirSheet from './AirSheet.vue';
+import DueSheet from './DueSheet.vue';
 import LegSheet from './LegSheet.vue';
+import ManySheet from './ManySheet.vue';
+import RecordSheet from './RecordSheet.vue';
 import StockSheet from './StockSheet.vue';
 import TroubleBars from './TroubleBars.vue';
+import WayProfile from './WayProfile.vue';
+import WaySheet from './WaySheet.vue';
 
 const garage = useGarage();
 const view = useView();
 const answers = useAnswer();
-const tab = ref<'legs' | 'stocks'>('legs');
+const TABS = {
+  legs: 'Legs',
+  way: 'Way',
+  stocks: 'Spares',
+  record: 'Record',
+  due: 'Due',
+  air: 'Air',
+  many: 'Many times',
+} as const;
+const tab = ref<keyof typeof TABS>('legs');
 const worst = computed(() => {
   const trip = garage.trip;
   if (!trip) return null;
@@ -43,6 +58,7 @@ function first() {
       <p v-if="!garage.trip" class="empty">
         No trip yet. <button class="tool-button" @click="first">Plan a trip</button>
       </p>
+      <WayProfile v-else-if="tab === 'way' && garage.trip.route" :trip="garage.trip" :route="garage.trip.route" />
       <p v-else-if="garage.trip.legs.length === 0" class="empty">
         No legs yet: add the first one on the right, with its kilometres by ground.
       </p>
@@ -50,12 +66,18 @@ function first() {
     </section>
     <section class="sheet">
       <div class="tabs" role="tablist">
-        <button role="tab" :aria-selected="tab === 'legs'" @click="tab = 'legs'">Legs and help</button>
-        <button role="tab" :aria-selected="tab === 'stocks'" @click="tab = 'stocks'">Spares by odds</button>
+        <button v-for="(name, key) in TABS" :key="key" role="tab" :aria-selected="tab === key" @click="tab = key">
+          {{ name }}
+        </button>
       </div>
       <template v-if="garage.trip">
         <LegSheet v-if="tab === 'legs'" :trip="garage.trip" />
-        <StockSheet v-else :trip="garage.trip" />
+        <WaySheet v-else-if="tab === 'way'" :trip="garage.trip" />
+        <StockSheet v-else-if="tab === 'stocks'" :trip="garage.trip" />
+        <RecordSheet v-else-if="tab === 'record'" />
+        <DueSheet v-else-if="tab === 'due' && garage.bike" :trip="garage.trip" :bike="garage.bike" />
+        <AirSheet v-else-if="tab === 'air' && garage.bike" :trip="garage.trip" :bike="garage.bike" />
+        <ManySheet v-else-if="tab === 'many'" :trip="garage.trip" />
       </template>
     </section>
   </div>

@@ -1,0 +1,219 @@
+<script setup lang="ts">
+/** What fills each tyre: cartridges, hand pump, electric pump; for one flat and for a trip of airing down and up. */
+import { computed, ref } from 'vue';
+import {
+  CARTRIDGE_YIELD,
+  figure,
+  filling,
+  STROKE_YIELD,
+  TRAVEL_PUMP,
+  tripSchema,
+  unitOf,
+  type Bike,
+  type Filling,
+  type Trip,
+} from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import NumberField from '../../ui/NumberField.vue';
+
+const props = defineProps<{ trip: Trip; bike: Bike }>();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+// What is on the rider's own pump and cartridge; planning values to begin with.
+const cartridge = ref(16);
+const stroke = ref(90);
+const flow = ref(TRAVEL_PUMP.flow);
+const celsius = computed(() =>
+  props.trip.legs.length > 0 ? Math.min(...props.trip.legs.map((l) => l.temperature)) : 20,
+);
+const by = computed(() => ({
+  celsius: celsius.value,
+  cartridge: cartridge.value,
+  stroke: stroke.value,
+  pump: { ...TRAVEL_PUMP, flow: flow.value },
+}));
+const tyres = computed(() => [
+  { name: 'Front', mark: props.bike.tyreFront },
+  { name: 'Rear', mark: props.bike.tyreRear },
+]);
+const rows = computed(() => {
+  const { low, high, times } = props.trip.air;
+  return tyres.value.map((t) => ({
+    ...t,
+    flat: filling(t.mark, 0, high, by.value),
+    again: filling(t.mark, low, high, by.value),
+    times,
+  }));
+});
+const all = computed(() => {
+  const sum = (of: (f: Filling) => number) => rows.value.reduce((s, r) => s + of(r.again) * r.times, 0);
+  return {
+    cartridges: sum((f) => f.cartridges),
+    strokes: sum((f) => f.strokes),
+    hand: sum((f) => f.handMinutes),
+    electric: sum((f) => f.electricMinutes),
+    ampereHours: sum((f) => f.ampereHours),
+  };
+});
+function setAir(fields: Partial<Trip['air']>) {
+  const checked = tripSchema.safeParse({ ...props.trip, air: { ...props.trip.air, ...fields } });
+  if (checked.success) garage.put('change the pressures', 'trips', checked.data);
+}
+const kpa = (v: number) => `${figure(view.units, 'pressure', v)} ${unitOf(view.units, 'pressure')}`;
+const minutes = (v: number) => (v === Infinity ? 'stalls' : `${v < 10 ? v.toFixed(1) : Math.round(v)} min`);
+function why(name: string, mark: string, f: Filling, from: number) {
+  explain.show({
+    title: `${name} tyre ${mark}`,
+    value: `${f.litres.toFixed(1)} L, ${f.freeAir.toFixed(1)} L of air`,
+    formula:
+      'volume ≈ (π/4)·W·H·2π·(rim/2 + H/2); a cartridge raises by (m/44.01)·R·T/V; strokes = V·Δp/(101.3·stroke·0.7); electric minutes = ∫ of its flow falling to the stall pressure',
+    inputs: [
+      { name: 'from and to', value: `${kpa(from)} to ${kpa(props.trip.air.high)}` },
+      { name: 'coldest leg', value: `${celsius.value} °C` },
+      { name: `cartridges of ${cartridge.value} g, ${CARTRIDGE_YIELD} of the ideal`, value: String(f.cartridges) },
+      {
+        name: `strokes of ${stroke.value} mL, ${STROKE_YIELD} of them`,
+        value: `${f.strokes}, ${minutes(f.handMinutes)}`,
+      },
+      {
+        name: `electric, ${flow.value} L/min free`,
+        value: `${minutes(f.electricMinutes)}, ${f.ampereHours.toFixed(1)} A·h`,
+      },
+    ],
+    source: 'planning values; never above the tyre or rim maker’s seating pressure',
+  });
+}
+</script>
+
+<template>
+  <div>
+    <div class="form">
+      <NumberField
+        label="Aired down and up, times"
+        :max="500"
+        :model-value="trip.air.times"
+        @update:model-value="setAir({ times: Math.round($event) })"
+      />
+      <NumberField
+        label="from"
+        quantity="pressure"
+        :max="600"
+        :model-value="trip.air.low"
+        @update:model-value="setAir({ low: $event })"
+      />
+      <NumberField
+        label="to"
+        quantity="pressure"
+        :max="600"
+        :model-value="trip.air.high"
+        @update:model-value="setAir({ high: $event })"
+      />
+      <NumberField v-model="cartridge" label="Cartridge (g of gas)" :min="8" :max="100" />
+      <NumberField v-model="stroke" label="Hand pump (mL a stroke)" :min="10" :max="1000" />
+      <NumberField v-model="flow" label="Electric pump (L/min)" :min="1" :max="200" />
+    </div>
+    <template v-for="r in rows" :key="r.name">
+      <div class="sheet-head">
+        <h2>{{ r.name }} {{ r.mark }}</h2>
+        <span class="num">{{ r.flat.litres.toFixed(1) }} L</span>
+      </div>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">from</th>
+            <th scope="col">cartridges</th>
+            <th scope="col">by hand</th>
+            <th scope="col">electric</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="line in [
+              { from: 0, f: r.flat },
+              { from: trip.air.low, f: r.again },
+            ]"
+            :key="line.from"
+          >
+            <th scope="row">
+              <button class="link" @click="why(r.name, r.mark, line.f, line.from)">
+                {{ line.from === 0 ? 'flat' : kpa(line.from) }}
+              </button>
+            </th>
+            <td class="num">{{ line.f.cartridges }}</td>
+            <td class="num">
+              {{ line.f.strokes }}<small class="soft">{{ minutes(line.f.handMinutes) }}</small>
+            </td>
+            <td class="num">
+              {{ minutes(line.f.electricMinutes)
+              }}<small class="soft"
+                >{{ line.f.ampereHours.toFixed(1) }} A·h{{ line.f.rests ? ', with a rest' : '' }}</small
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+    <p v-if="trip.air.times > 0" class="note">
+      Both tyres {{ trip.air.times }} times over the trip: <strong class="num">{{ all.cartridges }}</strong> cartridges
+      (<span class="num">{{ Math.round(all.cartridges * 58) }} g</span>), or
+      <strong class="num">{{ all.strokes }}</strong> strokes in <span class="num">{{ minutes(all.hand) }}</span>, or
+      <strong class="num">{{ minutes(all.electric) }}</strong> of an electric pump.
+      <template v-if="all.cartridges > 12">A pump: cartridges for that weigh more than it does.</template>
+    </p>
+    <p class="caution">
+      A cartridge-filled tyre loses gas through the rubber within a day: refill with air. Cartridges freeze skin and
+      burst when hot.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px 12px;
+  padding: 10px 16px;
+  align-items: end;
+}
+table {
+  width: calc(100% - 32px);
+  margin: 4px 16px 8px;
+  border-collapse: collapse;
+  font-size: 14.5px;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 4px 6px 4px 0;
+  border-bottom: 1px solid var(--hair);
+  vertical-align: top;
+}
+thead th {
+  color: var(--soft);
+  font-size: 13px;
+}
+small {
+  display: block;
+  font-size: 12px;
+}
+.note {
+  padding: 8px 16px;
+  font-size: 14.5px;
+  line-height: 1.35;
+}
+.caution {
+  margin: 8px 16px;
+}
+@media (max-width: 760px) {
+  .form {
+    grid-template-columns: 1fr 1fr;
+  }
+  .link {
+    min-height: 44px;
+  }
+}
+</style>

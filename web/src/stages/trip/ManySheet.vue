@@ -1,0 +1,170 @@
+<script setup lang="ts">
+/** The trip ridden many times over: home by own means, a night out, hours lost; with the present kit and with nothing. */
+import { computed, ref, shallowRef, watch } from 'vue';
+import { meansOf, NO_MEANS, SPREAD, type Simulated, type Trip } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import NumberField from '../../ui/NumberField.vue';
+import { percent } from '../../ui/words';
+import { useTripWork } from './useTripWork';
+
+const props = defineProps<{ trip: Trip }>();
+const answers = useAnswer();
+const garage = useGarage();
+const explain = useExplain();
+const work = useTripWork();
+const runs = ref(100_000);
+const seed = ref(1);
+const result = shallowRef<Simulated[] | null>(null);
+watch(
+  () => garage.version,
+  () => {
+    work.stop();
+    result.value = null;
+  },
+);
+async function ride() {
+  const a = answers.answer;
+  if (!a) return;
+  const stock = new Map(a.kit.spares.map((s) => [s.kind, s.quantity]));
+  stock.set(
+    'bolt',
+    a.kit.spares.filter((s) => s.kind.startsWith('bolt')).reduce((n, s) => n + s.quantity, 0),
+  );
+  const kits = [
+    meansOf('with the present kit', a.kit.mends, a.exposures, stock),
+    { ...NO_MEANS, name: 'with nothing' },
+  ];
+  const [trip, list] = JSON.parse(JSON.stringify([props.trip, a.exposures])) as [Trip, typeof a.exposures];
+  result.value = await work.run((w, onProgress) => w.simulate(trip, list, kits, runs.value, seed.value, onProgress));
+}
+const CLASSES = SPREAD.map((top, i) =>
+  top === 0 ? 'none' : top === Infinity ? 'over 24 h' : `${i === 1 ? 'up to' : `${SPREAD[i - 1]} to`} ${top} h`,
+);
+const most = computed(() => Math.max(...(result.value ?? []).flatMap((r) => r.spread), 0.01));
+const pm = (share: number, error: number) => `${percent(share, 1)} ± ${(error * 100).toFixed(2)}`;
+function why(r: Simulated) {
+  explain.show({
+    title: `Home by own means, ${r.name}`,
+    value: pm(r.home, r.homeError),
+    formula:
+      'share of simulated trips on which every trouble that ends a ride was mended and the mend held; ± one standard error',
+    inputs: [
+      { name: 'trips', value: r.runs.toLocaleString('en') },
+      {
+        name: 'the closed form, every mend holding',
+        value: r.name.includes('kit') ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
+      },
+      { name: 'hours lost, mean', value: `${r.hours.toFixed(2)} ± ${r.hoursError.toFixed(2)} h` },
+      {
+        name: 'hours that half, nine of ten, 99 of 100 trips stay within',
+        value: `${r.quantiles.half.toFixed(1)}, ${r.quantiles.nine.toFixed(1)}, ${r.quantiles.most.toFixed(1)} h`,
+      },
+    ],
+    source:
+      'rates, hours and how often a mend holds: planning values and your own record; stocks are shared and used up',
+  });
+}
+</script>
+
+<template>
+  <div>
+    <div class="form">
+      <NumberField v-model="runs" label="Trips" :min="1000" :max="2000000" />
+      <NumberField v-model="seed" label="Seed" :min="1" :max="1000000" />
+      <button v-if="work.progress.value === null" class="tool-button" :disabled="!answers.answer" @click="ride">
+        Ride them all
+      </button>
+      <button v-else class="tool-button quiet" @click="work.stop()">Stop</button>
+    </div>
+    <p v-if="work.progress.value !== null" class="note" role="status">
+      Riding … <span class="num">{{ Math.round(work.progress.value * 100) }} %</span>
+    </p>
+    <p v-if="work.failed.value" class="note gap">{{ work.failed.value }}</p>
+    <p v-if="!result && work.progress.value === null" class="note soft">
+      Troubles fall along the legs by their odds; each mend uses up what it takes, and holds or does not. The same seed
+      rides the same trips.
+    </p>
+    <template v-for="r in result ?? []" :key="r.name">
+      <div class="sheet-head">
+        <h2>{{ r.name }}</h2>
+        <span class="num soft">{{ r.runs.toLocaleString('en') }} trips</span>
+      </div>
+      <div class="figures">
+        <button class="plain" @click="why(r)">
+          <span class="small">home by own means</span><strong class="num">{{ percent(r.home, 1) }}</strong
+          ><span class="soft small">± {{ (r.homeError * 100).toFixed(2) }}</span>
+        </button>
+        <p>
+          <span class="small">a night out</span><strong class="num">{{ percent(r.nightOut, 1) }}</strong>
+        </p>
+        <p>
+          <span class="small">hours lost, mean</span><strong class="num">{{ r.hours.toFixed(2) }}</strong>
+        </p>
+        <p>
+          <span class="small">nine of ten within</span><strong class="num">{{ r.quantiles.nine.toFixed(1) }} h</strong>
+        </p>
+      </div>
+      <div v-for="(share, i) in r.spread" :key="i" class="bar-row">
+        <span class="soft">{{ CLASSES[i] }}</span>
+        <span class="bar"><span :style="{ width: `${(share / most) * 100}%` }" /></span>
+        <span class="num">{{ percent(share, 1) }}</span>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: 1fr 1fr auto;
+  gap: 10px;
+  padding: 12px 16px;
+  align-items: end;
+}
+.note {
+  padding: 6px 16px;
+  font-size: 14.5px;
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  padding: 8px 16px;
+  gap: 8px;
+}
+.figures strong {
+  font-size: 19px;
+  display: block;
+}
+.small {
+  font-size: 13px;
+  display: block;
+  color: var(--soft);
+}
+.bar-row {
+  display: grid;
+  grid-template-columns: 92px 1fr 64px;
+  gap: 10px;
+  padding: 2px 16px;
+  font-size: 14px;
+  align-items: center;
+}
+.bar-row .num {
+  text-align: right;
+}
+.bar {
+  height: 12px;
+  background: var(--hair);
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--measured);
+}
+@media (max-width: 760px) {
+  .figures {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

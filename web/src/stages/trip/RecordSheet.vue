@@ -1,0 +1,275 @@
+<script setup lang="ts">
+/** The rider's own record: rides and what happened on them, and what that makes of each planning rate. */
+import { scaleLinear } from 'd3-scale';
+import { computed, ref } from 'vue';
+import {
+  figure,
+  posterior,
+  posteriorSpread,
+  readRides,
+  recordOf,
+  RIDE_COLUMNS,
+  TROUBLES,
+  unitOf,
+  writeRides,
+  type Ride,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import CsvDialog from '../../ui/CsvDialog.vue';
+import { download, fileName } from '../../ui/download';
+import DropMenu from '../../ui/DropMenu.vue';
+import NumberField from '../../ui/NumberField.vue';
+import TextField from '../../ui/TextField.vue';
+
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const explain = useExplain();
+const rides = computed(() => [...(garage.doc?.rides ?? [])].sort((a, b) => (a.date < b.date ? 1 : -1)));
+const opened = ref<string | null>(null);
+const today = () => new Date().toISOString().slice(0, 10);
+function add() {
+  const ride: Ride = {
+    id: crypto.randomUUID(),
+    bike: garage.bike?.id ?? null,
+    date: today(),
+    km: { paved: 0, gravel: 0, track: 0 },
+    crossings: 0,
+    mishaps: [],
+    note: '',
+  };
+  garage.put('log a ride', 'rides', ride);
+  opened.value = ride.id;
+}
+const change = (ride: Ride, fields: Partial<Ride>) => garage.put('change a ride', 'rides', { ...ride, ...fields });
+function setDate(ride: Ride, text: string) {
+  if (/^\d{4}-\d{2}-\d{2}$/.test(text)) change(ride, { date: text });
+}
+function remove(ride: Ride) {
+  garage.remove('take out a ride', { table: 'rides', id: ride.id });
+  notice.say('Ride taken out. Ctrl Z brings it back.');
+}
+const addMishap = (ride: Ride, trouble: string) => {
+  if (trouble) change(ride, { mishaps: [...ride.mishaps, { trouble, count: 1, used: '' }] });
+};
+const setMishap = (ride: Ride, i: number, fields: Partial<Ride['mishaps'][number]>) =>
+  change(ride, { mishaps: ride.mishaps.map((m, k) => (k === i ? { ...m, ...fields } : m)) });
+const nameOf = (id: string) => TROUBLES.find((t) => t.id === id)?.name ?? id;
+const kmOf = (r: Ride) => r.km.paved + r.km.gravel + r.km.track;
+const what = (r: Ride) =>
+  r.mishaps.map((m) => `${nameOf(m.trouble)}${m.count > 1 ? ` ×${m.count}` : ''}`).join(', ') || 'nothing happened';
+
+// What the record makes of each rate: planning at 1, the rider's factor with its spread.
+const factors = computed(() => {
+  const { doc, bike } = garage;
+  if (!doc || !bike) return [];
+  return [...recordOf(doc.rides, bike, doc.bikes)]
+    .map(([id, e]) => ({ id, name: nameOf(id), ...e, ...posterior(e), spread: posteriorSpread(e) }))
+    .sort((a, b) => b.events - a.events || b.expected - a.expected)
+    .slice(0, 14);
+});
+const x = scaleLinear([0, 3], [0, 120]).clamp(true);
+function why(f: (typeof factors.value)[number]) {
+  explain.show({
+    title: f.name,
+    value: `× ${f.factor.toFixed(2)}`,
+    formula:
+      'factor on the planning rate = (κ + n) ÷ (κ + E), κ = 2; spread = √(κ + n) ÷ (κ + E). The count on a trip is then negative binomial.',
+    inputs: [
+      { name: 'happened (n)', value: String(f.events) },
+      { name: 'expected by the planning rates over what you rode (E)', value: f.expected.toFixed(2) },
+      { name: 'factor, and its spread', value: `${f.factor.toFixed(2)} ± ${f.spread.toFixed(2)}` },
+    ],
+    source: 'your own record, with the planning rates weighing as two events',
+  });
+}
+
+const reading = ref(false);
+const readTable = (text: string) =>
+  readRides(text, garage.bike!.id, garage.doc?.rides ?? [], () => crypto.randomUUID());
+function writeTable(rows: Ride[]) {
+  garage.put(`read ${rows.length} rides`, 'rides', ...rows);
+  notice.say(`${rows.length} rides read. Ctrl Z takes them all back.`);
+  reading.value = false;
+}
+const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.rides ?? []), 'text/csv');
+</script>
+
+<template>
+  <div>
+    <div class="sheet-head">
+      <h2>Rides</h2>
+      <span
+        ><button class="link" @click="add">Log a ride</button
+        ><DropMenu label="Table" hint="All rides as a table" quiet>
+          <button role="menuitem" @click="reading = true">Read a CSV file…</button>
+          <button role="menuitem" @click="csvOut">Write a CSV file</button></DropMenu
+        ></span
+      >
+    </div>
+    <p v-if="rides.length === 0" class="note soft">
+      No ride is logged. Kilometres by ground and what happened make the odds your own; quiet kilometres count too.
+    </p>
+    <template v-for="r in rides" :key="r.id">
+      <button class="plain row ride" :aria-expanded="opened === r.id" @click="opened = opened === r.id ? null : r.id">
+        <span class="num">{{ r.date }}</span>
+        <span class="sub">{{ what(r) }}</span>
+        <span class="num">{{ figure(view.units, 'distance', kmOf(r)) }} {{ unitOf(view.units, 'distance') }}</span>
+      </button>
+      <div v-if="opened === r.id" class="detail">
+        <label
+          ><span class="small">Date</span
+          ><input
+            class="field"
+            type="date"
+            :value="r.date"
+            @change="setDate(r, ($event.target as HTMLInputElement).value)"
+        /></label>
+        <NumberField
+          v-for="on in ['paved', 'gravel', 'track'] as const"
+          :key="on"
+          :label="on"
+          quantity="distance"
+          :max="100000"
+          :model-value="r.km[on]"
+          @update:model-value="change(r, { km: { ...r.km, [on]: $event } })"
+        />
+        <NumberField
+          label="Crossings"
+          :max="500"
+          :model-value="r.crossings"
+          @update:model-value="change(r, { crossings: Math.round($event) })"
+        />
+        <div v-for="(m, i) in r.mishaps" :key="i" class="mishap">
+          <strong>{{ nameOf(m.trouble) }}</strong>
+          <NumberField
+            label="times"
+            :min="1"
+            :max="50"
+            :model-value="m.count"
+            @update:model-value="setMishap(r, i, { count: Math.round($event) })"
+          />
+          <TextField
+            label="what was used"
+            :most="200"
+            :value="m.used"
+            @update:value="setMishap(r, i, { used: $event })"
+          />
+          <button
+            class="link gap"
+            :aria-label="`Take out ${nameOf(m.trouble)}`"
+            @click="change(r, { mishaps: r.mishaps.filter((_, k) => k !== i) })"
+          >
+            Take out
+          </button>
+        </div>
+        <label class="wide"
+          ><span class="small">What happened</span
+          ><select class="field" value="" @change="addMishap(r, ($event.target as HTMLSelectElement).value)">
+            <option value="">add …</option>
+            <option v-for="t in TROUBLES" :key="t.id" :value="t.id">{{ t.name }}</option>
+          </select></label
+        >
+        <p class="wide"><button class="tool-button quiet gap" @click="remove(r)">Take out this ride</button></p>
+      </div>
+    </template>
+    <template v-if="factors.length > 0">
+      <div class="sheet-head">
+        <h2>What that makes of the rates</h2>
+        <span class="soft">planning = 1</span>
+      </div>
+      <button v-for="f in factors" :key="f.id" class="plain row factor" @click="why(f)">
+        <span class="title">{{ f.name }}</span>
+        <svg width="124" height="18" aria-hidden="true">
+          <path class="one" :d="`M${x(1)} 0V18`" />
+          <path class="spread" :d="`M${x(f.factor - f.spread)} 9H${x(f.factor + f.spread)}`" />
+          <circle class="mean" :cx="x(f.factor)" cy="9" r="4" />
+        </svg>
+        <span class="num">× {{ f.factor.toFixed(2) }}</span>
+      </button>
+    </template>
+    <CsvDialog
+      v-if="reading"
+      what="rides"
+      :columns="RIDE_COLUMNS"
+      :reader="readTable"
+      @close="reading = false"
+      @write="writeTable"
+    />
+  </div>
+</template>
+
+<style scoped>
+.note {
+  padding: 8px 16px;
+  font-size: 14.5px;
+}
+.sheet-head .link {
+  margin-right: 14px;
+}
+.ride {
+  grid-template-columns: 96px minmax(0, 1fr) auto;
+  width: 100%;
+}
+.ride:focus-visible,
+.factor:focus-visible {
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+.detail {
+  display: grid;
+  grid-template-columns: 1.2fr 1fr 1fr 1fr;
+  gap: 8px 12px;
+  padding: 10px 16px 14px;
+  background: var(--picked);
+  border-bottom: 1px solid var(--line);
+  align-items: end;
+}
+.small {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.mishap,
+.wide {
+  grid-column: 1 / -1;
+}
+.mishap {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 70px 1fr auto;
+  gap: 10px;
+  align-items: end;
+}
+.factor {
+  grid-template-columns: minmax(0, 1fr) 124px 66px;
+  width: 100%;
+}
+.factor .num {
+  text-align: right;
+}
+.one {
+  stroke: var(--soft);
+  stroke-dasharray: 3 3;
+}
+.spread {
+  stroke: var(--measured);
+  stroke-width: 3;
+}
+.mean {
+  fill: var(--measured);
+}
+@media (max-width: 760px) {
+  .detail {
+    grid-template-columns: 1fr 1fr;
+  }
+  .mishap {
+    grid-template-columns: 1fr 1fr;
+  }
+  .link {
+    min-height: 44px;
+  }
+}
+</style>

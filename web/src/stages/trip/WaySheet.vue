@@ -1,0 +1,232 @@
+<script setup lang="ts">
+/** The way from GPX files: what its waypoints are good for, and legs cut from it by day or by mark. */
+import { computed, ref } from 'vue';
+import {
+  figure,
+  MARK_KINDS,
+  MOST_GPX_BYTES,
+  newLeg,
+  routeKm,
+  sectionsOf,
+  tripSchema,
+  unitOf,
+  type Leg,
+  type Mark,
+  type MarkKind,
+  type Route,
+  type Trip,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import NumberField from '../../ui/NumberField.vue';
+import type { GpxResult } from '../../workers/trip.worker';
+import { useTripWork } from './useTripWork';
+
+const props = defineProps<{ trip: Trip }>();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const work = useTripWork();
+const refused = ref('');
+const route = computed(() => props.trip.route);
+
+function write(label: string, fields: Partial<Trip>) {
+  const checked = tripSchema.safeParse({ ...props.trip, ...fields });
+  if (checked.success) garage.put(label, 'trips', checked.data);
+  else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
+}
+async function open(event: Event) {
+  const input = event.target as HTMLInputElement;
+  const files = [...(input.files ?? [])];
+  if (files.length === 0) return;
+  refused.value = '';
+  const big = files.find((f) => f.size > MOST_GPX_BYTES);
+  if (big) {
+    refused.value = `${big.name} is over ${MOST_GPX_BYTES / 1024 / 1024} MB: split it`;
+    return;
+  }
+  const texts = await Promise.all(files.map(async (f) => ({ name: f.name, text: await f.text() })));
+  input.value = '';
+  const made = await work.run(async (w, onProgress): Promise<GpxResult> => w.route(texts, onProgress));
+  if (!made) {
+    refused.value = work.failed.value ?? '';
+    return;
+  }
+  if (made.ok) write('read the way', { route: made.route });
+  else refused.value = made.message;
+}
+const setRoute = (label: string, fields: Partial<Route>) => write(label, { route: { ...route.value!, ...fields } });
+function setKind(mark: Mark, kind: MarkKind, on: boolean) {
+  const kinds = on ? [...mark.kinds, kind] : mark.kinds.filter((k) => k !== kind);
+  setRoute(`mark ${mark.name}`, { marks: route.value!.marks.map((m) => (m === mark ? { ...m, kinds } : m)) });
+}
+
+// Legs from the way: kilometres by a mix of ground, the rest by what is worst on each section.
+const MIXES: Record<string, [number, number, number]> = {
+  'all paved': [1, 0, 0],
+  'mostly gravel': [0.2, 0.7, 0.1],
+  'gravel and track': [0.1, 0.5, 0.4],
+  'mostly track': [0, 0.3, 0.7],
+};
+const mix = ref('mostly gravel');
+const by = ref<'day' | 'mark'>('day');
+const sections = computed(() => (route.value ? sectionsOf(route.value, by.value) : []));
+const round = (km: number) => Math.round(km * 10) / 10;
+function makeLegs() {
+  const [paved, gravel, track] = MIXES[mix.value]!;
+  const legs = sections.value.slice(0, 60).map((s): Leg => {
+    const km = s.to - s.from;
+    const blank = newLeg(crypto.randomUUID(), s.name);
+    return {
+      ...blank,
+      km: { paved: round(km * paved), gravel: round(km * gravel), track: round(km * track) },
+      signal: s.signal,
+      helpKm: s.helpKm === null ? blank.helpKm : round(s.helpKm),
+      workshopKm: s.workshopKm === null ? blank.workshopKm : round(s.workshopKm),
+      fuelGapKm: s.fuelGap === null ? null : round(s.fuelGap),
+    };
+  });
+  write('make legs from the way', { legs });
+  notice.say(`${legs.length} legs made from the way. Ctrl Z brings the old ones back.`);
+}
+const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.units, 'distance')}`;
+</script>
+
+<template>
+  <div>
+    <p class="acts">
+      <label class="tool-button" :class="{ quiet: route }"
+        >{{ route ? 'Read other files' : 'Read GPX files'
+        }}<input class="hidden-label" type="file" accept=".gpx,application/gpx+xml,text/xml" multiple @change="open"
+      /></label>
+      <button v-if="route" class="tool-button quiet gap" @click="write('forget the way', { route: null })">
+        Forget the way
+      </button>
+    </p>
+    <p v-if="work.progress.value !== null" class="note" role="status">
+      Reading … <span class="num">{{ Math.round(work.progress.value * 100) }} %</span>
+      <button class="link" @click="work.stop()">Stop</button>
+    </p>
+    <p v-if="refused" class="note gap" role="alert">{{ refused }}</p>
+    <p v-if="!route" class="note soft">
+      Tracks, routes and waypoints, several files one after the other. How far help is along the whole way follows from
+      the waypoints and what they are good for.
+    </p>
+    <template v-else>
+      <div class="sheet-head">
+        <h2>{{ route.name || 'The way' }}</h2>
+        <span class="num">{{ km(routeKm(route)) }}</span>
+      </div>
+      <p class="note">
+        <template v-if="route.climb !== null">{{ Math.round(route.climb) }} m of climb. </template
+        ><template v-else>No heights in the file. </template> {{ route.dayEnds.length + 1 }}
+        {{ route.dayEnds.length === 0 ? 'day' : 'days' }} by its times.
+      </p>
+      <div class="form">
+        <NumberField
+          label="Ground over straight line ×"
+          :min="1"
+          :max="5"
+          :model-value="route.detour"
+          @update:model-value="setRoute('change the detour', { detour: $event })"
+        />
+        <label
+          ><span class="small">Legs by</span
+          ><select v-model="by" class="field">
+            <option value="day">day</option>
+            <option value="mark">mark on the way</option>
+          </select></label
+        >
+        <label
+          ><span class="small">Ground</span
+          ><select v-model="mix" class="field">
+            <option v-for="(_, name) in MIXES" :key="name">{{ name }}</option>
+          </select></label
+        >
+      </div>
+      <p class="acts">
+        <button class="tool-button" @click="makeLegs">
+          Make {{ sections.length }} {{ sections.length === 1 ? 'leg' : 'legs' }} of it
+        </button>
+      </p>
+      <div class="sheet-head">
+        <h2>Marks</h2>
+        <span class="num soft">{{ route.marks.length }}</span>
+      </div>
+      <p v-if="route.marks.length === 0" class="note soft">
+        The files have no waypoints: nothing is known of help along the way. Mark fuel, workshops and signal in the
+        file.
+      </p>
+      <fieldset v-for="(m, i) in route.marks" :key="i" class="mark">
+        <legend>{{ m.name }}</legend>
+        <label v-for="k in MARK_KINDS" :key="k"
+          ><input
+            type="checkbox"
+            :checked="m.kinds.includes(k)"
+            @change="setKind(m, k, ($event.target as HTMLInputElement).checked)"
+          />{{ k }}</label
+        >
+      </fieldset>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  padding: 12px 16px 6px;
+}
+.acts label {
+  cursor: pointer;
+}
+.acts label:focus-within {
+  outline: 2px solid var(--ink);
+}
+.note {
+  padding: 6px 16px;
+  font-size: 14.5px;
+}
+.form {
+  display: grid;
+  grid-template-columns: 1.3fr 1fr 1fr;
+  gap: 8px 12px;
+  padding: 4px 16px;
+  align-items: end;
+}
+.small {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.mark {
+  border: 0;
+  border-bottom: 1px solid var(--hair);
+  margin: 0;
+  padding: 4px 16px 8px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+}
+.mark legend {
+  padding: 6px 0 0;
+  font-weight: 500;
+}
+.mark label {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  font-size: 14px;
+  min-height: 28px;
+}
+@media (max-width: 760px) {
+  .form {
+    grid-template-columns: 1fr 1fr;
+  }
+  .mark label {
+    min-height: 44px;
+  }
+}
+</style>
