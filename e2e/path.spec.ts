@@ -51,8 +51,8 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await page.getByRole('button', { name: /^Puncture, tubed: 3/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Λ =');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('tab', { name: 'Spares by odds' }).click();
-  const enough = await page.locator('.lead strong').innerText();
+  await page.getByRole('tab', { name: 'Spares', exact: true }).click();
+  const enough = await page.locator('.lead strong').first().innerText();
   expect(Number.parseFloat(enough)).toBeGreaterThanOrEqual(90);
 
   // Kit: proven, with the reason for each piece.

@@ -38,6 +38,7 @@ export const carrack = (id: string, serviceId: () => string): Bike => ({
   consumption: 5.4,
   oilUse: 60,
   weak: [],
+  engineHours: 0,
   services: services(serviceId, [
     ['Engine oil', 10_000, 365, 0.8, 38_000, 'engine oil, mL', 3800],
     ['Air filter', 20_000, null, 0.4, 30_000, 'air filter', 1],

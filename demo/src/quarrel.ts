@@ -32,6 +32,7 @@ export const quarrel = (id: string, serviceId: () => string): Bike => ({
     { trouble: 'luggage', factor: 2 },
     { trouble: 'clutch-lever', factor: 1.5 },
   ],
+  engineHours: 0,
   services: services(serviceId, [
     ['Engine oil', 3000, 365, 0.7, 16_100, 'engine oil, mL', 1100],
     ['Oil filter', 6000, null, 0.8, 16_100, 'oil filter', 1],

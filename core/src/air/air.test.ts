@@ -48,6 +48,13 @@ describe('air against the worked values', () => {
     expect(electricPump(0, 700, litres).minutes).toBe(Infinity);
     expect(electricPump(0, 250, 60).rests).toBe(true);
   });
+  test.each([
+    ['3.00-21', '80/100-21'],
+    ['4.60-18', '120/90-18'],
+    ['MT90-16', '130/90-16'],
+  ])('%s is about %s', (mark, metric) => {
+    expect(tyreVolume(mark)).toBeCloseTo(tyreVolume(metric), 6);
+  });
   test('all sources side by side', () => {
     expect(filling('90/90-21', 120, 200)).toMatchObject({ cartridges: 2, rests: false });
   });

@@ -16,6 +16,7 @@ import type { GarageDocument } from '../garage/index.js';
 import { fastenersFor, lightestKit, toolCase, type Kit, type ToolCase } from '../kit/index.js';
 import {
   allEnough,
+  pooled,
   exposuresIn,
   stockDemands,
   stocksFor,
@@ -115,6 +116,8 @@ export interface Answer {
   exposures: Exposure[];
   stocks: Stock[];
   sparesEnough: number;
+  /** For the whole company: spares that each carries alone, against one stock pooled. Empty without companions. */
+  pooled: { kind: string; alone: number; together: number }[];
   kit: Kit;
   /** How the kit turns each fastener: names of pieces for each end. */
   kitChains: Record<string, string[][]>;
@@ -229,7 +232,7 @@ export function answerFor(
   onPhase('odds');
   const trip = doc.trips.find((t) => t.id === question.tripId);
   const list = exposuresIn(doc, question);
-  const stocks = trip ? stocksFor(stockDemands(list, chosen), trip.serviceLevel) : [];
+  const stocks = trip ? stocksFor(stockDemands(list, chosen, practice.tubes), trip.serviceLevel) : [];
 
   onPhase('kit');
   const owned = new Map<string, number>();
@@ -272,6 +275,10 @@ export function answerFor(
     exposures: list,
     stocks,
     sparesEnough: allEnough(stocks),
+    pooled:
+      trip && trip.companions > 0
+        ? pooled(stockDemands(list, chosen, practice.tubes), trip.companions + 1, trip.serviceLevel)
+        : [],
     kit,
     kitChains,
     kitUse,

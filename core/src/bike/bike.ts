@@ -23,8 +23,30 @@ export const FITTINGS = [
 ] as const;
 export type Fitting = (typeof FITTINGS)[number];
 
-/** A tyre mark that the drawing and the air arithmetic can read, such as `90/90-21`. */
-export const tyreMark = z.string().regex(/^\d{2,3}\/\d{2,3}-\d{2}$/, 'write a tyre as width/aspect-rim, like 90/90-21');
+/** Width that the letters of an alphabetic mark stand for, mm. Planning values. */
+const LETTERS: Readonly<Record<string, number>> = {
+  MH: 80,
+  MJ: 90,
+  ML: 100,
+  MM: 100,
+  MN: 110,
+  MP: 120,
+  MR: 120,
+  MT: 130,
+  MU: 140,
+  MV: 150,
+};
+const METRIC = /^(\d{2,3})\/(\d{2,3})-(\d{2})$/;
+const INCH = /^(\d(?:\.\d{1,2})?)-(\d{2})$/;
+const ALPHABETIC = /^(M[HJLMNPRTUV])(\d{2,3})-(\d{2})$/;
+
+/** A tyre mark that the drawing and the air arithmetic can read: `90/90-21`, `3.00-21`, `MT90-16`. */
+export const tyreMark = z
+  .string()
+  .refine(
+    (m) => METRIC.test(m) || INCH.test(m) || ALPHABETIC.test(m),
+    'write a tyre as width/aspect-rim, like 90/90-21; 3.00-21 and MT90-16 are read too',
+  );
 
 /** Work that falls due by distance, by time or by hours in dust, whichever comes first. */
 export const serviceSchema = z.strictObject({
@@ -33,10 +55,13 @@ export const serviceSchema = z.strictObject({
   /** Every so many km and days; null where that does not count. */
   everyKm: km.nullable(),
   everyDays: z.number().min(1).max(10_000).nullable(),
+  /** Hours of the engine; null where they do not count. */
+  everyHours: z.number().min(1).max(10_000).nullable(),
   /** Share of the interval that is left on gravel and track: dust halves a filter's. */
   dust: z.number().min(0.05).max(1),
   /** Odometer, and date, when it was last done. */
   lastKm: km,
+  lastHours: z.number().min(0).max(100_000),
   lastDate: z.iso.date().nullable(),
   /** What it uses up, such as oil or a filter, and how much of it. */
   uses: z.string().max(60),
@@ -80,6 +105,8 @@ export const bikeSchema = z.strictObject({
   oilUse: z.number().min(0).max(3000),
   /** Troubles that this model, or this bike, is known for, each with a factor on its rate. */
   weak: z.array(z.strictObject({ trouble: z.string().max(40), factor: z.number().min(0.1).max(50) })).max(60),
+  /** Hours of the engine so far. */
+  engineHours: z.number().min(0).max(100_000),
   /** What is done at intervals. */
   services: z.array(serviceSchema).max(60),
   /** Weak points and history, in the rider's words. */
@@ -94,11 +121,14 @@ export function tyreMeasures(mark: string): {
   radius: number;
   rim: number;
 } {
-  const m = /^(\d+)\/(\d+)-(\d+)$/.exec(mark);
-  if (!m) throw new RangeError(`tyre mark "${mark}" is not width/aspect-rim`);
-  const width = Number(m[1]);
-  const height = (width * Number(m[2])) / 100;
-  const rim = Number(m[3]);
+  const [metric, inch, letters] = [METRIC.exec(mark), INCH.exec(mark), ALPHABETIC.exec(mark)];
+  if (!metric && !inch && !letters) throw new RangeError(`tyre mark "${mark}" is not width/aspect-rim`);
+  // An inch mark of three is a wide tyre's 80/100, of four and a half a 120/90 (reference section 6, planning values).
+  const inches = inch ? Number(inch[1]) : 0;
+  const width = metric ? Number(metric[1]) : letters ? LETTERS[letters[1]!]! : Math.round((inches * 26.2) / 5) * 5;
+  const aspect = metric ? Number(metric[2]) : letters ? Number(letters[2]) : inches < 4 ? 100 : 90;
+  const height = (width * aspect) / 100;
+  const rim = Number(metric ? metric[3] : letters ? letters[3] : inch![2]);
   return { width, height, rim, radius: rim * 12.7 + height };
 }
 
@@ -130,6 +160,7 @@ export const newBike = (bikeId: string, bikeName: string): Bike => ({
   consumption: 4.5,
   oilUse: 100,
   weak: [],
+  engineHours: 0,
   services: [],
   note: '',
 });

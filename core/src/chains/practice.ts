@@ -25,6 +25,10 @@ export const practiceSchema = z.strictObject({
   others: z.enum(['the bikes that ride along', 'own bike only']),
   /** Quality of what is bought. */
   quality: z.enum(['good where torque is high', 'good everywhere', 'cheap everywhere']),
+  /** What makes the air. */
+  air: z.enum(['pump, cartridge for a bead', 'electric pump', 'hand pump', 'gas cartridges', 'two of them']),
+  /** Spare tubes: a front one gets a bike out on the rear wheel too. */
+  tubes: z.enum(['front only', 'both', 'none']),
   /** What the tools in the bag may be worth together, euros; null for no limit. */
   worth: euros.nullable(),
 });
@@ -39,6 +43,8 @@ export const DEFAULT_PRACTICE: Practice = {
   doubles: 'what gets lost or breaks',
   others: 'the bikes that ride along',
   quality: 'good where torque is high',
+  air: 'pump, cartridge for a bead',
+  tubes: 'front only',
   worth: null,
 };
 

@@ -231,11 +231,14 @@ describe('rides as a table', () => {
     expect(preview.rows).toEqual(rides);
   });
   test('a rider’s own short table; what happened by key or name', () => {
-    const [ride] = read('date;track km;what happened\n2026-05-31;120,5;Puncture, tubed x2: two patches; mirror').rows;
+    const [ride] = read('date;track km;what happened\n2026-05-31;120,5;"Puncture, tubed x2: two patches; mirror"').rows;
     expect(ride).toMatchObject({
       bike: BIKE,
       km: { paved: 0, gravel: 0, track: 120.5 },
-      mishaps: [{ trouble: 'puncture-tube', count: 2, used: 'two patches' }],
+      mishaps: [
+        { trouble: 'puncture-tube', count: 2, used: 'two patches' },
+        { trouble: 'mirror', count: 1, used: '' },
+      ],
     });
   });
   test('bad cells are named', () => {

@@ -10,8 +10,10 @@ const service = (given: Partial<Service>): Service => ({
   name: 'Oil',
   everyKm: 1000,
   everyDays: null,
+  everyHours: null,
   dust: 1,
   lastKm: 0,
+  lastHours: 0,
   lastDate: null,
   uses: 'oil, mL',
   quantity: 100,
@@ -49,6 +51,11 @@ describe('what falls due', () => {
     const byDays = service({ everyKm: null, everyDays: 10, lastDate: '2026-05-28' });
     expect(due(byDays, 0, leg(10, 0, 3), leg(10, 0, 4))).toMatchObject({ times: 1, leg: 1 });
     expect(due({ ...byDays, lastDate: '2026-05-01' }, 0, leg(10))).toMatchObject({ overdue: true });
+  });
+  test('by hours of the engine', () => {
+    const byHours = service({ everyKm: null, everyHours: 20 });
+    expect(due(byHours, 0, { ...leg(10), hours: 15 }, { ...leg(10), hours: 10 })).toMatchObject({ times: 1, leg: 1 });
+    expect(due(byHours, 0, { ...leg(10), hours: 65 })).toMatchObject({ times: 3, leg: 0 });
   });
   test('times are what counting from the last service gives, however the trip is cut into legs', () => {
     fc.assert(

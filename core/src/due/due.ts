@@ -22,45 +22,52 @@ const wearOf = (service: Service, leg: Leg): number => leg.km.paved + (leg.km.gr
 const DAY = 24 * 3600 * 1000;
 
 /**
- * What falls due on a trip: by km against the odometer with dust counted, by days against the date of leaving.
+ * What falls due on a trip: by km against the odometer with dust counted, by hours of the engine, by days against the date of leaving.
  * @param today ISO date of leaving
  */
 export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
   return bike.services
     .map((service): Due => {
-      const { everyKm, everyDays, lastKm, lastDate } = service;
+      const { everyKm, everyDays, everyHours, lastKm, lastDate, lastHours } = service;
+      const leftHours = everyHours === null ? null : everyHours - Math.max(0, bike.engineHours - lastHours);
       const ridden = Math.max(0, bike.odometer - lastKm);
       const leftKm = everyKm === null ? null : everyKm - ridden;
       const leftDays =
         everyDays === null || lastDate === null ? null : everyDays - (Date.parse(today) - Date.parse(lastDate)) / DAY;
       let times = 0;
       let leg: number | null = null;
-      const overdue = (leftKm !== null && leftKm <= 0) || (leftDays !== null && leftDays <= 0);
+      const overdue = [leftKm, leftDays, leftHours].some((left) => left !== null && left <= 0);
       // Done before leaving where it is overdue: then its interval starts anew.
       let wear = overdue || leftKm === null ? (everyKm ?? Infinity) : leftKm;
       let days = overdue || leftDays === null ? (everyDays ?? Infinity) : leftDays;
+      let hours = overdue || leftHours === null ? (everyHours ?? Infinity) : leftHours;
       if (overdue) times++;
       trip.legs.forEach((l, i) => {
         let km = wearOf(service, l);
         let gone = l.days;
-        // Within a leg km and days run evenly; whichever ends first makes it due.
-        while (km >= wear || gone >= days) {
-          const share = Math.min(wear / Math.max(km, 1e-9), days / Math.max(gone, 1e-9));
+        let run = l.hours;
+        // Within a leg km, days and hours run evenly; whichever ends first makes it due.
+        while (km >= wear || gone >= days || run >= hours) {
+          const share = Math.min(wear / Math.max(km, 1e-9), days / Math.max(gone, 1e-9), hours / Math.max(run, 1e-9));
           km -= km * Math.min(1, share);
           gone -= gone * Math.min(1, share);
+          run -= run * Math.min(1, share);
           times++;
           leg ??= overdue ? null : i;
           wear = everyKm ?? Infinity;
           days = everyDays ?? Infinity;
+          hours = everyHours ?? Infinity;
           if (times > 500) return;
         }
         wear -= km;
         days -= gone;
+        hours -= run;
       });
       const parts = [
         everyKm === null
           ? ''
           : `every ${everyKm} km, ${Math.round(ridden)} km gone; a km of gravel or track wears ${(1 / service.dust).toFixed(1)} km`,
+        everyHours === null ? '' : `every ${everyHours} engine hours, ${bike.engineHours - lastHours} gone`,
         everyDays === null ? '' : `every ${everyDays} days, last ${lastDate ?? 'not known'}`,
       ].filter(Boolean);
       return {

@@ -64,6 +64,16 @@ const tripTo3 = (row: Row): Row => ({
   along: [],
   route: null,
   air: { times: 0, low: 120, high: 200 },
+  coverKm: null,
+  speeds: {
+    callWithSignal: 0.3,
+    walking: 4,
+    companionRiding: 30,
+    recoveryTruck: 50,
+    towing: 25,
+    hitchWait: 2,
+    hitching: 40,
+  },
   ...row,
   ...(Array.isArray(row['legs']) ? { legs: (row['legs'] as unknown[]).map(legTo3) } : {}),
 });
@@ -71,7 +81,7 @@ const legTo3 = (leg: unknown): unknown =>
   typeof leg === 'object' && leg !== null
     ? { hours: 6 * Math.max(0, Number((leg as Row)['days']) || 0), night: 0, temperature: 20, fuelGapKm: null, ...leg }
     : leg;
-const bikeTo3 = (row: Row): Row => ({ consumption: 4.5, oilUse: 100, weak: [], services: [], ...row });
+const bikeTo3 = (row: Row): Row => ({ consumption: 4.5, oilUse: 100, weak: [], engineHours: 0, services: [], ...row });
 
 /** Brings one row of version 2 to version 3. */
 export const rowTo3 = (table: TableName, row: Row): Row =>
@@ -85,6 +95,8 @@ const PRACTICE_3 = {
   others: 'own bike only',
   quality: 'good where torque is high',
   worth: null,
+  air: 'pump, cartridge for a bead',
+  tubes: 'front only',
 };
 /** The garage's own fields of version 2 with what version 3 asks of its practice. */
 export function garageTo3(garage: Row): Row {

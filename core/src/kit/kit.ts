@@ -1,7 +1,7 @@
 import { WORTH_CARRYING } from './needs.js';
 import type { ToolCase } from './toolCase.js';
 import { carriedChains, coverProblem, lightestSet, reachedBy, type FunctionNeed, type Solve } from '../cover/index.js';
-import { countCdf, mendsExpected, supplyKind, type Exposure, type Stock } from '../odds/index.js';
+import { countCdf, mendsExpected, spareFor, supplyKind, type Exposure, type Stock } from '../odds/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import type { Role } from '../bike/index.js';
 
@@ -175,7 +175,7 @@ export function lightestKit(given: {
   const bolts = stocks.filter((s) => s.kind.startsWith('bolt')).reduce((n, s) => n + s.quantity, 0);
   const mends = exposures.map((e) =>
     mendOf(e, {
-      stock: (kind) => (kind === 'bolt' ? bolts : (quantity.get(kind) ?? 0)),
+      stock: (kind) => (kind === 'bolt' ? bolts : (quantity.get(spareFor(kind, practice.tubes) ?? kind) ?? 0)),
       function: functionCount,
       turns: byRole,
     }),

@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { newBike } from '../bike/index.js';
 import { uuid } from '../testing/make.js';
-import { newLeg, newTrip, type Ride } from '../trip/index.js';
+import { newLeg, newTrip, strandedHours, type Ride } from '../trip/index.js';
 import { countCdf, countPmf, logGamma, mendsExpected, poisson, unitsTogether } from './counts.js';
-import { exposureOf, exposures } from './exposure.js';
+import { exposureOf, exposures, stockDemands } from './exposure.js';
 import { demandPmf, poissonPmf } from './poisson.js';
 import { posterior, posteriorSpread, recordOf } from './record.js';
+import { pooled } from './stocks.js';
 import { TROUBLES } from './troubles.js';
 
 const trip = {
@@ -136,5 +137,43 @@ describe('factors', () => {
       expect(t.rate.track).toBeGreaterThanOrEqual(t.rate.paved);
       expect(t.holds ?? 1).toBeLessThanOrEqual(1);
     }
+  });
+});
+
+describe('spares of a company', () => {
+  const demand = (mean: number) => [
+    { kind: 'patch', demands: [{ trouble: TROUBLES[0]!, lambda: mean, units: 1, law: poisson(mean) }] },
+  ];
+  test('worked: one stock of 5 at 2.4 replaces four stocks of 2 at 0.6 each', () => {
+    expect(pooled(demand(0.6), 4, 0.95)).toEqual([{ kind: 'patch', alone: 8, together: 5 }]);
+  });
+  test('a front tube serves the rear, so one stock sees both demands; both or none by the rider’s practice', () => {
+    const list = exposures(newBike(uuid(1), 'Bike'), trip);
+    const kinds = (tubes: 'front only' | 'both' | 'none') =>
+      stockDemands(list, [], tubes)
+        .filter((d) => d.kind.endsWith('tube'))
+        .map((d) => [d.kind, d.demands.length]);
+    expect(kinds('front only')).toEqual([['front tube', 2]]);
+    expect(kinds('both')).toEqual([
+      ['front tube', 1],
+      ['rear tube', 1],
+    ]);
+    expect(kinds('none')).toEqual([]);
+  });
+});
+
+describe('hours stranded by what the rider says', () => {
+  const leg = { helpKm: 12, signal: false, workshopKm: 200 };
+  const plan = { ...trip, recovery: 'service' as const, callOut: 2, companions: 0 };
+  test('a service stops at the limit of its cover', () => {
+    expect(strandedHours(leg, plan).total).toBeCloseTo(3 + 2 + 4 + 4, 9);
+    const beyond = strandedHours(leg, { ...plan, coverKm: 100 });
+    expect(beyond.total).toBeCloseTo(3 + 2 + 5, 9);
+    expect(beyond.formula).toMatch(/beyond the cover/);
+    expect(strandedHours(leg, { ...plan, coverKm: 250 }).total).toBeCloseTo(13, 9);
+  });
+  test('speeds are the rider’s own where changed', () => {
+    const slow = { ...plan, speeds: { ...plan.speeds, walking: 2 } };
+    expect(strandedHours(leg, slow).total - strandedHours(leg, plan).total).toBeCloseTo(3, 9);
   });
 });

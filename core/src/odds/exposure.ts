@@ -112,8 +112,21 @@ export interface StockDemand {
 /** Threads above this are never lost on the road without being noticed: no spare is planned for them. */
 const LARGEST_SPARE_BOLT = 10;
 
+/** Supplies that stand in for another to get out: a front tube in the rear wheel, not the other way about. */
+export const SUBSTITUTES: Readonly<Partial<{ [kind: string]: string }>> = { 'rear tube': 'front tube' };
+/** What spare is carried for a supply under a rider's practice on tubes; null for none. */
+export function spareFor(kind: string, tubes: 'front only' | 'both' | 'none'): string | null {
+  if (kind !== 'front tube' && kind !== 'rear tube') return kind;
+  if (tubes === 'none') return null;
+  return tubes === 'both' ? kind : (SUBSTITUTES[kind] ?? kind);
+}
+
 /** Demand on every stock over a trip: troubles' units at their Λ, lost fasteners split by the bike's own threads. */
-export function stockDemands(list: readonly Exposure[], fasteners: readonly Fastener[]): StockDemand[] {
+export function stockDemands(
+  list: readonly Exposure[],
+  fasteners: readonly Fastener[],
+  tubes: 'front only' | 'both' | 'none' = 'both',
+): StockDemand[] {
   const stocks = new Map<string, StockDemand>();
   const ask = (kind: string, { trouble, law }: Exposure, share: number, units: number) => {
     const lambda = law.mean * share;
@@ -126,8 +139,10 @@ export function stockDemands(list: readonly Exposure[], fasteners: readonly Fast
   const threads = lostByThread(fasteners);
   for (const exposure of list)
     for (const { kind, units } of exposure.trouble.supplies)
-      if (kind !== 'bolt') ask(kind, exposure, 1, units);
-      else
+      if (kind !== 'bolt') {
+        const spare = spareFor(kind, tubes);
+        if (spare) ask(spare, exposure, 1, units);
+      } else
         for (const { thread, share } of threads)
           if (Number(thread.slice(1)) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), exposure, share, units);
   return [...stocks.values()].sort((a, b) => (a.kind < b.kind ? -1 : 1));

@@ -61,5 +61,29 @@ export function stocksFor(demands: readonly StockDemand[], q: number): Stock[] {
   }));
 }
 
+/**
+ * The same spares for so many riders who stay together: each alone, and pooled over the group, where Λ adds over the bikes that can use a
+ * spare (reference section 5).
+ */
+export function pooled(
+  demands: readonly StockDemand[],
+  riders: number,
+  q: number,
+): { kind: string; alone: number; together: number }[] {
+  const alone = stocksFor(demands, q);
+  const group = stocksFor(
+    demands.map((d) => ({
+      ...d,
+      demands: d.demands.map((x) => ({
+        ...x,
+        lambda: x.lambda * riders,
+        law: { mean: x.law.mean * riders, shape: x.law.shape === null ? null : x.law.shape * riders },
+      })),
+    })),
+    q,
+  );
+  return alone.map((a, i) => ({ kind: a.kind, alone: a.quantity * riders, together: group[i]!.quantity }));
+}
+
 /** Chance that no stock runs out: the product over all. */
 export const allEnough = (stocks: readonly Stock[]): number => stocks.reduce((p, s) => p * s.enough, 1);

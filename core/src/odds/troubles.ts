@@ -83,7 +83,7 @@ export const TROUBLES: readonly Trouble[] = [
     supplies: uses(['rear tube', 1]),
     functions: does(['inflate', 1], ['lever tyre', 2]),
     turns: ['rear axle'],
-    caution: BY_HAND,
+    caution: `A front tube in the rear gets you out: ${SLOW} ${BY_HAND}`,
   }),
   t({
     id: 'puncture-tubeless',

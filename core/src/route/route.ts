@@ -178,7 +178,7 @@ function thinned(points: Measured['points'], most: number): Measured['points'] {
 const round = (v: number, digits: number) => Math.round(v * 10 ** digits) / 10 ** digits;
 const WORDS: Record<MarkKind, RegExp> = {
   fuel: /fuel|petrol|gas station|pump|tank/iu,
-  shop: /shop|store|market|food|grocer/iu,
+  shop: /\bshop|store|market|food|grocer/iu,
   workshop: /workshop|mechanic|garage|repair|tyre|car service/iu,
   shelter: /shelter|hut|lodg|hotel|camp|cabin|refuge/iu,
   'road-head': /road.?head|trail.?head|junction|crossroad|road/iu,

@@ -27,6 +27,29 @@ export const legSchema = z.strictObject({
 });
 export type Leg = z.infer<typeof legSchema>;
 
+const speed = z.number().min(0.5).max(150);
+/** Hours of a call and of a wait; speeds in km/h. */
+export const speedsSchema = z.strictObject({
+  callWithSignal: z.number().min(0).max(24),
+  walking: speed,
+  companionRiding: speed,
+  recoveryTruck: speed,
+  towing: speed,
+  hitchWait: z.number().min(0).max(200),
+  hitching: speed,
+});
+export type Speeds = z.infer<typeof speedsSchema>;
+/** Planning values behind the hours stranded. */
+export const STRANDED: Speeds = {
+  callWithSignal: 0.3,
+  walking: 4,
+  companionRiding: 30,
+  recoveryTruck: 50,
+  towing: 25,
+  hitchWait: 2,
+  hitching: 40,
+};
+
 const factor = z.number().min(0.1).max(10);
 export const tripSchema = z.strictObject({
   id,
@@ -36,6 +59,10 @@ export const tripSchema = z.strictObject({
   recovery: z.enum(['service', 'friend', 'nobody']),
   /** Hours from the call until they set out. */
   callOut: hours,
+  /** How far the recovery service goes from the nearest workshop, km; null for no limit. Beyond it nobody fetches. */
+  coverKm: km.nullable(),
+  /** Speeds and times behind the hours stranded: planning values until the rider changes them. */
+  speeds: speedsSchema,
   companions: z.int().min(0).max(20),
   /** Other bikes of this garage that ride along; one that is no longer there counts for nothing. */
   along: z.array(id).max(20),
@@ -75,6 +102,8 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   legs: [],
   recovery: 'service',
   callOut: 2,
+  coverKm: null,
+  speeds: STRANDED,
   companions: 0,
   along: [],
   serviceLevel: 0.9,

@@ -36,14 +36,14 @@ export async function up(knex: Knex): Promise<void> {
 
 /** Version 2 ignores nothing, so the new fields must go again. */
 export async function down(knex: Knex): Promise<void> {
-  for (const field of ['drive', 'from', 'doubles', 'others', 'quality', 'worth'])
+  for (const field of ['drive', 'from', 'doubles', 'others', 'quality', 'worth', 'air', 'tubes'])
     await knex.raw(`update garages set body = body #- ?::text[]`, [`{practice,${field}}`]);
-  await knex.raw(`update trips set body = body - array['along', 'route', 'air']`);
+  await knex.raw(`update trips set body = body - array['along', 'route', 'air', 'coverKm', 'speeds']`);
   await knex.raw(
     `update trips set body = jsonb_set(body, '{legs}', coalesce((select jsonb_agg(leg - array['hours', 'night', 'temperature', 'fuelGapKm'])
       from jsonb_array_elements(body -> 'legs') leg), '[]'))`,
   );
-  await knex.raw(`update bikes set body = body - array['consumption', 'oilUse', 'weak', 'services']`);
+  await knex.raw(`update bikes set body = body - array['consumption', 'oilUse', 'weak', 'engineHours', 'services']`);
   await knex.raw('drop table rides');
   await knex.raw(`update pieces set body = jsonb_set(body, '{mark}', '"always"') where body ->> 'mark' = 'twice'`);
 }

@@ -17,6 +17,8 @@ const QUESTIONS: { key: Switch; ask: string }[] = [
   { key: 'ratchet', ask: 'Breaking loose with a ratchet' },
   { key: 'standing', ask: 'Standing on a tool' },
   { key: 'quality', ask: 'Quality of what is bought' },
+  { key: 'tubes', ask: 'Spare tubes' },
+  { key: 'air', ask: 'What makes the air' },
   { key: 'others', ask: 'Reaches' },
 ];
 const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options;

@@ -58,6 +58,24 @@ const all = computed(() => {
     ampereHours: sum((f) => f.ampereHours),
   };
 });
+/** What the switch asks to be carried, for one flat at the rear and, where it says so, a bead to seat. */
+const chosen = computed(() => {
+  const rear = rows.value[1]!;
+  const bead = props.bike.tyres === 'tubeless' ? 2 : 0;
+  const burst = bead > 0 ? `, and ${bead} cartridges for the burst that seats a bead` : '; a tube needs no burst';
+  switch (garage.doc?.garage.practice.air) {
+    case 'electric pump':
+      return `${minutes(rear.flat.electricMinutes)} for a flat rear, ${rear.flat.ampereHours.toFixed(1)} A·h from a battery that has them.`;
+    case 'hand pump':
+      return `${rear.flat.strokes} strokes in ${minutes(rear.flat.handMinutes)} for a flat rear.`;
+    case 'gas cartridges':
+      return `${rear.flat.cartridges} cartridges for each flat rear${bead > 0 ? `, ${bead} more where a bead must be seated` : ''}; refill with air within a day.`;
+    case 'two of them':
+      return `${minutes(rear.flat.electricMinutes)} electric, and ${rear.flat.strokes} strokes by hand should it fail.`;
+    default:
+      return `${rear.flat.strokes} strokes by hand or ${minutes(rear.flat.electricMinutes)} electric for a flat rear${burst}.`;
+  }
+});
 function setAir(fields: Partial<Trip['air']>) {
   const checked = tripSchema.safeParse({ ...props.trip, air: { ...props.trip.air, ...fields } });
   if (checked.success) garage.put('change the pressures', 'trips', checked.data);
@@ -156,6 +174,9 @@ function why(name: string, mark: string, f: Filling, from: number) {
         </tbody>
       </table>
     </template>
+    <p class="note">
+      You chose <strong>{{ garage.doc?.garage.practice.air }}</strong>: {{ chosen }}
+    </p>
     <p v-if="trip.air.times > 0" class="note">
       Both tyres {{ trip.air.times }} times over the trip: <strong class="num">{{ all.cartridges }}</strong> cartridges
       (<span class="num">{{ Math.round(all.cartridges * 58) }} g</span>), or

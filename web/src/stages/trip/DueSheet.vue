@@ -49,8 +49,10 @@ function add() {
     name: 'New service',
     everyKm: 5000,
     everyDays: null,
+    everyHours: null,
     dust: 1,
     lastKm: props.bike.odometer,
+    lastHours: props.bike.engineHours,
     lastDate: today,
     uses: '',
     quantity: 0,
@@ -59,7 +61,7 @@ function add() {
   opened.value = service.id;
 }
 function done(s: Service) {
-  setService(s, { lastKm: props.bike.odometer, lastDate: today });
+  setService(s, { lastKm: props.bike.odometer, lastHours: props.bike.engineHours, lastDate: today });
   notice.say(`${s.name} is done today at ${km(props.bike.odometer)}. Ctrl Z takes it back.`);
 }
 function remove(s: Service) {
@@ -122,6 +124,12 @@ function whyLeg(n: (typeof needs.value)[number]) {
         @update:model-value="setBike('set the odometer', { odometer: $event })"
       />
       <NumberField
+        label="Engine hours"
+        :max="100000"
+        :model-value="bike.engineHours"
+        @update:model-value="setBike('set the engine hours', { engineHours: $event })"
+      />
+      <NumberField
         label="Fuel, L/100 km"
         :min="0.5"
         :max="20"
@@ -177,6 +185,14 @@ function whyLeg(n: (typeof needs.value)[number]) {
           :model-value="d.service.everyDays"
           @update:model-value="setService(d.service, { everyDays: $event })"
         />
+        <OptionalNumber
+          label="or engine hours"
+          :min="1"
+          :max="10000"
+          empty="no hours"
+          :model-value="d.service.everyHours"
+          @update:model-value="setService(d.service, { everyHours: $event })"
+        />
         <NumberField
           label="Left of it in dust (%)"
           :min="5"
@@ -190,6 +206,12 @@ function whyLeg(n: (typeof needs.value)[number]) {
           :max="100000"
           :model-value="d.service.lastKm"
           @update:model-value="setService(d.service, { lastKm: $event })"
+        />
+        <NumberField
+          label="at engine hours"
+          :max="100000"
+          :model-value="d.service.lastHours"
+          @update:model-value="setService(d.service, { lastHours: $event })"
         />
         <label
           ><span class="small">on</span
@@ -240,7 +262,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
 <style scoped>
 .form {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(4, 1fr);
   gap: 8px 12px;
   padding: 8px 16px 10px;
   align-items: end;

@@ -29,6 +29,16 @@ const RECOVERY: Record<Trip['recovery'], string> = {
   nobody: 'nobody',
 };
 
+const SPEEDS: Record<keyof Trip['speeds'], string> = {
+  callWithSignal: 'A call, with signal (h)',
+  walking: 'On foot (km/h)',
+  companionRiding: 'Companion riding (km/h)',
+  recoveryTruck: 'Truck (km/h)',
+  towing: 'On tow (km/h)',
+  hitchWait: 'Wait for a lift (h)',
+  hitching: 'Hitching (km/h)',
+};
+
 function write(label: string, fields: Partial<Trip>) {
   const next = { ...props.trip, ...fields };
   const checked = tripSchema.safeParse(next);
@@ -67,7 +77,7 @@ function show(leg: Leg) {
       { name: 'until it is there', value: `${s.arrive.toFixed(1)} h` },
       { name: 'transport', value: `${s.transport.toFixed(1)} h` },
     ],
-    source: 'your leg; speeds (4 km/h on foot, 30 riding for help, 50 by truck, 25 on tow) are planning values',
+    source: 'your leg; speeds and times are planning values until you change them under the trip',
   });
 }
 </script>
@@ -114,6 +124,16 @@ function show(leg: Leg) {
         :model-value="trip.serviceLevel * 100"
         @update:model-value="write('change the service level', { serviceLevel: $event / 100 })"
       />
+      <OptionalNumber
+        v-if="trip.recovery === 'service'"
+        label="Cover ends after"
+        quantity="distance"
+        :min="0"
+        :max="100000"
+        empty="no limit"
+        :model-value="trip.coverKm"
+        @update:model-value="write('change the cover', { coverKm: $event })"
+      />
       <NumberField
         label="Age of the bike ×"
         :min="0.1"
@@ -136,6 +156,19 @@ function show(leg: Leg) {
         @update:model-value="write('change the care factor', { factors: { ...trip.factors, care: $event } })"
       />
     </section>
+    <details class="speeds">
+      <summary>Speeds and times behind the hours stranded</summary>
+      <div class="block">
+        <NumberField
+          v-for="(name, key) in SPEEDS"
+          :key="key"
+          :label="name"
+          :max="200"
+          :model-value="trip.speeds[key]"
+          @update:model-value="write('change a planning value', { speeds: { ...trip.speeds, [key]: $event } })"
+        />
+      </div>
+    </details>
     <div class="sheet-head">
       <h2>Legs</h2>
       <span class="num soft">{{ trip.legs.length }}</span>
@@ -256,6 +289,16 @@ function show(leg: Leg) {
 .block label > span {
   display: block;
   font-size: 13px;
+  color: var(--soft);
+}
+.speeds {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.speeds summary {
+  padding: 6px 16px;
+  cursor: pointer;
+  font-size: 14.5px;
   color: var(--soft);
 }
 .leg {

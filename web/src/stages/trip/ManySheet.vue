@@ -129,7 +129,7 @@ function why(r: Simulated) {
 }
 .figures {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: 1.5fr 1fr 1.1fr 1.3fr;
   padding: 8px 16px;
   gap: 8px;
 }

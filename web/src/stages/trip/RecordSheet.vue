@@ -87,6 +87,17 @@ function why(f: (typeof factors.value)[number]) {
   });
 }
 
+/** A factor on the rate of one trouble of this bike; null forgets it. */
+function setWeak(trouble: string, factor: number | null) {
+  const bike = garage.bike;
+  if (!bike || !trouble) return;
+  const rest = bike.weak.filter((w) => w.trouble !== trouble);
+  garage.put('change a weak point', 'bikes', {
+    ...bike,
+    weak: factor === null ? rest : [...rest, { trouble, factor }],
+  });
+}
+
 const reading = ref(false);
 const readTable = (text: string) =>
   readRides(text, garage.bike!.id, garage.doc?.rides ?? [], () => crypto.randomUUID());
@@ -191,6 +202,35 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
         <span class="num">× {{ f.factor.toFixed(2) }}</span>
       </button>
     </template>
+    <div class="sheet-head">
+      <h2>Known weak points of {{ garage.bike?.name }}</h2>
+      <span class="soft">factor on the rate</span>
+    </div>
+    <div v-for="w in garage.bike?.weak ?? []" :key="w.trouble" class="row weak">
+      <span class="title">{{ nameOf(w.trouble) }}</span>
+      <NumberField
+        :label="`Factor on ${nameOf(w.trouble)}`"
+        hide-label
+        :min="0.1"
+        :max="50"
+        :model-value="w.factor"
+        @update:model-value="setWeak(w.trouble, $event)"
+      />
+      <button class="link gap" :aria-label="`Forget ${nameOf(w.trouble)}`" @click="setWeak(w.trouble, null)">
+        Forget
+      </button>
+    </div>
+    <p class="note">
+      <select
+        class="field"
+        value=""
+        aria-label="Add a weak point"
+        @change="setWeak(($event.target as HTMLSelectElement).value, 2)"
+      >
+        <option value="">add a weak point …</option>
+        <option v-for="t in TROUBLES" :key="t.id" :value="t.id">{{ t.name }}</option>
+      </select>
+    </p>
     <CsvDialog
       v-if="reading"
       what="rides"
@@ -246,6 +286,9 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
 .factor {
   grid-template-columns: minmax(0, 1fr) 124px 66px;
   width: 100%;
+}
+.weak {
+  grid-template-columns: minmax(0, 1fr) 80px auto;
 }
 .factor .num {
   text-align: right;

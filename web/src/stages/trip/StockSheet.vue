@@ -16,6 +16,12 @@ const explain = useExplain();
 const stocks = computed(() => [...(answers.answer?.stocks ?? [])].sort((a, b) => b.expected - a.expected));
 const ownedRow = (kind: string) => garage.doc?.supplies.find((s) => s.kind === kind);
 
+const groupOf = (kind: string) => answers.answer?.pooled.find((p) => p.kind === kind && p.alone > 0) ?? null;
+const saved = computed(() => (answers.answer?.pooled ?? []).reduce((n, p) => n + p.alone - p.together, 0));
+const savedMass = computed(() =>
+  (answers.answer?.pooled ?? []).reduce((g, p) => g + (p.alone - p.together) * supplyKind(p.kind).mass, 0),
+);
+
 function own(kind: string, quantity: number) {
   const row = ownedRow(kind);
   garage.put(`own ${quantity} ${supplyKind(kind).name.toLowerCase()}`, 'supplies', {
@@ -46,6 +52,11 @@ function show(s: Stock) {
       All spares together suffice on <strong class="num">{{ percent(answers.answer?.sparesEnough ?? 0, 1) }}</strong> of
       such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>.
     </p>
+    <p v-if="saved > 0" class="lead">
+      The {{ trip.companions + 1 }} of you, on bikes like this one, pooled:
+      <strong class="num">{{ saved }}</strong> pieces fewer,
+      <span class="num">{{ massText(view.units, savedMass) }}</span> less, at the same service level.
+    </p>
     <div class="sheet-head">
       <h2>Spare</h2>
       <span class="soft">carry · own</span>
@@ -53,7 +64,12 @@ function show(s: Stock) {
     <div v-for="s in stocks" :key="s.kind" class="row stock">
       <span
         ><span class="title">{{ supplyKind(s.kind).name }}</span
-        ><span class="sub num">{{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass) }}</span></span
+        ><span class="sub num"
+          >{{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass)
+          }}<template v-if="groupOf(s.kind)">
+            · company: {{ groupOf(s.kind)!.alone }} apart, {{ groupOf(s.kind)!.together }} pooled</template
+          ></span
+        ></span
       >
       <button class="link num carry" :aria-label="`Why ${s.quantity} of ${supplyKind(s.kind).name}`" @click="show(s)">
         {{ s.quantity }}

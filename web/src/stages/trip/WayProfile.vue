@@ -193,11 +193,11 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         <strong>km {{ figure(view.units, 'distance', read.km) }}</strong
         ><template v-if="read.ele !== null">, {{ Math.round(read.ele) }} m</template>:
         <span v-for="k in kinds" :key="k"
-          >{{ k }} <span class="num">{{ km(helpAt(read, k)) }}</span>
+          >{{ k }} <span class="num">{{ km(helpAt(read, k)) }}</span>{{ ' ' }}
           <span class="soft">({{ read.help[k]?.name }})</span>{{ k === kinds.at(-1) ? '.' : ', ' }}</span
         >
         <template v-if="hours">
-          Stranded here: <strong class="num">{{ hours.total.toFixed(1) }} h</strong>
+          Stranded here: <strong class="num">{{ hours.total.toFixed(1) }} h</strong>{{ ' ' }}
           <span class="soft">= {{ hours.formula }}.</span></template
         >
       </p>

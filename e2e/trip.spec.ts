@@ -1,0 +1,108 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, figure, goTo, open, settled, test } from './fixtures';
+
+async function faultless(page: Page, where: string) {
+  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${where}: ${v.id} ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
+const point = (i: number) =>
+  `<trkpt lat="${45 + i / 400}" lon="${7 + i / 300}"><ele>${600 + 300 * Math.sin(i / 30)}</ele><time>2026-05-0${i < 200 ? 1 : 2}T10:00:00Z</time></trkpt>`;
+const GPX = `<?xml version="1.0"?><gpx version="1.1">
+<wpt lat="45" lon="7"><name>Workshop Varn</name></wpt><wpt lat="45.5" lon="7.66667"><name>Fuel at Lerrig</name></wpt><wpt lat="46" lon="8.3333"><name>Sill</name><sym>City</sym></wpt>
+<trk><name>Over the plateau</name><trkseg>${Array.from({ length: 401 }, (_, i) => point(i)).join('')}</trkseg></trk></gpx>`;
+const file = (name: string, text: string) => ({ name, mimeType: 'application/gpx+xml', buffer: Buffer.from(text) });
+
+test('a track becomes the way: help along it, the worst stretch, legs; bad files are refused', async ({
+  page,
+  app,
+}) => {
+  await open(page, app);
+  await goTo(page, 'Trip');
+  await tab(page, 'Way');
+  const input = page.locator('.sheet input[type=file]');
+  await input.setInputFiles(file('bad.gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>'));
+  await expect(page.getByRole('alert')).toContainText('bad.gpx: it has a document type');
+  await input.setInputFiles(file('empty.gpx', ''));
+  await expect(page.getByRole('alert')).toContainText('the file is empty');
+  await input.setInputFiles(file('way.gpx', GPX));
+  await expect(page.locator('.sheet')).toContainText('Over the plateau');
+  await expect(page.locator('.sheet')).toContainText('2 days by its times');
+  await expect(page.locator('.way .worst')).toContainText('Farthest from a workshop: km');
+  await page.locator('.kind', { hasText: 'fuel' }).click();
+  await expect(page.locator('.way .worst')).toContainText('Farthest from fuel');
+  const svg = page.locator('.way svg');
+  await svg.focus();
+  const was = await page.locator('.reads').innerText();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
+  await expect(page.locator('.reads')).not.toHaveText(was);
+  await faultless(page, 'the way');
+  // What a mark is good for decides.
+  await page.locator('.mark', { hasText: 'Sill' }).getByLabel('workshop').check();
+  await page.locator('.kind', { hasText: 'workshop' }).click();
+  await expect(page.locator('.reads')).toContainText('(Sill)');
+  await page.getByRole('button', { name: 'Make 2 legs of it' }).click();
+  await tab(page, 'Legs');
+  await expect(page.getByRole('region', { name: 'Day 2' })).toBeVisible();
+  await settled(page);
+  await expect(page.locator('.stage-head')).toContainText('in 2 days');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.stage-head')).toContainText('in 9 days');
+});
+
+test('the own record, weak points, what falls due, air, and the trip ridden many times', async ({ page, app }) => {
+  await open(page, app);
+  await goTo(page, 'Trip');
+  await tab(page, 'Record');
+  await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.33');
+  await page.getByRole('button', { name: 'Log a ride' }).click();
+  await page.getByLabel('What happened').selectOption('Puncture, tubed');
+  await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.77');
+  await page.locator('.factor', { hasText: 'Puncture, tubed' }).click();
+  await expect(page.getByRole('dialog')).toContainText('negative binomial');
+  await page.keyboard.press('Escape');
+  const battery = page.locator('.trouble', { hasText: 'Battery flat' });
+  const odds = (await battery.textContent()) ?? '';
+  await page.getByLabel('Add a weak point').selectOption('Battery flat');
+  await settled(page);
+  await expect(battery).not.toHaveText(odds);
+  await faultless(page, 'the record');
+
+  await tab(page, 'Due');
+  const oil = page.locator('.due', { hasText: 'Engine oil' });
+  await expect(oil).toContainText('on Across the plateau');
+  await oil.getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Done today' }).click();
+  await expect(oil).toContainText('not on this trip');
+  await faultless(page, 'what falls due');
+
+  await tab(page, 'Air');
+  await expect(page.locator('.sheet')).toContainText('Front 90/90-21');
+  await expect(page.locator('.sheet')).toContainText('Both tyres 6 times over the trip: 24 cartridges');
+  await faultless(page, 'air');
+
+  await tab(page, 'Many times');
+  await page.getByLabel('Trips').fill('50000');
+  await page.getByLabel('Trips').press('Tab');
+  await page.getByRole('button', { name: 'Ride them all' }).click();
+  const home = page.getByRole('button', { name: /home by own means/ });
+  await expect(home).toHaveCount(2);
+  const share = async (i: number) => Number(/([\d.]+) ?%/.exec(await home.nth(i).innerText())![1]);
+  expect(await share(0)).toBeGreaterThan(await share(1));
+  // Mends that may fail and shared stocks bring it below the closed form, not far.
+  const closed = Number(
+    /([\d.]+)/.exec((await (await figure(page, 'Home by own means')).innerText()).replace(/[^\d.]+/g, ' ').trim())![1],
+  );
+  expect(await share(0)).toBeLessThanOrEqual(closed + 1);
+  expect(await share(0)).toBeGreaterThan(closed - 12);
+  await faultless(page, 'many times');
+});
