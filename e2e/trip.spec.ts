@@ -43,7 +43,7 @@ test('a track becomes the way: help along it, the worst stretch, legs; bad files
   const svg = page.locator('.way svg');
   await svg.focus();
   const was = await page.locator('.reads').innerText();
-  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.reads')).not.toHaveText(was);
   await faultless(page, 'the way');
   // What a mark is good for decides.
@@ -90,7 +90,7 @@ test('the own record, weak points, what falls due, air, and the trip ridden many
   await expect(page.locator('.sheet')).toContainText('Both tyres 6 times over the trip: 24 cartridges');
   await faultless(page, 'air');
 
-  await tab(page, 'Many times');
+  await tab(page, 'Ridden');
   await page.getByLabel('Trips').fill('50000');
   await page.getByLabel('Trips').press('Tab');
   await page.getByRole('button', { name: 'Ride them all' }).click();

@@ -62,6 +62,26 @@ const SHOTS = [
     },
   ],
   ['trip', '/trip', LAPTOP, 'light'],
+  [
+    'trip-way',
+    '/trip',
+    LAPTOP,
+    'light',
+    async (page) => {
+      await page.getByRole('tab', { name: 'Way', exact: true }).click();
+      await page.locator('.way svg').waitFor();
+    },
+  ],
+  [
+    'trip-record',
+    '/trip',
+    LAPTOP,
+    'dark',
+    async (page) => {
+      await page.getByRole('tab', { name: 'Record', exact: true }).click();
+      await page.locator('.factor').first().waitFor();
+    },
+  ],
   ['kit', '/kit', LAPTOP, 'light'],
   ['stow', '/stow', LAPTOP, 'light'],
   ['print', '/print', { width: 860, height: 1120 }, 'light'],

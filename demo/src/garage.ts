@@ -17,6 +17,7 @@ import { carrack, carrackLines } from './carrack.js';
 import { drawer } from './drawer.js';
 import { demoIds } from './ids.js';
 import { quarrel, quarrelLines } from './quarrel.js';
+import { osselWay } from './way.js';
 
 const WHEN = '2026-04-18T09:30:00.000Z';
 /** How the made-up rider came to know each size. */
@@ -89,7 +90,7 @@ function ossel(id: string, nextLeg: () => string): Trip {
     along: [],
     serviceLevel: 0.9,
     factors: { age: 1.1, load: 1.1, care: 0.9 },
-    route: null,
+    route: osselWay(),
     air: { times: 6, low: 120, high: 200 },
     note: '',
   };

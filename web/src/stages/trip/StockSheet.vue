@@ -67,7 +67,7 @@ function show(s: Stock) {
         ><span class="sub num"
           >{{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass)
           }}<template v-if="groupOf(s.kind)">
-            · company: {{ groupOf(s.kind)!.alone }} apart, {{ groupOf(s.kind)!.together }} pooled</template
+            · apart {{ groupOf(s.kind)!.alone }}, pooled {{ groupOf(s.kind)!.together }}</template
           ></span
         ></span
       >

@@ -24,7 +24,7 @@ const TABS = {
   record: 'Record',
   due: 'Due',
   air: 'Air',
-  many: 'Many times',
+  many: 'Ridden',
 } as const;
 const tab = ref<keyof typeof TABS>('legs');
 const worst = computed(() => {

@@ -210,6 +210,9 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
   flex-wrap: wrap;
   gap: 2px 14px;
 }
+.mark input {
+  accent-color: var(--ink);
+}
 .mark legend {
   padding: 6px 0 0;
   font-weight: 500;
