@@ -225,6 +225,12 @@ test('practice decides where the tools come from, for whom, and what the bag may
   await expect(kit).toContainText('No set of tools keeps to your 1 € limit');
   await page.getByLabel('Worth in the bag, at most €').fill('');
   await page.getByLabel('Worth in the bag, at most €').press('Tab');
+  await page.getByRole('button', { name: 'What would each other position cost here?' }).click();
+  const none = page.locator('.cost', { hasText: 'none' }).first();
+  await expect(none).toContainText(/−\d+ g/, { timeout: 80_000 });
+  await none.click();
+  await expect(page.getByRole('dialog')).toContainText('both solved whole');
+  await page.keyboard.press('Escape');
   await page.getByLabel('Carrack 1100').check();
   await settled(page);
   await expect(page.locator('.kit-row', { hasText: 'of Carrack 1100' }).first()).toBeVisible();

@@ -1,1 +1,2 @@
 export * from './answer.js';
+export * from './switches.js';

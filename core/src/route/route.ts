@@ -13,7 +13,7 @@ export const markSchema = z.strictObject({ lat, lon, name, kinds: z.array(z.enum
 export type Mark = z.infer<typeof markSchema>;
 
 /** Most points that a route keeps: enough for a line drawn a metre wide, small enough for a row. */
-export const MOST_ROUTE_POINTS = 4000;
+export const MOST_ROUTE_POINTS = 2000;
 export const MOST_MARKS = 3000;
 
 export const routeSchema = z.strictObject({

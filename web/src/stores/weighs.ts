@@ -1,56 +1,13 @@
-import { proxy, wrap } from 'comlink';
 import { defineStore } from 'pinia';
-import { ref, shallowRef, watch } from 'vue';
-import type { Weighs } from '@necessaire/core';
-import type { AnswerWorker } from '../workers/answer.worker';
-import { useGarage } from './garage';
+import type { SwitchCost, Weighs } from '@necessaire/core';
+import { longWork } from './longWork';
 
-/**
- * Where the weight is, worked out on demand in a worker of its own: hundreds of exact solves take seconds. An edit makes it stale, and the
- * worker is ended.
- */
-export const useWeighs = defineStore('weighs', () => {
-  const garage = useGarage();
-  const result = shallowRef<Weighs | null>(null);
-  const progress = ref<number | null>(null);
-  const failed = ref<string | null>(null);
-  let worker: Worker | null = null;
+/** Where the weight is: bolts, marks, purchases. */
+export const useWeighs = defineStore('weighs', () =>
+  longWork<Weighs>((w, doc, question, onProgress) => w.weighs(doc, question, onProgress)),
+);
 
-  function stop() {
-    worker?.terminate();
-    worker = null;
-    progress.value = null;
-  }
-  watch(
-    () => [garage.version, garage.bike?.id, garage.trip?.id] as const,
-    () => {
-      stop();
-      result.value = null;
-    },
-  );
-
-  async function start() {
-    const { doc, bike, trip } = garage;
-    if (!doc || !bike) return;
-    stop();
-    failed.value = null;
-    progress.value = 0;
-    const mine = new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' });
-    worker = mine;
-    try {
-      const made = await wrap<AnswerWorker>(mine).weighs(
-        doc,
-        { bikeId: bike.id, tripId: trip?.id ?? null },
-        proxy((share: number) => {
-          if (worker === mine) progress.value = share;
-        }),
-      );
-      if (worker === mine) result.value = made;
-    } catch (error) {
-      if (worker === mine) failed.value = error instanceof Error ? error.message : String(error);
-    } finally {
-      if (worker === mine) stop();
-    }
-  }
-  return { result, progress, failed, start, stop };
-});
+/** What each other position of each switch of practice costs or saves. */
+export const useSwitchCosts = defineStore('switchCosts', () =>
+  longWork<SwitchCost[]>((w, doc, question, onProgress) => w.switches(doc, question, onProgress)),
+);

@@ -9,6 +9,7 @@ import {
   manyBikes,
   markCost,
   pieceReach,
+  switchCosts,
   usablePieces,
   whatWeighs,
   type Alternative,
@@ -23,6 +24,7 @@ import {
   type Piece,
   type PieceReach,
   type Question,
+  type SwitchCost,
   type Weighs,
 } from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
@@ -62,6 +64,10 @@ const worker = {
   /** What the mark on a piece costs. */
   async markCost(doc: GarageDocument, question: Question, pieceId: string): Promise<Difference | null> {
     return markCost(doc, question, pieceId, await solver);
+  },
+  /** What each other position of each switch of practice costs: both kits solved whole, in a worker of its own. */
+  async switches(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<SwitchCost[]> {
+    return switchCosts(doc, question, await solver, onProgress);
   },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */
   async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {

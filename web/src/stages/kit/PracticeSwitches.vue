@@ -1,11 +1,18 @@
 <script setup lang="ts">
 /** Schools of practice that decide which chains count, which pieces come along, and for whom. */
 import { computed } from 'vue';
-import { practiceSchema, type Practice } from '@necessaire/core';
+import { practiceSchema, type Practice, type SwitchCost } from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { useSwitchCosts } from '../../stores/weighs';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import { massText, percent } from '../../ui/words';
 
 const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const costs = useSwitchCosts();
 const practice = computed(() => garage.doc!.garage.practice);
 type Switch = Exclude<keyof Practice, 'worth'>;
 const QUESTIONS: { key: Switch; ask: string }[] = [
@@ -33,22 +40,56 @@ function rides(id: string, along: boolean) {
   const list = along ? [...trip.along, id] : trip.along.filter((x) => x !== id);
   garage.put(along ? 'ride along' : 'ride apart', 'trips', { ...trip, along: list });
 }
+
+const costsOf = (key: Switch) => (costs.result ?? []).filter((c) => c.key === key);
+const signed = (v: number, text: string) => `${v > 0 ? '+' : '−'}${text}`;
+function words(c: SwitchCost): string {
+  const grams = Math.abs(c.grams) < 0.05 ? 'as heavy' : signed(c.grams, massText(view.units, Math.abs(c.grams)));
+  const minutes = Math.round(c.hours * 60);
+  return [
+    grams,
+    minutes === 0 ? '' : `${signed(minutes, `${Math.abs(minutes)} min`)} saved`,
+    c.reached === 0 ? '' : `${signed(c.reached, String(Math.abs(c.reached)))} heads`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+function why(c: SwitchCost) {
+  explain.show({
+    title: c.position,
+    value: words(c),
+    formula: 'the kit with this position less the kit with yours, both solved whole',
+    inputs: [
+      { name: 'grams', value: c.grams.toFixed(0) },
+      { name: 'hours saved on the trip', value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
+      { name: 'home by own means', value: signed(c.home, percent(Math.abs(c.home), 2)) },
+      { name: 'heads reached', value: String(c.reached) },
+      { name: 'both proven', value: c.proven ? 'yes' : 'not both' },
+    ],
+    source: 'difference of two kits; masses, rates and hours are planning values until you change them',
+  });
+}
 </script>
 
 <template>
   <section class="practice">
     <h2>Your practice</h2>
     <div class="questions">
-      <label v-for="q in QUESTIONS" :key="q.key"
-        ><span>{{ q.ask }}</span>
-        <select
-          class="field"
-          :value="practice[q.key]"
-          @change="set({ [q.key]: ($event.target as HTMLSelectElement).value })"
+      <div v-for="q in QUESTIONS" :key="q.key">
+        <label
+          ><span>{{ q.ask }}</span>
+          <select
+            class="field"
+            :value="practice[q.key]"
+            @change="set({ [q.key]: ($event.target as HTMLSelectElement).value })"
+          >
+            <option v-for="o in options(q.key)" :key="o">{{ o }}</option>
+          </select></label
         >
-          <option v-for="o in options(q.key)" :key="o">{{ o }}</option>
-        </select></label
-      >
+        <button v-for="c in costsOf(q.key)" :key="c.position" class="plain cost" @click="why(c)">
+          {{ c.position }} <strong class="num">{{ words(c) }}</strong>
+        </button>
+      </div>
       <OptionalNumber
         label="Worth in the bag, at most €"
         :model-value="practice.worth"
@@ -69,6 +110,14 @@ function rides(id: string, along: boolean) {
         {{ b.name }}</label
       >
     </fieldset>
+    <p v-if="costs.progress === null && !costs.result">
+      <button class="tool-button quiet" @click="costs.start()">What would each other position cost here?</button>
+    </p>
+    <p v-else-if="costs.progress !== null" role="status">
+      Solving each kit … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
+      <button class="link" @click="costs.stop()">Stop</button>
+    </p>
+    <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
     <p class="caution">Never stand on a bar with the bike on a prop; break axles loose before lifting.</p>
   </section>
 </template>
@@ -88,6 +137,15 @@ function rides(id: string, along: boolean) {
   display: block;
   font-size: 13px;
   color: var(--soft);
+}
+.cost {
+  display: block;
+  font-size: 13px;
+  padding: 3px 0;
+  text-align: left;
+}
+.cost:focus-visible {
+  outline: 2px solid var(--ink);
 }
 fieldset {
   border: 0;
@@ -109,6 +167,9 @@ legend {
   min-height: 32px;
 }
 @media (max-width: 760px) {
+  .cost {
+    min-height: 44px;
+  }
   .along {
     min-height: 44px;
   }

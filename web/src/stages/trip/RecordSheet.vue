@@ -81,6 +81,7 @@ function why(f: (typeof factors.value)[number]) {
     inputs: [
       { name: 'happened (n)', value: String(f.events) },
       { name: 'expected by the planning rates over what you rode (E)', value: f.expected.toFixed(2) },
+      { name: 'your record alone (n ÷ E)', value: f.expected > 0 ? (f.events / f.expected).toFixed(2) : '–' },
       { name: 'factor, and its spread', value: `${f.factor.toFixed(2)} ± ${f.spread.toFixed(2)}` },
     ],
     source: 'your own record, with the planning rates weighing as two events',
@@ -190,13 +191,14 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
     <template v-if="factors.length > 0">
       <div class="sheet-head">
         <h2>What that makes of the rates</h2>
-        <span class="soft">planning = 1</span>
+        <span class="soft key">dashed: planning = 1 · ◇ your record alone · ● both, with its spread</span>
       </div>
       <button v-for="f in factors" :key="f.id" class="plain row factor" @click="why(f)">
         <span class="title">{{ f.name }}</span>
         <svg width="124" height="18" aria-hidden="true">
           <path class="one" :d="`M${x(1)} 0V18`" />
           <path class="spread" :d="`M${x(f.factor - f.spread)} 9H${x(f.factor + f.spread)}`" />
+          <path v-if="f.expected > 0" class="raw" :d="`M${x(f.events / f.expected)} 4l5 5l-5 5l-5 -5z`" />
           <circle class="mean" :cx="x(f.factor)" cy="9" r="4" />
         </svg>
         <span class="num">× {{ f.factor.toFixed(2) }}</span>
@@ -300,6 +302,15 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
 .spread {
   stroke: var(--measured);
   stroke-width: 3;
+}
+.raw {
+  fill: var(--sheet);
+  stroke: var(--ink);
+  stroke-width: 1.3;
+}
+.key {
+  font-size: 12.5px;
+  text-align: right;
 }
 .mean {
   fill: var(--measured);

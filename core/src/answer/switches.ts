@@ -1,0 +1,70 @@
+import { practiceSchema, type Practice } from '../chains/index.js';
+import type { Solve } from '../cover/index.js';
+import type { GarageDocument } from '../garage/index.js';
+import { answerFor, AnswerMemory, type Question } from './answer.js';
+
+/** The switches of practice that have positions, with what the rider's own is. */
+export const SWITCHES = [
+  'from',
+  'doubles',
+  'drive',
+  'adjustable',
+  'ratchet',
+  'standing',
+  'tubes',
+  'others',
+] as const satisfies readonly (keyof Practice)[];
+export type Switch = (typeof SWITCHES)[number];
+
+/** What another position of one switch makes of the kit, against the kit as it is. Positive grams are heavier, positive hours are more saved. */
+export interface SwitchCost {
+  key: Switch;
+  position: string;
+  grams: number;
+  /** Hours saved over the trip, and chance of getting home by own means. */
+  hours: number;
+  home: number;
+  /** Heads that the kit reaches more (or fewer). */
+  reached: number;
+  proven: boolean;
+}
+
+/**
+ * What each other position of each switch costs or saves here: both kits are solved whole.
+ * @param onProgress told the share done, 0 to 1
+ */
+export function switchCosts(
+  doc: GarageDocument,
+  question: Question,
+  solve: Solve,
+  onProgress: (share: number) => void = () => {},
+): SwitchCost[] {
+  const practice = doc.garage.practice;
+  const kitWith = (change: Partial<Practice>) =>
+    answerFor(
+      { ...doc, garage: { ...doc.garage, practice: practiceSchema.parse({ ...practice, ...change }) } },
+      question,
+      solve,
+      () => {},
+      new AnswerMemory(),
+    ).kit;
+  const now = kitWith({});
+  const asked = SWITCHES.flatMap((key) =>
+    practiceSchema.shape[key].options
+      .filter((position) => position !== practice[key])
+      .map((position) => ({ key, position: position as string })),
+  );
+  return asked.map(({ key, position }, i): SwitchCost => {
+    onProgress(i / asked.length);
+    const kit = kitWith({ [key]: position } as Partial<Practice>);
+    return {
+      key,
+      position,
+      grams: Math.round((kit.mass - now.mass) * 10) / 10,
+      hours: kit.saved - now.saved,
+      home: kit.home - now.home,
+      reached: kit.reached.length - now.reached.length,
+      proven: kit.proven && now.proven,
+    };
+  });
+}
