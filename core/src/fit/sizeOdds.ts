@@ -23,9 +23,12 @@ export interface Sizing {
 /** Prior weight of a size, any positive scale. */
 export type Prior = (head: Head) => number;
 
+/** Even, as Simpson's rule wants it: in the far tail of a reading the midpoint rule was off by half a hundredth. */
 const STEPS = 120;
 /** Spreads beyond which a band counts for nothing. */
-const FAR = 9;
+const FAR = 30;
+/** A curve that has fallen by e to this power has died away. */
+const DEAD = 24;
 const SHOWN = 0.001;
 /** Odds at which two sizes count as told apart (reference section 1). */
 const TEN_TO_ONE = 10;
@@ -42,7 +45,7 @@ interface Candidate {
 
 /**
  * Weight of every size of a form: prior × mean over its made band of N(mean reading; x, u/√n) × chances of what the tries gave on a head of
- * measure x. The repeats' own scatter is the same for all sizes and drops out. Midpoint rule.
+ * measure x. The repeats' own scatter is the same for all sizes and drops out. Simpson's rule.
  */
 function tally(
   form: HeadForm,
@@ -59,15 +62,22 @@ function tally(
     const band = gaugedBand(head);
     // A band far from every reading needs no closer look.
     if (!band || (n > 0 && (mean < band.min - FAR * u || mean > band.max + FAR * u))) continue;
+    // Only where the curve has not died away against its highest in the band: far from a reading that is a sliver at the band's edge.
+    const away = Math.max(0, band.min - mean, mean - band.max);
+    const reach = n === 0 ? Infinity : Math.sqrt(away * away + 2 * DEAD * u * u);
+    const [from, to] =
+      n === 0 ? [band.min, band.max] : [Math.max(band.min, mean - reach), Math.min(band.max, mean + reach)];
     let [sum, moment] = [0, 0];
-    for (let i = 0; i < STEPS; i++) {
-      const x = band.min + ((band.max - band.min) * (i + 0.5)) / STEPS;
-      let p = n === 0 ? 1 : Math.exp(-((mean - x) ** 2) / (2 * u * u)) / u;
+    for (let i = 0; i <= STEPS; i++) {
+      const x = from + ((to - from) * i) / STEPS;
+      const share = i === 0 || i === STEPS ? 1 / 3 : i % 2 === 1 ? 4 / 3 : 2 / 3;
+      let p = share * (n === 0 ? 1 : Math.exp(-((mean - x) ** 2) / (2 * u * u)) / u);
       for (const chance of said) p *= chance(x);
       sum += p;
       moment += p * x;
     }
-    if (sum > 0) out.push({ head, weight: (prior(head) * sum) / STEPS, measure: moment / sum });
+    const part = (to - from) / (band.max - band.min);
+    if (sum > 0) out.push({ head, weight: (prior(head) * part * sum) / STEPS, measure: moment / sum });
   }
   return out;
 }
