@@ -80,7 +80,8 @@ export function toolCase(
     const pieces = useful(offeredPieces(practice.quality), fasteners, functions);
     const all = new ChainFinder(pieces, practice);
     const reaches = fasteners.map((f) => reachOf(f, all));
-    return { ...rest, reaches, pieces, offered: new Set(pieces.map((p) => p.id)) };
+    // Of anything bought there can be two: doubles are left to the buyer, and the proof stays within seconds.
+    return { ...rest, losable: () => false, reaches, pieces, offered: new Set(pieces.map((p) => p.id)) };
   }
   const own = finder ?? new ChainFinder(inUse(drawer), practice);
   const reaches = fasteners.map((f) => reachOf(f, own));
