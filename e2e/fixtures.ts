@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import pg from 'pg';
 import type { start as Start, Running } from '@necessaire/server';
@@ -96,3 +97,17 @@ export async function enter(page: Page, line: string) {
 }
 /** A place's section of the sheet, by its name. */
 export const place = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+
+/** Fails with each fault that axe finds on the page as it stands. */
+export async function faultless(page: Page, where: string) {
+  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${where}: ${v.id} ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}

@@ -1,21 +1,8 @@
 import { readFile } from 'node:fs/promises';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, figure, goTo, open, settled, test } from './fixtures';
+import { expect, faultless, figure, goTo, open, settled, test } from './fixtures';
 import { row } from './survey';
 
-async function faultless(page: Page, where: string) {
-  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
-  expect(
-    violations.map(
-      (v) =>
-        `${where}: ${v.id} ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
-}
 const pieceRow = (page: Page, name: string) => page.locator('.piece-row[aria-expanded]', { hasText: name });
 
 test('heads against pieces, with the keyboard through it', async ({ page, app }) => {

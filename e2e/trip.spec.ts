@@ -1,19 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, figure, goTo, open, settled, test } from './fixtures';
+import { expect, faultless, figure, goTo, open, settled, test } from './fixtures';
 
-async function faultless(page: Page, where: string) {
-  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
-  expect(
-    violations.map(
-      (v) =>
-        `${where}: ${v.id} ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
-}
 const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 const point = (i: number) =>
   `<trkpt lat="${45 + i / 400}" lon="${7 + i / 300}"><ele>${600 + 300 * Math.sin(i / 30)}</ele><time>2026-05-0${i < 200 ? 1 : 2}T10:00:00Z</time></trkpt>`;

@@ -1,10 +1,9 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { looksOf } from '@necessaire/core';
-import { entry, expect, figure, goTo, open, settled, test, type App } from './fixtures';
+import { entry, expect, faultless, figure, goTo, open, settled, test, type App } from './fixtures';
 import { freshBike, guide, row, rows, stored } from './survey';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
@@ -21,19 +20,6 @@ function instrument(app: App, ...args: string[]) {
     await gone;
   };
 }
-async function faultless(page: Page, where: string) {
-  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
-  expect(
-    violations.map(
-      (v) =>
-        `${where}: ${v.id} ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
-}
-
 test('sixty fasteners with the keyboard alone, few strokes each', async ({ page, app }) => {
   test.slow();
   const bike = await freshBike(page, app, { fitted: ['hand guards', 'skid plate', 'rear rack', 'radiator guard'] });

@@ -292,7 +292,7 @@ function leastSet(
   const tasks = [...problem.tasks];
   for (;;) {
     const set = leastFor({ ...problem, tasks }, solve, measure, by, worth);
-    const failed = problem.spared.filter((t) => !taskDone(t, set.counts));
+    const failed = problem.spared.filter((t) => !tasks.includes(t) && !taskDone(t, set.counts));
     if (failed.length === 0) return set;
     tasks.push(...failed);
   }
