@@ -157,14 +157,14 @@ export function drawer(nextId: () => string): Piece[] {
     [handTool('valve tool', 'Valve core tool', { form: 'valve', size: '' }, 0, 6, 2)],
     [handTool('hook spanner', 'Hook spanner 45', { form: 'hook', size: '45' }, 150, 130, 12), MAKERS],
     [pliers('Combination pliers 160', ['grip', 'cut'], 180, 160, 12)],
-    [pliers('Locking pliers 180', ['grip'], 250, 180, 16)],
+    [pliers('Locking pliers 180', ['grip', 'clamp'], 250, 180, 16)],
     [
-      functional('Multi-tool', ['grip', 'cut', 'file', 'pry'], 230, [105, 42, 22], 60, {
+      functional('Multi-tool', ['grip', 'cut', 'file', 'pry', 'saw'], 230, [105, 42, 22], 60, {
         traits: ['hard', 'conductive', 'sharp', 'dear'],
       }),
     ],
-    [functional('Hand pump', ['inflate'], 130, [210, 32, 28], 22)],
-    [functional('Electric pump', ['inflate'], 480, [160, 95, 55], 65, { traits: ['hard', 'dear'] })],
+    [functional('Hand pump', ['inflate', 'hand air'], 130, [210, 32, 28], 22)],
+    [functional('Electric pump', ['inflate', 'electric air'], 480, [160, 95, 55], 65, { traits: ['hard', 'dear'] })],
     [functional('Chain tool', ['open chain'], 330, [110, 70, 30], 35)],
     [functional('Test lamp', ['measure current'], 45, [120, 20, 20], 6)],
     [functional('Multimeter', ['measure current'], 120, [110, 55, 28], 18, { traits: ['fragile'] })],
@@ -172,8 +172,15 @@ export function drawer(nextId: () => string): Piece[] {
     [functional('Tow strap', ['tow'], 260, [140, 80, 60], 14, { traits: ['soft'] })],
     [functional('Jump leads, thin', ['jump-start'], 260, [180, 90, 45], 18, { traits: ['conductive'] })],
     [functional('First-aid kit', ['bandage'], 250, [160, 110, 55], 20, { traits: ['soft'] }), { mark: 'always' }],
-    [functional('Foil blanket and whistle', ['shelter'], 75, [110, 80, 25], 6, { traits: ['soft'] })],
+    [functional('Foil blanket and whistle', ['shelter', 'signal'], 75, [110, 80, 25], 6, { traits: ['soft'] })],
     [functional('Half-round file 150', ['file'], 60, [180, 20, 7], 6, { traits: ['hard', 'sharp'] })],
+    [functional('Pressure gauge', ['gauge'], 45, [90, 30, 18], 12, { traits: ['fragile'] })],
+    [functional('Siphon hose', ['siphon'], 60, [150, 80, 20], 4, { traits: ['leaks'] })],
+    [functional('Lighter', ['fire'], 18, [80, 22, 12], 1, { traits: ['pressurised', 'melts'] })],
+    [functional('Hand reamer', ['ream'], 42, [120, 40, 22], 6, { traits: ['hard', 'sharp'] })],
+    [functional('Folding rule', ['measure'], 28, [110, 15, 14], 3, { traits: [] })],
+    [functional('Small hammer 200', ['strike'], 260, [230, 80, 25], 9)],
+    [functional('Pin punch 6 mm', ['punch out'], 70, [140, 12, 12], 5)],
     [functional('Brush', ['brush'], 18, [170, 15, 12], 2, { traits: [] })],
   ];
   return models.map(([model, extra]) => newPiece(model, { id: nextId(), ...extra }));

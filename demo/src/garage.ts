@@ -3,7 +3,9 @@ import {
   DEFAULT_PRACTICE,
   printShape,
   newFastener,
+  newKitQuestion,
   newLeg,
+  newSupply,
   readEntry,
   ROLES,
   STRANDED,
@@ -11,6 +13,7 @@ import {
   type Fastener,
   type GarageDocument,
   type Role,
+  type Supply,
   type Trip,
 } from '@necessaire/core';
 import { carrack, carrackLines } from './carrack.js';
@@ -92,6 +95,7 @@ function ossel(id: string, nextLeg: () => string): Trip {
     factors: { age: 1.1, load: 1.1, care: 0.9 },
     route: osselWay(),
     air: { times: 6, low: 120, high: 200 },
+    kit: newKitQuestion(),
     note: '',
   };
 }
@@ -101,7 +105,7 @@ export function demoGarage(): GarageDocument {
   const id = demoIds();
   const bikes = [quarrel(id('bike'), () => id('service')), carrack(id('bike'), () => id('service'))];
   return {
-    garage: { name: 'Demo garage', practice: DEFAULT_PRACTICE },
+    garage: { name: 'Demo garage', practice: { ...DEFAULT_PRACTICE, pressures: 'lowered and raised with the ground' } },
     bikes,
     fasteners: [
       ...fasteners(quarrelLines, bikes[0]!.id, () => id('fastener')),
@@ -110,21 +114,22 @@ export function demoGarage(): GarageDocument {
     pieces: drawer(() => id('piece')),
     supplies: (
       [
-        ['front tube', 1],
-        ['patch', 6],
+        ['front tube', 1, { fits: '80/100-21, straight' }],
+        ['patch', 6, { bought: '2026-03-02' }],
         ['valve core', 2],
         ['cable tie', 30],
         ['wire', 2],
-        ['clutch lever', 1],
+        ['clutch lever', 1, { condition: 'used, known good', fits: 'short, ball end' }],
         ['fuse', 5],
-        ['chain link', 2],
-        ['metal putty', 2],
+        ['chain link', 2, { fits: '520, 112, clip' }],
+        ['metal putty', 2, { bought: '2026-03-02' }],
         ['plug string', 5],
         ['bolt M6', 8],
         ['dressing', 4],
         ['spare key', 1],
-      ] as const
-    ).map(([kind, quantity]) => ({ id: id('supply'), kind, quantity, note: '' })),
+        ['cable inner', 1, { fittedOn: bikes[0]!.id, fits: 'barrel 8, pear 5, 1100 mm', note: 'Lies beside the live one.' }],
+      ] as [Supply['kind'], number, Partial<Supply>?][]
+    ).map(([kind, quantity, more]) => newSupply({ id: id('supply'), kind, quantity, ...more })),
     // What the made-up rider wrote down of earlier rides.
     rides: (
       [
@@ -161,5 +166,7 @@ export function demoGarage(): GarageDocument {
     trips: [ossel(id('trip'), () => id('leg'))],
     places: bikes.flatMap((bike) => usualPlaces(bike).map((p) => ({ ...p, id: id('place'), bikeId: bike.id }))),
     pins: [],
+    mends: [],
+    kits: [],
   };
 }

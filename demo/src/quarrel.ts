@@ -33,6 +33,28 @@ export const quarrel = (id: string, serviceId: () => string): Bike => ({
     { trouble: 'clutch-lever', factor: 1.5 },
   ],
   engineHours: 0,
+  fit: {
+    plug: 'M10, 26.5 mm, 0.8 mm',
+    'bulb main': 'two-filament, 35/35 W',
+    'bulb tail': '5/21 W',
+    fuses: 'small blade, 10 15 20 A',
+    chain: '520, 112, clip',
+    'chain tool': '525',
+    'fuel hose': '8 mm, injection',
+    'coolant hose': '19 mm',
+    'tube front': '80/100-21, straight',
+    'tube rear': '120/90-18, straight',
+    valve: 'short',
+    'oil filter': '38 × 46 mm, O-ring 40',
+    'brake fluid': 'grade 4 on the cap',
+    'engine oil': '10W-40, 1.1 L',
+    'clutch cable': 'barrel 8, pear 5, 1100 mm',
+    'clutch lever': 'short, ball end',
+    'power socket': 'ring ends, 10 A',
+    'cut-outs': 'side stand, clutch',
+  },
+  pushStarts: true,
+  prevention: [{ id: 'threadlocker', state: 'done' }],
   services: services(serviceId, [
     ['Engine oil', 3000, 365, 0.7, 16_100, 'engine oil, mL', 1100],
     ['Oil filter', 6000, null, 0.8, 16_100, 'oil filter', 1],
@@ -55,8 +77,8 @@ export const quarrelLines = `
 12 caliper bolt x2 m8 27nm measured @front-wheel
 i5 pad pin 10nm sunk 6 well 14 measured @front-wheel |brake pads
 5.5 wheel sensor screw 4nm measured @front-wheel
-spoke 6 spokes x36 5nm assumed loose @front-wheel
-valve core valve core front clean tried @front-wheel
+spoke 6 spokes x36 5nm assumed loose @front-wheel |spoke
+valve core valve core front clean tried @front-wheel |valve core
 32 rim lock nut m8 13nm assumed @front-wheel -never turned by the road: a bead is broken with it slack only at home
 10 hand guard clamp x2 m6 9nm loose accessory measured @cockpit
 t30 hand guard end x2 m6 10nm accessory measured @cockpit
@@ -69,7 +91,7 @@ ph2 lamp cowl screw x4 2nm measured @cockpit
 jis2 switch housing x4 1.5nm sunk 12 well 9 assumed @cockpit
 3/8in phone mount x2 6nm loose accessory measured @cockpit
 i4 fork pinch upper x4 m6 10nm measured @front-end
-i6 fork pinch lower x4 m8 15nm measured @front-end
+i6 fork pinch lower x4 m8 15nm measured @front-end |steering
 hook 45 steering ring 28nm assumed @front-end
 30 steering stem nut 110nm locked assumed @front-end -no roadside mend turns the head
 8 fork guard x6 m6 7nm loose measured @front-end
@@ -79,8 +101,8 @@ i5 tank bolt x2 m6 9nm sunk 20 well 15 tried @tank-seat |tank
 8 side panel x4 m6 6nm loose tried @tank-seat
 t25 fuel pump ring x6 5nm assumed @tank-seat
 10 radiator guard x4 m6 8nm loose measured @tank-seat |radiator guard
-t20 hose clamp x8 3nm measured @tank-seat
-7 air box clamp 3nm sunk 30 well 18 measured @tank-seat
+t20 hose clamp x8 3nm measured @tank-seat |hose clamp
+7 air box clamp 3nm sunk 30 well 18 measured @tank-seat |air filter
 10 battery terminal x2 m6 5nm clean tried @electrics |battery
 8 battery tray x2 m6 6nm measured @electrics
 ph2 fuse box lid x2 1.5nm measured @electrics |fuse box
@@ -91,8 +113,8 @@ plug 16 spark plug 12nm clean sunk 70 well 24 tried @plug-top |plug
 8 cam cover x4 m6 10nm assumed @plug-top -no roadside mend opens it
 i6 engine hanger upper x2 m8 33nm measured @plug-top
 12 throttle body clamp 4nm sunk 25 well 24 measured @plug-top
-17 oil drain 24nm measured @engine
-8 oil filter cover x2 m6 10nm tried @engine
+17 oil drain 24nm measured @engine |oil drain
+8 oil filter cover x2 m6 10nm tried @engine |oil filter
 i4 oil screen cover x3 m5 6nm measured @engine
 8 skid plate front x2 m6 10nm loose accessory tried @engine
 i5 skid plate rear x2 m6 10nm sunk 14 well 16 dirty accessory measured @engine
@@ -100,8 +122,10 @@ i5 skid plate rear x2 m6 10nm sunk 14 well 16 dirty accessory measured @engine
 8 clutch cover x8 m6 10nm assumed @engine -inside work, not by the road
 12 gear pedal pinch m6 12nm measured @controls |gear pedal
 i6 rear brake pedal pivot m8 26nm measured @controls
-i8 foot peg mount x2 m10 55nm locked measured @controls
+i8 foot peg mount x2 m10 55nm locked measured @controls |foot peg
 10 master cylinder x2 m6 10nm measured @controls
+8 bleed nipple front 6nm measured @front-wheel |brake union
+8 bleed nipple rear 6nm measured @rear-wheel |brake union
 t45 side stand pivot far 14 m10 40nm assumed @controls
 12 silencer hanger x2 m8 22nm loose measured @exhaust |exhaust fixing
 10 header clamp m6 12nm rusted sunk 40 well 22 measured @exhaust
@@ -112,7 +136,7 @@ i5 heat shield x3 m6 7nm loose measured @exhaust
 i6 sprocket bolt x6 m8 35nm locked far 12 loose measured @rear-wheel |sprocket
 8 chain guide x4 m6 7nm loose measured @rear-wheel
 12 rear caliper bracket m8 25nm measured @rear-wheel
-valve core valve core rear clean tried @rear-wheel
+valve core valve core rear clean tried @rear-wheel |valve core
 i8 chain guard roller x2 m8 20nm assumed @rear-wheel
 17 shock upper far 17 m10 52nm assumed @suspension
 17 shock linkage far 17 m10 45nm sunk 10 assumed @suspension
@@ -121,7 +145,7 @@ hook 68 shock preload ring 40nm assumed @suspension
 1/2in rack bolt right x2 24nm loose accessory measured @racks |luggage rack
 1/2in rack bolt left x2 24nm loose accessory measured @racks |luggage rack
 7/16in rack stay x2 10nm accessory assumed @racks
-t40 subframe bolt x2 m8 30nm locked measured @racks
+t40 subframe bolt x2 m8 30nm locked measured @racks |subframe
 i4 tail light guard x2 m5 5nm accessory assumed @racks
 key 5/32in tool tube strap x2 4nm accessory assumed @racks
 `;

@@ -13,17 +13,18 @@ import {
 } from '../chains/index.js';
 import { chainsBy, type Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { fastenersFor, lightestKit, toolCase, type Kit, type ToolCase } from '../kit/index.js';
+import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase } from '../kit/index.js';
 import {
   allEnough,
   pooled,
   exposuresIn,
   stockDemands,
   stocksFor,
-  supplyKind,
   type Exposure,
   type Stock,
 } from '../odds/index.js';
+import type { Ridden } from '../simulate/index.js';
+import { stockOf, supplyKind } from '../supplies/index.js';
 import { assign, type Packing, type StowItem } from '../stow/index.js';
 import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
 
@@ -31,6 +32,8 @@ import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/ind
 export interface Question {
   bikeId: string;
   tripId: string | null;
+  /** ISO date, for what has passed its own; without it dates do not count. */
+  today?: string | null;
 }
 
 /** A fastener's answer in the form that screens, print and the command line use. */
@@ -56,7 +59,7 @@ export class AnswerMemory {
   private key = '';
   private finder: ChainFinder | null = null;
   private drawer: Piece[] = [];
-  private wide: { key: string; tools: ToolCase } | null = null;
+  private wide: { key: string; tools: KitCase } | null = null;
   private readonly cures = new Map<string, Cure | null>();
 
   /** The finder over a drawer, kept while neither the pieces nor the practice change. */
@@ -81,17 +84,21 @@ export class AnswerMemory {
    * Heads and pieces for the least set. With the catalogue in play finding its chains takes long, so they are kept while the bike's
    * fasteners, the drawer, the trip and the practice stay.
    */
-  tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): ToolCase {
-    if (doc.garage.practice.from === 'drawer') return toolCase(doc, question, finder, list);
+  tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): KitCase {
+    if (doc.garage.practice.from === 'drawer') return kitCase(doc, question, finder, list);
     const trip = doc.trips.find((t) => t.id === question.tripId);
     const key = JSON.stringify([
       question,
       doc.garage.practice,
       trip,
       doc.pieces,
+      doc.bikes,
+      doc.supplies,
+      doc.mends,
+      doc.rides,
       fastenersFor(doc, question.bikeId, trip),
     ]);
-    if (this.wide?.key !== key) this.wide = { key, tools: toolCase(doc, question, finder, list) };
+    if (this.wide?.key !== key) this.wide = { key, tools: kitCase(doc, question, finder, list) };
     return this.wide.tools;
   }
 
@@ -119,6 +126,8 @@ export interface Answer {
   /** For the whole company: spares that each carries alone, against one stock pooled. Empty without companions. */
   pooled: { kind: string; alone: number; together: number }[];
   kit: Kit;
+  /** What the kit is for, trouble by trouble, as whoever rides the trip many times needs it. */
+  ridden: Ridden[];
   /** How the kit turns each fastener: names of pieces for each end. */
   kitChains: Record<string, string[][]>;
   /** The same as chains, for whoever needs their measures. */
@@ -131,7 +140,7 @@ export type Phase = 'chains' | 'odds' | 'kit' | 'stow' | 'cures';
 const MOST_OTHERS = 5;
 
 /** Things to be stowed: each copy of a piece, each stock as one packet. */
-export function stowItems(kit: Kit, list: readonly Exposure[]): StowItem[] {
+export function stowItems(kit: Kit): StowItem[] {
   const pieces = kit.pieces.flatMap(({ piece, count, uses }) =>
     Array.from({ length: count }, (_, copy): StowItem => ({
       key: `piece ${piece.id} ${copy + 1}`,
@@ -144,18 +153,19 @@ export function stowItems(kit: Kit, list: readonly Exposure[]): StowItem[] {
       uses,
     })),
   );
-  const spares = kit.spares.map((spare): StowItem => {
+  const spares = kit.spares.filter((s) => s.quantity > s.fitted).map((spare): StowItem => {
+    const packed = spare.quantity - spare.fitted;
     const { size, traits } = supplyKind(spare.kind);
     // A packet grows in its thinnest direction.
     return {
       key: `supply ${spare.kind}`,
-      name: spare.quantity > 1 ? `${spare.name} ×${spare.quantity}` : spare.name,
+      name: packed > 1 ? `${spare.name} ×${packed}` : spare.name,
       kind: spare.kind,
       mass: spare.mass,
-      size: packet(size, spare.quantity),
-      volume: boxVolume({ size }) * spare.quantity,
+      size: packet(size, packed),
+      volume: boxVolume({ size }) * packed,
       traits,
-      uses: list.filter((e) => e.trouble.supplies.some((s) => s.kind === spare.kind)).reduce((s, e) => s + e.lambda, 0),
+      uses: spare.expected,
     };
   });
   return [...pieces, ...spares];
@@ -235,10 +245,9 @@ export function answerFor(
   const stocks = trip ? stocksFor(stockDemands(list, chosen, practice.tubes), trip.serviceLevel) : [];
 
   onPhase('kit');
-  const owned = new Map<string, number>();
-  for (const s of doc.supplies) owned.set(s.kind, (owned.get(s.kind) ?? 0) + s.quantity);
-  const tools = memory.tools(doc, question, finder, list);
-  const kit = lightestKit({ tools, bikeId: bike.id, exposures: list, stocks, owned, solve });
+  const { owned } = stockOf(doc.supplies, bike, question.today ?? null);
+  const { tools, problem: whole } = memory.tools(doc, question, finder, list);
+  const { kit, problem } = chosenKit(doc, question, whole, solve, owned);
   const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
   const kitUse = Object.fromEntries(
     tools.reaches.flatMap((r) => {
@@ -250,7 +259,7 @@ export function answerFor(
 
   onPhase('stow');
   const packing = assign(
-    stowItems(kit, list),
+    stowItems(kit),
     doc.places.filter((p) => p.bikeId === bike.id),
     doc.pins.filter((p) => p.bikeId === bike.id),
     bike,
@@ -280,6 +289,7 @@ export function answerFor(
         ? pooled(stockDemands(list, chosen, practice.tubes), trip.companions + 1, trip.serviceLevel)
         : [],
     kit,
+    ridden: problem.asks.map(({ key, exposure, law }) => ({ key, exposure, law })),
     kitChains,
     kitUse,
     packing,

@@ -12,6 +12,16 @@ export const SWITCHES = [
   'standing',
   'tubes',
   'others',
+  'air',
+  'levers',
+  'plugs',
+  'reamer',
+  'lives',
+  'skill',
+  'pressures',
+  'rescue',
+  'sparkPlug',
+  'quality',
 ] as const satisfies readonly (keyof Practice)[];
 export type Switch = (typeof SWITCHES)[number];
 

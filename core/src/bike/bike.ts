@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FIT_SLOTS } from '../supplies/fitSheet.js';
 import { grams, id, km, mm, name, note } from '../garage/fields.js';
 
 export const DRIVES = ['chain', 'belt', 'shaft'] as const;
@@ -109,6 +110,12 @@ export const bikeSchema = z.strictObject({
   engineHours: z.number().min(0).max(100_000),
   /** What is done at intervals. */
   services: z.array(serviceSchema).max(60),
+  /** What spares must match, line by line of the fit sheet. */
+  fit: z.partialRecord(z.enum(FIT_SLOTS), z.string().trim().max(120)),
+  /** Whether it starts by pushing with a flat battery. */
+  pushStarts: z.boolean(),
+  /** What was done, or might be done, before leaving so that less goes wrong. */
+  prevention: z.array(z.strictObject({ id: z.string().max(40), state: z.enum(['done', 'may']) })).max(40),
   /** Weak points and history, in the rider's words. */
   note,
 });
@@ -162,6 +169,9 @@ export const newBike = (bikeId: string, bikeName: string): Bike => ({
   weak: [],
   engineHours: 0,
   services: [],
+  fit: {},
+  pushStarts: false,
+  prevention: [],
   note: '',
 });
 

@@ -33,6 +33,17 @@ export const ROLES = [
   'mirror',
   'exhaust fixing',
   'luggage rack',
+  'spoke',
+  'valve core',
+  'steering',
+  'foot peg',
+  'subframe',
+  'hose clamp',
+  'air filter',
+  'oil drain',
+  'oil filter',
+  'brake union',
+  'final drive',
 ] as const;
 export type Role = (typeof ROLES)[number];
 

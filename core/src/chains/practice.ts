@@ -6,6 +6,9 @@ import { euros } from '../garage/fields.js';
 export const MEASURES = ['mass', 'bulk', 'price', 'blend'] as const;
 export type Measure = (typeof MEASURES)[number];
 
+/** The best hand in the group: what ways ask of whoever goes them. */
+export const HANDS = ['anybody', 'handy', 'has done it before'] as const;
+
 export const practiceSchema = z.strictObject({
   /** Adjustable spanner as the tool that turns: only where nothing fixed does, never (hold only), or freely. */
   adjustable: z.enum(['where nothing fixed does', 'hold only', 'freely']),
@@ -22,13 +25,29 @@ export const practiceSchema = z.strictObject({
   /** Which pieces the kit can lose one of and still reach every head. Asked from trips of two days on. */
   doubles: z.enum(['what gets lost or breaks', 'none', 'everything vital']),
   /** Whose bikes it is for. */
-  others: z.enum(['the bikes that ride along', 'own bike only']),
+  others: z.enum(['the bikes that ride along', 'own bike only', 'any stranger’s too']),
   /** Quality of what is bought. */
   quality: z.enum(['good where torque is high', 'good everywhere', 'cheap everywhere']),
   /** What makes the air. */
   air: z.enum(['pump, cartridge for a bead', 'electric pump', 'hand pump', 'gas cartridges', 'two of them']),
   /** Spare tubes: a front one gets a bike out on the rear wheel too. */
-  tubes: z.enum(['front only', 'both', 'none']),
+  tubes: z.enum(['front only', 'both', 'none', 'with tubeless tyres too']),
+  /** Tyre levers. */
+  levers: z.enum(['two', 'one and a long spanner', 'three']),
+  /** What closes a hole in a tubeless tyre, and what opens it for the plug. */
+  plugs: z.enum(['strings', 'pin plugs', 'both']),
+  reamer: z.enum(['hand reamer', 'powered drill']),
+  /** Where the kit lives. */
+  lives: z.enum(['everyday part on the bike', 'always on the bike', 'with the luggage', 'on the back']),
+  /** Which ways count: those that somebody in the group can do, by the best hand in it, or all, since somebody may help. */
+  skill: z.enum(['only what somebody can do', 'carry it, somebody may help']),
+  hand: z.enum(HANDS),
+  /** Whether pressures follow the ground. */
+  pressures: z.enum(['set once', 'lowered and raised with the ground']),
+  /** A bike that cannot go on by itself. */
+  rescue: z.enum(['carry the means', 'walk out and recover later', 'nothing but a phone']),
+  /** A spare spark plug: with carburettor, two strokes or water on the way; always; never. */
+  sparkPlug: z.enum(['where it earns its place', 'carry', 'leave']),
   /** What the tools in the bag may be worth together, euros; null for no limit. */
   worth: euros.nullable(),
 });
@@ -45,6 +64,15 @@ export const DEFAULT_PRACTICE: Practice = {
   quality: 'good where torque is high',
   air: 'pump, cartridge for a bead',
   tubes: 'front only',
+  levers: 'two',
+  plugs: 'strings',
+  reamer: 'hand reamer',
+  lives: 'everyday part on the bike',
+  skill: 'only what somebody can do',
+  hand: 'has done it before',
+  pressures: 'set once',
+  rescue: 'carry the means',
+  sparkPlug: 'where it earns its place',
   worth: null,
 };
 

@@ -10,7 +10,9 @@ export const BLEND = { litre: 150, euro: 2 } as const;
 export interface Lightest {
   /** Copies carried of each piece, in the order of the problem's pieces. */
   counts: number[];
-  /** Sum of the measure: grams, mL or euros. */
+  /** Option taken of each choice. */
+  options: number[];
+  /** Sum of the measure: grams, mL or euros, options in it. */
   total: number;
   proven: boolean;
   /** How far from proven, as a share of the total; 0 when proven. */
@@ -21,23 +23,32 @@ export interface Lightest {
 
 /** Measures are solved in tenths so that sums are whole numbers and ties are exact. */
 const TENTHS = 10;
-const plainMeasure: Record<Measure, (piece: Piece) => number> = {
+const plainMeasure: Record<Measure, (piece: Pick<Piece, 'mass' | 'size' | 'price'>) => number> = {
   mass: (p) => p.mass,
   price: (p) => p.price,
   bulk: boxVolume,
   blend: (p) => p.mass + (boxVolume(p) / 1000) * BLEND.litre + p.price * BLEND.euro,
 };
 const measureOf = (measure: Measure) => (piece: Piece) => Math.round(TENTHS * plainMeasure[measure](piece));
+/** What something counts in a measure. */
+export const inMeasure = (measure: Measure, thing: Pick<Piece, 'mass' | 'size' | 'price'>): number =>
+  plainMeasure[measure](thing);
 
 /** Copies that a mark asks for, as far as there are so many. */
 export const leastCopies = (piece: Pick<Piece, 'mark' | 'count'>): number =>
   piece.mark === 'always' ? Math.min(1, piece.count) : piece.mark === 'twice' ? Math.min(2, piece.count) : 0;
 
-/** Lets one task be done with the carried copies. `x` are the columns of the pieces. */
-function addTask(b: MilpBuilder, task: Task, x: readonly number[], shared: Map<string, number>): void {
+/** Lets one task be done with the carried copies. `x` are the columns of the pieces; `done`, where given, is one only when it is. */
+export function addTask(
+  b: MilpBuilder,
+  task: Task,
+  x: readonly number[],
+  shared: Map<string, number>,
+  done: number | null = null,
+): void {
   const plain = task.ends.length === 1 && task.ends[0]!.every((a) => a.rest.every(([p, n]) => n === 1 && p !== a.last));
-  if (plain) addOneEnded(b, task.ends[0]!, x, shared);
-  else addWithOwnCopies(b, task, x);
+  if (plain) addOneEnded(b, task.ends[0]!, x, shared, done);
+  else addWithOwnCopies(b, task, x, done);
 }
 
 const classKey = (rests: string[]) => [...new Set(rests)].sort().join(';');
@@ -57,6 +68,7 @@ function addOneEnded(
   end: Task['ends'][number],
   x: readonly number[],
   shared: Map<string, number>,
+  done: number | null,
 ): void {
   const cover: [number, number][] = [];
   for (const [last, alternatives] of byLast(end)) {
@@ -96,11 +108,12 @@ function addOneEnded(
       0,
     );
   }
-  b.row(cover, 1);
+  if (done === null) b.row(cover, 1);
+  else b.row([...cover, [done, -1]], 0);
 }
 
 /** Task whose ends are turned at once, or that uses a piece twice: every use takes a copy of its own. */
-function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[]): void {
+function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[], done: number | null): void {
   const uses = new Map<number, [number, number][]>();
   const use = (p: number, column: number, n: number) => uses.set(p, [...(uses.get(p) ?? []), [column, -n]]);
   for (const end of task.ends) {
@@ -124,17 +137,52 @@ function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[]): voi
       }
       known.heads.push([z, -1]);
     }
-    b.row(cover, 1, 1);
+    if (done === null) b.row(cover, 1, 1);
+    else b.row([...cover, [done, -1]], 0, 0);
     for (const { ways, heads } of classes.values()) b.row([...ways, ...heads], 0, 0);
   }
   for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms], 0);
 }
 
-function build(problem: CoverProblem, costs: number[], extra: { costs: number[]; upper: number }[]) {
+/** One option of each choice, with its functions. The columns come after those of the pieces, in the order of the choices. */
+function addChoices(b: MilpBuilder, problem: CoverProblem, x: readonly number[], cost: (option: number) => number): number[] {
+  const columns: number[] = [];
+  for (const { options } of problem.choices ?? []) {
+    const mine = options.map((o) => {
+      const z = b.column(cost(columns.length), 1, true);
+      columns.push(z);
+      for (const { does, count } of o.functions)
+        b.row(
+          [
+            ...problem.pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
+            [z, -count],
+          ],
+          0,
+        );
+      return z;
+    });
+    b.row(
+      mine.map((z): [number, number] => [z, 1]),
+      1,
+      1,
+    );
+  }
+  return columns;
+}
+const optionCosts = (problem: CoverProblem): number[] =>
+  (problem.choices ?? []).flatMap((c) => c.options.map((o) => Math.round(TENTHS * o.cost)));
+
+function build(
+  problem: CoverProblem,
+  costs: number[],
+  extra: { costs: number[]; upper: number; options?: readonly number[] }[],
+  options: readonly number[] = [],
+) {
   const b = new MilpBuilder();
   const x = problem.pieces.map((piece, i) =>
     b.column(costs[i]!, piece.mark === 'never' ? 0 : piece.count, true, leastCopies(piece)),
   );
+  const z = addChoices(b, problem, x, (k) => options[k] ?? 0);
   const shared = new Map<string, number>();
   for (const task of problem.tasks) addTask(b, task, x, shared);
   for (const { does, count } of problem.functions)
@@ -142,13 +190,16 @@ function build(problem: CoverProblem, costs: number[], extra: { costs: number[];
       problem.pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
       count,
     );
-  for (const { costs: limited, upper } of extra)
+  for (const { costs: limited, upper, options: more } of extra)
     b.row(
-      limited.map((c, i): [number, number] => [x[i]!, c]),
+      [
+        ...limited.map((c, i): [number, number] => [x[i]!, c]),
+        ...z.map((column, k): [number, number] => [column, more?.[k] ?? 0]),
+      ],
       -Infinity,
       upper,
     );
-  return b.model;
+  return { model: b.model, z };
 }
 
 /** Room for the number of copies and for the sum of prices below one tenth of the measure, so that one number holds all three. */
@@ -209,26 +260,49 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
     else if (near.length * far.length > MOST_ALTERNATIVES) return null;
     else jobs.push(known(near.flatMap((a) => far.map((b) => itemsOf(usesOf(b, usesOf(a)))))));
   }
-  for (const { does, count } of problem.functions) {
-    // Every way to make up the count from pieces that do it.
-    const able = problem.pieces
-      .map((_, p) => p)
-      .filter((p) => problem.pieces[p]!.functions.includes(does) && copies(p) > 0);
-    const ways: number[][] = [];
-    const go = (at: number, left: number, uses: Map<number, number>) => {
-      if (left === 0) {
-        ways.push(itemsOf(uses)!);
-        return;
-      }
-      if (at === able.length || ways.length > MOST_ALTERNATIVES) return;
-      for (let n = 0; n <= Math.min(left, copies(able[at]!)); n++)
-        go(at + 1, left - n, n > 0 ? new Map(uses).set(able[at]!, n) : uses);
-    };
-    go(0, count, new Map());
-    if (ways.length > MOST_ALTERNATIVES) return null;
+  for (const need of problem.functions) {
+    const ways = functionWays(need, problem, copies, itemsOf);
+    if (!ways) return null;
     jobs.push(ways);
   }
-  return { costs, jobs, pairs, owner };
+  // Options are items of their own behind the pieces: one of each choice, with its functions, spelled out clause by clause.
+  const firstOption = costs.length;
+  for (const cost of optionCosts(problem)) costs.push(cost * COPIES_ROOM * PRICE_ROOM);
+  let at = firstOption;
+  for (const { options } of problem.choices ?? []) {
+    const needs = options.map((o) => [[[at++]], ...o.functions.map((f) => functionWays(f, problem, copies, itemsOf))]);
+    if (needs.some((n) => n.some((ways) => ways === null))) return null;
+    let clauses: number[][][] = [[]];
+    for (const n of needs) clauses = clauses.flatMap((c) => n.map((ways) => [...c, ...ways!]));
+    if (clauses.length > MOST_CLAUSES) return null;
+    jobs.push(...clauses);
+  }
+  return { costs, jobs, pairs, owner, firstOption };
+}
+const MOST_CLAUSES = 400;
+
+/** Every way to make up a count from pieces that have a function; null when they are too many. */
+function functionWays(
+  { does, count }: CoverProblem['functions'][number],
+  problem: CoverProblem,
+  copies: (p: number) => number,
+  itemsOf: (uses: ReadonlyMap<number, number>) => number[] | null,
+): number[][] | null {
+  const able = problem.pieces
+    .map((_, p) => p)
+    .filter((p) => problem.pieces[p]!.functions.includes(does) && copies(p) > 0);
+  const ways: number[][] = [];
+  const go = (at: number, left: number, uses: Map<number, number>) => {
+    if (left === 0) {
+      ways.push(itemsOf(uses)!);
+      return;
+    }
+    if (at === able.length || ways.length > MOST_ALTERNATIVES) return;
+    for (let n = 0; n <= Math.min(left, copies(able[at]!)); n++)
+      go(at + 1, left - n, n > 0 ? new Map(uses).set(able[at]!, n) : uses);
+  };
+  go(0, count, new Map());
+  return ways.length > MOST_ALTERNATIVES ? null : ways;
 }
 
 /** The search's own answer, unproven when it gives up; null when it has none. */
@@ -244,11 +318,36 @@ function searched(
   if (found === 'infeasible') throw new RangeError(STUCK);
   const counts = problem.pieces.map(() => 0);
   found.taken.forEach((t, i) => {
-    if (t) counts[search.owner[i]!]!++;
+    if (t && i < search.firstOption) counts[search.owner[i]!]!++;
   });
-  const total = counts.reduce((s, n, i) => s + n * main[i]!, 0);
-  return { counts, total: total / TENTHS, proven: found.proven, gap: 1 - found.bound / Math.max(1, found.cost) };
+  const costs = optionCosts(problem);
+  let at = search.firstOption;
+  // Of several options that are met the cheapest one taken counts.
+  const options = (problem.choices ?? []).map(({ options: list }) => {
+    const first = at;
+    at += list.length;
+    const taken = list.map((_, o) => o).filter((o) => found.taken[first + o] && optionMet(list[o]!, problem, counts));
+    return taken.sort((a, b) => list[a]!.cost - list[b]!.cost)[0]!;
+  });
+  let of = 0;
+  const optionTotal = (problem.choices ?? []).reduce((s, c, k) => {
+    const cost = costs[of + options[k]!]!;
+    of += c.options.length;
+    return s + cost;
+  }, 0);
+  const total = counts.reduce((s, n, i) => s + n * main[i]!, 0) + optionTotal;
+  return { counts, options, total: total / TENTHS, proven: found.proven, gap: 1 - found.bound / Math.max(1, found.cost) };
 }
+
+/** Whether the copies have the functions of an option. */
+const optionMet = (
+  option: { functions: CoverProblem['functions'] },
+  problem: CoverProblem,
+  counts: readonly number[],
+): boolean =>
+  option.functions.every(
+    ({ does, count }) => problem.pieces.reduce((n, p, i) => n + (p.functions.includes(does) ? counts[i]! : 0), 0) >= count,
+  );
 
 const STUCK = 'no set of pieces meets the marks: take "never" off a piece that is needed';
 
@@ -311,13 +410,15 @@ function leastFor(
   const own = by === 'solver' ? null : searched(problem, main, price);
   if (own?.proven) return own;
   // What the search had found bounds what the solver has to look at.
-  const limits: { costs: number[]; upper: number }[] = own
-    ? [{ costs: main, upper: Math.round(own.total * TENTHS) }]
+  const ofOptions = optionCosts(problem);
+  const limits: { costs: number[]; upper: number; options?: readonly number[] }[] = own
+    ? [{ costs: main, upper: Math.round(own.total * TENTHS), options: ofOptions }]
     : [];
   if (worth !== null) limits.push({ costs: price, upper: Math.round(worth * TENTHS) });
   let answer = null as Omit<Lightest, 'withinWorth'> | null;
   for (const costs of [main, one, price]) {
-    const solved = solve(build(problem, costs, limits));
+    const { model, z } = build(problem, costs, limits, costs === main ? ofOptions : []);
+    const solved = solve(model);
     if (solved.status === 'infeasible') {
       // Later passes only break ties: should rounding close them off, the first answer stands.
       if (answer ?? own) return (answer ?? own)!;
@@ -325,15 +426,22 @@ function leastFor(
     }
     const counts = problem.pieces.map((_, i) => Math.round(solved.values[i]!));
     const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * by[i]!, 0);
-    const total = sum(main);
+    let first = 0;
+    const options = (problem.choices ?? []).map((c) => {
+      const taken = c.options.findIndex((_, o) => solved.values[z[first + o]!]! > 0.5);
+      first += c.options.length;
+      return taken;
+    });
+    const onOptions = z.reduce((s, column, k) => s + Math.round(solved.values[column]!) * ofOptions[k]!, 0);
+    const total = sum(main) + onOptions;
     if (answer === null) {
       // The search's bound holds whatever the solver had time for.
       const bound = Math.max(solved.bound, own ? own.total * TENTHS * (1 - own.gap) : 0);
       const gap = solved.status === 'optimal' ? 0 : Math.max(0, (total - bound) / Math.max(1, total));
-      answer = { counts, total: total / TENTHS, proven: solved.status === 'optimal', gap };
+      answer = { counts, options, total: total / TENTHS, proven: solved.status === 'optimal', gap };
       if (!answer.proven) return answer;
-    } else answer = { ...answer, counts };
-    limits.push({ costs, upper: sum(costs) });
+    } else answer = { ...answer, counts, options };
+    limits.push({ costs, upper: sum(costs) + (costs === main ? onOptions : 0), options: costs === main ? ofOptions : [] });
   }
   return answer!;
 }

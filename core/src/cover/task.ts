@@ -18,6 +18,11 @@ export interface FunctionNeed {
   count: number;
 }
 
+/** Something that can be met in one of several ways: each asks for functions and costs something of its own, such as spares. */
+export interface Choice {
+  options: { functions: FunctionNeed[]; cost: number }[];
+}
+
 /** The choice of tools as sets: what must be done, and with what it could be. */
 export interface CoverProblem {
   pieces: readonly Piece[];
@@ -25,6 +30,8 @@ export interface CoverProblem {
   /** The same tasks with one copy of some piece lost. They are many, and most follow from the rest. */
   spared: Task[];
   functions: FunctionNeed[];
+  /** Costs are in what the set is made least in. */
+  choices?: readonly Choice[];
 }
 
 function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): { last: number; rest: Uses } {

@@ -1,4 +1,4 @@
-import { TROUBLES } from '../odds/index.js';
+import { TROUBLES } from '../mends/index.js';
 import { rideSchema, type Ride } from '../trip/index.js';
 import { number, readRows, type Column, type Preview, type Take } from './rows.js';
 import { writeCsv } from './table.js';

@@ -34,7 +34,7 @@ describe('the garage file', () => {
     ['another program’s', '{"type":"FeatureCollection"}', /no Necessaire garage/],
     ['an array', '[]', /no Necessaire garage/],
     ['null', 'null', /no Necessaire garage/],
-    ['a later version', changed((f) => (f.version = 4)), /reads versions 1 to 3/],
+    ['a later version', changed((f) => (f.version = 5)), /reads versions 1 to 4/],
     ['deep nesting', `${'['.repeat(20_000)}${']'.repeat(20_000)}`, /no Necessaire garage/],
     ['huge', ' '.repeat(MOST_BYTES + 1), /over 8 MB/],
   ])('%s is refused', (_what, broken, message) => {

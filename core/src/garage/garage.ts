@@ -1,21 +1,14 @@
 import { z } from 'zod';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
 import { practiceSchema } from '../chains/practice.js';
-import { SUPPLY_KINDS } from '../odds/supplies.js';
+import { keptKitSchema } from '../kit/kept.js';
+import { ownMendSchema } from '../mends/own.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
 import { pieceSchema } from '../tools/piece.js';
 import { rideSchema } from '../trip/ride.js';
 import { tripSchema } from '../trip/trip.js';
-import { id, name, note } from './fields.js';
-
-/** What a rider owns of one kind of spare. */
-export const supplySchema = z.strictObject({
-  id,
-  kind: z.enum(SUPPLY_KINDS),
-  quantity: z.int().min(0).max(1000),
-  note,
-});
-export type Supply = z.infer<typeof supplySchema>;
+import { supplySchema } from '../supplies/supply.js';
+import { name } from './fields.js';
 
 /** The garage itself: its name and the rider's practice. */
 export const garageSchema = z.strictObject({ name, practice: practiceSchema });
@@ -31,6 +24,8 @@ export const ROW_SCHEMAS = {
   rides: rideSchema,
   places: placeSchema,
   pins: pinSchema,
+  mends: ownMendSchema,
+  kits: keptKitSchema,
 } as const;
 export type TableName = keyof typeof ROW_SCHEMAS;
 export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
@@ -46,6 +41,8 @@ export const MOST_ROWS: Record<TableName, number> = {
   rides: 5000,
   places: 1000,
   pins: 5000,
+  mends: 300,
+  kits: 300,
 };
 
 /** A whole garage in memory. */
@@ -59,6 +56,8 @@ export interface GarageDocument {
   rides: Row<'rides'>[];
   places: Row<'places'>[];
   pins: Row<'pins'>[];
+  mends: Row<'mends'>[];
+  kits: Row<'kits'>[];
 }
 
 export const emptyDocument = (garage: Garage): GarageDocument => ({
@@ -71,4 +70,6 @@ export const emptyDocument = (garage: Garage): GarageDocument => ({
   rides: [],
   places: [],
   pins: [],
+  mends: [],
+  kits: [],
 });

@@ -106,9 +106,74 @@ export function garageTo3(garage: Row): Row {
     : garage;
 }
 
+/** Functions that a piece of version 3 has by its name: what makes the air was told apart by nothing else. */
+function pieceTo4(row: Row): Row {
+  const functions = Array.isArray(row['functions']) ? (row['functions'] as unknown[]) : [];
+  const name = typeof row['name'] === 'string' ? row['name'].toLowerCase() : '';
+  const gas = /cartridge/u.test(name);
+  const more = [
+    ...(functions.includes('inflate') && !gas ? [/electric|compressor/u.test(name) ? 'electric air' : 'hand air'] : []),
+    ...(functions.includes('inflate') && gas ? ['gas air'] : []),
+    ...(/locking pliers/u.test(name) ? ['clamp'] : []),
+    ...(/\bsaw\b/u.test(name) ? ['saw'] : []),
+  ].filter((f) => !functions.includes(f));
+  const kept = gas ? functions.filter((f) => f !== 'inflate') : functions;
+  return { ...row, functions: [...kept, ...more] };
+}
+
+/** Brings one row of version 3 to version 4: what spares must match, how supplies keep, and what a kit is asked for. */
+export function rowTo4(table: TableName, row: Row): Row {
+  switch (table) {
+    case 'bikes':
+      return { fit: {}, pushStarts: row['fuelling'] === 'carburettor', prevention: [], ...row };
+    case 'pieces':
+      return pieceTo4(row);
+    case 'supplies':
+      return { fits: '', bought: null, opened: null, condition: 'new', fittedOn: null, ...row };
+    case 'trips':
+      return { kit: TRIP_KIT_4, ...row };
+    default:
+      return row;
+  }
+}
+const TRIP_KIT_4 = {
+  ask: 'lightest',
+  grade: 'ride-out',
+  likely: 0.02,
+  leftOut: [],
+  value: 'hours',
+  mass: 4500,
+  bulk: null,
+  price: null,
+  hourEuros: 20,
+  fetchEuros: 250,
+  levels: [700, 1800, 4000, 7000],
+  use: null,
+};
+
+/** What version 4 asks of a rider's practice, answered so that nothing is barred that was not before. */
+const PRACTICE_4 = {
+  levers: 'two',
+  plugs: 'strings',
+  reamer: 'hand reamer',
+  lives: 'everyday part on the bike',
+  skill: 'only what somebody can do',
+  hand: 'has done it before',
+  pressures: 'lowered and raised with the ground',
+  rescue: 'carry the means',
+  sparkPlug: 'where it earns its place',
+};
+/** The garage's own fields of version 3 with what version 4 asks of its practice. */
+export function garageTo4(garage: Row): Row {
+  const practice = garage['practice'];
+  return typeof practice === 'object' && practice !== null
+    ? { ...garage, practice: { ...PRACTICE_4, ...(practice as Row) } }
+    : garage;
+}
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
-  const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'places', 'pins'] as const;
+  const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
   const rows = Object.fromEntries(
     tables
       .filter((table) => Array.isArray(file[table]))
@@ -122,6 +187,7 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
     ...file,
     // What a version did not know yet is empty.
     ...(version >= 3 ? { rides: file['rides'] ?? [] } : {}),
+    ...(version >= 4 ? { mends: file['mends'] ?? [], kits: file['kits'] ?? [] } : {}),
     ...rows,
     version,
     garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
@@ -131,5 +197,6 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
 /** Brings a file of an older version to the one now written, step by step. */
 export function fileToNow(file: Row, version: number): Row {
   const second = version < 2 ? fileTo(file, 2, rowTo2, garageTo2) : file;
-  return version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
+  const third = version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
+  return version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
 }

@@ -1,70 +1,56 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
+import { answerFor } from '../answer/index.js';
 import { newBike } from '../bike/index.js';
-import { ChainFinder, DEFAULT_PRACTICE, reachOf } from '../chains/index.js';
+import { DEFAULT_PRACTICE, type Practice } from '../chains/index.js';
 import type { Solve } from '../cover/index.js';
-import { expectedMends, exposures, poissonCdf, TROUBLES, type Exposure } from '../odds/index.js';
+import { emptyDocument, type GarageDocument } from '../garage/index.js';
+import { TROUBLES } from '../mends/index.js';
+import { certain, countCdf, exposures } from '../odds/index.js';
 import { fastener, owned, uuid } from '../testing/make.js';
-import { combinationSpanner, functional, ratchet, socket, tyreLever } from '../tools/index.js';
-import { newLeg, newTrip } from '../trip/index.js';
+import { adjustable, combinationSpanner, functional, ratchet, socket, tyreLever, type Piece } from '../tools/index.js';
+import { newLeg, newTrip, type KitQuestion } from '../trip/index.js';
+import { byTrouble } from './byTrouble.js';
 import { functionNeeds } from './needs.js';
-import { lightestKit, mendOf } from './kit.js';
+import type { Kit } from './kit.js';
 
 let solve: Solve;
 beforeAll(async () => {
   solve = await loadSolver();
 });
-const exposure = (id: string, lambda: number, without = 10): Exposure => {
-  const trouble = TROUBLES.find((t) => t.id === id)!;
-  return {
-    trouble,
-    lambda,
-    law: { mean: lambda, shape: null },
-    planned: lambda,
-    experience: null,
-    byLeg: [1],
-    odds: 1 - Math.exp(-lambda),
-    without,
-    atStake: lambda * (without - trouble.mend),
-    formula: '',
-  };
-};
-const all = { stock: () => 99, function: () => 9, turns: () => true };
 
-describe('what a kit gives against one trouble', () => {
-  test('mends are the least that any stock allows, in whole mends', () => {
-    const flat = exposure('puncture-tube', 1.2);
-    const m = mendOf(flat, { ...all, stock: () => 5 });
-    expect(m.mends).toBe(2);
-    expect(m.covered).toBeCloseTo(poissonCdf(2, 1.2), 12);
-    expect(m.hoursSaved).toBeCloseTo(expectedMends(2, 1.2) * (10 - flat.trouble.mend), 12);
-    expect(m.hoursSaved + m.hoursLeft).toBeCloseTo(flat.atStake, 12);
-  });
-  test('what is lacking is named, and then there is no mend', () => {
-    const flat = exposure('puncture-tube', 1);
-    const lacks = (has: Partial<typeof all>) => mendOf(flat, { ...all, ...has });
-    expect(lacks({ stock: () => 1 })).toMatchObject({ mends: 0, lacks: ['no tube patches'] });
-    expect(lacks({ function: () => 1 }).lacks).toEqual(['2 pieces to lever tyre']);
-    expect(lacks({ turns: () => false }).lacks).toEqual(['rear axle is out of reach', 'front axle is out of reach']);
-    expect(mendOf(flat, { ...all, turns: () => null }).lacks[0]).toBe('no fastener is marked as rear axle');
-    expect(lacks({ function: () => 0 }).hoursSaved).toBe(0);
-  });
-  test('a mend that uses nothing up may be done as often as it takes', () => {
-    expect(mendOf(exposure('battery', 3), all)).toMatchObject({ mends: Infinity, covered: 1, hoursLeft: 0 });
-  });
-  test('a mend that takes longer than being stranded saves nothing', () => {
-    expect(mendOf(exposure('puncture-tube', 1, 0.5), all)).toMatchObject({ hoursSaved: 0, hoursLeft: 0 });
-  });
-});
+const bike = newBike(uuid(1), 'Test');
+const trip = {
+  ...newTrip(uuid(2), 'Trip'),
+  legs: [{ ...newLeg(uuid(3), 'a'), days: 1, km: { paved: 0, gravel: 0, track: 600 } }],
+};
+const hex = (size: string, role: Parameters<typeof fastener>[0]['role'] = null) =>
+  fastener({ head: { form: 'hex', size }, torque: { value: 8, source: 'manual' }, role, bikeId: bike.id });
+const pump = () => owned(functional('Pump', ['inflate', 'hand air'], 130, [200, 30, 30], 20));
+
+function garage(pieces: Piece[], more: Partial<GarageDocument> = {}, practice: Partial<Practice> = {}): GarageDocument {
+  return {
+    ...emptyDocument({ name: 'Test', practice: { ...DEFAULT_PRACTICE, doubles: 'none', ...practice } }),
+    bikes: [bike],
+    trips: [trip],
+    fasteners: [hex('10')],
+    pieces,
+    ...more,
+  };
+}
+const kitOf = (doc: GarageDocument, question: Partial<KitQuestion> = {}, withTrip = true): Kit =>
+  answerFor(
+    { ...doc, trips: doc.trips.map((t) => ({ ...t, kit: { ...t.kit, ...question } })) },
+    { bikeId: bike.id, tripId: withTrip ? trip.id : null },
+    solve,
+  ).kit;
 
 describe('functions that troubles ask for', () => {
   test('only from two trips in a hundred, and one pair of levers serves every flat', () => {
-    const needs = functionNeeds([
-      exposure('puncture-tube', 0.5),
-      exposure('tube-torn-front', 0.5),
-      exposure('battery', 0.01),
-    ]);
-    expect(needs).toEqual([
+    const of = (id: string, times: number) => certain(TROUBLES.find((t) => t.id === id)!, times, '');
+    const rare = exposures(bike, trip).filter((e) => e.odds < 0.02 && e.odds > 0);
+    expect(rare.length).toBeGreaterThan(3);
+    expect(functionNeeds([of('puncture-tube', 1), of('tube-torn-front', 1), ...rare])).toEqual([
       { does: 'inflate', count: 1 },
       { does: 'lever tyre', count: 2 },
     ]);
@@ -72,59 +58,140 @@ describe('functions that troubles ask for', () => {
 });
 
 describe('the lightest kit', () => {
-  const bike = newBike(uuid(1), 'Test');
-  const trip = {
-    ...newTrip(uuid(2), 'Trip'),
-    legs: [{ ...newLeg(uuid(3), 'a'), km: { paved: 0, gravel: 0, track: 600 } }],
-  };
-  const head = { form: 'hex' as const, size: '10' };
-  const kitOf = (pieces: ReturnType<typeof owned>[], withTrip = true) => {
-    const finder = new ChainFinder(pieces, DEFAULT_PRACTICE);
-    const reaches = [reachOf(fastener({ head, torque: { value: 8, source: 'manual' } }), finder)];
-    const list = withTrip ? exposures(bike, trip) : [];
-    return lightestKit({
-      tools: {
-        reaches,
-        pieces,
-        functions: functionNeeds(list),
-        losable: () => false,
-        practice: DEFAULT_PRACTICE,
-        offered: new Set(),
-      },
-      bikeId: bike.id,
-      exposures: list,
-      stocks: [],
-      owned: new Map(),
-      solve,
-    });
-  };
-  test('takes the lighter of two ways, and the function that a trouble asks for', () => {
+  test('takes the lighter of two ways to turn a head, and what a trouble asks for', () => {
     const spanner = owned(combinationSpanner('10'));
     const set = [owned(ratchet('1/4in')), owned(socket('1/4in', '10'))];
-    const pump = owned(functional('Pump', ['inflate'], 130, [200, 30, 30], 20));
-    expect(kitOf([spanner, ...set, pump], false).pieces.map((p) => p.piece.name)).toEqual(['Combination spanner 10']);
-    const kit = kitOf([spanner, ...set, pump]);
+    expect(kitOf(garage([spanner, ...set, pump()]), {}, false).pieces.map((p) => p.piece.name)).toEqual([
+      'Combination spanner 10',
+    ]);
+    const kit = kitOf(garage([spanner, ...set, pump()]));
     expect(kit.pieces.map((p) => p.piece.name)).toEqual(['Combination spanner 10', 'Pump']);
-    expect(kit.pieces[1]!.serves).toContain('Puncture, tubed');
+    expect(kit.pieces[1]!.serves).toContain('Slow leak');
     expect(kit.pieces[0]!.needed).toHaveLength(1);
   });
-  test('says what nothing in the drawer does', () => {
-    const kit = kitOf([owned(combinationSpanner('10')), owned(tyreLever(null, true))]);
-    expect(kit.missing).toEqual(
-      expect.arrayContaining([
-        { does: 'inflate', count: 1 },
-        { does: 'lever tyre', count: 1 },
-      ]),
-    );
+  test('a trouble with no way of the grade is named, with what nothing in the drawer does', () => {
+    const role = hex('17', 'battery');
+    const lacking = garage([owned(combinationSpanner('10')), owned(combinationSpanner('17'))], {
+      fasteners: [hex('10'), role],
+    });
+    const kit = kitOf(lacking, { likely: 0.005 });
+    expect(kit.missing).toEqual(expect.arrayContaining([{ does: 'jump-start', count: 1 }]));
+    const flat = byTrouble(kit, bike.id).get('battery')!;
+    expect(flat).toMatchObject({ below: true, grade: null, hoursSaved: 0 });
+    expect(flat.lacks.join()).toMatch(/a piece to jump-start/);
+    // A bike that starts by pushing needs nothing for it.
+    const pushes = kitOf({ ...lacking, bikes: [{ ...bike, pushStarts: true }] }, { likely: 0.005 });
+    expect(byTrouble(pushes, bike.id).get('battery')).toMatchObject({ below: false, grade: 'proper', mends: Infinity });
+    expect(pushes.missing.map((m) => m.does)).not.toContain('jump-start');
   });
-  test('a piece marked always comes along and is said to', () => {
+  test('a head that nobody measured is a gap, not a guess', () => {
+    const kit = kitOf(garage([owned(combinationSpanner('10')), pump(), owned(tyreLever(null, true), { count: 2 })]));
+    const flat = byTrouble(kit, bike.id).get('puncture-tube')!;
+    expect(flat.lacks.join()).toMatch(/no fastener is marked as rear axle/);
+    expect(flat.grade).toBe('limp');
+    expect(flat.below).toBe(true);
+  });
+  test('a piece marked always comes along', () => {
     const kit = kitOf(
-      [owned(combinationSpanner('10')), owned(functional('Charm', ['light'], 5, [10, 10, 10], 0), { mark: 'always' })],
+      garage([owned(combinationSpanner('10')), owned(functional('Charm', ['light'], 5, [10, 10, 10], 0), { mark: 'always' })]),
+      {},
       false,
     );
     expect(kit.pieces.map((p) => [p.piece.name, p.needed.length])).toEqual([
       ['Combination spanner 10', 1],
       ['Charm', 0],
     ]);
+  });
+  test('a stranger’s heads count where the practice says so', () => {
+    const pieces = [owned(combinationSpanner('10')), owned(adjustable(250, 30, 370)), owned(combinationSpanner('24'))];
+    const names = (others: Practice['others']) =>
+      kitOf(garage(pieces, {}, { others }), {}, false).pieces.map((p) => p.piece.name);
+    expect(names('own bike only')).toEqual(['Combination spanner 10']);
+    expect(names('any stranger’s too').length).toBeGreaterThan(1);
+  });
+});
+
+describe('spares follow the odds', () => {
+  const spanner = owned(combinationSpanner('10'));
+  test('all suffice together at the service level, none is asked for that sits beside the live part', () => {
+    const doc = garage([spanner, pump()]);
+    const kit = kitOf(doc, { likely: 0 });
+    const enough = kit.mends
+      .filter((m) => m.mends < Infinity && kit.spares.some((s) => s.for.some((f) => f.trouble === m.name)))
+      .reduce((p, m) => p * countCdf(kit.spares.flatMap((s) => s.for).find((f) => f.trouble === m.name)!.mends, lawOf(doc, m.key)), 1);
+    expect(kit.served).toBe(true);
+    expect(enough).toBeGreaterThanOrEqual(trip.serviceLevel - 1e-9);
+    const lever = { id: uuid(90), kind: 'clutch lever' as const, quantity: 9, fits: '', bought: null, opened: null, condition: 'new' as const, note: '' };
+    const boxed = kitOf({ ...doc, fasteners: [hex('10', 'clutch lever')], supplies: [{ ...lever, fittedOn: null }] }, { likely: 0, grade: 'proper' });
+    const onBike = kitOf({ ...doc, fasteners: [hex('10', 'clutch lever')], supplies: [{ ...lever, fittedOn: bike.id }] }, { likely: 0, grade: 'proper' });
+    const levers = (k: Kit) => k.spares.find((s) => s.kind === 'clutch lever')!;
+    expect(levers(boxed)).toMatchObject({ fitted: 0, buy: 0 });
+    expect(levers(onBike).fitted).toBe(levers(onBike).quantity);
+    expect(levers(onBike).mass).toBe(0);
+    expect(onBike.mass).toBeLessThan(boxed.mass);
+  });
+  test('what is worn out, past its date or made for another bike does not count as owned', () => {
+    const put = (fields: object) =>
+      answerFor(
+        {
+          ...garage([spanner, owned(functional('First aid', ['bandage'], 110, [110, 80, 35], 12))]),
+          supplies: [
+            { id: uuid(90), kind: 'dressing', quantity: 9, fits: '', bought: null, opened: null, condition: 'new', fittedOn: null, note: '', ...fields },
+          ],
+          trips: [{ ...trip, kit: { ...trip.kit, likely: 0, grade: 'proper' } }],
+        },
+        { bikeId: bike.id, tripId: trip.id, today: '2026-11-25' },
+        solve,
+      ).kit.spares.find((s) => s.kind === 'dressing')!.owned;
+    expect(put({})).toBe(9);
+    expect(put({ condition: 'spent' })).toBe(0);
+    expect(put({ bought: '2020-01-01' })).toBe(0);
+    expect(put({ bought: '2026-01-01' })).toBe(9);
+  });
+});
+/** Law of an ask by its key, worked out anew. */
+function lawOf(doc: GarageDocument, key: string) {
+  const all = answerFor({ ...doc, trips: [{ ...trip, kit: { ...trip.kit, likely: 0 } }] }, { bikeId: bike.id, tripId: trip.id }, solve);
+  return all.ridden.find((r) => r.key === key)!.law;
+}
+
+describe('the most under a limit', () => {
+  const pieces = () => [owned(combinationSpanner('10')), pump(), owned(functional('Strap', ['tow'], 260, [100, 60, 40], 9))];
+  test('keeps to the limit, saves more with more, and what was left out costs nothing', () => {
+    const at = (mass: number) => kitOf(garage(pieces()), { ask: 'most', mass });
+    const kits = [0, 100, 300, 800, 2500, 8000].map(at);
+    kits.forEach((k, i) => {
+      expect(k.mass).toBeLessThanOrEqual([0, 100, 300, 800, 2500, 8000][i]! + 1e-9);
+      if (i > 0) expect(k.saved).toBeGreaterThanOrEqual(kits[i - 1]!.saved - 1e-9);
+    });
+    expect(kits[0]!.saved).toBeGreaterThan(0);
+  });
+  test('limits of room and price hold too', () => {
+    const kit = kitOf(garage(pieces()), { ask: 'most', mass: 3000, bulk: 700, price: 40 });
+    expect(kit.bulk).toBeLessThanOrEqual(700 + 1e-6);
+    expect(kit.price).toBeLessThanOrEqual(40 + 1e-6);
+    expect(kit.saved).toBeLessThanOrEqual(kitOf(garage(pieces()), { ask: 'most', mass: 3000 }).saved + 1e-9);
+  });
+  test('in money being fetched weighs in', () => {
+    const hours = kitOf(garage(pieces()), { ask: 'most', mass: 900 });
+    const money = kitOf(garage(pieces()), { ask: 'most', mass: 900, value: 'money', hourEuros: 0, fetchEuros: 500 });
+    expect(hours.value).toBeCloseTo(hours.saved, 9);
+    expect(money.value).not.toBeCloseTo(money.saved, 3);
+  });
+});
+
+describe('measures taken before leaving', () => {
+  test('one that is done lowers its rates; one that might be is taken where it makes the kit lighter', () => {
+    const doc = garage([owned(combinationSpanner('10')), pump()], { fasteners: [hex('10', 'exhaust fixing')] });
+    const with_ = (state: 'done' | 'may' | null) =>
+      kitOf(
+        { ...doc, bikes: [{ ...bike, prevention: state ? [{ id: 'threadlocker', state }] : [] }] },
+        { likely: 0.01 },
+      );
+    const [none, done, may] = [with_(null), with_('done'), with_('may')];
+    expect(done.mass).toBeLessThanOrEqual(none.mass);
+    expect(done.prevention.map((p) => p.id)).toEqual(['threadlocker']);
+    expect(may.mass).toBe(Math.min(none.mass, done.mass));
+    expect(may.prevention.map((p) => p.id)).toEqual(may.mass < none.mass || may.saved > none.saved ? ['threadlocker'] : []);
   });
 });

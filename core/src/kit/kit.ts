@@ -1,9 +1,12 @@
-import { WORTH_CARRYING } from './needs.js';
-import type { ToolCase } from './toolCase.js';
-import { carriedChains, coverProblem, lightestSet, reachedBy, type FunctionNeed, type Solve } from '../cover/index.js';
-import { countCdf, mendsExpected, spareFor, supplyKind, type Exposure, type Stock } from '../odds/index.js';
+import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/index.js';
+import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
+import { countCdf } from '../odds/index.js';
+import type { KitProblem } from '../optimum/problem.js';
+import { isWanted, planOf } from '../optimum/plan.js';
+import type { StockedMend } from '../optimum/slots.js';
+import { supplyKind } from '../supplies/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
-import type { Role } from '../bike/index.js';
+import { doneWith, homeMends, savedBy, type Contents } from './done.js';
 
 /** Share of a bag that odd pieces really fill. */
 export const BAG_FILL = 0.65;
@@ -12,9 +15,10 @@ export const BAG_FILL = 0.65;
 export interface KitPiece {
   piece: Piece;
   count: number;
-  /** Fasteners lost when one copy is left out and the rest stays. */
+  /** Fasteners lost when one copy is left out and the rest stays, and their names. */
   needed: string[];
-  /** Troubles whose functions it serves. */
+  neededNames: string[];
+  /** Troubles whose mend it serves by what it does. */
   serves: string[];
   /** Pieces that it stands in for, should they be lost or break. */
   standsInFor: string[];
@@ -22,195 +26,343 @@ export interface KitPiece {
   toBuy: boolean;
   /** Expected uses on the trip. */
   uses: number;
+  /** Hours that the kit saves less without one copy of it. */
+  hours: number;
+  /** What becomes of each mend that loses its way without it: the next best way, or none. */
+  without: { trouble: string; way: string; instead: string | null; grade: Grade | null; hours: number }[];
 }
 
 /** A spare in the kit, with what is owned and what is to be bought. */
-export interface KitSpare extends Stock {
+export interface KitSpare {
+  kind: string;
   name: string;
   unit: string;
+  quantity: number;
+  /** Units beside the live part on the bike already, which weigh nothing here. */
+  fitted: number;
+  /** Chance that all mends it is set aside for suffice. */
+  enough: number;
+  /** Expected units used. */
+  expected: number;
+  mass: number;
   owned: number;
   buy: number;
+  /** Mends that it is set aside for. */
+  for: { trouble: string; mends: number; units: number }[];
+  /** Hours that the kit saves less without any of it. */
+  hours: number;
+  formula: string;
+}
+
+/** A way as whoever rides the trip many times needs it: what it costs, uses and leaves. */
+export interface RiddenWay {
+  name: string;
+  hours: number;
+  /** Worth of its grade. */
+  worth: number;
+  supplies: { kind: string; units: number }[];
+  holds: number;
+  /** Whether it reaches a workshop or better. */
+  home: boolean;
 }
 
 /** What the kit gives against one trouble. */
 export interface Mend {
+  key: string;
   troubleId: string;
-  /** Mends that the kit allows; Infinity when nothing is used up. */
+  name: string;
+  bikeId: string;
+  ask: number;
+  /** The best way that the kit has, and its grade; null when it has none. */
+  way: number | null;
+  grade: Grade | null;
+  /** Mends at ride-out or better that the kit allows; Infinity when nothing is used up. */
   mends: number;
-  /** Why there are none, in words; empty when there are. */
+  /** Why the ways that the kit lacks are lacking, in words; empty when it has the one asked for. */
   lacks: string[];
+  /** Whether it was asked for and is not met at the grade. */
+  below: boolean;
   /** P(N ≤ mends). */
   covered: number;
   hoursSaved: number;
   hoursLeft: number;
+  /** All ways that the kit has, the best first. */
+  ways: RiddenWay[];
 }
 
 export interface Kit {
   pieces: KitPiece[];
   spares: KitSpare[];
-  /** Grams of tools, spares and all. */
+  /** Grams of tools, spares, what was fitted beforehand, and all. */
   toolMass: number;
   spareMass: number;
+  preventionMass: number;
   mass: number;
   /** mL: Σ of each piece's own box ÷ fill. */
   bulk: number;
+  /** Price of all that is in it, euros. */
+  price: number;
+  /** What it was made as: the lightest that gives the grade, the most under the limits, or a kept kit as it is. */
+  as: 'lightest' | 'most' | 'kept';
+  keptName: string | null;
   proven: boolean;
   gap: number;
   /** What the tools are worth together, euros, and whether that keeps to the rider's limit. */
   worth: number;
   withinWorth: boolean;
+  /** Whether the service level is met, where it was asked for. */
+  served: boolean;
   /** Fasteners reached with the kit alone. */
   reached: string[];
   /** Functions that some trouble asks for and that nothing in the drawer does. */
   missing: FunctionNeed[];
   mends: Mend[];
-  /** Home by own means: Π over troubles that end the ride of P(N ≤ mends). */
+  prevention: Prevention[];
+  /** Home by own means: Π over troubles that end the ride of P(N ≤ mends at ride-out or better). */
   home: number;
   /** Hours still at stake with this kit. */
   atStake: number;
   saved: number;
+  /** The same in the question's value, where that is money. */
+  value: number;
 }
 
-/** What a kit gives against one trouble. Stocks are taken as unshared, which is exact where no two troubles draw on one. */
-export function mendOf(
-  exposure: Exposure,
-  has: {
-    stock: (kind: string) => number;
-    function: (does: FunctionNeed['does']) => number;
-    turns: (role: Role) => boolean | null;
-  },
-): Mend {
-  const { trouble, lambda, law, without } = exposure;
-  const lacks: string[] = [];
-  for (const { does, count } of trouble.functions)
-    if (has.function(does) < count) lacks.push(count > 1 ? `${count} pieces to ${does}` : `a piece to ${does}`);
-  for (const role of trouble.turns) {
-    const turns = has.turns(role);
-    if (turns === null) lacks.push(`no fastener is marked as ${role}`);
-    else if (!turns) lacks.push(`${role} is out of reach`);
-  }
-  let mends = Infinity;
-  for (const { kind, units } of trouble.supplies)
-    if (kind !== 'bolt') {
-      const allowed = Math.floor(has.stock(kind) / units);
-      if (allowed === 0) lacks.push(`no ${supplyKind(kind).name.toLowerCase()}`);
-      mends = Math.min(mends, allowed);
-    } else mends = Math.min(mends, has.stock('bolt'));
-  if (lacks.length > 0) mends = 0;
-  const done = Math.min(mends, 1000);
-  const each = Math.max(0, without - trouble.mend);
-  const saved = mendsExpected(done, law) * each;
-  return {
-    troubleId: trouble.id,
-    mends,
-    lacks,
-    covered: mends === Infinity ? 1 : countCdf(done, law),
-    hoursSaved: saved,
-    hoursLeft: Math.max(0, lambda * each - saved),
-  };
+/** Units of each supply that a kit is stocked with, those beside the live part in them. */
+export function unitsOf(problem: KitProblem, stocked: readonly StockedMend[]): Map<string, number> {
+  const units = new Map<string, number>();
+  for (const { ask, way } of stocked)
+    for (const s of problem.asks[ask]!.ways[way]!.supplies) units.set(s.kind, (units.get(s.kind) ?? 0) + s.units);
+  return units;
+}
+/** Units that sit beside live parts, by kind. */
+function fittedOf(problem: KitProblem): Map<string, number> {
+  const fitted = new Map<string, number>();
+  for (const a of problem.asks) for (const [kind, n] of a.fitted) fitted.set(kind, (fitted.get(kind) ?? 0) + n);
+  return fitted;
 }
 
-/**
- * The lightest kit: the least tools of the drawer with which every reached fastener can be turned and every likely trouble's functions are
- * there, proven by the solver, plus the spares that the stocks ask for.
- */
-export function lightestKit(given: {
-  tools: ToolCase;
-  /** The bike in question: troubles are of its own fasteners. */
-  bikeId: string;
-  exposures: readonly Exposure[];
-  stocks: readonly Stock[];
+export interface KitFacts {
+  as: Kit['as'];
+  keptName?: string | null;
+  proven: boolean;
+  gap: number;
+  withinWorth: boolean;
+  served: boolean;
   owned: ReadonlyMap<string, number>;
-  solve: Solve;
-}): Kit {
-  const { tools, bikeId, exposures, stocks, owned, solve } = given;
-  const { reaches, pieces, functions: wanted, losable, practice, offered } = tools;
-  const problem = coverProblem(reaches, pieces, wanted, losable);
-  const set = lightestSet(problem, solve, practice.least, 'search', practice.worth);
-  const carried = new Map(pieces.map((p, i) => [p.id, set.counts[i]!]));
+  /** A kept kit's own spares, where those are what is packed. */
+  supplies?: ReadonlyMap<string, number>;
+}
+
+/** Everything that a screen says about a kit, from what is in it. */
+export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts): Kit {
+  const { tools, pieces, asks } = problem;
+  const { reaches, losable, offered } = tools;
+  const { counts } = contents;
+  const carried = new Map(pieces.map((p, i) => [p.id, counts[i]!]));
   // Only chains of carried pieces matter from here on, and they are few.
   const within = reaches.map((r) => carriedChains(r, carried));
   const reachedIds = (copies: ReadonlyMap<string, number>) =>
     new Set(within.filter((r) => reachedBy(r, copies)).map((r) => r.fastener.id));
   const all = reachedIds(carried);
+  const nameOf = new Map(reaches.map((r) => [r.fastener.id, r.fastener.name.toLowerCase()]));
+  const { available, done } = doneWith(problem, contents);
+  const saved = asks.map((a, i) => savedBy(a, done[i]!, (w) => w.hours));
+
+  /** What the kit is without one copy of a piece: only what hangs on the piece can change. */
+  const withoutPiece = (p: number) => {
+    const less = counts.map((n, i) => (i === p ? n - 1 : n));
+    const after = doneWith(problem, { counts: less, stocked: contents.stocked });
+    const changes: KitPiece['without'] = [];
+    let hours = 0;
+    asks.forEach((a, i) => {
+      const lost = saved[i]! - savedBy(a, after.done[i]!, (w) => w.hours);
+      if (lost <= 1e-9) return;
+      hours += lost;
+      const now = done[i]!.by[0] ?? done[i]!.beyond;
+      const then = after.done[i]!.by[0] ?? after.done[i]!.beyond;
+      if (now === then) return;
+      changes.push({
+        trouble: a.name,
+        way: now >= 0 ? a.ways[now]!.way.name : '',
+        instead: then >= 0 ? a.ways[then]!.way.name : null,
+        grade: then >= 0 ? a.ways[then]!.grade : null,
+        hours: lost,
+      });
+    });
+    return { hours, changes: changes.sort((x, y) => y.hours - x.hours) };
+  };
 
   /** Names of carried pieces whose loss this one makes good: with both gone more heads are lost than with either. */
   const standsInFor = (i: number) =>
     pieces.flatMap((other, k) => {
-      if (set.counts[k]! < (k === i ? 2 : 1) || !losable(other)) return [];
-      const gone = new Map(carried).set(other.id, set.counts[k]! - 1);
+      if (counts[k]! < (k === i ? 2 : 1) || !losable(other)) return [];
+      const gone = new Map(carried).set(other.id, counts[k]! - 1);
       const both = new Map(gone).set(pieces[i]!.id, gone.get(pieces[i]!.id)! - 1);
       return reachedIds(both).size < reachedIds(gone).size ? [other.name] : [];
     });
 
+  // Expected uses: of what does something by the mends that ask for it, of what turns heads by the mends that turn them.
+  const uses = new Map<string, number>();
+  const serves = new Map<string, Set<string>>();
+  asks.forEach((a, i) => {
+    const w = done[i]!.by[0] ?? done[i]!.beyond;
+    if (w < 0) return;
+    for (const n of a.ways[w]!.requires) {
+      const { by } = problem.requirements[n]!;
+      if ('does' in by)
+        pieces.forEach((p, k) => {
+          if (counts[k]! === 0 || !p.functions.includes(by.does)) return;
+          uses.set(p.id, (uses.get(p.id) ?? 0) + a.law.mean);
+          serves.set(p.id, (serves.get(p.id) ?? new Set()).add(a.exposure.trouble.name));
+        });
+      else {
+        const reach = reaches.find((r) => r.fastener.id === by.fasteners[0]);
+        const ids = new Set((reach ? (chainsBy(reach, carried) ?? []) : []).flatMap((c) => c.links.map((l) => l.piece.id)));
+        for (const id of ids) uses.set(id, (uses.get(id) ?? 0) + a.law.mean);
+      }
+    }
+  });
+
   const kitPieces: KitPiece[] = pieces.flatMap((piece, i) => {
-    const count = set.counts[i]!;
+    const count = counts[i]!;
     if (count === 0) return [];
-    const without = new Map(carried).set(piece.id, count - 1);
-    const left = reachedIds(without);
+    const left = reachedIds(new Map(carried).set(piece.id, count - 1));
     const needed = [...all].filter((id) => !left.has(id));
-    const serving = exposures.filter((e) =>
-      e.trouble.functions.some((f) => piece.functions.includes(f.does) && e.odds >= WORTH_CARRYING),
-    );
+    const { hours, changes } = withoutPiece(i);
+    const serving = [...(serves.get(piece.id) ?? [])];
     return [
       {
         piece,
         count,
         needed,
+        neededNames: needed.map((id) => nameOf.get(id) ?? ''),
+        serves: serving,
         standsInFor: needed.length > 0 || serving.length > 0 ? [] : standsInFor(i),
         toBuy: offered.has(piece.id),
-        serves: serving.map((e) => e.trouble.name),
-        uses: serving.reduce((s, e) => s + e.lambda, 0),
+        uses: uses.get(piece.id) ?? 0,
+        hours,
+        without: changes,
       },
     ];
   });
 
-  const functionCount = (does: FunctionNeed['does']) =>
-    kitPieces.reduce((n, k) => n + (k.piece.functions.includes(does) ? k.count : 0), 0);
-  const byRole = (role: Role): boolean | null => {
-    const marked = reaches.filter((r) => r.fastener.role === role && r.fastener.bikeId === bikeId);
-    return marked.length === 0 ? null : marked.every((r) => all.has(r.fastener.id));
-  };
-  const quantity = new Map(stocks.map((s) => [s.kind, s.quantity]));
-  const bolts = stocks.filter((s) => s.kind.startsWith('bolt')).reduce((n, s) => n + s.quantity, 0);
-  const mends = exposures.map((e) =>
-    mendOf(e, {
-      stock: (kind) => (kind === 'bolt' ? bolts : (quantity.get(spareFor(kind, practice.tubes) ?? kind) ?? 0)),
-      function: functionCount,
-      turns: byRole,
-    }),
-  );
-  const spares: KitSpare[] = stocks
-    .filter((s) => s.quantity > 0)
-    .map((s) => {
-      const { name, unit } = supplyKind(s.kind);
-      const have = owned.get(s.kind) ?? 0;
-      return { ...s, name, unit, owned: have, buy: Math.max(0, s.quantity - have) };
-    });
+  const kitSpares = sparesOf(problem, contents, facts, saved);
+  const mends = asks.map((a, i): Mend => {
+    const d = done[i]!;
+    const way = d.by[0] ?? d.beyond;
+    const homes = homeMends(a, d);
+    const best = way >= 0 ? a.ways[way]! : null;
+    const has = a.ways.map((w, k) => ({ w, k })).filter(({ k }) => available[i]![k]!);
+    const ideal = Math.max(...[...a.ways.map((w) => w.hours), 0]);
+    const stake = a.law.mean * Math.max(ideal, a.exposure.lambda > 0 ? a.exposure.atStake / a.exposure.lambda : 0);
+    return {
+      key: a.key,
+      troubleId: a.exposure.trouble.id,
+      name: a.name,
+      bikeId: a.bikeId,
+      ask: i,
+      way: way >= 0 ? way : null,
+      grade: best?.grade ?? null,
+      mends: homes,
+      lacks: best && best.grade === 'proper' ? [] : [...new Set(a.barred.map((b) => b.why))],
+      below: isWanted(problem, a) && !(best && gradeMeets(best.grade, problem.question.grade)),
+      covered: homes === Infinity ? 1 : countCdf(homes, a.law),
+      hoursSaved: saved[i]!,
+      hoursLeft: Math.max(0, stake - saved[i]!),
+      ways: has
+        .sort((x, y) => y.w.gain - x.w.gain)
+        .map(({ w }) => ({
+          name: w.way.name,
+          hours: w.way.minutes / 60,
+          worth: GRADE_WORTH[w.grade],
+          supplies: w.supplies,
+          holds: w.way.holds,
+          home: gradeMeets(w.grade, 'ride-out'),
+        })),
+    };
+  });
+
   const toolMass = kitPieces.reduce((s, k) => s + k.piece.mass * k.count, 0);
-  const spareMass = spares.reduce((s, k) => s + k.mass, 0);
+  const spareMass = kitSpares.reduce((s, k) => s + k.mass, 0);
+  const preventionMass = problem.prevention.reduce((s, p) => s + p.mass, 0);
+  const worth = kitPieces.reduce((s, k) => s + k.piece.price * k.count, 0);
   const boxes =
     kitPieces.reduce((s, k) => s + boxVolume(k.piece) * k.count, 0) +
-    spares.reduce((s, k) => s + boxVolume(supplyKind(k.kind)) * k.quantity, 0);
+    kitSpares.reduce((s, k) => s + boxVolume(supplyKind(k.kind)) * (k.quantity - k.fitted), 0);
+  const missing = new Map<FunctionNeed['does'], number>();
+  for (const a of planOf(problem).unmet)
+    for (const b of asks[a]!.barred) for (const f of b.lacks) missing.set(f.does, Math.max(missing.get(f.does) ?? 0, f.count));
+  const able = (does: FunctionNeed['does']) => pieces.reduce((n, p) => n + (p.functions.includes(does) && p.mark !== 'never' ? p.count : 0), 0);
   return {
     pieces: kitPieces,
-    spares,
+    spares: kitSpares,
     toolMass,
     spareMass,
-    mass: toolMass + spareMass,
+    preventionMass,
+    mass: toolMass + spareMass + preventionMass,
     bulk: boxes / BAG_FILL,
-    proven: set.proven,
-    gap: set.gap,
-    worth: kitPieces.reduce((s, k) => s + k.piece.price * k.count, 0),
-    withinWorth: set.withinWorth,
+    price: worth + kitSpares.reduce((s, k) => s + supplyKind(k.kind).price * k.quantity, 0),
+    as: facts.as,
+    keptName: facts.keptName ?? null,
+    proven: facts.proven,
+    gap: facts.gap,
+    worth,
+    withinWorth: facts.withinWorth,
+    served: facts.served,
     reached: [...all],
-    missing: wanted.flatMap((f) => {
-      const lacking = f.count - functionCount(f.does);
-      return lacking > 0 ? [{ does: f.does, count: lacking }] : [];
-    }),
+    missing: [...missing]
+      .map(([does, count]) => ({ does, count: count - able(does) }))
+      .sort((a, b) => (a.does < b.does ? -1 : 1)),
     mends,
-    home: exposures.reduce((p, e, i) => (e.trouble.stops ? p * mends[i]!.covered : p), 1),
+    prevention: [...problem.prevention],
+    home: mends.reduce((p, m, i) => (asks[i]!.exposure.trouble.stops ? p * m.covered : p), 1),
     atStake: mends.reduce((s, m) => s + m.hoursLeft, 0),
-    saved: mends.reduce((s, m) => s + m.hoursSaved, 0),
+    saved: saved.reduce((a, b) => a + b, 0),
+    value: asks.reduce((s, a, i) => s + savedBy(a, done[i]!, (w) => w.gain), 0),
   };
 }
+
+function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, saved: readonly number[]): KitSpare[] {
+  const { asks } = problem;
+  const units = facts.supplies ?? unitsOf(problem, contents.stocked);
+  const fitted = fittedOf(problem);
+  return [...units]
+    .filter(([, n]) => n > 0)
+    .map(([kind, quantity]): KitSpare => {
+      const { name, unit, mass } = supplyKind(kind);
+      const mine = new Map<number, number>();
+      for (const s of contents.stocked)
+        if (asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind)) mine.set(s.ask, (mine.get(s.ask) ?? 0) + 1);
+      const per = (ask: number) =>
+        contents.stocked.find((s) => s.ask === ask && asks[ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind))!;
+      const parts = [...mine].map(([ask, mends]) => {
+        const w = asks[ask]!.ways[per(ask).way]!;
+        return { ask, trouble: asks[ask]!.name, mends, units: w.supplies.find((x) => x.kind === kind)!.units };
+      });
+      const onBike = Math.min(quantity, fitted.get(kind) ?? 0);
+      const rest = contents.stocked.filter((s) => !asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind));
+      const left = doneWith(problem, { counts: contents.counts, stocked: rest });
+      const hours = [...mine.keys()].reduce((s, a) => s + saved[a]! - savedBy(asks[a]!, left.done[a]!, (w) => w.hours), 0);
+      const have = facts.owned.get(kind) ?? 0;
+      const enough = parts.reduce((p, x) => p * countCdf(x.mends, asks[x.ask]!.law), 1);
+      return {
+        kind,
+        name,
+        unit,
+        quantity,
+        fitted: onBike,
+        enough,
+        expected: parts.reduce((s, x) => s + asks[x.ask]!.law.mean * x.units, 0),
+        mass: (quantity - onBike) * mass,
+        owned: have,
+        buy: Math.max(0, quantity - onBike - have),
+        for: parts.map(({ trouble, mends, units: n }) => ({ trouble, mends, units: n })),
+        hours,
+        formula: `${parts
+          .map((x) => `${x.trouble}: ${x.mends} ${x.mends === 1 ? 'mend' : 'mends'} × ${x.units}, Λ ${asks[x.ask]!.law.mean.toFixed(3)}`)
+          .join('; ')}. They suffice on ${(100 * enough).toFixed(1)} % of trips.${onBike > 0 ? ` ${onBike} of it sits on the bike.` : ''}`,
+      };
+    })
+    .sort((a, b) => b.mass - a.mass || (a.kind < b.kind ? -1 : 1));
+}
+

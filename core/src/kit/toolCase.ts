@@ -1,18 +1,23 @@
 import { ChainFinder, modeFit, reachOf, type Practice, type Reach } from '../chains/index.js';
-import { coverProblem, lightestSet, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
+import { coverProblem, lightestSet, type Choice, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
 import type { Fastener } from '../bike/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { exposuresIn, type Exposure } from '../odds/index.js';
 import { offeredPieces, usablePieces, type Piece, type PieceModel } from '../tools/index.js';
 import { tripDays, type Trip } from '../trip/index.js';
 import { losableIn } from './doubles.js';
-import { functionNeeds } from './needs.js';
+import { anyFunctionNeeds } from './needs.js';
+import { strangersHeads } from './strangers.js';
+import { kitProblem, type KitProblem } from '../optimum/problem.js';
+import { choicesOf } from '../optimum/lightest.js';
 
 /** All that decides the least set of tools: which heads, by which pieces, for which troubles, under which practice. */
 export interface ToolCase {
   reaches: readonly Reach[];
   pieces: readonly Piece[];
   functions: readonly FunctionNeed[];
+  /** Troubles that can be met in one of several ways, with what each asks for and uses up. */
+  choices: readonly Choice[];
   losable: (piece: Piece) => boolean;
   practice: Practice;
   /** Ids of pieces that are offered, not owned. */
@@ -22,7 +27,7 @@ export interface ToolCase {
 /** Solves a case; null when its marks leave no set. */
 export function leastOf(c: ToolCase, solve: Solve): Lightest | null {
   try {
-    const problem = coverProblem(c.reaches, c.pieces, c.functions, c.losable);
+    const problem = { ...coverProblem(c.reaches, c.pieces, c.functions, c.losable), choices: c.choices };
     return lightestSet(problem, solve, c.practice.least, 'search', c.practice.worth);
   } catch (error) {
     if (error instanceof RangeError) return null;
@@ -32,9 +37,11 @@ export function leastOf(c: ToolCase, solve: Solve): Lightest | null {
 
 /** Fasteners that a kit for a bike has to turn: its own, and by the rider's practice those of the bikes that ride along. */
 export function fastenersFor(doc: GarageDocument, bikeId: string, trip: Trip | undefined): Fastener[] {
-  const along = doc.garage.practice.others === 'own bike only' ? [] : (trip?.along ?? []);
+  const { others } = doc.garage.practice;
+  const along = others === 'own bike only' ? [] : (trip?.along ?? []);
   const bikes = new Set([bikeId, ...along]);
-  return doc.fasteners.filter((f) => bikes.has(f.bikeId) && f.leftOut === null);
+  const known = doc.fasteners.filter((f) => bikes.has(f.bikeId) && f.leftOut === null);
+  return others === 'any stranger’s too' ? [...known, ...strangersHeads()] : known;
 }
 
 /** Whether a piece stands between hand and head, so that any chain may change by it. */
@@ -63,7 +70,36 @@ function useful(offer: readonly Piece[], fasteners: readonly Fastener[], functio
  */
 export function toolCase(
   doc: GarageDocument,
-  question: { bikeId: string; tripId: string | null },
+  question: { bikeId: string; tripId: string | null; today?: string | null },
+  finder?: ChainFinder,
+  list?: readonly Exposure[],
+): ToolCase {
+  return kitCase(doc, question, finder, list).tools;
+}
+
+/** The tools, and the whole problem of which they are a part. */
+export interface KitCase {
+  tools: ToolCase;
+  problem: KitProblem;
+}
+
+/** The tools of a case, and the whole problem of which they are a part. */
+export function kitCase(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null; today?: string | null },
+  finder?: ChainFinder,
+  list?: readonly Exposure[],
+): KitCase {
+  const heads = headCase(doc, question, finder, list);
+  const problem = kitProblem(doc, question, heads);
+  const tools: ToolCase = { ...heads, ...choicesOf(problem) };
+  return { tools, problem: { ...problem, tools } };
+}
+
+/** Heads and pieces, before anything is asked of what else they must do. */
+function headCase(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null; today?: string | null },
   finder?: ChainFinder,
   list?: readonly Exposure[],
 ): ToolCase {
@@ -71,11 +107,11 @@ export function toolCase(
   if (!bike) throw new RangeError('that bike is not in this garage: choose another');
   const trip = doc.trips.find((t) => t.id === question.tripId);
   const practice = doc.garage.practice;
-  const functions = functionNeeds(list ?? exposuresIn(doc, question));
+  const functions = anyFunctionNeeds(list ?? exposuresIn(doc, question));
   const fasteners = fastenersFor(doc, bike.id, trip);
   const drawer = usablePieces(doc.pieces, bike.id);
   const inUse = (pieces: readonly Piece[]) => pieces.filter((p) => p.mark !== 'never');
-  const rest = { functions, practice, losable: losableIn(practice.doubles, trip ? tripDays(trip) : 0) };
+  const rest = { functions: [], choices: [], practice, losable: losableIn(practice.doubles, trip ? tripDays(trip) : 0) };
   if (practice.from === 'catalogue') {
     const pieces = useful(offeredPieces(practice.quality), fasteners, functions);
     const all = new ChainFinder(pieces, practice);

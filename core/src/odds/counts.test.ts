@@ -7,7 +7,7 @@ import { exposureOf, exposures, stockDemands } from './exposure.js';
 import { demandPmf, poissonPmf } from './poisson.js';
 import { posterior, posteriorSpread, recordOf } from './record.js';
 import { pooled } from './stocks.js';
-import { TROUBLES } from './troubles.js';
+import { TROUBLES } from '../mends/index.js';
 
 const trip = {
   ...newTrip(uuid(2), 'Trip'),

@@ -1,13 +1,18 @@
 import { poissonPmf } from './poisson.js';
 
+/** Shape of a count that is sure to be its mean. */
+const SURE = 0;
+
 /**
  * How often something happens on a trip: Poisson around a mean, or, once the rider's own record weighs in, negative binomial around it.
- * `shape` is the negative binomial's r; null for Poisson.
+ * `shape` is the negative binomial's r; null for Poisson, 0 where the count is sure to be the mean.
  */
 export interface CountLaw {
   mean: number;
   shape: number | null;
 }
+/** A count that is sure. */
+export const fixed = (times: number): CountLaw => ({ mean: times, shape: SURE });
 export const poisson = (mean: number): CountLaw => ({ mean, shape: null });
 
 /** ln Γ(x) for x > 0 (Lanczos, nine terms), to about 1e-13. */
@@ -28,6 +33,7 @@ export function logGamma(x: number): number {
 export function countPmf(k: number, { mean, shape: r }: CountLaw): number {
   if (mean === 0) return k === 0 ? 1 : 0;
   if (r === null) return poissonPmf(k, mean);
+  if (r === SURE) return k === Math.round(mean) ? 1 : 0;
   const p = r / (r + mean);
   return Math.exp(logGamma(r + k) - logGamma(k + 1) - logGamma(r) + r * Math.log(p) + k * Math.log1p(-p));
 }

@@ -1,9 +1,9 @@
 import { usualThread, type Bike, type Fastener } from '../bike/index.js';
 import { strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
-import { boltKind } from './supplies.js';
-import { countPmf, type CountLaw } from './counts.js';
+import { boltKind } from '../supplies/index.js';
+import { countPmf, fixed, type CountLaw } from './counts.js';
 import { posterior, type Experience, type Record } from './record.js';
-import { appliesTo, TROUBLES, type Trouble } from './troubles.js';
+import { appliesTo, mostSaved, TROUBLES, type Trouble } from '../mends/index.js';
 
 /** One trouble on one trip with one bike. */
 export interface Exposure {
@@ -21,7 +21,7 @@ export interface Exposure {
   odds: number;
   /** Hours lost each time without a mend, averaged over where it happens. */
   without: number;
-  /** Hours at stake with no kit: Λ × (without − mend), never below zero. */
+  /** Hours at stake with no kit: Λ × the most that any known way saves. */
   atStake: number;
   /** How Λ was made, for whoever asks. */
   formula: string;
@@ -72,16 +72,41 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
     byLeg: lambdas.map((l) => (lambda > 0 ? l / lambda : 0)),
     odds: 1 - countPmf(0, law),
     without,
-    atStake: lambda * Math.max(0, without - trouble.mend),
+    atStake: lambda * mostSaved(trouble.ways, without),
     formula: `Λ = (${parts.join(' + ') || '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care${said} = ${lambda.toFixed(3)}`,
   };
 }
 
 /** All troubles that a bike can have on a trip, the most hours at stake first. */
-export const exposures = (bike: Bike, trip: Trip, record: Record = new Map()): Exposure[] =>
-  TROUBLES.filter((t) => appliesTo(t, bike))
+export const exposures = (
+  bike: Bike,
+  trip: Trip,
+  record: Record = new Map(),
+  troubles: readonly Trouble[] = TROUBLES,
+): Exposure[] =>
+  troubles
+    .filter((t) => t.subject !== 'service' && appliesTo(t, bike))
     .map((t) => exposureOf(t, trip, bike.weak.find((w) => w.trouble === t.id)?.factor, record.get(t.id)))
-    .sort((a, b) => b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1));
+    .sort(byStake);
+export const byStake = (a: Exposure, b: Exposure): number =>
+  b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1);
+
+/** What is sure to come so many times, such as work that falls due. */
+export function certain(trouble: Trouble, times: number, why: string): Exposure {
+  const without = trouble.nuisance;
+  return {
+    trouble,
+    lambda: times,
+    law: fixed(times),
+    planned: times,
+    experience: null,
+    byLeg: [],
+    odds: times > 0 ? 1 : 0,
+    without,
+    atStake: times * mostSaved(trouble.ways, without),
+    formula: why,
+  };
+}
 
 /** Fasteners known to shake loose weigh this much more than the rest. Planning value. */
 const SHAKES_WEIGHT = 5;
@@ -113,19 +138,21 @@ export interface StockDemand {
 const LARGEST_SPARE_BOLT = 10;
 
 /** Supplies that stand in for another to get out: a front tube in the rear wheel, not the other way about. */
+/** Positions of the practice on spare tubes. */
+export type Tubes = 'front only' | 'both' | 'none' | 'with tubeless tyres too';
 export const SUBSTITUTES: Readonly<Partial<{ [kind: string]: string }>> = { 'rear tube': 'front tube' };
 /** What spare is carried for a supply under a rider's practice on tubes; null for none. */
-export function spareFor(kind: string, tubes: 'front only' | 'both' | 'none'): string | null {
+export function spareFor(kind: string, tubes: Tubes): string | null {
   if (kind !== 'front tube' && kind !== 'rear tube') return kind;
   if (tubes === 'none') return null;
-  return tubes === 'both' ? kind : (SUBSTITUTES[kind] ?? kind);
+  return tubes !== 'front only' ? kind : (SUBSTITUTES[kind] ?? kind);
 }
 
 /** Demand on every stock over a trip: troubles' units at their Λ, lost fasteners split by the bike's own threads. */
 export function stockDemands(
   list: readonly Exposure[],
   fasteners: readonly Fastener[],
-  tubes: 'front only' | 'both' | 'none' = 'both',
+  tubes: Tubes = 'both',
 ): StockDemand[] {
   const stocks = new Map<string, StockDemand>();
   const ask = (kind: string, { trouble, law }: Exposure, share: number, units: number) => {

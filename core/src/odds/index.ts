@@ -1,6 +1,4 @@
 export * from './poisson.js';
-export * from './supplies.js';
-export * from './troubles.js';
 export * from './exposure.js';
 export * from './stocks.js';
 export * from './counts.js';

@@ -6,8 +6,8 @@ import { fastener, uuid } from '../testing/make.js';
 import { exposureOf, exposures, lostByThread, stockDemands } from './exposure.js';
 import { demandPmf, expectedMends, poissonCdf, poissonPmf, poissonQuantile } from './poisson.js';
 import { allEnough, stocksFor } from './stocks.js';
-import { SUPPLIES, supplyKind } from './supplies.js';
-import { appliesTo, TROUBLES } from './troubles.js';
+import { SUPPLIES, supplyKind } from '../supplies/index.js';
+import { appliesTo, TROUBLES } from '../mends/index.js';
 import { catalogue, FUNCTIONS } from '../tools/index.js';
 
 const trip = (fields: Partial<Trip> = {}): Trip => ({

@@ -1,13 +1,42 @@
+import type { Bike } from '../bike/index.js';
+import { dueOn } from '../due/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { exposures, type Exposure } from './exposure.js';
+import { appliesTo, TROUBLES, withOwn, type Trouble } from '../mends/index.js';
+import type { Trip } from '../trip/index.js';
+import { byStake, certain, exposures, type Exposure } from './exposure.js';
 import { recordOf } from './record.js';
 
-/** All troubles of a bike on a trip of a garage, the rider's own record in them; none without a trip. */
+/** Everything that can go wrong in a garage's eyes: what is known, and what its rider wrote. */
+export const troublesIn = (doc: Pick<GarageDocument, 'mends'>): readonly Trouble[] => withOwn(TROUBLES, doc.mends);
+
+/** Work that falls due while riding: its count is sure. What is overdue is done before leaving. */
+function services(bike: Bike, trip: Trip, troubles: readonly Trouble[], today: string | null): Exposure[] {
+  // Without a date only km and hours of the engine count.
+  const last = bike.services.map((s) => s.lastDate ?? '').sort().at(-1);
+  const due = dueOn(bike, trip, today ?? (last || '2000-01-01'));
+  return troubles.flatMap((trouble) => {
+    const words = trouble.service;
+    if (!words || !appliesTo(trouble, bike)) return [];
+    const mine = due.filter((d) => words.some((w) => `${d.service.name} ${d.service.uses}`.toLowerCase().includes(w)));
+    const times = mine.reduce((s, d) => s + Math.max(0, d.times - (d.overdue ? 1 : 0)), 0);
+    return times > 0 ? [certain(trouble, times, mine.map((d) => `${d.service.name}: ${d.formula}`).join('. '))] : [];
+  });
+}
+
+/** All troubles of a bike on a trip of a garage, the rider's own record in them, and what falls due on it; none without a trip. */
 export function exposuresIn(
   doc: GarageDocument,
-  { bikeId, tripId }: { bikeId: string; tripId: string | null },
+  { bikeId, tripId, today = null }: { bikeId: string; tripId: string | null; today?: string | null },
 ): Exposure[] {
   const bike = doc.bikes.find((b) => b.id === bikeId);
   const trip = doc.trips.find((t) => t.id === tripId);
-  return bike && trip ? exposures(bike, trip, recordOf(doc.rides, bike, doc.bikes)) : [];
+  if (!bike || !trip) return [];
+  const troubles = troublesIn(doc);
+  const airing = troubles.find((t) => t.id === 'pressures');
+  const aired = doc.garage.practice.pressures === 'set once' ? 0 : trip.air.times;
+  return [
+    ...exposures(bike, trip, recordOf(doc.rides, bike, doc.bikes, troubles), troubles),
+    ...services(bike, trip, troubles, today),
+    ...(airing && aired > 0 ? [certain(airing, aired, `${aired} times between ${trip.air.low} and ${trip.air.high} kPa, as the trip says`)] : []),
+  ].sort(byStake);
 }

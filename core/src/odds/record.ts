@@ -1,6 +1,6 @@
 import type { Bike } from '../bike/index.js';
 import { TERRAINS, type Ride } from '../trip/index.js';
-import { appliesTo, TROUBLES, type Trouble } from './troubles.js';
+import { appliesTo, TROUBLES, type Trouble } from '../mends/index.js';
 
 /** Weight of the planning rates in a rider's own record: prior Gamma(κ, κ) on the factor (reference section 5). */
 export const KAPPA = 2;
@@ -22,12 +22,12 @@ const expectedOn = (trouble: Trouble, ride: Ride): number =>
  * The rider's record over all rides: of a bike's troubles those that it can have. Rides of other bikes count too, for troubles that both can
  * have: it is the rider's record, on the ground that the rider chooses.
  */
-export function recordOf(rides: readonly Ride[], bike: Bike, bikes: readonly Bike[]): Record {
+export function recordOf(rides: readonly Ride[], bike: Bike, bikes: readonly Bike[], troubles: readonly Trouble[] = TROUBLES): Record {
   const byId = new Map(bikes.map((b) => [b.id, b]));
   const record = new Map<string, Experience>();
   if (rides.length === 0) return record;
-  for (const trouble of TROUBLES) {
-    if (!appliesTo(trouble, bike)) continue;
+  for (const trouble of troubles) {
+    if (trouble.subject === 'service' || !appliesTo(trouble, bike)) continue;
     let [events, expected] = [0, 0];
     for (const ride of rides) {
       const ridden = ride.bike === null ? undefined : byId.get(ride.bike);

@@ -1,7 +1,7 @@
 import { unitsTogether } from './counts.js';
 import { demandPmf } from './poisson.js';
 import type { StockDemand } from './exposure.js';
-import { supplyKind } from './supplies.js';
+import { supplyKind } from '../supplies/index.js';
 
 /** A stock at the kit's service level. */
 export interface Stock {

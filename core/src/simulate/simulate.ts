@@ -1,16 +1,26 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { Mend } from '../kit/index.js';
-import type { Exposure } from '../odds/index.js';
+import type { Kit, RiddenWay } from '../kit/index.js';
+import type { CountLaw, Exposure } from '../odds/index.js';
 import { strandedHours, type Trip } from '../trip/index.js';
 
-/** A kit as far as mending goes: what of each stock there is, and which troubles its tools can mend at all. */
+/** A kit as far as mending goes: what of each stock there is, and by which ways its tools mend each trouble. */
 export interface Means {
   name: string;
-  /** Units of each supply. `bolt` is all bolts together, as in the odds. */
+  /** Units of each supply. */
   stock: ReadonlyMap<string, number>;
-  /** Troubles that nothing but an empty stock stands against. */
-  able: ReadonlySet<string>;
+  /** By the key of the trouble, the best first; the first whose stock is left is gone. */
+  ways: ReadonlyMap<string, readonly RiddenWay[]>;
 }
+
+/** One trouble of one bike, as often as its law says, spread over the legs as its exposure says. */
+export interface Ridden {
+  key: string;
+  exposure: Exposure;
+  law: CountLaw;
+}
+/** Troubles of one bike, each by its own id. */
+export const asRidden = (exposures: readonly Exposure[]): Ridden[] =>
+  exposures.map((e) => ({ key: e.trouble.id, exposure: e, law: e.law }));
 
 /** What many trips came to. */
 export interface Simulated {
@@ -34,33 +44,22 @@ export const SPREAD = [0, 1, 3, 8, 24, Infinity] as const;
 export const NIGHT_FROM = 8;
 
 /** Means from what the kit says of each trouble. */
-export function meansOf(
-  name: string,
-  mends: readonly Mend[],
-  exposures: readonly Exposure[],
-  stock: ReadonlyMap<string, number>,
-): Means {
-  const able = new Set<string>();
-  exposures.forEach((e, i) => {
-    // What only an empty stock stands against can be mended as long as there is some.
-    const lacks = mends[i]!.lacks.filter((l) => !l.startsWith('no '));
-    const role = mends[i]!.lacks.filter((l) => l.startsWith('no fastener'));
-    if (lacks.length + role.length === 0) able.add(e.trouble.id);
-  });
-  return { name, stock, able };
+export function meansOf(name: string, kit: Pick<Kit, 'mends' | 'spares'>): Means {
+  return {
+    name,
+    stock: new Map(kit.spares.map((s) => [s.kind, s.quantity])),
+    ways: new Map(kit.mends.map((m) => [m.key, m.ways])),
+  };
 }
-/** Nothing with you. */
-export const NO_MEANS: Means = { name: 'nothing', stock: new Map(), able: new Set() };
+/** Nothing with you and nothing done. */
+export const NO_MEANS: Means = { name: 'nothing', stock: new Map(), ways: new Map() };
 
 interface Source {
   id: string;
   mean: number;
   shape: number | null;
-  mend: number;
-  holds: number;
   stops: boolean;
   nuisance: number;
-  supplies: { kind: number; units: number }[];
   /** Cumulative shares and hours stranded by leg. */
   legs: { upTo: number; stranded: number }[];
 }
@@ -138,38 +137,54 @@ function aliasTable(weights: readonly number[]): { odds: Float64Array; other: In
  */
 export function simulate(
   trip: Trip,
-  exposures: readonly Exposure[],
+  ridden: readonly Ridden[],
   kits: readonly Means[],
   runs: number,
   seed: number,
   mendsHold = false,
   onProgress: (share: number) => boolean | void = () => true,
 ): Simulated[] {
-  const kinds = [...new Set(exposures.flatMap((e) => e.trouble.supplies.map((s) => s.kind)))];
+  const kinds = [...new Set(kits.flatMap((k) => [...k.stock.keys()]))];
+  const numberOf = new Map(kinds.map((kind, i) => [kind, i]));
   const stranded = trip.legs.map((l) => strandedHours(l, trip).total);
-  const sources = exposures
-    .filter((e) => e.law.mean > 0)
-    .map((e): Source => {
+  const sources = ridden
+    .filter((r) => r.law.mean > 0)
+    .map(({ key, exposure: e, law }): Source => {
       let upTo = 0;
+      // What is sure to come is spread over the days.
+      const days = trip.legs.reduce((s, l) => s + l.days, 0);
+      const shares = e.byLeg.length > 0 ? e.byLeg : trip.legs.map((l) => (days > 0 ? l.days / days : 1 / trip.legs.length));
       return {
-        id: e.trouble.id,
-        mean: e.law.mean,
-        shape: e.law.shape,
-        mend: e.trouble.mend,
-        holds: mendsHold ? 1 : (e.trouble.holds ?? 1),
+        id: key,
+        mean: law.mean,
+        shape: law.shape,
         stops: e.trouble.stops,
         nuisance: e.trouble.nuisance,
-        supplies: e.trouble.supplies.map((s) => ({ kind: kinds.indexOf(s.kind), units: s.units })),
-        legs: e.byLeg.map((share, i) => ({ upTo: (upTo += share), stranded: stranded[i]! })),
+        legs: shares.map((share, i) => ({ upTo: (upTo += share), stranded: stranded[i]! })),
       };
     });
+  /** For each kit, the ways of each source, with its supplies by number; one that no stock has is never there. */
+  const waysOf = kits.map(
+    (k) =>
+      new Map(
+        sources.map((s) => [
+          s,
+          (k.ways.get(s.id) ?? []).map((w) => ({
+            hours: w.hours,
+            worth: w.worth,
+            home: w.home,
+            holds: mendsHold ? 1 : w.holds,
+            supplies: w.supplies.map((u) => ({ kind: numberOf.get(u.kind) ?? -1, units: u.units })),
+          })),
+        ]),
+      ),
+  );
   // Troubles of a fixed mean come out of one draw; those with a record of their own have a mean that differs from trip to trip.
   const fixed = sources.filter((s) => s.shape === null);
   const own = sources.filter((s) => s.shape !== null);
   const totalMean = fixed.reduce((s, x) => s + x.mean, 0);
   const table = aliasTable(fixed.map((s) => s.mean));
   const start = kits.map((k) => Float64Array.from(kinds, (kind) => k.stock.get(kind) ?? 0));
-  const able = kits.map((k) => new Map(sources.map((s) => [s, k.able.has(s.id)])));
   const tally = kits.map(() => ({ home: 0, night: 0, hours: new Float64Array(runs), spread: SPREAD.map(() => 0) }));
   const chance = new Chance(seed);
   const stock = start.map((s) => s.slice());
@@ -183,7 +198,8 @@ export function simulate(
     }
     let mixed = false;
     for (const s of own)
-      for (let n = chance.poisson(s.mean * chance.gamma(s.shape!)); n > 0; n--) {
+      // A shape of 0 says that the count is sure.
+      for (let n = s.shape === 0 ? s.mean : chance.poisson(s.mean * chance.gamma(s.shape!)); n > 0; n--) {
         events.push(s);
         mixed = true;
       }
@@ -194,20 +210,26 @@ export function simulate(
       }
     const drawn = events.map((s) => {
       const where = chance.uniform();
-      return { s, at: s.legs.find((l) => where <= l.upTo) ?? s.legs.at(-1)!, holds: chance.uniform() < s.holds };
+      return { s, at: s.legs.find((l) => where <= l.upTo) ?? s.legs.at(-1)!, luck: chance.uniform() };
     });
     kits.forEach((_, k) => {
       const left = stock[k]!;
       if (drawn.length > 0) left.set(start[k]!);
       let [home, night, hours] = [true, false, 0];
-      for (const { s, at, holds } of drawn) {
-        const has = able[k]!.get(s)! && s.supplies.every((u) => left[u.kind]! >= u.units);
-        if (has) {
-          for (const u of s.supplies) left[u.kind] = left[u.kind]! - u.units;
-          hours += s.mend;
+      for (const { s, at, luck } of drawn) {
+        const lost = s.stops ? at.stranded : s.nuisance;
+        const way = waysOf[k]!
+          .get(s)!
+          .find((w) => w.hours < lost && w.supplies.every((u) => u.kind >= 0 && left[u.kind]! >= u.units));
+        if (way) for (const u of way.supplies) left[u.kind] = left[u.kind]! - u.units;
+        if (way && luck < way.holds) {
+          // Its worth is a share of the hours that would be lost here.
+          hours += lost - way.worth * (lost - way.hours);
+          if (way.home || !s.stops) continue;
+          home = false;
+          continue;
         }
-        if (has && holds) continue;
-        hours += s.stops ? at.stranded : s.nuisance;
+        hours += lost + (way?.hours ?? 0);
         if (!s.stops) continue;
         home = false;
         if (at.stranded >= NIGHT_FROM) night = true;

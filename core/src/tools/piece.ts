@@ -66,6 +66,20 @@ export const FUNCTIONS = [
   'bandage',
   'shelter',
   'brush',
+  'clamp',
+  'saw',
+  'ream',
+  'pick',
+  'measure',
+  'gauge',
+  'haul',
+  'signal',
+  'fire',
+  'siphon',
+  'hand air',
+  'electric air',
+  'gas air',
+  'drill',
 ] as const;
 export type PieceFunction = (typeof FUNCTIONS)[number];
 

@@ -1,3 +1,4 @@
+export * from './kitQuestion.js';
 export * from './trip.js';
 export * from './ride.js';
 export * from './stranded.js';

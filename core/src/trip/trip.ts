@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { hours, id, km, name, note } from '../garage/fields.js';
+import { kitQuestionSchema, newKitQuestion } from './kitQuestion.js';
 import { routeSchema } from '../route/route.js';
 
 export const TERRAINS = ['paved', 'gravel', 'track'] as const;
@@ -78,6 +79,8 @@ export const tripSchema = z.strictObject({
     low: z.number().min(0).max(600),
     high: z.number().min(0).max(600),
   }),
+  /** What is asked of the kit. */
+  kit: kitQuestionSchema,
   note,
 });
 export type Trip = z.infer<typeof tripSchema>;
@@ -110,6 +113,7 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   factors: { age: 1, load: 1, care: 1 },
   route: null,
   air: { times: 0, low: 120, high: 200 },
+  kit: newKitQuestion(),
   note: '',
 });
 

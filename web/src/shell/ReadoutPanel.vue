@@ -137,13 +137,13 @@ const cells = computed<Cell[]>(() => {
         explain.show({
           title: 'Home by own means',
           value: `${q('share', f?.home ?? 0)} %`,
-          formula: 'Π over troubles that end the ride of P(N ≤ mends the kit allows), N Poisson with mean Λ',
+          formula: 'Π over troubles that end the ride of P(N ≤ mends at ride-out or better), N Poisson with mean Λ',
           inputs: (a?.kit.mends ?? [])
             .filter((m) => m.covered < 0.995)
             .sort((x, y) => x.covered - y.covered)
             .slice(0, 8)
             .map((m) => ({
-              name: a?.exposures.find((e) => e.trouble.id === m.troubleId)?.trouble.name ?? m.troubleId,
+              name: m.name,
               value: `${(m.covered * 100).toFixed(1)} %`,
             })),
           source: 'rates per 1000 km: planning values. Exact for stocks that no two troubles share.',
@@ -161,7 +161,7 @@ const cells = computed<Cell[]>(() => {
         explain.show({
           title: 'Hours still at stake',
           value: `${q('hours', f?.atStake ?? 0)} h`,
-          formula: 'Σ over troubles of E[(N − mends)⁺] × (hours without − hours of the mend)',
+          formula: 'Σ over troubles of Λ × the most that any way saves, less what this kit’s ways save',
           inputs: [
             { name: 'at stake without any kit', value: `${q('hours', (a?.kit.atStake ?? 0) + (a?.kit.saved ?? 0))} h` },
             { name: 'saved by this kit', value: `${q('hours', a?.kit.saved ?? 0)} h` },

@@ -4,9 +4,9 @@ import {
   makeRoute,
   readGpx,
   simulate,
-  type Exposure,
   type Means,
   type ProfilePoint,
+  type Ridden,
   type Route,
   type Simulated,
   type TrackPoint,
@@ -42,13 +42,13 @@ const worker = {
   },
   simulate(
     trip: Trip,
-    exposures: Exposure[],
+    ridden: Ridden[],
     kits: Means[],
     runs: number,
     seed: number,
     onProgress: (share: number) => void,
   ): Simulated[] {
-    return simulate(trip, exposures, kits, runs, seed, false, onProgress);
+    return simulate(trip, ridden, kits, runs, seed, false, onProgress);
   },
 };
 export type TripWorker = typeof worker;

@@ -24,11 +24,20 @@ const QUESTIONS: { key: Switch; ask: string }[] = [
   { key: 'ratchet', ask: 'Breaking loose with a ratchet' },
   { key: 'standing', ask: 'Standing on a tool' },
   { key: 'quality', ask: 'Quality of what is bought' },
-  { key: 'tubes', ask: 'Spare tubes' },
   { key: 'air', ask: 'What makes the air' },
-  { key: 'others', ask: 'Reaches' },
+  { key: 'tubes', ask: 'Spare tubes' },
+  { key: 'levers', ask: 'Tyre levers' },
+  { key: 'plugs', ask: 'Plugs for tubeless tyres' },
+  { key: 'reamer', ask: 'Opening the hole' },
+  { key: 'pressures', ask: 'Pressures' },
+  { key: 'others', ask: 'Others’ bikes' },
+  { key: 'lives', ask: 'Where the kit lives' },
+  { key: 'skill', ask: 'Ways that count' },
+  { key: 'hand', ask: 'Best hand in the group' },
+  { key: 'rescue', ask: 'A bike that cannot go on' },
+  { key: 'sparkPlug', ask: 'Spare spark plug' },
 ];
-const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options;
+const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options as readonly string[];
 function set(fields: Partial<Record<keyof Practice, unknown>>) {
   const next = practiceSchema.parse({ ...practice.value, ...fields });
   garage.edit('change a practice', [], { ...garage.doc!.garage, practice: next });

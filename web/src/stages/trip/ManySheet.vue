@@ -27,16 +27,8 @@ watch(
 async function ride() {
   const a = answers.answer;
   if (!a) return;
-  const stock = new Map(a.kit.spares.map((s) => [s.kind, s.quantity]));
-  stock.set(
-    'bolt',
-    a.kit.spares.filter((s) => s.kind.startsWith('bolt')).reduce((n, s) => n + s.quantity, 0),
-  );
-  const kits = [
-    meansOf('with the present kit', a.kit.mends, a.exposures, stock),
-    { ...NO_MEANS, name: 'with nothing' },
-  ];
-  const [trip, list] = JSON.parse(JSON.stringify([props.trip, a.exposures])) as [Trip, typeof a.exposures];
+  const kits = [meansOf('with the present kit', a.kit), { ...NO_MEANS, name: 'with nothing' }];
+  const [trip, list] = JSON.parse(JSON.stringify([props.trip, a.ridden])) as [Trip, typeof a.ridden];
   result.value = await work.run((w, onProgress) => w.simulate(trip, list, kits, runs.value, seed.value, onProgress));
 }
 const CLASSES = SPREAD.map((top, i) =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { supplyKind, type Stock, type Trip } from '@necessaire/core';
+import { newSupply, supplyKind, type Stock, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -25,9 +25,7 @@ const savedMass = computed(() =>
 function own(kind: string, quantity: number) {
   const row = ownedRow(kind);
   garage.put(`own ${quantity} ${supplyKind(kind).name.toLowerCase()}`, 'supplies', {
-    id: row?.id ?? crypto.randomUUID(),
-    kind,
-    note: row?.note ?? '',
+    ...(row ?? newSupply({ id: crypto.randomUUID(), kind, quantity: 0 })),
     quantity: Math.round(quantity),
   });
 }

@@ -62,7 +62,7 @@ function first() {
       <p v-else-if="garage.trip.legs.length === 0" class="empty">
         No legs yet: add the first one on the right, with its kilometres by ground.
       </p>
-      <TroubleBars v-else-if="answers.answer" :answer="answers.answer" />
+      <TroubleBars v-else-if="answers.answer && garage.bike" :answer="answers.answer" :bike-id="garage.bike.id" />
     </section>
     <section class="sheet">
       <div class="tabs" role="tablist">

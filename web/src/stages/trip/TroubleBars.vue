@@ -3,20 +3,32 @@
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
-import type { Answer, Exposure, Mend } from '@necessaire/core';
+import { byTrouble, type Answer, type Exposure, type TroubleSum } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useSize } from '../../ui/useSize';
 import { percent } from '../../ui/words';
 
-const props = defineProps<{ answer: Answer }>();
+const props = defineProps<{ answer: Answer; bikeId: string }>();
 const explain = useExplain();
 const element = ref<HTMLElement>();
 const size = useSize(element);
 
 const ROW = 27;
+const sums = computed(() => byTrouble(props.answer.kit, props.bikeId));
+/** A trouble that no part of the kit speaks of: nothing is lost or won by it. */
+const NOTHING = (e: Exposure): TroubleSum => ({
+  troubleId: e.trouble.id,
+  grade: null,
+  mends: 0,
+  covered: 1 - e.odds,
+  lacks: [],
+  below: false,
+  hoursSaved: 0,
+  hoursLeft: e.atStake,
+});
 const rows = computed(() =>
   props.answer.exposures
-    .map((e) => ({ e, m: props.answer.kit.mends.find((m) => m.troubleId === e.trouble.id)! }))
+    .map((e) => ({ e, m: sums.value.get(e.trouble.id) ?? NOTHING(e) }))
     .filter(({ e }) => e.atStake > 0.0005 || e.odds > 0.001),
 );
 const labelWidth = computed(() => (size.width < 520 ? 138 : 220));
@@ -30,12 +42,12 @@ const tickCount = computed(() => (size.width < 520 ? 2 : 4));
 const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
 
 const shown = (name: string) => (name.length > 19 && labelWidth.value < 200 ? `${name.slice(0, 17)}…` : name);
-function show({ e, m }: { e: Exposure; m: Mend }) {
+function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   const t = e.trouble;
   explain.show({
     title: t.name,
     value: `${percent(e.odds, 1)} here, ${minutes(e.atStake)} at stake`,
-    formula: `${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × (hours without − hours of the mend).`,
+    formula: `${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × the most that any known way saves.`,
     inputs: [
       {
         name: t.stops ? 'hours stranded, over where it happens' : 'hours lost without a mend',

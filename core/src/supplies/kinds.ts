@@ -51,6 +51,31 @@ const FIXED: SupplyKind[] = [
   s('brake pads', 'Brake pads', 'pair', 160, [80, 50, 20], 22, ['hard']),
   s('tyre boot', 'Tyre boot', 'boot', 45, [120, 70, 4], 4),
   s('gas cartridge', 'Gas cartridges, 16 g', 'cartridge', 58, [88, 18, 18], 2, ['pressurised', 'hard']),
+  s('pin plug', 'Pin plugs', 'plug', 6, [60, 10, 10], 1.4),
+  s('cloth tape', 'Cloth tape', 'metre', 14, [50, 20, 6], 0.4),
+  s('self-fusing tape', 'Self-fusing tape', 'metre', 20, [50, 25, 8], 2),
+  s('penetrating fluid', 'Penetrating fluid', '20 mL', 28, [80, 25, 25], 2, ['leaks']),
+  s('threadlocker', 'Threadlocker, medium', '2 mL', 8, [70, 15, 15], 3, ['leaks']),
+  s('cleaner', 'Degreasing wipe', 'wipe', 8, [90, 70, 3], 0.5),
+  s('liquid gasket', 'Liquid gasket', 'bead', 12, [90, 20, 15], 1.5, ['leaks']),
+  s('alloy sheet', 'Thin alloy sheet', 'piece', 18, [120, 80, 1], 0.5),
+  s('axle nut', 'Axle nut', 'nut', 45, [36, 36, 18], 5, ['hard', 'conductive']),
+  s('strap', 'Luggage strap', 'strap', 90, [120, 60, 30], 7, ['soft']),
+  s('stop-leak powder', 'Stop-leak powder', 'dose', 30, [70, 50, 12], 5),
+  s('hose splice', 'Hose splice', 'splice', 24, [70, 25, 25], 2),
+  s('engine oil', 'Engine oil', 'half litre', 460, [180, 70, 55], 6, ['leaks']),
+  s('brake fluid', 'Brake fluid, sealed', '100 mL', 125, [100, 45, 45], 5, ['leaks']),
+  s('chain lube', 'Chain lube', '15 mL', 20, [80, 25, 25], 1, ['leaks']),
+  s('oil filter', 'Oil filter with its ring', 'filter', 60, [60, 55, 55], 8),
+  s('air filter', 'Air filter, oiled, in a bag', 'filter', 95, [200, 140, 25], 18, ['soft', 'leaks']),
+  s('regulator', 'Regulator', 'regulator', 310, [100, 70, 30], 60, ['hard']),
+  s('coil', 'Ignition coil', 'coil', 150, [90, 50, 40], 45, ['hard']),
+  s('relay', 'Starter relay', 'relay', 95, [65, 40, 35], 20),
+  s('fuel pump', 'Fuel pump', 'pump', 190, [110, 40, 40], 60, ['hard', 'leaks']),
+  s('charging lead', 'Charging lead', 'lead', 28, [90, 60, 15], 9),
+  s('burn dressing', 'Burn dressing', 'dressing', 22, [100, 80, 8], 4, ['soft']),
+  s('goggle lens', 'Goggle lens', 'lens', 35, [190, 90, 3], 12, ['fragile']),
+  s('water tablet', 'Water tablets', 'tablet', 1, [15, 15, 4], 0.2),
   s('hose clamp', 'Hose clamp, large', 'clamp', 22, [70, 20, 10], 1.2, ['hard']),
 ];
 
@@ -80,6 +105,9 @@ const BOLTS: SupplyKind[] = Object.entries(BOLT_MASS).map(([thread, mass]) => {
 export const SUPPLIES: readonly SupplyKind[] = [...FIXED, ...BOLTS];
 const BY_KIND = new Map(SUPPLIES.map((k) => [k.kind, k]));
 export const SUPPLY_KINDS = SUPPLIES.map((k) => k.kind) as [string, ...string[]];
+
+/** Whether a mend may use up that kind; `bolt` stands for the bike's own threads. */
+export const supplyKindKnown = (kind: string): boolean => kind === 'bolt' || BY_KIND.has(kind);
 
 /** @throws RangeError for a kind that is not in the table */
 export function supplyKind(kind: string): SupplyKind {

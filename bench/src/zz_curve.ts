@@ -1,0 +1,16 @@
+import { demoGarage } from '@necessaire/demo';
+import { toolCase, kitProblem, frontier } from '@necessaire/core';
+const doc = demoGarage();
+const q = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id, today: '2026-11-25' };
+let t = performance.now();
+const tools = toolCase(doc, q);
+console.log('case', performance.now() - t); t = performance.now();
+const p = kitProblem(doc, q, tools);
+console.log('problem', performance.now() - t, 'asks', p.asks.length, 'req', p.requirements.length, 'items', p.items.owner.length, 'sets', p.requirements.map(r => r.sets.length).join(','));
+console.log(p.requirements.filter(r=>r.loose).length, 'loose');
+for (const a of p.asks) if (a.ways.length === 0 || a.barred.length) console.log(a.name, a.law.mean.toFixed(3), a.ways.map(w=>w.way.name), a.barred.map(b => b.way.name + ': ' + b.why).join(' | '));
+t = performance.now();
+let shown = 0;
+const c = frontier(p, { most: 8000, solves: Number(process.argv[2] ?? 100), onProgress: (c) => { console.log('  ', (performance.now() - t).toFixed(0), 'ms', c.solves, 'gap', c.gap.toFixed(3), 'sets', c.sets.length); } });
+console.log('curve', performance.now() - t, c.solves, c.gap, c.proven);
+for (let m = 0; m <= 8000; m += 400) console.log(m, c.best[m]!.toFixed(2), c.bound[m]!.toFixed(2), c.by[m]);

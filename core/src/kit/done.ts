@@ -1,0 +1,111 @@
+import { gradeMeets } from '../mends/index.js';
+import { countCdf } from '../odds/index.js';
+import type { Ask, AskWay, KitProblem } from '../optimum/problem.js';
+import { slotsOf, type StockedMend } from '../optimum/slots.js';
+import { availableWays } from '../optimum/tools.js';
+
+/** What a kit is: copies of each piece of the problem, and the mends that it is stocked for. */
+export interface Contents {
+  counts: readonly number[];
+  stocked: readonly StockedMend[];
+}
+
+/** Mends by ask as a kit does them: for each mend its way, and the way for all beyond. */
+export interface Done {
+  /** Way of each mend looked at, −1 for none. */
+  by: number[];
+  /** Way of those beyond, −1 for none. */
+  beyond: number;
+}
+
+/** How a kit does each ask: what it is stocked for where that is better than what weighs nothing. */
+export function doneWith(problem: KitProblem, contents: Contents): { available: boolean[][]; done: Done[] } {
+  const available = availableWays(problem, contents.counts);
+  const done: Done[] = problem.asks.map((a, i) => {
+    const endless = bestOf(a, a.ways.map((w, k) => available[i]![k]! && w.supplies.length === 0));
+    return { by: a.tails.map(() => endless), beyond: endless };
+  });
+  for (const s of slotsOf(problem, available).slots) if (s.baseWay >= 0) done[s.ask]!.by[s.mend] = s.baseWay;
+  for (const { ask, mend, way } of contents.stocked) {
+    if (!available[ask]![way]) continue;
+    const by = done[ask]!.by;
+    // More mends than are looked at one by one still count as covered.
+    while (by.length <= mend) by.push(done[ask]!.beyond);
+    const now = by[mend]!;
+    const { ways } = problem.asks[ask]!;
+    if (now < 0 || ways[way]!.gain > ways[now]!.gain) by[mend] = way;
+  }
+  return { available, done };
+}
+export function bestOf(ask: Ask, allowed: readonly boolean[]): number {
+  let best = -1;
+  ask.ways.forEach((w, k) => {
+    if (allowed[k] && w.gain > 0 && (best < 0 || w.gain > ask.ways[best]!.gain)) best = k;
+  });
+  return best;
+}
+
+/** What an ask saves, in a measure of its ways. */
+export function savedBy(ask: Ask, { by, beyond }: Done, of: (w: AskWay) => number): number {
+  const each = ask.tails.reduce((s, p, j) => s + (by[j]! >= 0 ? p * of(ask.ways[by[j]!]!) : 0), 0);
+  return each + (beyond >= 0 ? ask.rest * of(ask.ways[beyond]!) : 0);
+}
+
+/** Hours, and the question's value, that a kit saves over all asks. */
+export function savedWith(problem: KitProblem, contents: Contents): { hours: number; value: number } {
+  const { done } = doneWith(problem, contents);
+  let [hours, value] = [0, 0];
+  problem.asks.forEach((a, i) => {
+    hours += savedBy(a, done[i]!, (w) => w.hours);
+    value += savedBy(a, done[i]!, (w) => w.gain);
+  });
+  return { hours, value };
+}
+
+/** Mends at ride-out or better in a row from the first; Infinity when nothing is used up. */
+export function homeMends(ask: Ask, { by, beyond }: Done): number {
+  const good = (w: number) => w >= 0 && gradeMeets(ask.ways[w]!.grade, 'ride-out');
+  const first = by.findIndex((w) => !good(w));
+  if (first >= 0) return first;
+  return good(beyond) ? Infinity : by.length;
+}
+
+/** Chance of getting home by own means with a kit. */
+export function homeWith(problem: KitProblem, contents: Contents): number {
+  const { done } = doneWith(problem, contents);
+  return problem.asks.reduce((p, a, i) => {
+    if (!a.exposure.trouble.stops) return p;
+    const mends = homeMends(a, done[i]!);
+    return mends === Infinity ? p : p * countCdf(mends, a.law);
+  }, 1);
+}
+
+/** Mends that given supplies allow, set aside one by one where the next mend saves the most; whoever rides shares them better. */
+export function stockedBy(problem: KitProblem, counts: readonly number[], supplies: ReadonlyMap<string, number>): StockedMend[] {
+  const available = availableWays(problem, counts);
+  const left = new Map(supplies);
+  const taken = problem.asks.map(() => 0);
+  const out: StockedMend[] = [];
+  for (;;) {
+    let best: { mend: StockedMend; worth: number } | null = null;
+    problem.asks.forEach((a, ask) => {
+      const mend = taken[ask]!;
+      const p = a.tails[mend];
+      if (p === undefined) return;
+      const endless = bestOf(a, a.ways.map((w, k) => available[ask]![k]! && w.supplies.length === 0));
+      a.ways.forEach((w, way) => {
+        if (!available[ask]![way] || w.supplies.length === 0) return;
+        if (w.supplies.some((s) => (left.get(s.kind) ?? 0) + (mend === 0 ? (a.fitted.get(s.kind) ?? 0) : 0) < s.units)) return;
+        const worth = p * (w.gain - (endless >= 0 ? a.ways[endless]!.gain : 0));
+        if (worth > 1e-12 && (!best || worth > best.worth)) best = { mend: { ask, mend, way }, worth };
+      });
+    });
+    const b = best as { mend: StockedMend; worth: number } | null;
+    if (!b) return out;
+    for (const s of problem.asks[b.mend.ask]!.ways[b.mend.way]!.supplies)
+      left.set(s.kind, Math.max(0, (left.get(s.kind) ?? 0) - s.units));
+    taken[b.mend.ask]!++;
+    out.push(b.mend);
+  }
+}
+

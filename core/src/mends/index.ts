@@ -1,0 +1,6 @@
+export * from './way.js';
+export * from './trouble.js';
+export * from './known.js';
+export * from './faults.js';
+export * from './prevention.js';
+export * from './own.js';

@@ -1,0 +1,95 @@
+import { trouble, type Trouble } from './trouble.js';
+import { way } from './way.js';
+import { BRAKES, BY_HAND } from './words.js';
+
+/** Work that falls due on the way, by the bike's own book. Left undone it costs its wear. */
+export const SERVICES: Trouble[] = [
+  trouble({
+    id: 'service-oil',
+    name: 'Oil change due',
+    subject: 'service',
+    service: ['engine oil', 'oil change'],
+    stops: false,
+    nuisance: 1.5,
+    ways: [
+      way('Drain and fill', 'proper', 40, 2, ['Warm engine; drain into a can, none on the ground {oil drain}'], ['Drain plug with its ring, fill to the mark <engine oil ×2> {oil drain}'], { caution: 'Hot oil burns. Old oil goes to a collecting point.' }),
+      way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up']),
+    ],
+  }),
+  trouble({
+    id: 'service-filter',
+    name: 'Oil filter due',
+    subject: 'service',
+    service: ['oil filter'],
+    stops: false,
+    nuisance: 0.8,
+    ways: [way('Change it with the oil', 'proper', 20, 2, ['Cover off {oil filter}'], ['Filter the right way round, ring greased <oil filter> {oil filter}']), way('Have it done on the way', 'proper', 45, 1, ['Find a workshop along the way and ring up'])],
+  }),
+  trouble({
+    id: 'service-air',
+    name: 'Air filter due',
+    subject: 'service',
+    service: ['air filter'],
+    stops: false,
+    nuisance: 0.8,
+    ways: [way('Swap in the oiled one', 'proper', 20, 1, ['Cover off {air filter}'], ['The oiled one from its bag in <air filter> {air filter}']), way('Knock it out', 'ride-out', 20, 1, ['Cover off; knock the dust out {air filter}'], ['Back in {air filter}'])],
+  }),
+  trouble({
+    id: 'service-chain',
+    name: 'Chain lube due',
+    subject: 'service',
+    service: ['chain lubed', 'chain lube'],
+    only: { drive: 'chain' },
+    stops: false,
+    nuisance: 0.25,
+    ways: [way('Brush and lube', 'proper', 8, 1, ['Brush the worst off [brush]'], ['Lube the inside run, wheel turned by hand <chain lube>'], { caution: 'Engine off: fingers are lost between chain and sprocket.' }), way('Engine oil off the dipstick', 'ride-out', 8, 1, ['A drop on each roller'])],
+  }),
+  trouble({
+    id: 'service-pads',
+    name: 'Brake pads due',
+    subject: 'service',
+    service: ['brake pads'],
+    stops: false,
+    nuisance: 2,
+    ways: [way('New pads', 'proper', 30, 2, ['Pads’ pin or caliper off {brake pads}'], ['Pads in, pump the lever before riding off <brake pads> {brake pads}'], { caution: `${BRAKES} ${BY_HAND}` }), way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up'])],
+  }),
+  trouble({
+    id: 'service-plug',
+    name: 'Spark plug due',
+    subject: 'service',
+    service: ['spark plug'],
+    stops: false,
+    nuisance: 0.5,
+    ways: [way('New plug', 'proper', 25, 1, ['Lead off, dust blown away, plug out {plug}'], ['New plug by hand first, then tight <spark plug> {plug}'])],
+  }),
+  trouble({
+    id: 'service-valves',
+    name: 'Valve clearance due',
+    subject: 'service',
+    service: ['valve clearance'],
+    stops: false,
+    nuisance: 0.5,
+    ways: [way('Have it done before leaving', 'proper', 10, 1, ['Book it at the workshop: it is no roadside work'])],
+  }),
+  trouble({
+    id: 'service-tyre',
+    name: 'Tyre worn out on the way',
+    subject: 'service',
+    service: ['rear tyre', 'front tyre'],
+    stops: false,
+    nuisance: 3,
+    ways: [way('Have one fitted on the way', 'proper', 90, 1, ['Order it to a workshop along the way'])],
+  }),
+  trouble({
+    id: 'pressures',
+    name: 'Pressures changed with the ground',
+    subject: 'service',
+    service: null,
+    stops: false,
+    nuisance: 0.4,
+    ways: [
+      way('Gauge, then pump', 'proper', 12, 1, ['Let down by the gauge [gauge]'], ['Pump up before the tar [inflate]'], { caution: 'Low pressures pinch tubes and bend rims.' }),
+      way('By the thumb', 'ride-out', 12, 1, ['Let down by counts'], ['Pump up by counts of strokes [inflate]']),
+    ],
+  }),
+];

@@ -1,0 +1,143 @@
+import type { Bike, Role } from '../bike/index.js';
+import { ROLES } from '../bike/fastener.js';
+import { HANDS } from '../chains/practice.js';
+import type { PieceFunction } from '../tools/index.js';
+import { FUNCTIONS } from '../tools/piece.js';
+
+/** How good a mend is: as at home, reaching a workshop, or at walking pace to the road. The best first. */
+export const GRADES = ['proper', 'ride-out', 'limp'] as const;
+export type Grade = (typeof GRADES)[number];
+
+/** Share of the hours without a mend that one of a grade is worth (reference section 4). Planning values. */
+export const GRADE_WORTH: Readonly<Record<Grade, number>> = { proper: 1, 'ride-out': 0.8, limp: 0.4 };
+
+/** Whether a grade is at least as good as the one asked for. */
+export const gradeMeets = (grade: Grade, asked: Grade): boolean => GRADES.indexOf(grade) <= GRADES.indexOf(asked);
+
+/** The most hours that any of some ways saves of those without a mend. */
+export const mostSaved = (ways: readonly Pick<Way, 'minutes' | 'grade'>[], without: number): number =>
+  ways.reduce((m, w) => Math.max(m, (without - w.minutes / 60) * GRADE_WORTH[w.grade]), 0);
+
+/** What a way asks of whoever does it: anybody, somebody handy, somebody who has done it before. */
+export const SKILLS = [1, 2, 3] as const;
+export type Skill = (typeof SKILLS)[number];
+export const SKILL_WORDS: Readonly<Record<Skill, (typeof HANDS)[number]>> = { 1: 'anybody', 2: 'handy', 3: 'has done it before' };
+
+/** What must be so on this trip for a way: somebody rides along, the bike starts by pushing. */
+export const CONDITIONS_OF_WAYS = ['company', 'pushes'] as const;
+export type WayCondition = (typeof CONDITIONS_OF_WAYS)[number];
+
+/** Traits of a bike that a trouble or a way can hang on. */
+export type BikeTraits = Partial<
+  Pick<Bike, 'tyres' | 'drive' | 'cooling' | 'fuelling' | 'wheels' | 'starter' | 'strokes'>
+>;
+
+/** What one step asks for. */
+export type Need =
+  | { by: 'head'; role: Role; ifAny: boolean }
+  | { by: 'function'; does: PieceFunction; count: number }
+  | { by: 'supply'; kind: string; units: number };
+
+/** One step: what to do, and what it takes. */
+export interface WayStep {
+  text: string;
+  needs: Need[];
+}
+
+/** One way to mend a trouble: a sequence out and back in. */
+export interface Way {
+  name: string;
+  grade: Grade;
+  minutes: number;
+  skill: Skill;
+  only: BikeTraits;
+  when: readonly WayCondition[];
+  out: readonly WayStep[];
+  back: readonly WayStep[];
+  /** Share of such mends that hold. Planning value. */
+  holds: number;
+  /** Shown where the way is. */
+  caution: string;
+}
+
+const MARK = /\{([^{}]+)\}|\[([^[\]]+)\]|<([^<>]+)>/gu;
+const counted = (text: string): [string, number] => {
+  const at = /^(.*?)\s*×\s*(\d{1,3})$/u.exec(text.trim());
+  return at ? [at[1]!, Number(at[2])] : [text.trim(), 1];
+};
+
+/**
+ * Reads a step as it is written: `{rear axle}` is a head by its role on the bike, `{chain adjuster?}` one that counts where the bike has it,
+ * `[lever tyre ×2]` a function, `<patch ×2>` what is used up. The rest is what to do.
+ * @throws RangeError naming what is not known
+ */
+export function readStep(line: string): WayStep {
+  const needs: Need[] = [];
+  for (const [, head, does, supply] of line.matchAll(MARK)) {
+    if (head !== undefined) {
+      const ifAny = head.endsWith('?');
+      const role = (ifAny ? head.slice(0, -1) : head).trim();
+      if (!ROLES.includes(role as Role)) throw new RangeError(`no fastener has the job "${role}": choose one of ${ROLES.join(', ')}`);
+      needs.push({ by: 'head', role: role as Role, ifAny });
+    } else if (does !== undefined) {
+      const [name, count] = counted(does);
+      if (!FUNCTIONS.includes(name as PieceFunction))
+        throw new RangeError(`no piece is there to "${name}": choose one of ${FUNCTIONS.join(', ')}`);
+      needs.push({ by: 'function', does: name as PieceFunction, count });
+    } else {
+      const [kind, units] = counted(supply!);
+      needs.push({ by: 'supply', kind, units });
+    }
+  }
+  return { text: line.replaceAll(MARK, '').replaceAll(/\s+/gu, ' ').replaceAll(/ ([.,;:])/gu, '$1').trim(), needs };
+}
+
+/** A way from what differs; its steps are read from their lines. */
+export const way = (
+  name: string,
+  grade: Grade,
+  minutes: number,
+  skill: Skill,
+  out: readonly string[],
+  back: readonly string[] = [],
+  more: Partial<Pick<Way, 'only' | 'when' | 'holds' | 'caution'>> = {},
+): Way => ({
+  name,
+  grade,
+  minutes,
+  skill,
+  only: {},
+  when: [],
+  holds: 1,
+  caution: '',
+  ...more,
+  out: out.map(readStep),
+  back: back.map(readStep),
+});
+
+/** All that a way asks for, each once: heads by role, the greatest count of each function at a time, units of supplies added up. */
+export interface WayNeeds {
+  heads: { role: Role; ifAny: boolean }[];
+  functions: { does: PieceFunction; count: number }[];
+  supplies: { kind: string; units: number }[];
+}
+export function needsOf(w: Pick<Way, 'out' | 'back'>): WayNeeds {
+  const heads = new Map<Role, boolean>();
+  const functions = new Map<PieceFunction, number>();
+  const supplies = new Map<string, number>();
+  for (const { needs } of [...w.out, ...w.back])
+    for (const n of needs) {
+      if (n.by === 'head') heads.set(n.role, (heads.get(n.role) ?? true) && n.ifAny);
+      else if (n.by === 'function') functions.set(n.does, Math.max(functions.get(n.does) ?? 0, n.count));
+      else supplies.set(n.kind, (supplies.get(n.kind) ?? 0) + n.units);
+    }
+  return {
+    heads: [...heads].map(([role, ifAny]) => ({ role, ifAny })),
+    functions: [...functions].map(([does, count]) => ({ does, count })),
+    supplies: [...supplies].map(([kind, units]) => ({ kind, units })),
+  };
+}
+
+/** Whether a bike has the traits that something hangs on. */
+export const hasTraits = (only: BikeTraits, bike: Bike): boolean =>
+  Object.entries(only).every(([key, value]) => bike[key as keyof Bike] === value);

@@ -1,0 +1,84 @@
+import type { Task } from '../cover/index.js';
+import type { Piece } from '../tools/index.js';
+
+/** Copies of pieces as items, numbered in a row: a second copy is an item of its own. */
+export class Items {
+  /** The piece that each item is a copy of. */
+  readonly owner: number[] = [];
+  private readonly first: number[] = [];
+
+  constructor(readonly pieces: readonly Piece[]) {
+    pieces.forEach((piece, p) => {
+      this.first.push(this.owner.length);
+      const most = piece.mark === 'never' ? 0 : Math.min(piece.count, 8);
+      for (let c = 0; c < most; c++) this.owner.push(p);
+    });
+  }
+  copies(p: number): number {
+    return (this.first[p + 1] ?? this.owner.length) - this.first[p]!;
+  }
+  /** Item of the copy of a piece, from 0. */
+  item(p: number, copy: number): number {
+    return this.first[p]! + copy;
+  }
+  /** Items of so many of each piece; null when there are not so many. */
+  itemsOf(uses: ReadonlyMap<number, number>): number[] | null {
+    const items: number[] = [];
+    for (const [p, n] of uses) {
+      if (n > this.copies(p)) return null;
+      for (let c = 0; c < n; c++) items.push(this.first[p]! + c);
+    }
+    return items.sort((a, b) => a - b);
+  }
+}
+
+const usesOf = (a: Task['ends'][number][number], into = new Map<number, number>()) => {
+  into.set(a.last, (into.get(a.last) ?? 0) + 1);
+  for (const [p, n] of a.rest) into.set(p, (into.get(p) ?? 0) + n);
+  return into;
+};
+
+/** Sets of items of which none contains another. Sorted items within each. */
+export function leastSets(sets: readonly (readonly number[])[]): number[][] {
+  const sorted = [...new Map(sets.map((s) => [s.join(), s])).values()].sort((a, b) => a.length - b.length);
+  const kept: { list: readonly number[]; set: Set<number> }[] = [];
+  for (const s of sorted) {
+    const own = new Set(s);
+    if (!kept.some((k) => k.list.every((i) => own.has(i)))) kept.push({ list: s, set: own });
+  }
+  return kept.map((k) => [...k.list]);
+}
+
+/** Pairs of ways for two ends beyond which a task is not spelled out. */
+const MOST_PAIRS = 40_000;
+
+/**
+ * The sets of items that do a task, least ones only. Where two ends have too many ways to spell out all pairs, null: such a task is then
+ * asked for end by end, and checked afterwards.
+ */
+export function setsOfTask(task: Task, items: Items): number[][] | null {
+  const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
+  const [near, far] = task.ends as [Task['ends'][number], Task['ends'][number]?];
+  if (!far) return leastSets(known(near.map((a) => items.itemsOf(usesOf(a)))));
+  if (near.length * far.length > MOST_PAIRS) return null;
+  return leastSets(known(near.flatMap((a) => far.map((b) => items.itemsOf(usesOf(b, usesOf(a)))))));
+}
+/** The same for each end alone. */
+export const setsOfEnds = (task: Task, items: Items): number[][][] =>
+  task.ends.map((end) => leastSets(end.map((a) => items.itemsOf(usesOf(a))).filter((x) => x !== null)));
+
+/** Every way to make up a count from pieces that have a function, as sets of items; cut short at `most`. */
+export function setsOfFunction(able: readonly number[], count: number, items: Items, most = 3000): number[][] {
+  const ways: number[][] = [];
+  const go = (at: number, left: number, uses: Map<number, number>) => {
+    if (left === 0) {
+      ways.push(items.itemsOf(uses)!);
+      return;
+    }
+    if (at === able.length || ways.length >= most) return;
+    for (let n = Math.min(left, items.copies(able[at]!)); n >= 0; n--)
+      go(at + 1, left - n, n > 0 ? new Map(uses).set(able[at]!, n) : uses);
+  };
+  go(0, count, new Map());
+  return leastSets(ways);
+}

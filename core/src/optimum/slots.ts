@@ -1,0 +1,115 @@
+import { supplyKind } from '../supplies/index.js';
+import type { Ask, AskWay, KitProblem } from './problem.js';
+
+/** Grams of what so many mends by one way use up, beyond what sits on the bike already. */
+export function massOfMends(ask: Ask, way: AskWay, mends: number): number {
+  return way.supplies.reduce(
+    (s, { kind, units }) => s + Math.max(0, units * mends - (ask.fitted.get(kind) ?? 0)) * supplyKind(kind).mass,
+    0,
+  );
+}
+
+/** One more mend of one trouble, and what it may be done by: each option with its grams and what it is expected to save. */
+export interface Slot {
+  ask: number;
+  /** Which mend of this trouble, from 0. */
+  mend: number;
+  /** Saved by what weighs nothing. */
+  base: number;
+  baseWay: number;
+  options: { way: number; mass: number; gain: number }[];
+}
+
+/**
+ * The mends that a kit with certain ways can be stocked for. A later mend is less likely than an earlier one, so that each counts by itself.
+ * @param available for each ask, which of its ways the tools allow
+ */
+export function slotsOf(problem: KitProblem, available: readonly (readonly boolean[])[]): { slots: Slot[]; free: number } {
+  const slots: Slot[] = [];
+  let free = 0;
+  problem.asks.forEach((ask, a) => {
+    const ways = ask.ways.map((w, i) => ({ w, i })).filter(({ i }) => available[a]![i]!);
+    const endless = ways.filter(({ w }) => w.supplies.length === 0);
+    free += ask.rest * Math.max(0, ...endless.map(({ w }) => w.gain));
+    ask.tails.forEach((p, j) => {
+      let base = 0;
+      let baseWay = -1;
+      const options: Slot['options'] = [];
+      for (const { w, i } of ways) {
+        const mass = massOfMends(ask, w, j + 1) - massOfMends(ask, w, j);
+        const gain = p * w.gain;
+        if (mass > 0) options.push({ way: i, mass, gain });
+        else if (gain > base) {
+          base = gain;
+          baseWay = i;
+        }
+      }
+      const worth = options
+        .filter((o) => o.gain > base + 1e-12)
+        .sort((x, y) => x.mass - y.mass || y.gain - x.gain)
+        .filter((o, k, all) => all.slice(0, k).every((x) => x.gain < o.gain));
+      free += base;
+      if (worth.length > 0 || baseWay >= 0) slots.push({ ask: a, mend: j, base, baseWay, options: worth });
+    });
+  });
+  return { slots, free };
+}
+
+/** What stocks of so many grams can save at most, for every whole gram up to a limit; `best[m]` is beyond what weighs nothing. */
+export function stockCurve(slots: readonly Slot[], most: number): Float64Array {
+  const best = new Float64Array(most + 1);
+  for (const s of slots) takeSlot(best, s, null);
+  return best;
+}
+
+/** Adds one slot: each option or none. Downwards, so that a slot is used once. */
+function takeSlot(best: Float64Array, s: Slot, choice: Int8Array | null): void {
+  if (s.options.length === 0) return;
+  const least = Math.ceil(s.options[0]!.mass);
+  for (let m = best.length - 1; m >= least; m--) {
+    let value = best[m]!;
+    let taken = -1;
+    for (let o = 0; o < s.options.length; o++) {
+      const { mass, gain } = s.options[o]!;
+      const from = m - Math.ceil(mass);
+      if (from < 0) break;
+      const with_ = best[from]! + gain - s.base;
+      if (with_ > value + 1e-12) {
+        value = with_;
+        taken = o;
+      }
+    }
+    best[m] = value;
+    if (choice) choice[m] = taken;
+  }
+}
+
+/** A mend that a kit is stocked for. */
+export interface StockedMend {
+  ask: number;
+  mend: number;
+  way: number;
+}
+
+/** The mends behind one limit of the curve. */
+export function stockedAt(slots: readonly Slot[], limits: readonly number[]): StockedMend[][] {
+  const most = Math.max(0, ...limits);
+  const best = new Float64Array(most + 1);
+  const choices = slots.map((s) => {
+    const choice = new Int8Array(most + 1).fill(-1);
+    takeSlot(best, s, choice);
+    return choice;
+  });
+  return limits.map((limit) => {
+    const out: StockedMend[] = [];
+    let m = limit;
+    for (let i = slots.length - 1; i >= 0; i--) {
+      const o = choices[i]![m]!;
+      if (o < 0) continue;
+      const option = slots[i]!.options[o]!;
+      out.push({ ask: slots[i]!.ask, mend: slots[i]!.mend, way: option.way });
+      m -= Math.ceil(option.mass);
+    }
+    return out.reverse();
+  });
+}

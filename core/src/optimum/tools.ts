@@ -1,0 +1,35 @@
+import { taskDone } from '../cover/index.js';
+import type { KitProblem, Requirement } from './problem.js';
+
+/** Whether so many copies of each piece do a requirement. Does not look at the sets of items, and so checks them. */
+export function does(problem: KitProblem, r: Requirement, counts: readonly number[]): boolean {
+  if ('does' in r.by) {
+    const { does: what, count } = r.by;
+    return problem.pieces.reduce((n, p, i) => n + (p.functions.includes(what) ? counts[i]! : 0), 0) >= count;
+  }
+  if (r.by.any) return r.sets.some((set) => holds(problem, set, counts));
+  return taskDone(r.by.head, counts);
+}
+/** Whether the copies include a set of items. */
+const holds = (problem: KitProblem, set: readonly number[], counts: readonly number[]): boolean => {
+  const need = new Map<number, number>();
+  for (const i of set) need.set(problem.items.owner[i]!, (need.get(problem.items.owner[i]!) ?? 0) + 1);
+  return [...need].every(([p, n]) => counts[p]! >= n);
+};
+
+/** For each ask, which of its ways so many copies of each piece allow. */
+export function availableWays(problem: KitProblem, counts: readonly number[]): boolean[][] {
+  const done = problem.requirements.map((r) => does(problem, r, counts));
+  return problem.asks.map((a) => a.ways.map((w) => w.requires.every((n) => done[n]!)));
+}
+
+/** Copies of each piece from taken items. */
+export function countsOf(problem: KitProblem, taken: readonly boolean[]): number[] {
+  const counts = problem.pieces.map(() => 0);
+  problem.items.owner.forEach((p, i) => {
+    if (taken[i]) counts[p]!++;
+  });
+  return counts;
+}
+export const toolMassOf = (problem: KitProblem, counts: readonly number[]): number =>
+  problem.pieces.reduce((s, p, i) => s + counts[i]! * p.mass, 0);

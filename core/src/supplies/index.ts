@@ -1,0 +1,3 @@
+export * from './kinds.js';
+export * from './fitSheet.js';
+export * from './supply.js';
