@@ -75,7 +75,8 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
       name: p.piece.name,
       count: p.count,
       mass: p.piece.mass * p.count,
-      neededBy: p.needed.map((id) => fastener.get(id) ?? id),
+      neededBy: p.neededNames,
+      hours: p.hours,
       serves: p.serves,
     })),
     spares: kit.spares.map((s) => ({ name: s.name, quantity: s.quantity, mass: s.mass, buy: s.buy })),
@@ -87,6 +88,7 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
         cure: f.cure ? f.cure.buy.map((p) => p.name) : null,
       })),
     missing: kit.missing,
+    mends: kit.mends.map((m) => ({ trouble: m.name, way: m.wayName, grade: m.grade, hoursSaved: m.hoursSaved })),
     places: answer.packing.stowed.map((s) => ({
       item: s.item.name,
       place: s.placeId ? (place.get(s.placeId) ?? null) : null,

@@ -127,7 +127,11 @@ export function demoGarage(): GarageDocument {
         ['bolt M6', 8],
         ['dressing', 4],
         ['spare key', 1],
-        ['cable inner', 1, { fittedOn: bikes[0]!.id, fits: 'barrel 8, pear 5, 1100 mm', note: 'Lies beside the live one.' }],
+        [
+          'cable inner',
+          1,
+          { fittedOn: bikes[0]!.id, fits: 'barrel 8, pear 5, 1100 mm', note: 'Lies beside the live one.' },
+        ],
       ] as [Supply['kind'], number, Partial<Supply>?][]
     ).map(([kind, quantity, more]) => newSupply({ id: id('supply'), kind, quantity, ...more })),
     // What the made-up rider wrote down of earlier rides.

@@ -95,8 +95,7 @@ describe('the demo', () => {
         expect(m.troubleId).toBe(e.trouble.id);
         // Straight sums over how often it happens, far beyond where anything is left.
         const n = Array.from({ length: 400 }, (_, j) => countPmf(j, law));
-        if (e.trouble.stops && m.mends !== Infinity)
-          home *= n.reduce((s, p, j) => (j <= m.mends ? s + p : s), 0);
+        if (e.trouble.stops && m.mends !== Infinity) home *= n.reduce((s, p, j) => (j <= m.mends ? s + p : s), 0);
         // What each mend of a run of so many is worth: the stock set aside for it, then what uses nothing up.
         const stock = kit.spares.flatMap((x) => x.for.filter((f) => f.trouble === m.name).map((f) => f.mends));
         const worth = (w: (typeof m.ways)[number]) => Math.max(0, e.without - w.hours) * w.worth;
@@ -116,7 +115,8 @@ describe('the demo', () => {
   });
   test('everything in the kit is stowed once', () => {
     for (const a of answers) {
-      const things = a.kit.pieces.reduce((n, p) => n + p.count, 0) + a.kit.spares.filter((x) => x.quantity > x.fitted).length;
+      const things =
+        a.kit.pieces.reduce((n, p) => n + p.count, 0) + a.kit.spares.filter((x) => x.quantity > x.fitted).length;
       expect(a.packing.stowed).toHaveLength(things);
       expect(a.packing.stowed.reduce((s, x) => s + x.item.mass, 0)).toBeCloseTo(a.kit.mass, 6);
       expect(

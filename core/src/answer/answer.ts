@@ -13,19 +13,11 @@ import {
 } from '../chains/index.js';
 import { chainsBy, type Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase } from '../kit/index.js';
-import {
-  allEnough,
-  pooled,
-  exposuresIn,
-  stockDemands,
-  stocksFor,
-  type Exposure,
-  type Stock,
-} from '../odds/index.js';
+import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase, type KitHint } from '../kit/index.js';
+import { allEnough, pooled, exposuresIn, stockDemands, stocksFor, type Exposure, type Stock } from '../odds/index.js';
 import type { Ridden } from '../simulate/index.js';
 import { stockOf, supplyKind } from '../supplies/index.js';
-import { assign, type Packing, type StowItem } from '../stow/index.js';
+import { assign, placesOf, type Packing, type StowItem } from '../stow/index.js';
 import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
 
 /** Which bike and trip of a garage are asked about. */
@@ -34,6 +26,8 @@ export interface Question {
   tripId: string | null;
   /** ISO date, for what has passed its own; without it dates do not count. */
   today?: string | null;
+  /** A kit that a longer search found for the same question; looked at again before it is taken. */
+  hint?: KitHint | null;
 }
 
 /** A fastener's answer in the form that screens, print and the command line use. */
@@ -153,21 +147,23 @@ export function stowItems(kit: Kit): StowItem[] {
       uses,
     })),
   );
-  const spares = kit.spares.filter((s) => s.quantity > s.fitted).map((spare): StowItem => {
-    const packed = spare.quantity - spare.fitted;
-    const { size, traits } = supplyKind(spare.kind);
-    // A packet grows in its thinnest direction.
-    return {
-      key: `supply ${spare.kind}`,
-      name: packed > 1 ? `${spare.name} ×${packed}` : spare.name,
-      kind: spare.kind,
-      mass: spare.mass,
-      size: packet(size, packed),
-      volume: boxVolume({ size }) * packed,
-      traits,
-      uses: spare.expected,
-    };
-  });
+  const spares = kit.spares
+    .filter((s) => s.quantity > s.fitted)
+    .map((spare): StowItem => {
+      const packed = spare.quantity - spare.fitted;
+      const { size, traits } = supplyKind(spare.kind);
+      // A packet grows in its thinnest direction.
+      return {
+        key: `supply ${spare.kind}`,
+        name: packed > 1 ? `${spare.name} ×${packed}` : spare.name,
+        kind: spare.kind,
+        mass: spare.mass,
+        size: packet(size, packed),
+        volume: boxVolume({ size }) * packed,
+        traits,
+        uses: spare.expected,
+      };
+    });
   return [...pieces, ...spares];
 }
 
@@ -247,7 +243,7 @@ export function answerFor(
   onPhase('kit');
   const { owned } = stockOf(doc.supplies, bike, question.today ?? null);
   const { tools, problem: whole } = memory.tools(doc, question, finder, list);
-  const { kit, problem } = chosenKit(doc, question, whole, solve, owned);
+  const { kit, problem } = chosenKit(doc, question, whole, solve, owned, question.hint ?? null);
   const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
   const kitUse = Object.fromEntries(
     tools.reaches.flatMap((r) => {
@@ -260,7 +256,10 @@ export function answerFor(
   onPhase('stow');
   const packing = assign(
     stowItems(kit),
-    doc.places.filter((p) => p.bikeId === bike.id),
+    placesOf(
+      doc.places.filter((p) => p.bikeId === bike.id),
+      practice.lives,
+    ),
     doc.pins.filter((p) => p.bikeId === bike.id),
     bike,
   );

@@ -1,2 +1,3 @@
 export * from './answer.js';
 export * from './switches.js';
+export * from './prevention.js';

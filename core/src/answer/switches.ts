@@ -1,7 +1,7 @@
 import { practiceSchema, type Practice } from '../chains/index.js';
 import type { Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { answerFor, AnswerMemory, type Question } from './answer.js';
+import { answerFor, AnswerMemory, type Answer, type Question } from './answer.js';
 
 /** The switches whose positions are compared. Where the tools come from is left out: a kit of the whole catalogue takes long to prove. */
 export const SWITCHES = [
@@ -35,8 +35,12 @@ export interface SwitchCost {
   home: number;
   /** Heads that the kit reaches more (or fewer). */
   reached: number;
+  /** Things more (or fewer) that no place takes. */
+  loose: number;
   proven: boolean;
 }
+
+const looseIn = (a: Answer) => a.packing.stowed.filter((s) => s.placeId === null).length;
 
 /**
  * What each other position of each switch costs or saves here: both kits are solved whole.
@@ -52,11 +56,11 @@ export function switchCosts(
   const kitWith = (change: Partial<Practice>) =>
     answerFor(
       { ...doc, garage: { ...doc.garage, practice: practiceSchema.parse({ ...practice, ...change }) } },
-      question,
+      { ...question, hint: null },
       solve,
       () => {},
       new AnswerMemory(),
-    ).kit;
+    );
   const now = kitWith({});
   const asked = SWITCHES.flatMap((key) =>
     practiceSchema.shape[key].options
@@ -65,15 +69,17 @@ export function switchCosts(
   );
   return asked.map(({ key, position }, i): SwitchCost => {
     onProgress(i / asked.length);
-    const kit = kitWith({ [key]: position } as Partial<Practice>);
+    const then = kitWith({ [key]: position } as Partial<Practice>);
+    const { kit } = then;
     return {
       key,
       position,
-      grams: Math.round((kit.mass - now.mass) * 10) / 10,
-      hours: kit.saved - now.saved,
-      home: kit.home - now.home,
-      reached: kit.reached.length - now.reached.length,
-      proven: kit.proven && now.proven,
+      grams: Math.round((kit.mass - now.kit.mass) * 10) / 10,
+      hours: kit.saved - now.kit.saved,
+      home: kit.home - now.kit.home,
+      reached: kit.reached.length - now.kit.reached.length,
+      loose: looseIn(then) - looseIn(now),
+      proven: kit.proven && now.kit.proven,
     };
   });
 }

@@ -145,7 +145,12 @@ function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[], done
 }
 
 /** One option of each choice, with its functions. The columns come after those of the pieces, in the order of the choices. */
-function addChoices(b: MilpBuilder, problem: CoverProblem, x: readonly number[], cost: (option: number) => number): number[] {
+function addChoices(
+  b: MilpBuilder,
+  problem: CoverProblem,
+  x: readonly number[],
+  cost: (option: number) => number,
+): number[] {
   const columns: number[] = [];
   for (const { options } of problem.choices ?? []) {
     const mine = options.map((o) => {
@@ -336,7 +341,13 @@ function searched(
     return s + cost;
   }, 0);
   const total = counts.reduce((s, n, i) => s + n * main[i]!, 0) + optionTotal;
-  return { counts, options, total: total / TENTHS, proven: found.proven, gap: 1 - found.bound / Math.max(1, found.cost) };
+  return {
+    counts,
+    options,
+    total: total / TENTHS,
+    proven: found.proven,
+    gap: 1 - found.bound / Math.max(1, found.cost),
+  };
 }
 
 /** Whether the copies have the functions of an option. */
@@ -346,7 +357,8 @@ const optionMet = (
   counts: readonly number[],
 ): boolean =>
   option.functions.every(
-    ({ does, count }) => problem.pieces.reduce((n, p, i) => n + (p.functions.includes(does) ? counts[i]! : 0), 0) >= count,
+    ({ does, count }) =>
+      problem.pieces.reduce((n, p, i) => n + (p.functions.includes(does) ? counts[i]! : 0), 0) >= count,
   );
 
 const STUCK = 'no set of pieces meets the marks: take "never" off a piece that is needed';
@@ -441,7 +453,11 @@ function leastFor(
       answer = { counts, options, total: total / TENTHS, proven: solved.status === 'optimal', gap };
       if (!answer.proven) return answer;
     } else answer = { ...answer, counts, options };
-    limits.push({ costs, upper: sum(costs) + (costs === main ? onOptions : 0), options: costs === main ? ofOptions : [] });
+    limits.push({
+      costs,
+      upper: sum(costs) + (costs === main ? onOptions : 0),
+      options: costs === main ? ofOptions : [],
+    });
   }
   return answer!;
 }

@@ -1,11 +1,16 @@
-import { GRADES } from '../mends/index.js';
 import type { Kit, Mend } from './kit.js';
 
 /** What a kit gives one bike against a trouble, over the parts that it is looked at in, such as threads. */
 export interface TroubleSum {
   troubleId: string;
-  /** The worst grade over its parts; null when some part has no way at all. */
+  /** Grade and way of its greatest part; null when that has no way at all. */
   grade: Mend['grade'];
+  wayName: string;
+  /** Hours of that part, saved and left. */
+  stake: number;
+  /** Parts, and those of them that are not met at the grade asked for. */
+  parts: number;
+  partsBelow: number;
   /** The least over its parts. */
   mends: number;
   covered: number;
@@ -21,14 +26,19 @@ export function byTrouble(kit: Pick<Kit, 'mends'>, bikeId: string): Map<string, 
   for (const m of kit.mends) {
     if (m.bikeId !== bikeId) continue;
     const known = out.get(m.troubleId);
+    const stake = m.hoursSaved + m.hoursLeft;
+    const { troubleId, grade, wayName, mends, covered, below, hoursSaved, hoursLeft } = m;
     if (!known) {
-      const { troubleId, grade, mends, covered, below, hoursSaved, hoursLeft } = m;
-      out.set(troubleId, { troubleId, grade, mends, covered, lacks: [...m.lacks], below, hoursSaved, hoursLeft });
+      const partsBelow = Number(below);
+      out.set(troubleId, {
+        ...{ troubleId, grade, wayName, stake, mends, covered, lacks: [...m.lacks], below, hoursSaved, hoursLeft },
+        ...{ parts: 1, partsBelow },
+      });
       continue;
     }
-    const worst = (a: Mend['grade'], b: Mend['grade']) =>
-      a === null || b === null ? null : GRADES.indexOf(a) > GRADES.indexOf(b) ? a : b;
-    known.grade = worst(known.grade, m.grade);
+    known.parts++;
+    known.partsBelow += Number(below);
+    if (stake > known.stake) Object.assign(known, { grade, wayName, stake });
     known.mends = Math.min(known.mends, m.mends);
     known.covered *= m.covered;
     known.lacks = [...new Set([...known.lacks, ...m.lacks])];

@@ -19,10 +19,17 @@ export interface Done {
 }
 
 /** How a kit does each ask: what it is stocked for where that is better than what weighs nothing. */
-export function doneWith(problem: KitProblem, contents: Contents): { available: boolean[][]; done: Done[] } {
-  const available = availableWays(problem, contents.counts);
+export function doneWith(
+  problem: KitProblem,
+  contents: Contents,
+  known: boolean[][] | null = null,
+): { available: boolean[][]; done: Done[] } {
+  const available = known ?? availableWays(problem, contents.counts);
   const done: Done[] = problem.asks.map((a, i) => {
-    const endless = bestOf(a, a.ways.map((w, k) => available[i]![k]! && w.supplies.length === 0));
+    const endless = bestOf(
+      a,
+      a.ways.map((w, k) => available[i]![k]! && w.supplies.length === 0),
+    );
     return { by: a.tails.map(() => endless), beyond: endless };
   });
   for (const s of slotsOf(problem, available).slots) if (s.baseWay >= 0) done[s.ask]!.by[s.mend] = s.baseWay;
@@ -81,7 +88,11 @@ export function homeWith(problem: KitProblem, contents: Contents): number {
 }
 
 /** Mends that given supplies allow, set aside one by one where the next mend saves the most; whoever rides shares them better. */
-export function stockedBy(problem: KitProblem, counts: readonly number[], supplies: ReadonlyMap<string, number>): StockedMend[] {
+export function stockedBy(
+  problem: KitProblem,
+  counts: readonly number[],
+  supplies: ReadonlyMap<string, number>,
+): StockedMend[] {
   const available = availableWays(problem, counts);
   const left = new Map(supplies);
   const taken = problem.asks.map(() => 0);
@@ -92,10 +103,14 @@ export function stockedBy(problem: KitProblem, counts: readonly number[], suppli
       const mend = taken[ask]!;
       const p = a.tails[mend];
       if (p === undefined) return;
-      const endless = bestOf(a, a.ways.map((w, k) => available[ask]![k]! && w.supplies.length === 0));
+      const endless = bestOf(
+        a,
+        a.ways.map((w, k) => available[ask]![k]! && w.supplies.length === 0),
+      );
       a.ways.forEach((w, way) => {
         if (!available[ask]![way] || w.supplies.length === 0) return;
-        if (w.supplies.some((s) => (left.get(s.kind) ?? 0) + (mend === 0 ? (a.fitted.get(s.kind) ?? 0) : 0) < s.units)) return;
+        if (w.supplies.some((s) => (left.get(s.kind) ?? 0) + (mend === 0 ? (a.fitted.get(s.kind) ?? 0) : 0) < s.units))
+          return;
         const worth = p * (w.gain - (endless >= 0 ? a.ways[endless]!.gain : 0));
         if (worth > 1e-12 && (!best || worth > best.worth)) best = { mend: { ask, mend, way }, worth };
       });
@@ -108,4 +123,3 @@ export function stockedBy(problem: KitProblem, counts: readonly number[], suppli
     out.push(b.mend);
   }
 }
-

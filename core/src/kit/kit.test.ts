@@ -47,7 +47,12 @@ const kitOf = (doc: GarageDocument, question: Partial<KitQuestion> = {}, withTri
 
 describe('functions that troubles ask for', () => {
   test('only from two trips in a hundred, and one pair of levers serves every flat', () => {
-    const of = (id: string, times: number) => certain(TROUBLES.find((t) => t.id === id)!, times, '');
+    const of = (id: string, times: number) =>
+      certain(
+        TROUBLES.find((t) => t.id === id)!,
+        times,
+        '',
+      );
     const rare = exposures(bike, trip).filter((e) => e.odds < 0.02 && e.odds > 0);
     expect(rare.length).toBeGreaterThan(3);
     expect(functionNeeds([of('puncture-tube', 1), of('tube-torn-front', 1), ...rare])).toEqual([
@@ -93,7 +98,10 @@ describe('the lightest kit', () => {
   });
   test('a piece marked always comes along', () => {
     const kit = kitOf(
-      garage([owned(combinationSpanner('10')), owned(functional('Charm', ['light'], 5, [10, 10, 10], 0), { mark: 'always' })]),
+      garage([
+        owned(combinationSpanner('10')),
+        owned(functional('Charm', ['light'], 5, [10, 10, 10], 0), { mark: 'always' }),
+      ]),
       {},
       false,
     );
@@ -118,12 +126,31 @@ describe('spares follow the odds', () => {
     const kit = kitOf(doc, { likely: 0 });
     const enough = kit.mends
       .filter((m) => m.mends < Infinity && kit.spares.some((s) => s.for.some((f) => f.trouble === m.name)))
-      .reduce((p, m) => p * countCdf(kit.spares.flatMap((s) => s.for).find((f) => f.trouble === m.name)!.mends, lawOf(doc, m.key)), 1);
+      .reduce(
+        (p, m) =>
+          p * countCdf(kit.spares.flatMap((s) => s.for).find((f) => f.trouble === m.name)!.mends, lawOf(doc, m.key)),
+        1,
+      );
     expect(kit.served).toBe(true);
     expect(enough).toBeGreaterThanOrEqual(trip.serviceLevel - 1e-9);
-    const lever = { id: uuid(90), kind: 'clutch lever' as const, quantity: 9, fits: '', bought: null, opened: null, condition: 'new' as const, note: '' };
-    const boxed = kitOf({ ...doc, fasteners: [hex('10', 'clutch lever')], supplies: [{ ...lever, fittedOn: null }] }, { likely: 0, grade: 'proper' });
-    const onBike = kitOf({ ...doc, fasteners: [hex('10', 'clutch lever')], supplies: [{ ...lever, fittedOn: bike.id }] }, { likely: 0, grade: 'proper' });
+    const lever = {
+      id: uuid(90),
+      kind: 'clutch lever' as const,
+      quantity: 9,
+      fits: '',
+      bought: null,
+      opened: null,
+      condition: 'new' as const,
+      note: '',
+    };
+    const boxed = kitOf(
+      { ...doc, fasteners: [hex('10', 'clutch lever')], supplies: [{ ...lever, fittedOn: null }] },
+      { likely: 0, grade: 'proper' },
+    );
+    const onBike = kitOf(
+      { ...doc, fasteners: [hex('10', 'clutch lever')], supplies: [{ ...lever, fittedOn: bike.id }] },
+      { likely: 0, grade: 'proper' },
+    );
     const levers = (k: Kit) => k.spares.find((s) => s.kind === 'clutch lever')!;
     expect(levers(boxed)).toMatchObject({ fitted: 0, buy: 0 });
     expect(levers(onBike).fitted).toBe(levers(onBike).quantity);
@@ -136,7 +163,18 @@ describe('spares follow the odds', () => {
         {
           ...garage([spanner, owned(functional('First aid', ['bandage'], 110, [110, 80, 35], 12))]),
           supplies: [
-            { id: uuid(90), kind: 'dressing', quantity: 9, fits: '', bought: null, opened: null, condition: 'new', fittedOn: null, note: '', ...fields },
+            {
+              id: uuid(90),
+              kind: 'dressing',
+              quantity: 9,
+              fits: '',
+              bought: null,
+              opened: null,
+              condition: 'new',
+              fittedOn: null,
+              note: '',
+              ...fields,
+            },
           ],
           trips: [{ ...trip, kit: { ...trip.kit, likely: 0, grade: 'proper' } }],
         },
@@ -151,12 +189,20 @@ describe('spares follow the odds', () => {
 });
 /** Law of an ask by its key, worked out anew. */
 function lawOf(doc: GarageDocument, key: string) {
-  const all = answerFor({ ...doc, trips: [{ ...trip, kit: { ...trip.kit, likely: 0 } }] }, { bikeId: bike.id, tripId: trip.id }, solve);
+  const all = answerFor(
+    { ...doc, trips: [{ ...trip, kit: { ...trip.kit, likely: 0 } }] },
+    { bikeId: bike.id, tripId: trip.id },
+    solve,
+  );
   return all.ridden.find((r) => r.key === key)!.law;
 }
 
 describe('the most under a limit', () => {
-  const pieces = () => [owned(combinationSpanner('10')), pump(), owned(functional('Strap', ['tow'], 260, [100, 60, 40], 9))];
+  const pieces = () => [
+    owned(combinationSpanner('10')),
+    pump(),
+    owned(functional('Strap', ['tow'], 260, [100, 60, 40], 9)),
+  ];
   test('keeps to the limit, saves more with more, and what was left out costs nothing', () => {
     const at = (mass: number) => kitOf(garage(pieces()), { ask: 'most', mass });
     const kits = [0, 100, 300, 800, 2500, 8000].map(at);
@@ -192,6 +238,8 @@ describe('measures taken before leaving', () => {
     expect(done.mass).toBeLessThanOrEqual(none.mass);
     expect(done.prevention.map((p) => p.id)).toEqual(['threadlocker']);
     expect(may.mass).toBe(Math.min(none.mass, done.mass));
-    expect(may.prevention.map((p) => p.id)).toEqual(may.mass < none.mass || may.saved > none.saved ? ['threadlocker'] : []);
+    expect(may.prevention.map((p) => p.id)).toEqual(
+      may.mass < none.mass || may.saved > none.saved ? ['threadlocker'] : [],
+    );
   });
 });

@@ -1,7 +1,8 @@
 import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/index.js';
 import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
-import type { KitProblem } from '../optimum/problem.js';
+import type { KitProblem, Requirement } from '../optimum/problem.js';
+import { does } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
 import { supplyKind } from '../supplies/index.js';
@@ -20,6 +21,8 @@ export interface KitPiece {
   neededNames: string[];
   /** Troubles whose mend it serves by what it does. */
   serves: string[];
+  /** Troubles whose mend turns a head with it. */
+  turnsFor: string[];
   /** Pieces that it stands in for, should they be lost or break. */
   standsInFor: string[];
   /** Whether it is in nobody's drawer yet. */
@@ -75,6 +78,7 @@ export interface Mend {
   ask: number;
   /** The best way that the kit has, and its grade; null when it has none. */
   way: number | null;
+  wayName: string;
   grade: Grade | null;
   /** Mends at ride-out or better that the kit allows; Infinity when nothing is used up. */
   mends: number;
@@ -88,6 +92,8 @@ export interface Mend {
   hoursLeft: number;
   /** All ways that the kit has, the best first. */
   ways: RiddenWay[];
+  /** The other known ways, with what keeps the kit from them. */
+  others: { name: string; why: string }[];
 }
 
 export interface Kit {
@@ -204,6 +210,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   // Expected uses: of what does something by the mends that ask for it, of what turns heads by the mends that turn them.
   const uses = new Map<string, number>();
   const serves = new Map<string, Set<string>>();
+  const turnsFor = new Map<string, Set<string>>();
   asks.forEach((a, i) => {
     const w = done[i]!.by[0] ?? done[i]!.beyond;
     if (w < 0) return;
@@ -217,8 +224,13 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
         });
       else {
         const reach = reaches.find((r) => r.fastener.id === by.fasteners[0]);
-        const ids = new Set((reach ? (chainsBy(reach, carried) ?? []) : []).flatMap((c) => c.links.map((l) => l.piece.id)));
-        for (const id of ids) uses.set(id, (uses.get(id) ?? 0) + a.law.mean);
+        const ids = new Set(
+          (reach ? (chainsBy(reach, carried) ?? []) : []).flatMap((c) => c.links.map((l) => l.piece.id)),
+        );
+        for (const id of ids) {
+          uses.set(id, (uses.get(id) ?? 0) + a.law.mean);
+          turnsFor.set(id, (turnsFor.get(id) ?? new Set()).add(a.exposure.trouble.name));
+        }
       }
     }
   });
@@ -237,6 +249,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
         needed,
         neededNames: needed.map((id) => nameOf.get(id) ?? ''),
         serves: serving,
+        turnsFor: [...(turnsFor.get(piece.id) ?? [])],
         standsInFor: needed.length > 0 || serving.length > 0 ? [] : standsInFor(i),
         toBuy: offered.has(piece.id),
         uses: uses.get(piece.id) ?? 0,
@@ -262,6 +275,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
       bikeId: a.bikeId,
       ask: i,
       way: way >= 0 ? way : null,
+      wayName: best?.way.name ?? '',
       grade: best?.grade ?? null,
       mends: homes,
       lacks: best && best.grade === 'proper' ? [] : [...new Set(a.barred.map((b) => b.why))],
@@ -279,6 +293,19 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
           holds: w.way.holds,
           home: gradeMeets(w.grade, 'ride-out'),
         })),
+      others: [
+        ...a.ways.flatMap((w, k) =>
+          available[i]![k]!
+            ? []
+            : [
+                {
+                  name: w.way.name,
+                  why: `left at home: ${[...new Set(w.requires.filter((n) => !does(problem, problem.requirements[n]!, counts)).map((n) => wordsOf(problem.requirements[n]!)))].join(', ')}`,
+                },
+              ],
+        ),
+        ...a.barred.map((b) => ({ name: b.way.name, why: b.why })),
+      ],
     };
   });
 
@@ -291,8 +318,10 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     kitSpares.reduce((s, k) => s + boxVolume(supplyKind(k.kind)) * (k.quantity - k.fitted), 0);
   const missing = new Map<FunctionNeed['does'], number>();
   for (const a of planOf(problem).unmet)
-    for (const b of asks[a]!.barred) for (const f of b.lacks) missing.set(f.does, Math.max(missing.get(f.does) ?? 0, f.count));
-  const able = (does: FunctionNeed['does']) => pieces.reduce((n, p) => n + (p.functions.includes(does) && p.mark !== 'never' ? p.count : 0), 0);
+    for (const b of asks[a]!.barred)
+      for (const f of b.lacks) missing.set(f.does, Math.max(missing.get(f.does) ?? 0, f.count));
+  const able = (does: FunctionNeed['does']) =>
+    pieces.reduce((n, p) => n + (p.functions.includes(does) && p.mark !== 'never' ? p.count : 0), 0);
   return {
     pieces: kitPieces,
     spares: kitSpares,
@@ -322,6 +351,14 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   };
 }
 
+/** A requirement in words. */
+const wordsOf = (r: Requirement): string =>
+  'does' in r.by
+    ? r.by.count > 1
+      ? `${r.by.count} pieces to ${r.by.does}`
+      : `a piece to ${r.by.does}`
+    : `tools for the ${r.label.toLowerCase()}`;
+
 function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, saved: readonly number[]): KitSpare[] {
   const { asks } = problem;
   const units = facts.supplies ?? unitsOf(problem, contents.stocked);
@@ -332,7 +369,8 @@ function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, save
       const { name, unit, mass } = supplyKind(kind);
       const mine = new Map<number, number>();
       for (const s of contents.stocked)
-        if (asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind)) mine.set(s.ask, (mine.get(s.ask) ?? 0) + 1);
+        if (asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind))
+          mine.set(s.ask, (mine.get(s.ask) ?? 0) + 1);
       const per = (ask: number) =>
         contents.stocked.find((s) => s.ask === ask && asks[ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind))!;
       const parts = [...mine].map(([ask, mends]) => {
@@ -342,7 +380,10 @@ function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, save
       const onBike = Math.min(quantity, fitted.get(kind) ?? 0);
       const rest = contents.stocked.filter((s) => !asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind));
       const left = doneWith(problem, { counts: contents.counts, stocked: rest });
-      const hours = [...mine.keys()].reduce((s, a) => s + saved[a]! - savedBy(asks[a]!, left.done[a]!, (w) => w.hours), 0);
+      const hours = [...mine.keys()].reduce(
+        (s, a) => s + saved[a]! - savedBy(asks[a]!, left.done[a]!, (w) => w.hours),
+        0,
+      );
       const have = facts.owned.get(kind) ?? 0;
       const enough = parts.reduce((p, x) => p * countCdf(x.mends, asks[x.ask]!.law), 1);
       return {
@@ -359,10 +400,14 @@ function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, save
         for: parts.map(({ trouble, mends, units: n }) => ({ trouble, mends, units: n })),
         hours,
         formula: `${parts
-          .map((x) => `${x.trouble}: ${x.mends} ${x.mends === 1 ? 'mend' : 'mends'} × ${x.units}, Λ ${asks[x.ask]!.law.mean.toFixed(3)}`)
-          .join('; ')}. They suffice on ${(100 * enough).toFixed(1)} % of trips.${onBike > 0 ? ` ${onBike} of it sits on the bike.` : ''}`,
+          .map(
+            (x) =>
+              `${x.trouble}: ${x.mends} ${x.mends === 1 ? 'mend' : 'mends'} × ${x.units}, Λ ${asks[x.ask]!.law.mean.toFixed(3)}`,
+          )
+          .join(
+            '; ',
+          )}. They suffice on ${(100 * enough).toFixed(1)} % of trips.${onBike > 0 ? ` ${onBike} of it sits on the bike.` : ''}`,
       };
     })
     .sort((a, b) => b.mass - a.mass || (a.kind < b.kind ? -1 : 1));
 }
-

@@ -1,5 +1,12 @@
 import { ChainFinder, modeFit, reachOf, type Practice, type Reach } from '../chains/index.js';
-import { coverProblem, lightestSet, type Choice, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
+import {
+  coverProblem,
+  lightestSet,
+  type Choice,
+  type FunctionNeed,
+  type Lightest,
+  type Solve,
+} from '../cover/index.js';
 import type { Fastener } from '../bike/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { exposuresIn, type Exposure } from '../odds/index.js';
@@ -111,7 +118,12 @@ function headCase(
   const fasteners = fastenersFor(doc, bike.id, trip);
   const drawer = usablePieces(doc.pieces, bike.id);
   const inUse = (pieces: readonly Piece[]) => pieces.filter((p) => p.mark !== 'never');
-  const rest = { functions: [], choices: [], practice, losable: losableIn(practice.doubles, trip ? tripDays(trip) : 0) };
+  const rest = {
+    functions: [],
+    choices: [],
+    practice,
+    losable: losableIn(practice.doubles, trip ? tripDays(trip) : 0),
+  };
   if (practice.from === 'catalogue') {
     const pieces = useful(offeredPieces(practice.quality), fasteners, functions);
     const all = new ChainFinder(pieces, practice);

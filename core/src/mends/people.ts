@@ -13,8 +13,18 @@ export const PEOPLE: Trouble[] = [
     stops: false,
     nuisance: 2,
     ways: [
-      way('Clean and dress it', 'proper', 18, 2, ['Stop the bikes above and below, look at the rider first', 'Clean with water'], ['Dress it <dressing ×2> [bandage]', 'Look again in an hour'], { caution: AID }),
-      way('A clean cloth tied round', 'limp', 15, 1, ['Clean cloth on it, pressed'], [], { caution: 'A cable tie or cord is no tourniquet. Wounds are not glued by the roadside on a program’s word.' }),
+      way(
+        'Clean and dress it',
+        'proper',
+        18,
+        2,
+        ['Stop the bikes above and below, look at the rider first', 'Clean with water'],
+        ['Dress it <dressing ×2> [bandage]', 'Look again in an hour'],
+        { caution: AID },
+      ),
+      way('A clean cloth tied round', 'limp', 15, 1, ['Clean cloth on it, pressed'], [], {
+        caution: 'A cable tie or cord is no tourniquet. Wounds are not glued by the roadside on a program’s word.',
+      }),
     ],
   }),
   trouble({
@@ -24,7 +34,15 @@ export const PEOPLE: Trouble[] = [
     byFall: true,
     rate: per(0.001, 0.002, 0.006),
     ways: [
-      way('Call for help, keep warm, stay', 'ride-out', 60, 2, ['Call first; note place and time', 'Stop bleeding with what is in the kit [bandage]'], ['Blanket under and over [shelter]', 'Light and whistle for who comes [light] [signal]'], { holds: 0, caution: 'Call for help first. Training before tools. A signal is for emergencies.' }),
+      way(
+        'Call for help, keep warm, stay',
+        'ride-out',
+        60,
+        2,
+        ['Call first; note place and time', 'Stop bleeding with what is in the kit [bandage]'],
+        ['Blanket under and over [shelter]', 'Light and whistle for who comes [light] [signal]'],
+        { holds: 0, caution: 'Call for help first. Training before tools. A signal is for emergencies.' },
+      ),
     ],
   }),
   trouble({
@@ -34,7 +52,20 @@ export const PEOPLE: Trouble[] = [
     rate: per(0.004, 0.006, 0.01),
     stops: false,
     nuisance: 1,
-    ways: [way('Cool and cover it', 'proper', 15, 1, ['Ten minutes of cool water'], ['Burn dressing, loose <burn dressing>'], { caution: AID }), way('Water and a clean cloth', 'ride-out', 20, 1, ['Ten minutes of cool water'], ['Cloth, loose'], { caution: AID })],
+    ways: [
+      way(
+        'Cool and cover it',
+        'proper',
+        15,
+        1,
+        ['Ten minutes of cool water'],
+        ['Burn dressing, loose <burn dressing>'],
+        { caution: AID },
+      ),
+      way('Water and a clean cloth', 'ride-out', 20, 1, ['Ten minutes of cool water'], ['Cloth, loose'], {
+        caution: AID,
+      }),
+    ],
   }),
   trouble({
     id: 'eye',
@@ -43,7 +74,18 @@ export const PEOPLE: Trouble[] = [
     rate: per(0.003, 0.01, 0.02),
     stops: false,
     nuisance: 0.8,
-    ways: [way('Wash it out, spare lens', 'proper', 10, 1, ['Wash with clean water, do not rub'], ['Spare lens in <goggle lens>'], { caution: AID }), way('Visor down, slowly', 'ride-out', 10, 1, ['Wash with clean water, do not rub'])],
+    ways: [
+      way(
+        'Wash it out, spare lens',
+        'proper',
+        10,
+        1,
+        ['Wash with clean water, do not rub'],
+        ['Spare lens in <goggle lens>'],
+        { caution: AID },
+      ),
+      way('Visor down, slowly', 'ride-out', 10, 1, ['Wash with clean water, do not rub']),
+    ],
   }),
   trouble({
     id: 'boots-gear',
@@ -53,7 +95,16 @@ export const PEOPLE: Trouble[] = [
     rate: per(0.003, 0.006, 0.012),
     stops: false,
     nuisance: 0.6,
-    ways: [way('Tape and ties', 'ride-out', 10, 1, ['Tape round the sole or the frame <cloth tape>'], ['A tie where a buckle was <cable tie>'])],
+    ways: [
+      way(
+        'Tape and ties',
+        'ride-out',
+        10,
+        1,
+        ['Tape round the sole or the frame <cloth tape>'],
+        ['A tie where a buckle was <cable tie>'],
+      ),
+    ],
   }),
   trouble({
     id: 'heat-thirst',
@@ -63,7 +114,15 @@ export const PEOPLE: Trouble[] = [
     stops: false,
     nuisance: 3,
     ways: [
-      way('Treat what there is', 'proper', 40, 1, ['Fill from running water, let mud settle'], ['A tablet to each litre, wait half an hour <water tablet ×2>'], { caution: 'Water from the wild: treat it.' }),
+      way(
+        'Treat what there is',
+        'proper',
+        40,
+        1,
+        ['Fill from running water, let mud settle'],
+        ['A tablet to each litre, wait half an hour <water tablet ×2>'],
+        { caution: 'Water from the wild: treat it.' },
+      ),
       way('Share, rest in the shade', 'ride-out', 60, 1, ['Shade until the heat is over'], [], { when: ['company'] }),
     ],
   }),
@@ -75,7 +134,19 @@ export const PEOPLE: Trouble[] = [
     stops: false,
     nuisance: 6,
     ways: [
-      way('Shelter, light, fire, wait for the day', 'proper', 120, 1, ['Off the track, out of the wind; tell somebody where you are', 'Blanket or bag, insulation from below [shelter]', 'Light in hand [light]'], ['Fire only where it may burn [fire]'], { caution: 'A signal is for emergencies. Fires: bans and season.' }),
+      way(
+        'Shelter, light, fire, wait for the day',
+        'proper',
+        120,
+        1,
+        [
+          'Off the track, out of the wind; tell somebody where you are',
+          'Blanket or bag, insulation from below [shelter]',
+          'Light in hand [light]',
+        ],
+        ['Fire only where it may burn [fire]'],
+        { caution: 'A signal is for emergencies. Fires: bans and season.' },
+      ),
       way('Huddle behind the bikes', 'limp', 120, 1, ['All clothes on, seat and bags under you']),
     ],
   }),
@@ -96,9 +167,27 @@ export const PEOPLE: Trouble[] = [
     stops: false,
     nuisance: 3,
     ways: [
-      way('Strap and many hands', 'proper', 42, 1, ['Luggage off; fuel tap shut', 'Strap low on the fork or frame [tow]'], ['Lift with the legs, pull along the track, not up'], { when: ['company'], caution: `${LIFT} ${TOWING}` }),
-      way('Pulley to a tree', 'proper', 70, 2, ['Luggage off', 'Anchor low, cord through the pulleys [haul]'], ['Take it up a hand at a time, stand aside of the cord'], { caution: `${LIFT} A cord under load cuts: nobody in line.` }),
-      way('Dig, lay branches, rest, try', 'ride-out', 110, 1, ['Luggage off; lay it over, fill the hole with stones and branches']),
+      way(
+        'Strap and many hands',
+        'proper',
+        42,
+        1,
+        ['Luggage off; fuel tap shut', 'Strap low on the fork or frame [tow]'],
+        ['Lift with the legs, pull along the track, not up'],
+        { when: ['company'], caution: `${LIFT} ${TOWING}` },
+      ),
+      way(
+        'Pulley to a tree',
+        'proper',
+        70,
+        2,
+        ['Luggage off', 'Anchor low, cord through the pulleys [haul]'],
+        ['Take it up a hand at a time, stand aside of the cord'],
+        { caution: `${LIFT} A cord under load cuts: nobody in line.` },
+      ),
+      way('Dig, lay branches, rest, try', 'ride-out', 110, 1, [
+        'Luggage off; lay it over, fill the hole with stones and branches',
+      ]),
     ],
   }),
   trouble({
@@ -107,8 +196,23 @@ export const PEOPLE: Trouble[] = [
     subject: 'getting out',
     rate: per(0.001, 0.002, 0.004),
     ways: [
-      way('Be towed to the road', 'limp', 90, 2, ['Strap wound round the bars, never tied [tow]'], ['Hold it by hand so that it can be let go; no faster than a run'], { when: ['company'], caution: TOWING }),
-      way('Walk out, fetch it later', 'limp', 240, 1, ['Hide and lock it; note the place; take water, papers, light'], ['Come back with a van']),
+      way(
+        'Be towed to the road',
+        'limp',
+        90,
+        2,
+        ['Strap wound round the bars, never tied [tow]'],
+        ['Hold it by hand so that it can be let go; no faster than a run'],
+        { when: ['company'], caution: TOWING },
+      ),
+      way(
+        'Walk out, fetch it later',
+        'limp',
+        240,
+        1,
+        ['Hide and lock it; note the place; take water, papers, light'],
+        ['Come back with a van'],
+      ),
     ],
   }),
 ];

@@ -12,7 +12,15 @@ export const SERVICES: Trouble[] = [
     stops: false,
     nuisance: 1.5,
     ways: [
-      way('Drain and fill', 'proper', 40, 2, ['Warm engine; drain into a can, none on the ground {oil drain}'], ['Drain plug with its ring, fill to the mark <engine oil ×2> {oil drain}'], { caution: 'Hot oil burns. Old oil goes to a collecting point.' }),
+      way(
+        'Drain and fill',
+        'proper',
+        40,
+        2,
+        ['Warm engine; drain into a can, none on the ground {oil drain}'],
+        ['Drain plug with its ring, fill to the mark <engine oil ×2> {oil drain}'],
+        { caution: 'Hot oil burns. Old oil goes to a collecting point.' },
+      ),
       way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up']),
     ],
   }),
@@ -23,7 +31,17 @@ export const SERVICES: Trouble[] = [
     service: ['oil filter'],
     stops: false,
     nuisance: 0.8,
-    ways: [way('Change it with the oil', 'proper', 20, 2, ['Cover off {oil filter}'], ['Filter the right way round, ring greased <oil filter> {oil filter}']), way('Have it done on the way', 'proper', 45, 1, ['Find a workshop along the way and ring up'])],
+    ways: [
+      way(
+        'Change it with the oil',
+        'proper',
+        20,
+        2,
+        ['Cover off {oil filter}'],
+        ['Filter the right way round, ring greased <oil filter> {oil filter}'],
+      ),
+      way('Have it done on the way', 'proper', 45, 1, ['Find a workshop along the way and ring up']),
+    ],
   }),
   trouble({
     id: 'service-air',
@@ -32,7 +50,17 @@ export const SERVICES: Trouble[] = [
     service: ['air filter'],
     stops: false,
     nuisance: 0.8,
-    ways: [way('Swap in the oiled one', 'proper', 20, 1, ['Cover off {air filter}'], ['The oiled one from its bag in <air filter> {air filter}']), way('Knock it out', 'ride-out', 20, 1, ['Cover off; knock the dust out {air filter}'], ['Back in {air filter}'])],
+    ways: [
+      way(
+        'Swap in the oiled one',
+        'proper',
+        20,
+        1,
+        ['Cover off {air filter}'],
+        ['The oiled one from its bag in <air filter> {air filter}'],
+      ),
+      way('Knock it out', 'ride-out', 20, 1, ['Cover off; knock the dust out {air filter}'], ['Back in {air filter}']),
+    ],
   }),
   trouble({
     id: 'service-chain',
@@ -42,7 +70,18 @@ export const SERVICES: Trouble[] = [
     only: { drive: 'chain' },
     stops: false,
     nuisance: 0.25,
-    ways: [way('Brush and lube', 'proper', 8, 1, ['Brush the worst off [brush]'], ['Lube the inside run, wheel turned by hand <chain lube>'], { caution: 'Engine off: fingers are lost between chain and sprocket.' }), way('Engine oil off the dipstick', 'ride-out', 8, 1, ['A drop on each roller'])],
+    ways: [
+      way(
+        'Brush and lube',
+        'proper',
+        8,
+        1,
+        ['Brush the worst off [brush]'],
+        ['Lube the inside run, wheel turned by hand <chain lube>'],
+        { caution: 'Engine off: fingers are lost between chain and sprocket.' },
+      ),
+      way('Engine oil off the dipstick', 'ride-out', 8, 1, ['A drop on each roller']),
+    ],
   }),
   trouble({
     id: 'service-pads',
@@ -51,7 +90,18 @@ export const SERVICES: Trouble[] = [
     service: ['brake pads'],
     stops: false,
     nuisance: 2,
-    ways: [way('New pads', 'proper', 30, 2, ['Pads’ pin or caliper off {brake pads}'], ['Pads in, pump the lever before riding off <brake pads> {brake pads}'], { caution: `${BRAKES} ${BY_HAND}` }), way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up'])],
+    ways: [
+      way(
+        'New pads',
+        'proper',
+        30,
+        2,
+        ['Pads’ pin or caliper off {brake pads}'],
+        ['Pads in, pump the lever before riding off <brake pads> {brake pads}'],
+        { caution: `${BRAKES} ${BY_HAND}` },
+      ),
+      way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up']),
+    ],
   }),
   trouble({
     id: 'service-plug',
@@ -60,7 +110,16 @@ export const SERVICES: Trouble[] = [
     service: ['spark plug'],
     stops: false,
     nuisance: 0.5,
-    ways: [way('New plug', 'proper', 25, 1, ['Lead off, dust blown away, plug out {plug}'], ['New plug by hand first, then tight <spark plug> {plug}'])],
+    ways: [
+      way(
+        'New plug',
+        'proper',
+        25,
+        1,
+        ['Lead off, dust blown away, plug out {plug}'],
+        ['New plug by hand first, then tight <spark plug> {plug}'],
+      ),
+    ],
   }),
   trouble({
     id: 'service-valves',
@@ -88,7 +147,15 @@ export const SERVICES: Trouble[] = [
     stops: false,
     nuisance: 0.4,
     ways: [
-      way('Gauge, then pump', 'proper', 12, 1, ['Let down by the gauge [gauge]'], ['Pump up before the tar [inflate]'], { caution: 'Low pressures pinch tubes and bend rims.' }),
+      way(
+        'Gauge, then pump',
+        'proper',
+        12,
+        1,
+        ['Let down by the gauge [gauge]'],
+        ['Pump up before the tar [inflate]'],
+        { caution: 'Low pressures pinch tubes and bend rims.' },
+      ),
       way('By the thumb', 'ride-out', 12, 1, ['Let down by counts'], ['Pump up by counts of strokes [inflate]']),
     ],
   }),

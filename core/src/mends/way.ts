@@ -21,7 +21,11 @@ export const mostSaved = (ways: readonly Pick<Way, 'minutes' | 'grade'>[], witho
 /** What a way asks of whoever does it: anybody, somebody handy, somebody who has done it before. */
 export const SKILLS = [1, 2, 3] as const;
 export type Skill = (typeof SKILLS)[number];
-export const SKILL_WORDS: Readonly<Record<Skill, (typeof HANDS)[number]>> = { 1: 'anybody', 2: 'handy', 3: 'has done it before' };
+export const SKILL_WORDS: Readonly<Record<Skill, (typeof HANDS)[number]>> = {
+  1: 'anybody',
+  2: 'handy',
+  3: 'has done it before',
+};
 
 /** What must be so on this trip for a way: somebody rides along, the bike starts by pushing. */
 export const CONDITIONS_OF_WAYS = ['company', 'pushes'] as const;
@@ -77,7 +81,8 @@ export function readStep(line: string): WayStep {
     if (head !== undefined) {
       const ifAny = head.endsWith('?');
       const role = (ifAny ? head.slice(0, -1) : head).trim();
-      if (!ROLES.includes(role as Role)) throw new RangeError(`no fastener has the job "${role}": choose one of ${ROLES.join(', ')}`);
+      if (!ROLES.includes(role as Role))
+        throw new RangeError(`no fastener has the job "${role}": choose one of ${ROLES.join(', ')}`);
       needs.push({ by: 'head', role: role as Role, ifAny });
     } else if (does !== undefined) {
       const [name, count] = counted(does);
@@ -89,7 +94,14 @@ export function readStep(line: string): WayStep {
       needs.push({ by: 'supply', kind, units });
     }
   }
-  return { text: line.replaceAll(MARK, '').replaceAll(/\s+/gu, ' ').replaceAll(/ ([.,;:])/gu, '$1').trim(), needs };
+  return {
+    text: line
+      .replaceAll(MARK, '')
+      .replaceAll(/\s+/gu, ' ')
+      .replaceAll(/ ([.,;:])/gu, '$1')
+      .trim(),
+    needs,
+  };
 }
 
 /** A way from what differs; its steps are read from their lines. */

@@ -33,10 +33,21 @@ const TIED = way(
   ['Ride at walking pace; look at the ties every km'],
   { caution: `Ties on a rim: walking pace. ${SLOW}` },
 );
-const WALK_FLAT = way('Ride on the flat, walking pace', 'limp', 60, 1, ['Stand, weight off the flat wheel, walking pace on soft ground'], [], {
-  caution: `It ruins tyre and maybe rim. ${SLOW}`,
-});
-const RE_STRING = ['Find it and mark it; leave what sits in it until all is at hand', 'Draw it out; rough the hole along its direction [ream]'];
+const WALK_FLAT = way(
+  'Ride on the flat, walking pace',
+  'limp',
+  60,
+  1,
+  ['Stand, weight off the flat wheel, walking pace on soft ground'],
+  [],
+  {
+    caution: `It ruins tyre and maybe rim. ${SLOW}`,
+  },
+);
+const RE_STRING = [
+  'Find it and mark it; leave what sits in it until all is at hand',
+  'Draw it out; rough the hole along its direction [ream]',
+];
 
 export const WHEELS: Trouble[] = [
   trouble({
@@ -80,8 +91,16 @@ export const WHEELS: Trouble[] = [
         'proper',
         60,
         2,
-        ['Break the axle loose before raising {front axle} {front axle pinch?}', 'Raise the front, wheel out', ...TYRE_OFF],
-        ['Put the tube in <front tube>', ...TYRE_ON, 'Wheel in, tighten axle, then pinch bolts {front axle} {front axle pinch?}'],
+        [
+          'Break the axle loose before raising {front axle} {front axle pinch?}',
+          'Raise the front, wheel out',
+          ...TYRE_OFF,
+        ],
+        [
+          'Put the tube in <front tube>',
+          ...TYRE_ON,
+          'Wheel in, tighten axle, then pinch bolts {front axle} {front axle pinch?}',
+        ],
         { caution: `${BY_HAND} ${LIFT}` },
       ),
       TIED,
@@ -100,8 +119,16 @@ export const WHEELS: Trouble[] = [
         'proper',
         72,
         2,
-        ['Break the axle loose before raising {rear axle}', 'Slacken the adjusters, raise, wheel out {chain adjuster?}', ...TYRE_OFF],
-        ['Put the tube in <rear tube>', ...TYRE_ON, 'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}'],
+        [
+          'Break the axle loose before raising {rear axle}',
+          'Slacken the adjusters, raise, wheel out {chain adjuster?}',
+          ...TYRE_OFF,
+        ],
+        [
+          'Put the tube in <rear tube>',
+          ...TYRE_ON,
+          'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}',
+        ],
         { caution: `${BY_HAND} ${LIFT}` },
       ),
       way(
@@ -109,8 +136,16 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         72,
         2,
-        ['Break the axle loose before raising {rear axle}', 'Slacken the adjusters, raise, wheel out {chain adjuster?}', ...TYRE_OFF],
-        ['Put the front tube in, little air first <front tube>', ...TYRE_ON, 'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}'],
+        [
+          'Break the axle loose before raising {rear axle}',
+          'Slacken the adjusters, raise, wheel out {chain adjuster?}',
+          ...TYRE_OFF,
+        ],
+        [
+          'Put the front tube in, little air first <front tube>',
+          ...TYRE_ON,
+          'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}',
+        ],
         { caution: `A front tube in the rear gets you out: ${SLOW} ${BY_HAND}` },
       ),
       TIED,
@@ -124,17 +159,44 @@ export const WHEELS: Trouble[] = [
     rate: per(0.02, 0.08, 0.15),
     only: { tyres: 'tubeless' },
     ways: [
-      way('Plug it with strings', 'ride-out', 30, 1, RE_STRING, ['Push the string in, leave two finger-widths, cut it off <plug string>', 'Pump up, spit on it, look again after 20 km [inflate]'], {
-        holds: 0.93,
-        caution: `A plugged tyre: ${SLOW}`,
-      }),
-      way('Plug it with a pin plug', 'ride-out', 25, 1, RE_STRING, ['Drive the pin plug in to its stop, cut it off <pin plug>', 'Pump up, look again after 20 km [inflate]'], {
-        holds: 0.85,
-        caution: `A plugged tyre: ${SLOW} Small holes only.`,
-      }),
-      way('Tube in the tubeless tyre', 'ride-out', 80, 3, [...OUT, ...TYRE_OFF, 'Take the tubeless valve out'], ['Put the tube in <front tube>', ...TYRE_ON, ...BACK], {
-        caution: `A tube in a tubeless tyre runs hot: ${SLOW} ${BY_HAND}`,
-      }),
+      way(
+        'Plug it with strings',
+        'ride-out',
+        30,
+        1,
+        RE_STRING,
+        [
+          'Push the string in, leave two finger-widths, cut it off <plug string>',
+          'Pump up, spit on it, look again after 20 km [inflate]',
+        ],
+        {
+          holds: 0.93,
+          caution: `A plugged tyre: ${SLOW}`,
+        },
+      ),
+      way(
+        'Plug it with a pin plug',
+        'ride-out',
+        25,
+        1,
+        RE_STRING,
+        ['Drive the pin plug in to its stop, cut it off <pin plug>', 'Pump up, look again after 20 km [inflate]'],
+        {
+          holds: 0.85,
+          caution: `A plugged tyre: ${SLOW} Small holes only.`,
+        },
+      ),
+      way(
+        'Tube in the tubeless tyre',
+        'ride-out',
+        80,
+        3,
+        [...OUT, ...TYRE_OFF, 'Take the tubeless valve out'],
+        ['Put the tube in <front tube>', ...TYRE_ON, ...BACK],
+        {
+          caution: `A tube in a tubeless tyre runs hot: ${SLOW} ${BY_HAND}`,
+        },
+      ),
       WALK_FLAT,
     ],
   }),
@@ -146,7 +208,14 @@ export const WHEELS: Trouble[] = [
     stops: false,
     nuisance: 1,
     ways: [
-      way('Pump it up at each stop', 'ride-out', 15, 1, ['Spit or soapy water: find where it bubbles'], ['Pump up; note the pressure and look at the next stop [inflate]']),
+      way(
+        'Pump it up at each stop',
+        'ride-out',
+        15,
+        1,
+        ['Spit or soapy water: find where it bubbles'],
+        ['Pump up; note the pressure and look at the next stop [inflate]'],
+      ),
       way('Ride slowly to the next pump', 'limp', 30, 1, ['Low speed, no luggage weight on that wheel']),
     ],
   }),
@@ -156,8 +225,23 @@ export const WHEELS: Trouble[] = [
     subject: 'wheels',
     rate: per(0.005, 0.01, 0.02),
     ways: [
-      way('New core', 'proper', 18, 1, ['Draw the old core {valve core}'], ['Screw the new core in <valve core> {valve core}', 'Pump up [inflate]']),
-      way('Tighten it, spit test', 'ride-out', 10, 1, ['Turn the core in, a touch {valve core}'], ['Pump up; a metal cap with a seal closes what is left [inflate]'], { holds: 0.5 }),
+      way(
+        'New core',
+        'proper',
+        18,
+        1,
+        ['Draw the old core {valve core}'],
+        ['Screw the new core in <valve core> {valve core}', 'Pump up [inflate]'],
+      ),
+      way(
+        'Tighten it, spit test',
+        'ride-out',
+        10,
+        1,
+        ['Turn the core in, a touch {valve core}'],
+        ['Pump up; a metal cap with a seal closes what is left [inflate]'],
+        { holds: 0.5 },
+      ),
     ],
   }),
   trouble({
@@ -167,17 +251,41 @@ export const WHEELS: Trouble[] = [
     rate: per(0.002, 0.008, 0.03),
     byFall: true,
     ways: [
-      way('Boot inside', 'ride-out', 90, 3, [...OUT, ...TYRE_OFF, 'Knock the rim’s lip back with a stone and a piece of wood between'], ['Boot over the cut, the tube back in <tyre boot>', ...TYRE_ON, ...BACK], {
-        only: { tyres: 'tubed' },
-        holds: 0.8,
-        caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
-      }),
-      way('Boot inside, a tube in', 'ride-out', 100, 3, [...OUT, ...TYRE_OFF, 'Knock the rim’s lip back; take the tubeless valve out'], ['Boot over the cut, tube in <tyre boot> <front tube>', ...TYRE_ON, ...BACK], {
-        only: { tyres: 'tubeless' },
-        holds: 0.8,
-        caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
-      }),
-      way('Strap the cut, ties round the rim', 'limp', 40, 1, ['Cloth tape over the cut, ties round tyre and rim <cloth tape> <cable tie ×8>'], ['Walking pace'], { caution: `Ties on a rim: ${SLOW}` }),
+      way(
+        'Boot inside',
+        'ride-out',
+        90,
+        3,
+        [...OUT, ...TYRE_OFF, 'Knock the rim’s lip back with a stone and a piece of wood between'],
+        ['Boot over the cut, the tube back in <tyre boot>', ...TYRE_ON, ...BACK],
+        {
+          only: { tyres: 'tubed' },
+          holds: 0.8,
+          caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
+        },
+      ),
+      way(
+        'Boot inside, a tube in',
+        'ride-out',
+        100,
+        3,
+        [...OUT, ...TYRE_OFF, 'Knock the rim’s lip back; take the tubeless valve out'],
+        ['Boot over the cut, tube in <tyre boot> <front tube>', ...TYRE_ON, ...BACK],
+        {
+          only: { tyres: 'tubeless' },
+          holds: 0.8,
+          caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
+        },
+      ),
+      way(
+        'Strap the cut, ties round the rim',
+        'limp',
+        40,
+        1,
+        ['Cloth tape over the cut, ties round tyre and rim <cloth tape> <cable tie ×8>'],
+        ['Walking pace'],
+        { caution: `Ties on a rim: ${SLOW}` },
+      ),
       WALK_FLAT,
     ],
   }),
@@ -188,14 +296,31 @@ export const WHEELS: Trouble[] = [
     rate: per(0.0005, 0.002, 0.012),
     only: { tyres: 'tubeless' },
     ways: [
-      way('Seat it with cartridges', 'proper', 48, 2, ['Clean rim and bead, wet both; core out'], ['A strap tight round the tread, a burst of gas <gas cartridge ×2>', 'Core in, refill with air [inflate]'], {
-        holds: 0.85,
-        caution: 'Never above the tyre or rim maker’s seating pressure. A cartridge-filled tyre loses gas within a day: refill with air. Gas freezes skin.',
-      }),
-      way('Strap round the tread, pump fast', 'proper', 60, 2, ['Clean rim and bead, wet both; core out', 'A strap round the tread, tightened until the beads touch [haul]'], ['Pump until it seats, core in, pump again [inflate]'], {
-        holds: 0.5,
-        caution: 'Never above the tyre or rim maker’s seating pressure.',
-      }),
+      way(
+        'Seat it with cartridges',
+        'proper',
+        48,
+        2,
+        ['Clean rim and bead, wet both; core out'],
+        ['A strap tight round the tread, a burst of gas <gas cartridge ×2>', 'Core in, refill with air [inflate]'],
+        {
+          holds: 0.85,
+          caution:
+            'Never above the tyre or rim maker’s seating pressure. A cartridge-filled tyre loses gas within a day: refill with air. Gas freezes skin.',
+        },
+      ),
+      way(
+        'Strap round the tread, pump fast',
+        'proper',
+        60,
+        2,
+        ['Clean rim and bead, wet both; core out', 'A strap round the tread, tightened until the beads touch [haul]'],
+        ['Pump until it seats, core in, pump again [inflate]'],
+        {
+          holds: 0.5,
+          caution: 'Never above the tyre or rim maker’s seating pressure.',
+        },
+      ),
       WALK_FLAT,
     ],
   }),
@@ -208,8 +333,25 @@ export const WHEELS: Trouble[] = [
     stops: false,
     nuisance: 1,
     ways: [
-      way('New spoke, tune by sound', 'proper', 36, 3, ['Unscrew what is left of it {spoke}'], ['Thread the new one, tighten to its neighbours’ sound <spoke ×2> {spoke}', 'Look at the run of the rim against a tie on the fork']),
-      way('Tighten the neighbours', 'ride-out', 20, 2, ['Tape the broken one to its neighbour <cloth tape>'], ['Quarter turns on both sides, even sound {spoke}']),
+      way(
+        'New spoke, tune by sound',
+        'proper',
+        36,
+        3,
+        ['Unscrew what is left of it {spoke}'],
+        [
+          'Thread the new one, tighten to its neighbours’ sound <spoke ×2> {spoke}',
+          'Look at the run of the rim against a tie on the fork',
+        ],
+      ),
+      way(
+        'Tighten the neighbours',
+        'ride-out',
+        20,
+        2,
+        ['Tape the broken one to its neighbour <cloth tape>'],
+        ['Quarter turns on both sides, even sound {spoke}'],
+      ),
       way('Tape it away and ride gently', 'limp', 10, 1, ['Tape the broken spoke to its neighbour <cloth tape>']),
     ],
   }),
@@ -219,11 +361,27 @@ export const WHEELS: Trouble[] = [
     subject: 'wheels',
     rate: per(0.002, 0.004, 0.006),
     ways: [
-      way('New bearing', 'proper', 120, 3, [...OUT, 'Seal out, drive the bearing out from behind [punch out] [strike]'], ['Drive the new one in on its outer ring, seal in <wheel bearing> [strike]', ...BACK], {
-        holds: 0.8,
-        caution: `${BY_HAND} ${LIFT}`,
-      }),
-      way('Pack it with grease, ride slowly', 'limp', 80, 3, [...OUT, 'Seal out, wash it with fuel, pack with grease'], BACK, { holds: 0.6, caution: `A worn-out bearing can lock the wheel: walking pace. ${BY_HAND}` }),
+      way(
+        'New bearing',
+        'proper',
+        120,
+        3,
+        [...OUT, 'Seal out, drive the bearing out from behind [punch out] [strike]'],
+        ['Drive the new one in on its outer ring, seal in <wheel bearing> [strike]', ...BACK],
+        {
+          holds: 0.8,
+          caution: `${BY_HAND} ${LIFT}`,
+        },
+      ),
+      way(
+        'Pack it with grease, ride slowly',
+        'limp',
+        80,
+        3,
+        [...OUT, 'Seal out, wash it with fuel, pack with grease'],
+        BACK,
+        { holds: 0.6, caution: `A worn-out bearing can lock the wheel: walking pace. ${BY_HAND}` },
+      ),
     ],
   }),
   trouble({
@@ -232,8 +390,24 @@ export const WHEELS: Trouble[] = [
     subject: 'wheels',
     rate: per(0.0005, 0.002, 0.004),
     ways: [
-      way('Washers in its place, new nut', 'ride-out', 40, 2, ['Break loose, raise, look what is missing {rear axle}'], ['Make up the width with washers, nut on <axle nut> {rear axle}'], { holds: 0.8, caution: `${SLOW} ${BY_HAND}` }),
-      way('Wire the axle in', 'limp', 30, 2, ['Axle in, wire round both ends so that it cannot wander <wire ×2> [cut]'], ['Walking pace; look every km'], { caution: `Walking pace. ${BY_HAND}` }),
+      way(
+        'Washers in its place, new nut',
+        'ride-out',
+        40,
+        2,
+        ['Break loose, raise, look what is missing {rear axle}'],
+        ['Make up the width with washers, nut on <axle nut> {rear axle}'],
+        { holds: 0.8, caution: `${SLOW} ${BY_HAND}` },
+      ),
+      way(
+        'Wire the axle in',
+        'limp',
+        30,
+        2,
+        ['Axle in, wire round both ends so that it cannot wander <wire ×2> [cut]'],
+        ['Walking pace; look every km'],
+        { caution: `Walking pace. ${BY_HAND}` },
+      ),
     ],
   }),
 ];

@@ -12,7 +12,10 @@ export const troublesIn = (doc: Pick<GarageDocument, 'mends'>): readonly Trouble
 /** Work that falls due while riding: its count is sure. What is overdue is done before leaving. */
 function services(bike: Bike, trip: Trip, troubles: readonly Trouble[], today: string | null): Exposure[] {
   // Without a date only km and hours of the engine count.
-  const last = bike.services.map((s) => s.lastDate ?? '').sort().at(-1);
+  const last = bike.services
+    .map((s) => s.lastDate ?? '')
+    .sort()
+    .at(-1);
   const due = dueOn(bike, trip, today ?? (last || '2000-01-01'));
   return troubles.flatMap((trouble) => {
     const words = trouble.service;
@@ -37,6 +40,8 @@ export function exposuresIn(
   return [
     ...exposures(bike, trip, recordOf(doc.rides, bike, doc.bikes, troubles), troubles),
     ...services(bike, trip, troubles, today),
-    ...(airing && aired > 0 ? [certain(airing, aired, `${aired} times between ${trip.air.low} and ${trip.air.high} kPa, as the trip says`)] : []),
+    ...(airing && aired > 0
+      ? [certain(airing, aired, `${aired} times between ${trip.air.low} and ${trip.air.high} kPa, as the trip says`)]
+      : []),
   ].sort(byStake);
 }

@@ -22,7 +22,12 @@ const expectedOn = (trouble: Trouble, ride: Ride): number =>
  * The rider's record over all rides: of a bike's troubles those that it can have. Rides of other bikes count too, for troubles that both can
  * have: it is the rider's record, on the ground that the rider chooses.
  */
-export function recordOf(rides: readonly Ride[], bike: Bike, bikes: readonly Bike[], troubles: readonly Trouble[] = TROUBLES): Record {
+export function recordOf(
+  rides: readonly Ride[],
+  bike: Bike,
+  bikes: readonly Bike[],
+  troubles: readonly Trouble[] = TROUBLES,
+): Record {
   const byId = new Map(bikes.map((b) => [b.id, b]));
   const record = new Map<string, Experience>();
   if (rides.length === 0) return record;

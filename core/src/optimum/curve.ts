@@ -10,6 +10,8 @@ export interface CarriedTools {
   /** Saved with no stocks at all, and the slots that stocks can fill. */
   free: number;
   slots: Slot[];
+  /** For each ask, which of its ways it allows. */
+  available: boolean[][];
   /** Saved beyond `free` by stocks of so many grams. */
   stocked: Float64Array;
 }
@@ -109,10 +111,11 @@ class FrontierSearch {
     if (known !== undefined) return known;
     const { most, best, by, sets } = this.curve;
     const mass = toolMassOf(this.problem, counts);
-    const { slots, free } = slotsOf(this.problem, availableWays(this.problem, counts));
+    const available = availableWays(this.problem, counts);
+    const { slots, free } = slotsOf(this.problem, available);
     const room = Math.floor(most - mass + 1e-9);
     const stocked = room >= 0 ? stockCurve(slots, room) : new Float64Array(0);
-    const n = sets.push({ counts, mass, free, slots, stocked }) - 1;
+    const n = sets.push({ counts, mass, free, slots, available, stocked }) - 1;
     this.bySet.set(key, n);
     const start = Math.ceil(mass - 1e-9);
     for (let m = start; m <= most; m++) {
@@ -188,7 +191,8 @@ class FrontierSearch {
     const known = new Set([...node.in, ...node.out]);
     const lines = [...node.lines].sort((a, b) => a.at + a.slope * at - (b.at + b.slope * at));
     const [left, right] = this.beside(node, at);
-    const has = (l: Line, i: number) => this.curve.sets[l.set]!.counts[items.owner[i]!]! > i - items.item(items.owner[i]!, 0);
+    const has = (l: Line, i: number) =>
+      this.curve.sets[l.set]!.counts[items.owner[i]!]! > i - items.item(items.owner[i]!, 0);
     const heaviest = (of: (i: number) => boolean) => {
       let best: number | null = null;
       let mass = 0;
@@ -207,8 +211,7 @@ class FrontierSearch {
   private boundAll(nodes: readonly Node[]): void {
     const { bound, best, most } = this.curve;
     bound.set(best);
-    for (const n of nodes)
-      for (let m = n.low; m <= n.high; m++) bound[m] = Math.max(bound[m]!, n.bound[m - n.low]!);
+    for (const n of nodes) for (let m = n.low; m <= n.high; m++) bound[m] = Math.max(bound[m]!, n.bound[m - n.low]!);
     // A heavier limit allows whatever a lighter one does.
     for (let m = most - 1; m >= 0; m--) bound[m] = Math.min(bound[m]!, bound[m + 1]!);
     let gap = 0;
@@ -257,7 +260,14 @@ class FrontierSearch {
       this.boundAll([]);
       return this.curve;
     }
-    const root: Node = { low: 0, high: most, in: base, out: [], lines: [], bound: new Float64Array(most + 1).fill(Infinity) };
+    const root: Node = {
+      low: 0,
+      high: most,
+      in: base,
+      out: [],
+      lines: [],
+      bound: new Float64Array(most + 1).fill(Infinity),
+    };
     // From prices at which little is worth its grams down to where everything is.
     for (const part of [300, 1500, 5000, 20_000, 100_000, 1e6]) this.solveAt(root, this.top / part);
     // Light limits leave heavy pieces out: they are looked at by themselves.
@@ -273,7 +283,8 @@ class FrontierSearch {
       if (low > most) break;
     }
     this.report(open);
-    for (const part of open) if (part.lines.length === 0 && this.widest(part).gap > TOLERANCE) this.start(part, root, part.high);
+    for (const part of open)
+      if (part.lines.length === 0 && this.widest(part).gap > TOLERANCE) this.start(part, root, part.high);
     let since = this.curve.solves;
     while (open.length > 0 && this.curve.solves < this.limit && !this.stopped) {
       let widest: { at: number; gap: number; n: Node } | null = null;

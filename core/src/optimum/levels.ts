@@ -53,7 +53,8 @@ function stockMass(problem: KitProblem, stocked: readonly StockedMend[]): number
     else mends.set(key, { ask, way, n: 1 });
   }
   let mass = 0;
-  for (const { ask, way, n } of mends.values()) mass += massOfMends(problem.asks[ask]!, problem.asks[ask]!.ways[way]!, n);
+  for (const { ask, way, n } of mends.values())
+    mass += massOfMends(problem.asks[ask]!, problem.asks[ask]!.ways[way]!, n);
   return mass;
 }
 

@@ -1,4 +1,11 @@
-import { coverProblem, lightestSet, type Choice, type FunctionNeed, type Lightest, type Solve } from '../cover/index.js';
+import {
+  coverProblem,
+  lightestSet,
+  type Choice,
+  type FunctionNeed,
+  type Lightest,
+  type Solve,
+} from '../cover/index.js';
 import type { KitProblem } from './problem.js';
 import { planOf, TENTHS, type Option, type Plan } from './plan.js';
 import { leastMends, priceOfService, type Ladder } from './service.js';
@@ -37,9 +44,11 @@ export function choicesOf(problem: KitProblem): { functions: FunctionNeed[]; cho
   const fixed = plan.wanted.filter((w) => w.options.length === 1).flatMap((w) => w.options[0]!.functions);
   return {
     functions: together(fixed),
-    choices: plan.wanted.filter((w) => w.options.length > 1).map((w) => ({
-      options: w.options.map((o) => ({ functions: o.functions, cost: priced(o.ladder, theta) / TENTHS })),
-    })),
+    choices: plan.wanted
+      .filter((w) => w.options.length > 1)
+      .map((w) => ({
+        options: w.options.map((o) => ({ functions: o.functions, cost: priced(o.ladder, theta) / TENTHS })),
+      })),
   };
 }
 
@@ -49,7 +58,9 @@ const priced = (l: Ladder, theta: number): number =>
 
 /** Price of service when each trouble takes its cheapest way. */
 function firstPrices(plan: Plan, room: number): { theta: number } {
-  const cheapest = plan.wanted.map((w) => w.options.reduce((a, b) => (b.ladder.costs[0]! < a.ladder.costs[0]! ? b : a)).ladder);
+  const cheapest = plan.wanted.map(
+    (w) => w.options.reduce((a, b) => (b.ladder.costs[0]! < a.ladder.costs[0]! ? b : a)).ladder,
+  );
   return { theta: priceOfService(cheapest, room) };
 }
 

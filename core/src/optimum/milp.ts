@@ -33,7 +33,13 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
     const d = b.column(0, 1, true);
     if ('does' in r.by) {
       const { does, count } = r.by;
-      b.row([...pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])), [d, -count]], 0);
+      b.row(
+        [
+          ...pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
+          [d, -count],
+        ],
+        0,
+      );
     } else if (r.by.any) {
       // One of several heads: by sets of copies.
       const terms: [number, number][] = [[d, -1]];
@@ -42,7 +48,14 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
         terms.push([w, 1]);
         const need = new Map<number, number>();
         for (const i of set) need.set(problem.items.owner[i]!, (need.get(problem.items.owner[i]!) ?? 0) + 1);
-        for (const [p, n] of need) b.row([[x[p]!, 1], [w, -n]], 0);
+        for (const [p, n] of need)
+          b.row(
+            [
+              [x[p]!, 1],
+              [w, -n],
+            ],
+            0,
+          );
       }
       b.row(terms, 0);
     } else addTask(b, r.by.head, x, shared, d);
@@ -53,7 +66,14 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
   asks.forEach((ask, a) => {
     const there = ask.ways.map((w) => {
       const y = b.column(0, 1, w.supplies.length > 0);
-      for (const n of w.requires) b.row([[met[n]!, 1], [y, -1]], 0);
+      for (const n of w.requires)
+        b.row(
+          [
+            [met[n]!, 1],
+            [y, -1],
+          ],
+          0,
+        );
       return y;
     });
     const rows = [...ask.tails.map((p, j) => ({ p, j })), ...(ask.rest > 0 ? [{ p: ask.rest, j: -1 }] : [])];
@@ -65,7 +85,13 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
         if (gain <= 0) return;
         const z = b.column(-gain * SCALE, 1, true);
         one.push([z, 1]);
-        b.row([[there[k]!, 1], [z, -1]], 0);
+        b.row(
+          [
+            [there[k]!, 1],
+            [z, -1],
+          ],
+          0,
+        );
         if (w.supplies.length > 0)
           columns.push({
             column: z,

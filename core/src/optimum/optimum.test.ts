@@ -182,8 +182,7 @@ describe('the frontier', () => {
         const curve = frontier(problem, { most: MOST });
         const set = curve.sets[curve.by[limit]!]!;
         const stocked = stockedAt(set.slots, [Math.floor(limit - set.mass)])[0]!;
-        const mass =
-          set.mass + stocked.reduce((s, x) => s + problem.asks[x.ask]!.ways[x.way]!.mass, 0);
+        const mass = set.mass + stocked.reduce((s, x) => s + problem.asks[x.ask]!.ways[x.way]!.mass, 0);
         expect(mass).toBeLessThanOrEqual(limit + 1e-9);
         expect(savedWith(problem, { counts: set.counts, stocked }).value).toBeCloseTo(curve.best[limit]!, 9);
       }),
@@ -279,7 +278,10 @@ describe('mends to carry for a service level', () => {
           expect(left).toBeLessThanOrEqual(room + 1e-9);
           // Any price on what is left bounds it from below.
           const theta = priceOfService(ladders, room);
-          const bound = ladders.reduce((s, l) => s + Math.min(...l.costs.map((c, k) => c + theta * l.left[k]!)), -theta * room);
+          const bound = ladders.reduce(
+            (s, l) => s + Math.min(...l.costs.map((c, k) => c + theta * l.left[k]!)),
+            -theta * room,
+          );
           expect(bound).toBeLessThanOrEqual(best + 1e-6);
         },
       ),

@@ -45,12 +45,16 @@ export class PrizeProblem {
 
   /** Clauses for "one of these sets of requirements is met", each a job over items. */
   private clausesOf(needs: readonly (readonly number[])[]): { key: string; jobs: Clause[] } {
-    const key = needs.map((n) => n.join()).sort().join('|');
+    const key = needs
+      .map((n) => n.join())
+      .sort()
+      .join('|');
     let jobs = this.clauses.get(key);
     if (!jobs) {
       // One requirement of each way: all that are picked together must not all fail.
       let picks: number[][] = [[]];
-      for (const n of needs) picks = leastSets(picks.flatMap((p) => n.map((r) => [...new Set([...p, r])].sort((a, b) => a - b))));
+      for (const n of needs)
+        picks = leastSets(picks.flatMap((p) => n.map((r) => [...new Set([...p, r])].sort((a, b) => a - b))));
       jobs = picks.map((pick) => this.jobOf(pick));
       this.clauses.set(key, jobs);
     }
@@ -60,7 +64,10 @@ export class PrizeProblem {
     const key = pick.join();
     let job = this.jobsOf.get(key);
     if (!job) {
-      job = pick.length === 1 ? this.problem.requirements[pick[0]!]!.sets : leastSets(pick.flatMap((r) => this.problem.requirements[r]!.sets)).slice(0, MOST_SETS);
+      job =
+        pick.length === 1
+          ? this.problem.requirements[pick[0]!]!.sets
+          : leastSets(pick.flatMap((r) => this.problem.requirements[r]!.sets)).slice(0, MOST_SETS);
       this.jobsOf.set(key, job);
     }
     return job;
@@ -71,7 +78,10 @@ export class PrizeProblem {
    * @param forced items that are in, and those that are out
    * @returns copies of each piece, and L(λ): the most that (saved − λ·grams) comes to
    */
-  solve(lambda: number, forced: { in: readonly number[]; out: readonly number[] } = { in: [], out: [] }): Priced | null {
+  solve(
+    lambda: number,
+    forced: { in: readonly number[]; out: readonly number[] } = { in: [], out: [] },
+  ): Priced | null {
     const { problem } = this;
     let most = 0;
     // Prizes by what they hang on: those that hang on the same are forgone together.
@@ -88,7 +98,10 @@ export class PrizeProblem {
         for (let k = 0; k < order.length; k++) {
           const loss = order[k]!.worth - (order[k + 1]?.worth ?? 0);
           if (loss <= 0) continue;
-          const needs = this.needSets(a, order.slice(0, k + 1).map((x) => x.i));
+          const needs = this.needSets(
+            a,
+            order.slice(0, k + 1).map((x) => x.i),
+          );
           // A way that asks for nothing is always there, and so are the ways behind it.
           if (needs.some((n) => n.length === 0)) break;
           const { key, jobs } = this.clausesOf(needs);
@@ -97,7 +110,9 @@ export class PrizeProblem {
           else prizes.set(key, { jobs, worth: loss });
         }
       };
-      ask.tails.forEach((p, j) => slot(p, (i) => massOfMends(ask, ask.ways[i]!, j + 1) - massOfMends(ask, ask.ways[i]!, j)));
+      ask.tails.forEach((p, j) =>
+        slot(p, (i) => massOfMends(ask, ask.ways[i]!, j + 1) - massOfMends(ask, ask.ways[i]!, j)),
+      );
       if (ask.rest > 0) {
         const best = endless.reduce((m, x) => Math.max(m, x.gain), 0);
         if (best > 0) slot(ask.rest, (i) => (ask.ways[i]!.supplies.length === 0 ? 0 : Infinity));

@@ -100,7 +100,8 @@ class Builder {
 
   constructor(private readonly tools: ToolCase) {
     this.items = new Items(tools.pieces);
-    for (const t of coverProblem(tools.reaches, tools.pieces).tasks) for (const id of t.fasteners) this.taskOf.set(id, t);
+    for (const t of coverProblem(tools.reaches, tools.pieces).tasks)
+      for (const id of t.fasteners) this.taskOf.set(id, t);
   }
 
   /** Requirement of a fastener's head; null when the pieces do not reach it. */
@@ -111,7 +112,12 @@ class Builder {
     return this.once(key, () => {
       const sets = setsOfTask(task, this.items);
       const label = this.tools.reaches.find((r) => r.fastener.id === fastenerId)!.fastener.name;
-      return { label, by: { head: task, fasteners: task.fasteners, any: false }, sets: sets ?? setsOfEnds(task, this.items)[0]!, loose: sets === null };
+      return {
+        label,
+        by: { head: task, fasteners: task.fasteners, any: false },
+        sets: sets ?? setsOfEnds(task, this.items)[0]!,
+        loose: sets === null,
+      };
     });
   }
   /** Any one of several heads. */
@@ -125,12 +131,19 @@ class Builder {
       const sets = new Map<string, number[]>();
       for (const n of distinct) for (const s of this.requirements[n]!.sets) sets.set(s.join(), s);
       const first = this.requirements[distinct[0]!]!.by as { head: Task; fasteners: string[] };
-      return { label, by: { head: first.head, fasteners: [...fastenerIds], any: true }, sets: [...sets.values()], loose: false };
+      return {
+        label,
+        by: { head: first.head, fasteners: [...fastenerIds], any: true },
+        sets: [...sets.values()],
+        loose: false,
+      };
     });
   }
   /** Requirement of a function; null when the pieces do not have it so often. */
   does(does: PieceFunction, count: number): number | null {
-    const able = this.tools.pieces.map((_, p) => p).filter((p) => this.tools.pieces[p]!.functions.includes(does) && this.items.copies(p) > 0);
+    const able = this.tools.pieces
+      .map((_, p) => p)
+      .filter((p) => this.tools.pieces[p]!.functions.includes(does) && this.items.copies(p) > 0);
     if (able.reduce((n, p) => n + this.items.copies(p), 0) < count) return null;
     return this.once(`does ${does} ${count}`, () => ({
       label: does,
@@ -149,7 +162,8 @@ class Builder {
   }
 }
 
-const functionWords = (does: PieceFunction, count: number) => (count > 1 ? `${count} pieces to ${does}` : `a piece to ${does}`);
+const functionWords = (does: PieceFunction, count: number) =>
+  count > 1 ? `${count} pieces to ${does}` : `a piece to ${does}`;
 
 /** The way as the kit sees it, or why it cannot be had. */
 function askWay(
@@ -218,7 +232,9 @@ export function preventionOf(bike: Bike, also: readonly string[] = []): Preventi
 /** Bikes whose troubles a kit is for: the one asked about, and those that ride along unless the practice says otherwise. */
 export function bikesFor(doc: GarageDocument, bikeId: string, trip: Trip | undefined): Bike[] {
   const along = doc.garage.practice.others === 'own bike only' ? [] : (trip?.along ?? []);
-  return doc.bikes.filter((b) => b.id === bikeId || along.includes(b.id)).sort((a, b) => Number(b.id === bikeId) - Number(a.id === bikeId));
+  return doc.bikes
+    .filter((b) => b.id === bikeId || along.includes(b.id))
+    .sort((a, b) => Number(b.id === bikeId) - Number(a.id === bikeId));
 }
 
 function asksOf(
@@ -254,9 +270,18 @@ function asksOf(
       // Lost fasteners by thread: the spare bolt goes in with any head of that thread that the kit turns.
       for (const { thread, share } of lostByThread(chosen.map((r) => r.fastener))) {
         if (Number(thread.slice(1)) > LARGEST_SPARE_BOLT) continue;
-        const heads = chosen.filter((r) => (r.fastener.thread ?? usualThread(r.fastener.head)) === thread).map((r) => r.fastener.id);
+        const heads = chosen
+          .filter((r) => (r.fastener.thread ?? usualThread(r.fastener.head)) === thread)
+          .map((r) => r.fastener.id);
         const any = build.anyHead(heads, `a head on ${thread}`);
-        add(exposure, `${trouble.id} ${thread}`, `${trouble.name}: ${thread}`, scaled(law, share), any === null ? [] : [any], thread);
+        add(
+          exposure,
+          `${trouble.id} ${thread}`,
+          `${trouble.name}: ${thread}`,
+          scaled(law, share),
+          any === null ? [] : [any],
+          thread,
+        );
       }
     } else if (trouble.id === 'fastener-loose') {
       // Found loose: only its own head's tools tighten it. Heads with the same tools count together.
@@ -302,7 +327,15 @@ export function kitProblem(
   const prevention = preventionOf(own, also);
   const asks = trip
     ? bikesFor(doc, question.bikeId, trip).flatMap((bike) =>
-        asksOf(bike, doc, trip, tools, build, question.today ?? null, bike.id === own.id ? prevention : preventionOf(bike)),
+        asksOf(
+          bike,
+          doc,
+          trip,
+          tools,
+          build,
+          question.today ?? null,
+          bike.id === own.id ? prevention : preventionOf(bike),
+        ),
       )
     : [];
   const marked = tools.pieces.flatMap((piece, p) =>
@@ -324,6 +357,8 @@ export function kitProblem(
 /** Whether a role is asked by some way of a problem's bikes but marked on none of its fasteners. */
 export const missingRoles = (problem: KitProblem): Role[] => [
   ...new Set(
-    problem.asks.flatMap((a) => a.barred.flatMap((b) => [...b.why.matchAll(/no fastener is marked as ([^,]+)/gu)].map((m) => m[1] as Role))),
+    problem.asks.flatMap((a) =>
+      a.barred.flatMap((b) => [...b.why.matchAll(/no fastener is marked as ([^,]+)/gu)].map((m) => m[1] as Role)),
+    ),
   ),
 ];

@@ -24,7 +24,10 @@ export interface Slot {
  * The mends that a kit with certain ways can be stocked for. A later mend is less likely than an earlier one, so that each counts by itself.
  * @param available for each ask, which of its ways the tools allow
  */
-export function slotsOf(problem: KitProblem, available: readonly (readonly boolean[])[]): { slots: Slot[]; free: number } {
+export function slotsOf(
+  problem: KitProblem,
+  available: readonly (readonly boolean[])[],
+): { slots: Slot[]; free: number } {
   const slots: Slot[] = [];
   let free = 0;
   problem.asks.forEach((ask, a) => {

@@ -71,14 +71,17 @@ export function practisedWays(
       const barred = (): string | null => {
         if (way.when.includes('company') && (trip?.companions ?? 0) === 0) return 'nobody rides along';
         if (way.when.includes('pushes') && !bike.pushStarts) return 'this bike does not start by pushing';
-        if (practice.skill === 'only what somebody can do' && way.skill > HANDS.indexOf(practice.hand) + 1) return 'nobody in the group has done it';
-        if (needs.supplies.some((s) => tubeBarred(s.kind, bike, practice.tubes))) return `your practice: tubes ${practice.tubes}`;
+        if (practice.skill === 'only what somebody can do' && way.skill > HANDS.indexOf(practice.hand) + 1)
+          return 'nobody in the group has done it';
+        if (needs.supplies.some((s) => tubeBarred(s.kind, bike, practice.tubes)))
+          return `your practice: tubes ${practice.tubes}`;
         if (practice.plugs === 'strings' && uses('pin plug')) return 'your practice: strings';
         if (practice.plugs === 'pin plugs' && uses('plug string')) return 'your practice: pin plugs';
         if (uses('spark plug') && !plugCarried(bike, trip, practice)) return 'your practice: no spare plug here';
         if (practice.rescue !== 'carry the means' && needs.functions.some((f) => RESCUE.includes(f.does)))
           return `your practice: ${practice.rescue}`;
-        if (practice.rescue === 'nothing but a phone' && trouble.stops && carries) return 'your practice: nothing but a phone';
+        if (practice.rescue === 'nothing but a phone' && trouble.stops && carries)
+          return 'your practice: nothing but a phone';
         return null;
       };
       return { way, needs, barred: barred() };

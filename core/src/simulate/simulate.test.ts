@@ -26,7 +26,10 @@ const kitWith = (ids: readonly string[], stock: [string, number][] = []): Means 
       const { way, needs } = practisedWays(one(id).trouble, bike, trip, { ...DEFAULT_PRACTICE, tubes: 'both' })[0]!;
       const home = gradeMeets(way.grade, 'ride-out');
       const worth = GRADE_WORTH[way.grade];
-      return [id, [{ name: way.name, hours: way.minutes / 60, worth, supplies: needs.supplies, holds: way.holds, home }]];
+      return [
+        id,
+        [{ name: way.name, hours: way.minutes / 60, worth, supplies: needs.supplies, holds: way.holds, home }],
+      ];
     }),
   ),
 });
@@ -99,9 +102,7 @@ describe('trips ridden many times over agree with the closed form where there is
     within(ridden!.home, Math.exp(-e.lambda * (1 - e.trouble.holds!)), ridden!.homeError);
   });
   test('two kits ride the same trips; the same seed, the same trips; stopped, it gives what it has', () => {
-    const kit = kitWith(
-      list.filter((e) => e.trouble.supplies.length === 0).map((e) => e.trouble.id),
-    );
+    const kit = kitWith(list.filter((e) => e.trouble.supplies.length === 0).map((e) => e.trouble.id));
     const [a, b] = simulate(trip, asRidden(list), [kit, NO_MEANS], 3000, 12);
     expect(simulate(trip, asRidden(list), [kit, NO_MEANS], 3000, 12)).toEqual([a, b]);
     expect(a!.home).toBeGreaterThan(b!.home);

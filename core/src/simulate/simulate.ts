@@ -153,7 +153,8 @@ export function simulate(
       let upTo = 0;
       // What is sure to come is spread over the days.
       const days = trip.legs.reduce((s, l) => s + l.days, 0);
-      const shares = e.byLeg.length > 0 ? e.byLeg : trip.legs.map((l) => (days > 0 ? l.days / days : 1 / trip.legs.length));
+      const shares =
+        e.byLeg.length > 0 ? e.byLeg : trip.legs.map((l) => (days > 0 ? l.days / days : 1 / trip.legs.length));
       return {
         id: key,
         mean: law.mean,
@@ -218,9 +219,9 @@ export function simulate(
       let [home, night, hours] = [true, false, 0];
       for (const { s, at, luck } of drawn) {
         const lost = s.stops ? at.stranded : s.nuisance;
-        const way = waysOf[k]!
-          .get(s)!
-          .find((w) => w.hours < lost && w.supplies.every((u) => u.kind >= 0 && left[u.kind]! >= u.units));
+        const way = waysOf[k]!.get(s)!.find(
+          (w) => w.hours < lost && w.supplies.every((u) => u.kind >= 0 && left[u.kind]! >= u.units),
+        );
         if (way) for (const u of way.supplies) left[u.kind] = left[u.kind]! - u.units;
         if (way && luck < way.holds) {
           // Its worth is a share of the hours that would be lost here.

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Practice } from '../chains/practice.js';
 import { grams, id, mm, name, note } from '../garage/fields.js';
 import { measures } from '../bike/bike.js';
 
@@ -60,4 +61,18 @@ export function longestPiece(place: Place): number {
   const { length, width, height } = place.inside;
   if (place.kind === 'roll') return place.slots?.length ?? length;
   return place.kind === 'box' || place.kind === 'body' ? Math.hypot(length, width, height) : length;
+}
+
+/** The places that a practice leaves to the kit: what stays on the bike, what leaves with the luggage, or what the rider wears. */
+export function placesOf(places: readonly Place[], lives: Practice['lives']): Place[] {
+  switch (lives) {
+    case 'always on the bike':
+      return places.filter((p) => p.stays);
+    case 'with the luggage':
+      return places.filter((p) => !p.stays && p.kind !== 'body');
+    case 'on the back':
+      return places.filter((p) => p.kind === 'body');
+    default:
+      return [...places];
+  }
 }

@@ -61,15 +61,30 @@ export const FIT_LINES: readonly FitLine[] = [
   { slot: 'chain tool', ask: 'largest chain that the tool opens and rivets: 525', decides: [], on: chain },
   { slot: 'coolant hose', ask: 'bore: 19 mm', decides: ['hose piece', 'hose splice'], on: liquid },
   { slot: 'fuel hose', ask: 'bore, and whether it bears the pump’s pressure: 8 mm, injection', decides: ['fuel hose'] },
-  { slot: 'tube front', ask: 'size and valve: 80/100-21, straight', decides: ['front tube'], on: (b) => b.tyres === 'tubed' },
-  { slot: 'tube rear', ask: 'size and valve: 120/90-18, straight', decides: ['rear tube'], on: (b) => b.tyres === 'tubed' },
+  {
+    slot: 'tube front',
+    ask: 'size and valve: 80/100-21, straight',
+    decides: ['front tube'],
+    on: (b) => b.tyres === 'tubed',
+  },
+  {
+    slot: 'tube rear',
+    ask: 'size and valve: 120/90-18, straight',
+    decides: ['rear tube'],
+    on: (b) => b.tyres === 'tubed',
+  },
   { slot: 'valve', ask: 'core: short or long', decides: ['valve core'] },
   { slot: 'oil filter', ask: 'measure and ring: 38 × 46 mm, O-ring 40', decides: ['oil filter'] },
   { slot: 'air filter', ask: 'part or outline: foam, this bike’s', decides: ['air filter'] },
   { slot: 'fuel filter', ask: 'bore and way: 8 mm, in line', decides: ['fuel filter'] },
   { slot: 'pads front', ask: 'shape: outline and pin', decides: ['brake pads'], on: (b) => b.brakeFront !== 'drum' },
   { slot: 'pads rear', ask: 'shape: outline and pin', decides: ['brake pads'], on: (b) => b.brakeRear !== 'drum' },
-  { slot: 'brake fluid', ask: 'the grade on the cap', decides: ['brake fluid'], caution: 'The grade on the cap, sealed bottle only.' },
+  {
+    slot: 'brake fluid',
+    ask: 'the grade on the cap',
+    decides: ['brake fluid'],
+    caution: 'The grade on the cap, sealed bottle only.',
+  },
   { slot: 'engine oil', ask: 'grade and volume: 10W-40, 1.1 L', decides: ['engine oil'] },
   { slot: 'coolant', ask: 'kind and volume: silicate-free, 0.9 L', decides: ['coolant'], on: liquid },
   { slot: 'clutch cable', ask: 'ends and length: barrel 8, pear 5, 1100 mm', decides: ['cable inner'] },
@@ -80,7 +95,12 @@ export const FIT_LINES: readonly FitLine[] = [
   { slot: 'wheel bearing rear', ask: 'number on the ring: 20 × 47 × 14', decides: ['wheel bearing'] },
   { slot: 'spokes', ask: 'gauge and length', decides: ['spoke'], on: (b) => b.wheels === 'spoked' },
   { slot: 'axle nut', ask: 'thread: M16 × 1.5', decides: ['axle nut'] },
-  { slot: 'power socket', ask: 'connector and fuse: ring ends, 10 A', decides: ['charging lead'], caution: 'Jump currents do not go through a thin accessory lead.' },
+  {
+    slot: 'power socket',
+    ask: 'connector and fuse: ring ends, 10 A',
+    decides: ['charging lead'],
+    caution: 'Jump currents do not go through a thin accessory lead.',
+  },
   { slot: 'cut-outs', ask: 'what stops the engine: side stand, low oil, fall sensor', decides: [] },
 ];
 
@@ -88,7 +108,11 @@ export const FIT_LINES: readonly FitLine[] = [
 export const fitLinesOf = (bike: Bike): FitLine[] => FIT_LINES.filter((l) => l.on?.(bike) ?? true);
 
 /** Two readings say the same when they differ in spaces and letter case alone. */
-const plain = (text: string) => text.toLowerCase().replaceAll(/[\s,;.×x·-]+/gu, ' ').trim();
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replaceAll(/[\s,;.×x·-]+/gu, ' ')
+    .trim();
 export const sameFit = (a: string, b: string): boolean => plain(a) === plain(b);
 
 /** Whether a supply marked for something serves a bike: it does, it is for another, or nobody wrote down enough to say. */

@@ -33,8 +33,13 @@ const gaps = computed(() =>
 );
 const buying = computed(() => a.value?.kit.spares.filter((s) => s.buy > 0) ?? []);
 const cautions = computed(() => {
-  const worth = (a.value?.exposures ?? []).filter((e) => e.odds >= 0.02 && e.trouble.caution);
-  return [...new Set(worth.flatMap((e) => e.trouble.caution!.split(/(?<=\.) /)))].slice(0, 7);
+  const likely = (a.value?.exposures ?? []).filter((e) => e.odds >= 0.02);
+  // Of each likely trouble the caution of the way that this kit goes.
+  const said = likely.flatMap((e) => {
+    const names = a.value!.kit.mends.filter((m) => m.troubleId === e.trouble.id).map((m) => m.wayName);
+    return e.trouble.ways.filter((w) => names.includes(w.name) && w.caution).map((w) => w.caution);
+  });
+  return [...new Set(said.flatMap((c) => c.split(/(?<=\.) /)))].slice(0, 9);
 });
 const print = () => window.print();
 </script>

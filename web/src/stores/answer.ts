@@ -1,8 +1,9 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { Answer, Fastener, GarageDocument, Phase, Question } from '@necessaire/core';
+import type { Answer, Fastener, GarageDocument, KitHint, Phase, Question } from '@necessaire/core';
 import type { AnswerWorker } from '../workers/answer.worker';
+import { today } from '../ui/day';
 import { useGarage } from './garage';
 
 /** The figures of the readout, kept apart so that two answers can be compared. */
@@ -48,6 +49,8 @@ export const useAnswer = defineStore('answer', () => {
   const draft = shallowRef<Fastener | null>(null);
   const draftShown = ref(false);
 
+  /** Where a kit for a limit may be known already. */
+  let hint: ((mass: number) => KitHint | null) | null = null;
   let worker: Worker | null = null;
   let remote: Remote<AnswerWorker> | null = null;
   let running: { since: number; stale: boolean } | null = null;
@@ -98,7 +101,12 @@ export const useAnswer = defineStore('answer', () => {
     busy.value = true;
     const mine = { since: performance.now(), stale: false };
     running = mine;
-    const question: Question = { bikeId: bike.id, tripId: trip?.id ?? null };
+    const question: Question = {
+      bikeId: bike.id,
+      tripId: trip?.id ?? null,
+      today: today(),
+      hint: trip?.kit.ask === 'most' ? hint?.(trip.kit.mass) : null,
+    };
     const asked = `${bike.id} ${trip?.id ?? ''}`;
     const typed = draft.value !== null;
     const timer = setTimeout(() => (slow.value = true), PROGRESS_AFTER);
@@ -150,5 +158,6 @@ export const useAnswer = defineStore('answer', () => {
   }
 
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
-  return { answer, figures, before, phase, slow, busy, failed, draft, draftShown, byFastener, ask };
+  const takeHints = (from: typeof hint) => (hint = from);
+  return { takeHints, answer, figures, before, phase, slow, busy, failed, draft, draftShown, byFastener, ask };
 });

@@ -2,6 +2,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { ref, shallowRef, watch } from 'vue';
 import type { GarageDocument, Question } from '@necessaire/core';
 import type { AnswerWorker } from '../workers/answer.worker';
+import { today } from '../ui/day';
 import { useGarage } from './garage';
 
 /**
@@ -48,7 +49,7 @@ export function longWork<T>(
       const made = await ask(
         wrap<AnswerWorker>(mine),
         doc,
-        { bikeId: bike.id, tripId: trip?.id ?? null },
+        { bikeId: bike.id, tripId: trip?.id ?? null, today: today() },
         proxy((share: number) => {
           if (worker === mine) progress.value = share;
         }),

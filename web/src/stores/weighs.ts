@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import type { SwitchCost, Weighs } from '@necessaire/core';
+import type { PreventionCost, SwitchCost, Weighs } from '@necessaire/core';
 import { longWork } from './longWork';
 
 /** Where the weight is: bolts, marks, purchases. */
@@ -10,4 +10,9 @@ export const useWeighs = defineStore('weighs', () =>
 /** What each other position of each switch of practice costs or saves. */
 export const useSwitchCosts = defineStore('switchCosts', () =>
   longWork<SwitchCost[]>((w, doc, question, onProgress) => w.switches(doc, question, onProgress)),
+);
+
+/** What each measure before leaving would do. */
+export const usePreventionCosts = defineStore('preventionCosts', () =>
+  longWork<PreventionCost[]>((w, doc, question, onProgress) => w.prevention(doc, question, onProgress)),
 );

@@ -5,10 +5,19 @@ import {
   answerFor,
   AnswerMemory,
   buyList,
+  contentsOfKept,
   coverageOf,
+  frontier,
+  kitCase,
+  kitFrom,
+  levels,
   manyBikes,
   markCost,
+  meansOf,
+  picture,
   pieceReach,
+  pointOf,
+  preventionCosts,
   switchCosts,
   usablePieces,
   whatWeighs,
@@ -17,12 +26,17 @@ import {
   type BuyFor,
   type BuyList,
   type Coverage,
+  type CurvePicture,
+  type CurvePoint,
+  type KeptKit,
   type Difference,
   type GarageDocument,
   type ManyBikes,
+  type Means,
   type Phase,
   type Piece,
   type PieceReach,
+  type PreventionCost,
   type Question,
   type SwitchCost,
   type Weighs,
@@ -69,10 +83,90 @@ const worker = {
   async switches(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<SwitchCost[]> {
     return switchCosts(doc, question, await solver, onProgress);
   },
+  /** The whole curve of weight against what is saved, told as far as it is known, then the nested kits. */
+  async frontier(
+    doc: GarageDocument,
+    question: Question,
+    limits: { most: number; solves: number; levels: readonly number[] },
+    tell: (now: FrontierNow) => void,
+  ): Promise<FrontierNow> {
+    const { problem } = kitCase(doc, question);
+    const asks = problem.asks.map((a) => a.key);
+    const known = { levels: [] as LevelPoint[], asks };
+    let last = 0;
+    const curve = frontier(problem, {
+      most: limits.most,
+      solves: limits.solves,
+      onProgress: (c) => {
+        const now = performance.now();
+        if (last > 0 && now - last < 1200) return;
+        last = now;
+        tell({ ...known, picture: picture(problem, c), share: c.solves / limits.solves, done: false });
+      },
+    });
+    const shown = picture(problem, curve);
+    tell({ ...known, picture: shown, share: 0.8, done: false });
+    const nested = levels(problem, limits.levels).map((l): LevelPoint => {
+      const point = pointOf(problem, l, l.limit, 0);
+      return {
+        limit: l.limit,
+        mass: l.mass,
+        hours: point.hours,
+        value: l.value,
+        free: l.free,
+        proven: l.proven,
+        point,
+      };
+    });
+    return { asks, picture: shown, levels: nested, share: 1, done: true };
+  },
+  /** A list that the rider carries by habit, as a point of the same picture. */
+  ownList(doc: GarageDocument, question: Question, kept: Pick<KeptKit, 'pieces' | 'supplies'>): CurvePoint {
+    const { problem } = kitCase(doc, question);
+    const contents = contentsOfKept(problem, kept);
+    const point = pointOf(problem, contents, 0, 0);
+    // Its weight is what it holds, whatever of it is of use.
+    const mass = kept.pieces.reduce((s, p) => s + p.mass * p.count, 0) + kept.supplies.reduce((s, x) => s + x.mass, 0);
+    return { ...point, mass, limit: mass };
+  },
+  /** What each measure before leaving would do: both kits solved whole. */
+  async prevention(
+    doc: GarageDocument,
+    question: Question,
+    onProgress: (share: number) => void,
+  ): Promise<PreventionCost[]> {
+    return preventionCosts(doc, question, await solver, onProgress);
+  },
+  /** What a kept kit mends and with how much, for whoever rides the trip with it many times. */
+  keptMeans(doc: GarageDocument, question: Question, kept: KeptKit): Means {
+    const { problem } = kitCase(doc, question);
+    const contents = contentsOfKept(problem, kept);
+    const facts = { as: 'kept' as const, proven: true, gap: 0, withinWorth: true, served: true, owned: new Map() };
+    return meansOf(`with ${kept.name}`, kitFrom(problem, contents, { ...facts, supplies: contents.supplies }));
+  },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */
   async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {
     return whatWeighs(doc, question, await solver, onProgress);
   },
 };
+/** A nested kit as a point. */
+export interface LevelPoint {
+  limit: number;
+  mass: number;
+  hours: number;
+  value: number;
+  /** The most that any kit of its limit saves. */
+  free: number;
+  proven: boolean;
+  point: CurvePoint;
+}
+export interface FrontierNow {
+  asks: string[];
+  picture: CurvePicture;
+  levels: LevelPoint[];
+  /** Share of the work done. */
+  share: number;
+  done: boolean;
+}
 export type AnswerWorker = typeof worker;
 expose(worker);

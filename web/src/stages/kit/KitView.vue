@@ -1,150 +1,277 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { figure, unitOf, type KitPiece, type KitSpare } from '@necessaire/core';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { FLAT_HOURS_PER_KG, LEVEL_NAMES, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
+import { useFrontier } from '../../stores/frontier';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import { today } from '../../ui/day';
+import NumberField from '../../ui/NumberField.vue';
 import { massText, percent } from '../../ui/words';
+import FitSheet from './FitSheet.vue';
+import FrontierChart from './FrontierChart.vue';
+import KeptKits from './KeptKits.vue';
+import KitLists from './KitLists.vue';
+import KitQuestion from './KitQuestion.vue';
 import MassStrip from './MassStrip.vue';
+import MendCard from './MendCard.vue';
+import MendsBrowser from './MendsBrowser.vue';
 import PracticeSwitches from './PracticeSwitches.vue';
+import PreventionSheet from './PreventionSheet.vue';
+import StepsBeside from './StepsBeside.vue';
 
 const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
 const explain = useExplain();
-const tab = ref<'pieces' | 'spares' | 'home'>('pieces');
+const curve = useFrontier();
 
+const MODES = {
+  enough: 'How much',
+  grams: 'Grams',
+  mends: 'Mends',
+  fit: 'Fit sheet',
+  practice: 'Practice',
+  kept: 'Kept kits',
+} as const;
+const mode = ref<keyof typeof MODES>('enough');
+const mend = ref<string | null>(null);
+const picked = ref<string | null>(null);
 const kit = computed(() => answers.answer?.kit ?? null);
 const pieces = computed(() =>
   [...(kit.value?.pieces ?? [])].sort((a, b) => b.piece.mass * b.count - a.piece.mass * a.count),
 );
-const spares = computed(() => [...(kit.value?.spares ?? [])].sort((a, b) => b.mass - a.mass));
-const toBuyPrice = computed(() => pieces.value.reduce((s, p) => s + (p.toBuy ? p.piece.price * p.count : 0), 0));
-const toBuy = computed(() => spares.value.filter((s) => s.buy > 0));
-const left = computed(() => {
-  const carried = new Set(pieces.value.map((p) => p.piece.id));
-  return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
-});
-/** A head's name, with its bike's where that is another one's. */
-function nameOf(id: string): string {
-  const f = garage.doc?.fasteners.find((x) => x.id === id);
-  if (!f) return '';
-  const bike = f.bikeId === garage.bike?.id ? null : garage.doc?.bikes.find((b) => b.id === f.bikeId);
-  return bike ? `${f.name.toLowerCase()} of ${bike.name}` : f.name.toLowerCase();
-}
-const picked = ref<string | null>(null);
 const chosen = computed(() => pieces.value.find((p) => p.piece.id === picked.value) ?? pieces.value[0] ?? null);
+const hasTrip = computed(() => (garage.trip?.legs.length ?? 0) > 0);
 
-function reason(p: KitPiece): string {
-  const parts: string[] = [];
-  if (p.needed.length > 0)
-    parts.push(
-      p.needed.length === 1 ? `only for ${nameOf(p.needed[0]!)}` : `${p.needed.length} heads are lost without it`,
-    );
-  if (p.serves.length > 0) parts.push(`for ${p.serves.map((s) => s.toLowerCase()).join(', ')}`);
-  if (p.piece.mark === 'always' || p.piece.mark === 'twice') parts.push(`you marked it ${p.piece.mark}`);
-  if (p.standsInFor.length > 0)
-    parts.push(
-      p.standsInFor.every((name) => name === p.piece.name)
-        ? 'a second one, should one be lost or break'
-        : `stands in for ${p.standsInFor.join(', ')}, should it be lost or break`,
-    );
-  return parts.join(' · ') || 'shares its heads with another piece';
-}
-function explainPiece(p: KitPiece) {
-  explain.show({
-    title: p.piece.name,
-    value: massText(view.units, p.piece.mass * p.count),
-    formula: 'needed by = heads that no chain of the rest of the kit reaches when one copy stays at home',
-    inputs: [
-      { name: 'heads lost without it', value: String(p.needed.length) },
-      { name: 'copies', value: String(p.count) },
-      { name: 'expected uses for troubles', value: p.uses.toFixed(2) },
-      { name: 'price', value: `${p.piece.price.toFixed(2)} EUR` },
-    ],
-    source: `mass: ${p.piece.source}`,
-    to: { path: '/match', label: 'See the chains' },
+curve.want(true);
+answers.takeHints((mass) => curve.hintFor(mass));
+onBeforeUnmount(() => curve.want(false));
+
+/** The limit follows the finger at once; what hangs on it is asked when the finger is lifted. */
+function settle(grams: number) {
+  const trip = garage.trip;
+  curve.dragged = null;
+  if (!trip) return;
+  garage.put(`carry at most ${massText(view.units, grams)}`, 'trips', {
+    ...trip,
+    kit: { ...trip.kit, ask: 'most', mass: grams, use: null },
   });
 }
-function explainSpare(s: KitSpare) {
+const dragPoint = computed<CurvePoint | null>(() => (curve.dragged === null ? null : curve.point));
+
+/** Lists that the rider wrote for this bike, as points of the same picture. */
+const own = ref<{ name: string; point: CurvePoint }[]>([]);
+watch(
+  () => [garage.doc?.kits, garage.bike?.id, garage.trip?.id, curve.now?.done] as const,
+  async () => {
+    const { doc, bike, trip } = garage;
+    if (!doc || !bike || !trip) return;
+    const lists = doc.kits.filter((k) => k.bikeId === null || k.bikeId === bike.id).slice(-4);
+    const made: { name: string; point: CurvePoint }[] = [];
+    for (const k of lists) {
+      const plain = JSON.parse(JSON.stringify(k)) as KeptKit;
+      const point = await answers.ask((w) =>
+        w.ownList(doc, { bikeId: bike.id, tripId: trip.id, today: today() }, plain),
+      );
+      if (point) made.push({ name: k.name, point });
+    }
+    own.value = made;
+  },
+  { immediate: true },
+);
+const nowDot = computed(() =>
+  kit.value
+    ? { mass: kit.value.mass, value: kit.value.value, name: kit.value.as === 'kept' ? kit.value.keptName! : 'lightest' }
+    : null,
+);
+const active = computed(() => garage.trip?.kit.ask === 'most' && garage.trip.kit.use === null);
+const money = computed(() => garage.trip?.kit.value === 'money');
+const title = computed(() => {
+  if (!kit.value) return 'How much kit is enough';
+  const worded = massText(view.units, kit.value.mass);
+  return kit.value.as === 'kept'
+    ? `${kit.value.keptName}: ${worded}`
+    : kit.value.as === 'most'
+      ? `${worded} is what this limit buys`
+      : `${worded} mends what is likely`;
+});
+/** Minutes that a hundred grams more save where the limit is. */
+const marginal = computed(() => {
+  const p = curve.point;
+  const up = curve.pointAt((p?.limit ?? 0) + 400);
+  return p && up && up.limit > p.limit ? ((up.hours - p.hours) * 60 * 100) / (up.limit - p.limit) : null;
+});
+function explainCurve() {
+  const p = curve.picture;
+  if (!p) return;
   explain.show({
-    title: s.name,
-    value: `${s.quantity}, ${massText(view.units, s.mass)}`,
-    formula: s.formula,
+    title: 'The best kit of every weight',
+    value: p.proven ? 'proven' : `within ${(p.gap * 60).toFixed(0)} min of proven`,
+    formula:
+      'most over kits of that weight of Σ over troubles, Σ over mends j of P(N ≥ j) × (hours without − hours of the mend) × worth of the grade; tools are exact at each price of a gram, stocks an exact knapsack on top, what is between is branched on',
     inputs: [
-      { name: 'owned', value: String(s.owned) },
-      { name: 'to buy', value: String(s.buy) },
-      { name: 'expected use', value: s.expected.toFixed(2) },
+      { name: 'exact problems solved', value: String(p.solves) },
+      { name: 'kits on the curve', value: String(p.points.length) },
+      { name: 'widest distance to the bound', value: `${p.gap.toFixed(3)} h` },
+      {
+        name: 'saved by what weighs nothing',
+        value: `${(p.points[0]?.hours ?? 0).toFixed(1)} h at ${massText(view.units, p.points[0]?.mass ?? 0)}`,
+      },
     ],
-    source: 'rates and masses: planning values',
-    to: { path: '/trip', label: 'See the odds' },
+    source:
+      'worth of a grade: proper 1, ride-out 0.8, limp 0.4; rates, minutes and masses: planning values until you change them',
   });
 }
-/** The kit is the least in what the practice says. */
-const WORDS = {
-  mass: ['lightest', 'lighter'],
-  bulk: ['smallest', 'smaller'],
-  price: ['cheapest', 'cheaper'],
-  blend: ['handiest', 'handier'],
-} as const;
-const superlative = computed(() => WORDS[garage.doc?.garage.practice.least ?? 'mass'][0]);
-const comparative = computed(() => WORDS[garage.doc?.garage.practice.least ?? 'mass'][1]);
-const lost = computed(() => chosen.value?.needed.map((id) => nameOf(id)).filter(Boolean) ?? []);
+function explainLevel(i: number) {
+  const l = curve.levels[i];
+  if (!l) return;
+  explain.show({
+    title: `${LEVEL_NAMES[i]}, at most ${massText(view.units, l.limit)}`,
+    value: `${massText(view.units, l.mass)}, ${l.value.toFixed(1)} saved`,
+    formula: 'the best kit of its limit that holds all of the level before it',
+    inputs: [
+      { name: 'the best of that limit without that', value: l.free.toFixed(2) },
+      { name: 'what nesting costs', value: (l.free - l.value).toFixed(2) },
+      { name: 'tools', value: String(l.point.pieces.length) },
+      { name: 'kinds of spares', value: String(l.point.supplies.length) },
+      { name: 'proven', value: l.proven ? 'yes' : 'to the band' },
+    ],
+    source: 'limits are yours',
+  });
+}
+function setLevel(i: number, grams: number) {
+  const trip = garage.trip;
+  if (!trip) return;
+  const limits = [...trip.kit.levels] as typeof trip.kit.levels;
+  limits[i] = grams;
+  limits.sort((a, b) => a - b);
+  garage.put('move a level', 'trips', { ...trip, kit: { ...trip.kit, levels: limits } });
+}
+/** What a level adds to the one before, in words. */
+function adds(i: number): string {
+  const [now, before] = [curve.levels[i], curve.levels[i - 1]];
+  if (!now) return '';
+  const has = new Map(before?.point.pieces ?? []);
+  const fresh = now.point.pieces.filter(([id, n]) => n > (has.get(id) ?? 0));
+  const names = fresh.map(([id]) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? '');
+  return `${names.slice(0, 4).join(', ')}${names.length > 4 ? ` and ${names.length - 4} more tools` : ''}`;
+}
 </script>
 
 <template>
   <div class="stage">
     <section class="picture">
-      <div class="stage-head">
-        <h1>The {{ superlative }} kit that reaches all</h1>
+      <div class="modes" role="tablist" aria-label="What to look at">
+        <button v-for="(name, key) in MODES" :key="key" role="tab" :aria-selected="mode === key" @click="mode = key">
+          {{ name }}
+        </button>
+      </div>
+      <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
+        <h1>{{ title }}</h1>
         <p v-if="kit">
-          <strong class="num big"
-            >{{ figure(view.units, 'weight', kit.mass) }} {{ unitOf(view.units, 'weight') }}</strong
-          >,
-          <template v-if="kit.proven"
-            >proven: no {{ comparative }} set
-            {{
-              garage.doc?.garage.practice.from === 'catalogue'
-                ? 'of the catalogue'
-                : garage.doc?.garage.practice.from === 'drawer first'
-                  ? 'of this drawer and what completes it'
-                  : 'of this drawer'
-            }}
-            does what it does.</template
+          saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, home by own means on
+          <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips;
+          <template v-if="kit.as === 'kept'">packed as it was kept.</template>
+          <template v-else-if="kit.proven"
+            >proven: nothing {{ kit.as === 'lightest' ? 'lighter does' : 'saves more' }}.</template
           >
-          <template v-else>not yet proven: at most {{ percent(kit.gap, 1) }} over the {{ superlative }}.</template>
+          <template v-else>at most {{ percent(kit.gap, 1) }} from proven.</template>
           <template v-if="kit.pieces.length > 0">
-            Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span
-            ><template v-if="toBuyPrice > 0"
-              >, <span class="num">{{ toBuyPrice.toFixed(0) }} €</span> of it to buy</template
-            >.</template
+            Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span>.</template
           >
           <strong v-if="!kit.withinWorth" class="gap">
-            No set of tools keeps to your {{ garage.doc?.garage.practice.worth }} € limit; this is the
-            {{ superlative }} without it.</strong
+            No set of tools keeps to your {{ garage.doc?.garage.practice.worth }} € limit; this is the best without
+            it.</strong
           >
+          <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
         </p>
       </div>
-      <p v-if="kit && kit.pieces.length === 0" class="empty">
-        Nothing to carry yet: measure heads in <router-link to="/walk">Walk</router-link>, and put what you own into the
-        drawer in <router-link to="/match">Match</router-link>.
+      <p v-if="kit && kit.pieces.length === 0 && !hasTrip" class="empty">
+        Nothing to carry yet: measure heads in <router-link to="/walk">Walk</router-link>, put what you own into the
+        drawer in <router-link to="/match">Match</router-link>, and give a trip legs in
+        <router-link to="/trip">Trip</router-link>.
       </p>
-      <template v-if="kit && kit.pieces.length > 0">
-        <MassStrip :pieces="pieces" :spares="spares" :picked="chosen?.piece.id ?? null" @pick="picked = $event" />
-        <section v-if="chosen" class="without" aria-live="polite">
-          <h2>Without {{ chosen.piece.name }}</h2>
-          <p v-if="lost.length > 0">
-            <strong class="gap num">{{ lost.length }}</strong> {{ lost.length === 1 ? 'head is' : 'heads are' }} lost:
-            {{ lost.slice(0, 12).join(', ')
-            }}<template v-if="lost.length > 12"> and {{ lost.length - 12 }} more</template>.
+      <template v-if="mode === 'enough'">
+        <KitQuestion v-if="garage.trip" :trip="garage.trip" />
+        <template v-if="hasTrip">
+          <p v-if="!curve.picture && curve.running" role="status" class="empty">
+            Working out the best kit of every weight …
           </p>
-          <p v-if="chosen.serves.length > 0">
-            No means against {{ chosen.serves.map((s) => s.toLowerCase()).join(', ') }}.
-          </p>
-          <p v-if="lost.length === 0 && chosen.serves.length === 0">Nothing is lost at once: {{ reason(chosen) }}.</p>
-        </section>
-        <section v-if="kit.missing.length > 0" class="missing">
+          <p v-if="curve.failed" class="gap">{{ curve.failed }}</p>
+          <template v-if="curve.picture">
+            <FrontierChart
+              :class="{ stale: curve.stale }"
+              :picture="curve.picture"
+              :levels="curve.levels"
+              :own="own"
+              :now="nowDot"
+              :limit="curve.limit"
+              :value="garage.trip!.kit.value"
+              :active="active || curve.dragged !== null"
+              @drag="curve.dragged = $event"
+              @settle="settle"
+            />
+            <p class="flat">
+              <template v-if="curve.picture.flatFrom !== null && !money"
+                >Past <strong class="num">{{ massText(view.units, curve.picture.flatFrom) }}</strong>, each further
+                kilogram saves less than {{ Math.round(FLAT_HOURS_PER_KG * 60) }} minutes of this trip.
+              </template>
+              <template v-if="marginal !== null"
+                >At the limit a hundred grams more save
+                <strong class="num">{{
+                  marginal < 1 ? `${Math.round(marginal * 60)} s` : `${marginal.toFixed(1)} min`
+                }}</strong>.
+              </template>
+              <button class="link" @click="explainCurve">How it is worked out</button>
+              <template v-if="curve.running">
+                ·
+                <span role="status"
+                  >closing the band, <span class="num">{{ percent(curve.now?.share ?? 0) }}</span></span
+                ></template
+              >
+              <template v-else-if="!curve.picture.proven">
+                · <button class="link" @click="curve.closeBand()">Close the band further</button></template
+              >
+            </p>
+            <div class="beside">
+              <StepsBeside :title="`Leaves first below ${massText(view.units, curve.limit)}`" :steps="curve.leaves" />
+              <StepsBeside title="Comes next above it" :steps="curve.comes" />
+            </div>
+            <section class="levels">
+              <h2>Nested kits, each holding the one before</h2>
+              <div v-for="(limit, i) in garage.trip!.kit.levels" :key="i" class="level">
+                <strong>{{ LEVEL_NAMES[i] }}</strong>
+                <NumberField
+                  :label="`${LEVEL_NAMES[i]}, at most`"
+                  quantity="mass"
+                  hide-label
+                  :model-value="limit"
+                  :min="0"
+                  :max="40000"
+                  @update:model-value="setLevel(i, $event)"
+                />
+                <button v-if="curve.levels[i]" class="link num" @click="explainLevel(i)">
+                  {{ money ? `${curve.levels[i]!.value.toFixed(0)} €` : `${curve.levels[i]!.value.toFixed(1)} h` }}
+                </button>
+                <span v-else class="soft">…</span>
+                <span class="adds"
+                  >{{ adds(i)
+                  }}<template v-if="curve.levels[i] && curve.levels[i]!.free - curve.levels[i]!.value > 0.02"
+                    >; holding the one before costs
+                    {{
+                      money
+                        ? `${(curve.levels[i]!.free - curve.levels[i]!.value).toFixed(0)} €`
+                        : `${Math.round((curve.levels[i]!.free - curve.levels[i]!.value) * 60)} min`
+                    }}</template
+                  ></span
+                >
+              </div>
+            </section>
+          </template>
+        </template>
+        <section v-if="kit && kit.missing.length > 0" class="missing">
           <h2>Missing in the drawer</h2>
           <p class="gap">
             Nothing to
@@ -153,119 +280,154 @@ const lost = computed(() => chosen.value?.needed.map((id) => nameOf(id)).filter(
             }}. Add one in <router-link to="/match">the drawer</router-link>.
           </p>
         </section>
+      </template>
+      <template v-else-if="mode === 'grams'">
+        <template v-if="kit && kit.pieces.length > 0">
+          <MassStrip :pieces="pieces" :spares="kit.spares" :picked="chosen?.piece.id ?? null" @pick="picked = $event" />
+          <section v-if="chosen" class="without" aria-live="polite">
+            <h2>Without {{ chosen.piece.name }}</h2>
+            <p v-if="chosen.needed.length > 0">
+              <strong class="gap num">{{ chosen.needed.length }}</strong>
+              {{ chosen.needed.length === 1 ? 'head is' : 'heads are' }} lost:
+              {{ chosen.neededNames.slice(0, 12).join(', ')
+              }}<template v-if="chosen.neededNames.length > 12"> and {{ chosen.neededNames.length - 12 }} more</template
+              >.
+            </p>
+            <ul v-if="chosen.without.length > 0" class="instead">
+              <li v-for="w in chosen.without.slice(0, 8)" :key="w.trouble">
+                {{ w.trouble }}: <strong>{{ w.instead ?? 'no mend' }}</strong><template v-if="w.grade">
+                  ({{ w.grade }})</template
+                >
+                instead of {{ w.way.toLowerCase() }}, <span class="num gap">−{{ Math.round(w.hours * 60) }} min</span>
+              </li>
+            </ul>
+            <p v-if="chosen.needed.length === 0 && chosen.without.length === 0">Nothing is lost at once.</p>
+          </section>
+        </template>
+      </template>
+      <template v-else-if="mode === 'mends'">
+        <h1>What can go wrong, and every way to mend it</h1>
+        <MendsBrowser @mend="mend = $event" />
+      </template>
+      <template v-else-if="mode === 'fit'">
+        <h1>What spares must match</h1>
+        <FitSheet />
+      </template>
+      <template v-else-if="mode === 'practice'">
+        <h1>Where riders disagree, and what it costs here</h1>
         <PracticeSwitches />
+        <PreventionSheet v-if="garage.bike" :bike="garage.bike" />
+      </template>
+      <template v-else>
+        <h1>Kits kept</h1>
+        <KeptKits />
       </template>
     </section>
     <section class="sheet">
-      <div class="tabs" role="tablist">
-        <button role="tab" :aria-selected="tab === 'pieces'" @click="tab = 'pieces'">
-          Tools ({{ pieces.length }})
-        </button>
-        <button role="tab" :aria-selected="tab === 'spares'" @click="tab = 'spares'">
-          Spares ({{ spares.length }})<template v-if="toBuy.length > 0">, {{ toBuy.length }} to buy</template>
-        </button>
-        <button role="tab" :aria-selected="tab === 'home'" @click="tab = 'home'">
-          Left at home ({{ left.length }})
-        </button>
-      </div>
-      <template v-if="tab === 'pieces'">
-        <div class="sheet-head">
-          <h2>Heaviest first</h2>
-          <span class="num">{{ massText(view.units, kit?.toolMass ?? 0) }}</span>
-        </div>
-        <div
-          v-for="p in pieces"
-          :key="p.piece.id"
-          class="row kit-row"
-          :class="{ picked: p.piece.id === chosen?.piece.id }"
-        >
-          <button class="plain open" :aria-pressed="p.piece.id === chosen?.piece.id" @click="picked = p.piece.id">
-            <span class="title"
-              >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
-            ><span class="sub"
-              ><strong v-if="p.toBuy">to buy, {{ p.piece.price.toFixed(0) }} € · </strong>{{ reason(p) }}</span
-            >
-          </button>
-          <button class="link num" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
-            {{ massText(view.units, p.piece.mass * p.count) }}
-          </button>
-        </div>
-      </template>
-      <template v-else-if="tab === 'spares'">
-        <div class="sheet-head">
-          <h2>Spares the odds ask for</h2>
-          <span class="num">{{ massText(view.units, kit?.spareMass ?? 0) }}</span>
-        </div>
-        <p v-if="spares.length === 0" class="empty">
-          No spares asked for. They follow from the <router-link to="/trip">trip</router-link>.
-        </p>
-        <div v-for="s in spares" :key="s.kind" class="row kit-row">
-          <span
-            ><span class="title"
-              >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span
-            ><span class="sub" :class="{ gap: s.buy > 0 }"
-              >{{ s.buy > 0 ? `buy ${s.buy}` : `owned ${s.owned}` }} · enough on {{ percent(s.enough, 1) }} of
-              trips</span
-            ></span
-          >
-          <button class="link num" :aria-label="`Why ${s.name}`" @click="explainSpare(s)">
-            {{ massText(view.units, s.mass) }}
-          </button>
-        </div>
-      </template>
-      <template v-else>
-        <div class="sheet-head">
-          <h2>Left at home</h2>
-          <span class="num soft">{{ left.length }}</span>
-        </div>
-        <div v-for="p in left" :key="p.id" class="row kit-row">
-          <span
-            ><span class="title">{{ p.name }}</span
-            ><span v-if="p.mark === 'never'" class="sub">you marked it never</span></span
-          ><span class="num soft">{{ massText(view.units, p.mass) }}</span>
-        </div>
-      </template>
+      <KitLists
+        v-if="kit"
+        :kit="kit"
+        :point="dragPoint"
+        :picked="chosen?.piece.id ?? null"
+        @pick="((picked = $event), (mode = 'grams'))"
+        @mend="mend = $event"
+      />
     </section>
+    <MendCard v-if="mend" :trouble-id="mend" @close="mend = null" />
   </div>
 </template>
 
 <style scoped>
-.big {
-  font-size: 22px;
+.modes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 4px;
+  margin: -4px 0 8px -8px;
+}
+.modes button {
+  all: unset;
+  box-sizing: border-box;
+  cursor: pointer;
+  font-family: var(--v-font-heading);
+  font-size: 15.5px;
+  font-weight: 500;
+  padding: 4px 10px;
+  color: var(--soft);
+  border: 1px solid transparent;
+}
+.modes [aria-selected='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  border-color: var(--ink);
+}
+.modes button:focus-visible {
+  outline: 2px solid var(--ink);
+}
+.stale {
+  opacity: 0.5;
+}
+.flat {
+  font-size: 14.5px;
+  margin: 2px 0 12px;
+}
+.beside {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 26px;
+}
+.levels {
+  margin-top: 18px;
+}
+.levels h2,
+.without h2,
+.missing h2 {
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 4px;
+}
+.without h2 {
+  text-transform: none;
+  letter-spacing: 0;
+}
+.level {
+  display: grid;
+  grid-template-columns: 74px 96px 62px minmax(0, 1fr);
+  gap: 4px 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  padding: 4px 0;
+}
+.adds {
+  font-size: 13.5px;
+  color: var(--soft);
+}
+.level .link {
+  text-align: right;
 }
 .without,
 .missing {
   margin-top: 14px;
   font-size: 15px;
 }
-.without h2,
-.missing h2 {
-  border-bottom: 1px solid var(--line);
-  padding-bottom: 4px;
-  margin-bottom: 6px;
-  text-transform: none;
-  letter-spacing: 0;
-}
-.kit-row {
-  grid-template-columns: minmax(0, 1fr) auto;
-  width: 100%;
-}
-.kit-row .sub,
-.kit-row .title {
-  display: block;
-}
-.open {
-  padding: 3px 0;
-}
-.picked {
-  background: var(--picked);
-  box-shadow: inset 4px 0 0 var(--ink);
-}
-.kit-row .link {
-  font-size: 15px;
+.instead {
+  margin: 6px 0 0;
+  padding-left: 20px;
 }
 @media (max-width: 760px) {
-  .kit-row .link {
+  .modes button {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+  .beside {
+    grid-template-columns: 1fr;
+  }
+  .level {
+    grid-template-columns: 66px 90px 60px;
+  }
+  .adds {
+    grid-column: 1 / -1;
+  }
+  .level .link {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

@@ -58,6 +58,7 @@ function words(c: SwitchCost): string {
   return [
     grams,
     minutes === 0 ? '' : `${signed(minutes, `${Math.abs(minutes)} min`)} saved`,
+    c.loose === 0 ? '' : `${signed(c.loose, String(Math.abs(c.loose)))} loose`,
     c.reached === 0 ? '' : `${signed(c.reached, String(Math.abs(c.reached)))} heads`,
   ]
     .filter(Boolean)
@@ -73,6 +74,7 @@ function why(c: SwitchCost) {
       { name: 'hours saved on the trip', value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
       { name: 'home by own means', value: signed(c.home, percent(Math.abs(c.home), 2)) },
       { name: 'heads reached', value: String(c.reached) },
+      { name: 'things that no place takes', value: String(c.loose) },
       { name: 'both proven', value: c.proven ? 'yes' : 'not both' },
     ],
     source: 'difference of two kits; masses, rates and hours are planning values until you change them',

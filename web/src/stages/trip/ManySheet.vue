@@ -1,10 +1,11 @@
 <script setup lang="ts">
-/** The trip ridden many times over: home by own means, a night out, hours lost; with the present kit and with nothing. */
+/** The trip ridden many times over: home by own means, a night out, hours lost; with the present kit, with those kept, and with nothing. */
 import { computed, ref, shallowRef, watch } from 'vue';
-import { meansOf, NO_MEANS, SPREAD, type Simulated, type Trip } from '@necessaire/core';
+import { meansOf, NO_MEANS, SPREAD, type KeptKit, type Means, type Simulated, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
+import { today } from '../../ui/day';
 import NumberField from '../../ui/NumberField.vue';
 import { percent } from '../../ui/words';
 import { useTripWork } from './useTripWork';
@@ -27,7 +28,16 @@ watch(
 async function ride() {
   const a = answers.answer;
   if (!a) return;
-  const kits = [meansOf('with the present kit', a.kit), { ...NO_MEANS, name: 'with nothing' }];
+  const { doc, bike } = garage;
+  const kept: Means[] = [];
+  // Kept kits beside the present one, the newest four.
+  for (const k of (doc?.kits ?? []).slice(-4)) {
+    const plain = JSON.parse(JSON.stringify(k)) as KeptKit;
+    const question = { bikeId: bike!.id, tripId: props.trip.id, today: today() };
+    const means = await answers.ask((w) => w.keptMeans(doc!, question, plain));
+    if (means) kept.push(means);
+  }
+  const kits = [meansOf('with the present kit', a.kit), ...kept, { ...NO_MEANS, name: 'with nothing' }];
   const [trip, list] = JSON.parse(JSON.stringify([props.trip, a.ridden])) as [Trip, typeof a.ridden];
   result.value = await work.run((w, onProgress) => w.simulate(trip, list, kits, runs.value, seed.value, onProgress));
 }
@@ -46,7 +56,7 @@ function why(r: Simulated) {
       { name: 'trips', value: r.runs.toLocaleString('en') },
       {
         name: 'the closed form, every mend holding',
-        value: r.name.includes('kit') ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
+        value: r.name === 'with the present kit' ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
       },
       { name: 'hours lost, mean', value: `${r.hours.toFixed(2)} ± ${r.hoursError.toFixed(2)} h` },
       {

@@ -19,6 +19,10 @@ const sums = computed(() => byTrouble(props.answer.kit, props.bikeId));
 const NOTHING = (e: Exposure): TroubleSum => ({
   troubleId: e.trouble.id,
   grade: null,
+  wayName: '',
+  stake: 0,
+  parts: 0,
+  partsBelow: 0,
   mends: 0,
   covered: 1 - e.odds,
   lacks: [],

@@ -1,0 +1,199 @@
+import { carriedChains, reachedBy } from '../cover/index.js';
+import { countCdf } from '../odds/index.js';
+import { supplyKind } from '../supplies/index.js';
+import { boxVolume } from '../tools/index.js';
+import type { Curve } from '../optimum/curve.js';
+import type { KitProblem } from '../optimum/problem.js';
+import { stockedAt, type StockedMend } from '../optimum/slots.js';
+import { doneWith, homeMends, savedBy, type Contents } from './done.js';
+import { BAG_FILL, unitsOf } from './kit.js';
+
+/** One step of the curve: the best kit of its limit, as far as lists and readout need it. */
+export interface CurvePoint {
+  /** Least limit from which this kit is the best found, and what it weighs. */
+  limit: number;
+  mass: number;
+  /** In the question's value, and in hours. */
+  value: number;
+  hours: number;
+  home: number;
+  bulk: number;
+  price: number;
+  /** Heads that it reaches, of all that are asked for. */
+  reached: number;
+  /** Pieces by id with their number, and units of each supply. */
+  pieces: [id: string, count: number][];
+  supplies: [kind: string, units: number][];
+  /** What it does for each trouble that it helps: hours, and the way of the first mend. */
+  mends: { troubleId: string; hours: number; way: string }[];
+  /** The mends set aside, for whoever makes the kit of it. */
+  stocked: StockedMend[];
+  counts: number[];
+}
+
+/** The curve as a picture needs it. */
+export interface CurvePicture {
+  most: number;
+  points: CurvePoint[];
+  /** Best found and bound along the limits, for the band. */
+  band: { limit: number; best: number; bound: number }[];
+  gap: number;
+  proven: boolean;
+  solves: number;
+  /** Limit from which a further kilogram saves less than `flat` on the concave hull; null where it never does. */
+  flatFrom: number | null;
+}
+
+/** A further kilogram that saves less than this share of an hour no longer pays, where the rider does not say. Planning value. */
+export const FLAT_HOURS_PER_KG = 0.2;
+const MOST_POINTS = 220;
+const BAND_POINTS = 160;
+
+/** The concave hull over the points of a rising curve: the slopes that matter for "what does more weight bring". */
+export function concaveHull(points: readonly { mass: number; value: number }[]): { mass: number; value: number }[] {
+  const hull: { mass: number; value: number }[] = [];
+  for (const p of points) {
+    while (hull.length >= 2) {
+      const [a, b] = [hull.at(-2)!, hull.at(-1)!];
+      if ((b.value - a.value) * (p.mass - a.mass) <= (p.value - a.value) * (b.mass - a.mass)) hull.pop();
+      else break;
+    }
+    if (hull.length === 1 && p.mass === hull[0]!.mass) hull.pop();
+    hull.push({ mass: p.mass, value: p.value });
+  }
+  return hull;
+}
+
+/** Limits at which the kit changes enough to be told apart. */
+function stepsOf(curve: Curve): number[] {
+  const top = curve.best.reduce((m, v) => (v > m ? v : m), 0);
+  const steps: number[] = [];
+  let last = -Infinity;
+  let set = -1;
+  for (let m = 0; m <= curve.most; m++) {
+    const v = curve.best[m]!;
+    if (v === -Infinity || v <= last + 1e-9) continue;
+    if (curve.by[m] !== set || v > last + top / MOST_POINTS) {
+      steps.push(m);
+      last = v;
+      set = curve.by[m]!;
+    }
+  }
+  return steps;
+}
+
+/** The steps of a curve with what each kit is and does. */
+export function picture(problem: KitProblem, curve: Curve): CurvePicture {
+  const limits = stepsOf(curve);
+  const bySet = new Map<number, number[]>();
+  for (const m of limits) bySet.set(curve.by[m]!, [...(bySet.get(curve.by[m]!) ?? []), m]);
+  const points: CurvePoint[] = [];
+  for (const [set, mine] of bySet) {
+    const tools = curve.sets[set]!;
+    const carried = new Map(problem.pieces.map((p, i) => [p.id, tools.counts[i]!]));
+    const reached = problem.tools.reaches.filter((r) => reachedBy(carriedChains(r, carried), carried)).length;
+    const all = stockedAt(
+      tools.slots,
+      mine.map((m) => Math.floor(m - tools.mass + 1e-9)),
+    );
+    mine.forEach((limit, k) =>
+      points.push(pointOf(problem, { counts: tools.counts, stocked: all[k]! }, limit, reached, tools.available)),
+    );
+  }
+  points.sort((a, b) => a.limit - b.limit);
+  const hull = concaveHull(points.map((p) => ({ mass: p.limit, value: p.hours })));
+  let flatFrom: number | null = null;
+  for (let i = hull.length - 1; i > 0; i--) {
+    const slope = ((hull[i]!.value - hull[i - 1]!.value) / (hull[i]!.mass - hull[i - 1]!.mass)) * 1000;
+    if (slope >= FLAT_HOURS_PER_KG) break;
+    flatFrom = hull[i - 1]!.mass;
+  }
+  const band: CurvePicture['band'] = [];
+  for (let i = 0; i <= BAND_POINTS; i++) {
+    const limit = Math.round((curve.most * i) / BAND_POINTS);
+    if (curve.best[limit]! === -Infinity) continue;
+    band.push({ limit, best: curve.best[limit]!, bound: Math.max(curve.best[limit]!, curve.bound[limit]!) });
+  }
+  return { most: curve.most, points, band, gap: curve.gap, proven: curve.proven, solves: curve.solves, flatFrom };
+}
+
+/** A kit as a point of the picture. */
+export function pointOf(
+  problem: KitProblem,
+  contents: Contents,
+  limit: number,
+  reached: number,
+  available: boolean[][] | null = null,
+): CurvePoint {
+  const { done } = doneWith(problem, contents, available);
+  const units = unitsOf(problem, contents.stocked);
+  const fitted = new Map<string, number>();
+  for (const a of problem.asks) for (const [kind, n] of a.fitted) fitted.set(kind, (fitted.get(kind) ?? 0) + n);
+  let [value, hours, home] = [0, 0, 1];
+  const mends = new Map<string, { hours: number; way: string }>();
+  problem.asks.forEach((a, i) => {
+    const h = savedBy(a, done[i]!, (w) => w.hours);
+    value += savedBy(a, done[i]!, (w) => w.gain);
+    hours += h;
+    const id = a.exposure.trouble.id;
+    const first = done[i]!.by[0] ?? done[i]!.beyond;
+    if (h > 0)
+      mends.set(id, {
+        hours: (mends.get(id)?.hours ?? 0) + h,
+        way: mends.get(id)?.way ?? (first >= 0 ? a.ways[first]!.way.name : ''),
+      });
+    if (!a.exposure.trouble.stops) return;
+    const n = homeMends(a, done[i]!);
+    if (n !== Infinity) home *= countCdf(n, a.law);
+  });
+  let [mass, boxes, price] = [0, 0, 0];
+  const pieces: CurvePoint['pieces'] = [];
+  contents.counts.forEach((n, i) => {
+    if (n === 0) return;
+    const p = problem.pieces[i]!;
+    pieces.push([p.id, n]);
+    mass += n * p.mass;
+    boxes += n * boxVolume(p);
+    price += n * p.price;
+  });
+  for (const [kind, n] of units) {
+    const packed = Math.max(0, n - (fitted.get(kind) ?? 0));
+    mass += packed * supplyKind(kind).mass;
+    boxes += packed * boxVolume(supplyKind(kind));
+    price += packed * supplyKind(kind).price;
+  }
+  return {
+    limit,
+    mass,
+    value,
+    hours,
+    home,
+    bulk: boxes / BAG_FILL,
+    price,
+    reached,
+    pieces,
+    supplies: [...units],
+    mends: [...mends].map(([troubleId, m]) => ({ troubleId, ...m })),
+    stocked: [...contents.stocked],
+    counts: [...contents.counts],
+  };
+}
+
+/** What changes from one kit of the curve to another: what leaves, what comes, and what that does. */
+export interface StepBetween {
+  leaves: { name: string; count: number }[];
+  comes: { name: string; count: number }[];
+  mass: number;
+  hours: number;
+}
+export function between(from: CurvePoint, to: CurvePoint, nameOf: (pieceId: string) => string): StepBetween {
+  const count = (p: CurvePoint) =>
+    new Map([
+      ...p.pieces.map(([id, n]) => [nameOf(id), n] as const),
+      ...p.supplies.map(([kind, n]) => [supplyKind(kind).name, n] as const),
+    ]);
+  const [a, b] = [count(from), count(to)];
+  const beyond = (x: Map<string, number>, y: Map<string, number>) =>
+    [...x].flatMap(([name, n]) => (n > (y.get(name) ?? 0) ? [{ name, count: n - (y.get(name) ?? 0) }] : []));
+  return { leaves: beyond(a, b), comes: beyond(b, a), mass: to.mass - from.mass, hours: to.hours - from.hours };
+}

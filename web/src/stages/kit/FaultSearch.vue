@@ -1,0 +1,89 @@
+<script setup lang="ts">
+/** From a symptom to its cause: one test at a time, each answer leading on. */
+import { computed, ref } from 'vue';
+import { troublesIn, type FaultTree } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+
+const props = defineProps<{ tree: FaultTree }>();
+const emit = defineEmits<{ mend: [troubleId: string] }>();
+const garage = useGarage();
+const answers = useAnswer();
+/** Tests so far with what was seen; the last is still open. */
+const path = ref<{ test: string; seen: string | null }[]>([{ test: props.tree.tests[0]!.id, seen: null }]);
+const found = ref<string | null>(null);
+const testOf = (id: string) => props.tree.tests.find((t) => t.id === id)!;
+const name = computed(() => (garage.doc ? (troublesIn(garage.doc).find((t) => t.id === found.value)?.name ?? '') : ''));
+function take(seen: string, then: { test: string } | { trouble: string }) {
+  path.value[path.value.length - 1]!.seen = seen;
+  if ('test' in then) path.value.push({ test: then.test, seen: null });
+  else found.value = then.trouble;
+}
+function backTo(i: number) {
+  path.value = path.value.slice(0, i + 1);
+  path.value[i]!.seen = null;
+  found.value = null;
+}
+/** Whether the kit has what a test takes. */
+const lacking = (id: string) =>
+  testOf(id).step.needs.filter(
+    (n) => n.by === 'function' && !answers.answer?.kit.pieces.some((p) => p.piece.functions.includes(n.does)),
+  );
+</script>
+
+<template>
+  <ol class="search" aria-live="polite">
+    <li v-for="(p, i) in path" :key="p.test">
+      <strong>{{ testOf(p.test).step.text }}</strong>
+      <small v-for="n in lacking(p.test)" :key="n.by === 'function' ? n.does : ''" class="gap">
+        this kit has nothing to {{ n.by === 'function' ? n.does : '' }}</small
+      >
+      <p v-if="p.seen === null" class="answers">
+        <button
+          v-for="a in testOf(p.test).answers"
+          :key="a.seen"
+          class="tool-button quiet"
+          @click="take(a.seen, a.then)"
+        >
+          {{ a.seen }}
+        </button>
+      </p>
+      <p v-else>
+        {{ p.seen }}
+        <button class="link" :aria-label="`Answer again: ${testOf(p.test).step.text}`" @click="backTo(i)">again</button>
+      </p>
+    </li>
+  </ol>
+  <p v-if="found" class="found">
+    Most likely: <strong>{{ name }}</strong>.
+    <button class="tool-button" @click="emit('mend', found)">How to mend it</button>
+  </p>
+</template>
+
+<style scoped>
+.search {
+  margin: 0;
+  padding-left: 22px;
+  font-size: 15px;
+}
+.search li {
+  padding: 4px 0;
+}
+.answers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding-top: 4px;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  font-size: 16px;
+  padding: 6px 0 10px;
+}
+small {
+  display: block;
+}
+</style>

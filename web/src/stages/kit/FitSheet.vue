@@ -1,0 +1,285 @@
+<script setup lang="ts">
+/** What a spare must match, read off each bike once; beside it what is owned, whether it fits, keeps, and where it lies. */
+import { computed, ref } from 'vue';
+import {
+  compareFits,
+  fitVerdict,
+  goodUntil,
+  newSupply,
+  SUPPLIES,
+  supplyKind,
+  whyNot,
+  type FitSlot,
+  type Supply,
+} from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { today } from '../../ui/day';
+import NumberField from '../../ui/NumberField.vue';
+import TextField from '../../ui/TextField.vue';
+
+const garage = useGarage();
+const bikes = computed(() => {
+  const all = garage.doc?.bikes ?? [];
+  const crew = new Set([garage.bike?.id, ...(garage.trip?.along ?? [])]);
+  return all.filter((b) => crew.has(b.id)).concat(all.filter((b) => !crew.has(b.id)));
+});
+const lines = computed(() => compareFits(bikes.value));
+function read(bikeId: string, slot: FitSlot, text: string) {
+  const bike = garage.doc?.bikes.find((b) => b.id === bikeId);
+  if (!bike) return;
+  const fit = { ...bike.fit, [slot]: text.trim() };
+  if (text.trim() === '') delete fit[slot];
+  garage.put(`read the ${slot} of ${bike.name}`, 'bikes', { ...bike, fit });
+}
+/** The same reading for another bike in one press. */
+const supplies = computed(() => [...(garage.doc?.supplies ?? [])].sort((a, b) => (a.kind < b.kind ? -1 : 1)));
+const change = (s: Supply, fields: Partial<Supply>) =>
+  garage.put(`change ${supplyKind(s.kind).name.toLowerCase()}`, 'supplies', { ...s, ...fields });
+const serves = (s: Supply) =>
+  bikes.value.filter((b) => whyNot(s, b, today()) === null && fitVerdict(s, b) !== 'another');
+const adding = ref('');
+function add() {
+  const kind = SUPPLIES.find((k) => k.kind === adding.value);
+  if (!kind) return;
+  garage.put(
+    `own ${kind.name.toLowerCase()}`,
+    'supplies',
+    newSupply({ id: crypto.randomUUID(), kind: kind.kind as Supply['kind'], quantity: 1 }),
+  );
+  adding.value = '';
+}
+const date = (text: string) => (/^\d{4}-\d{2}-\d{2}$/.test(text) ? text : null);
+function until(s: Supply): string {
+  const day = goodUntil(s);
+  if (!day) return '';
+  return day < today() ? `past its date since ${day}` : `keeps until ${day}`;
+}
+</script>
+
+<template>
+  <div>
+    <p class="lead">
+      What a spare must match. One line is read off the bike once; a spare marked with the same words counts for it.
+    </p>
+    <table class="fit">
+      <thead>
+        <tr>
+          <th scope="col">Reading</th>
+          <th v-for="b in bikes" :key="b.id" scope="col">{{ b.name }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="l in lines" :key="l.line.slot">
+          <th scope="row">
+            {{ l.line.slot }}<small>{{ l.line.ask }}</small>
+            <small v-if="l.same" class="good">one spare serves all of these</small>
+            <small v-if="l.line.caution" class="careful">{{ l.line.caution }}</small>
+          </th>
+          <td v-for="b in bikes" :key="b.id">
+            <TextField
+              v-if="l.says.some((s) => s.bikeId === b.id)"
+              :label="`${l.line.slot} of ${b.name}`"
+              class="bare"
+              :most="120"
+              :value="l.says.find((s) => s.bikeId === b.id)!.reading"
+              @take="read(b.id, l.line.slot, $event)"
+            />
+            <span v-else class="soft">none</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <h2 class="head">Spares and supplies owned</h2>
+    <div v-for="s in supplies" :key="s.id" class="supply" :class="{ off: serves(s).length === 0 }">
+      <strong class="name">{{ supplyKind(s.kind).name }}</strong>
+      <p class="says">
+        <span v-if="serves(s).length > 0"
+          >serves
+          {{
+            serves(s)
+              .map((b) => b.name)
+              .join(', ')
+          }}</span
+        >
+        <span v-else class="gap">{{ bikes[0] ? whyNot(s, bikes[0], today()) : '' }}</span>
+        <span v-if="until(s)" :class="{ gap: until(s).startsWith('past') }"> · {{ until(s) }}</span>
+      </p>
+      <div class="fields">
+        <NumberField
+          label="Quantity"
+          :model-value="s.quantity"
+          :min="0"
+          :max="1000"
+          @update:model-value="change(s, { quantity: Math.round($event) })"
+        />
+        <TextField
+          label="Made for"
+          :value="s.fits"
+          placeholder="as the fit sheet reads"
+          :most="120"
+          @take="change(s, { fits: $event.trim() })"
+        />
+        <label
+          ><span>Condition</span
+          ><select
+            class="field"
+            :value="s.condition"
+            @change="change(s, { condition: ($event.target as HTMLSelectElement).value as Supply['condition'] })"
+          >
+            <option>new</option>
+            <option>used, known good</option>
+            <option>spent</option>
+          </select></label
+        >
+        <label
+          ><span>Lies</span
+          ><select
+            class="field"
+            :value="s.fittedOn ?? ''"
+            @change="change(s, { fittedOn: ($event.target as HTMLSelectElement).value || null })"
+          >
+            <option value="">in the drawer</option>
+            <option v-for="b in bikes" :key="b.id" :value="b.id">beside the live part of {{ b.name }}</option>
+          </select></label
+        >
+        <label
+          ><span>Bought</span
+          ><input
+            class="field"
+            type="date"
+            :value="s.bought ?? ''"
+            @change="change(s, { bought: date(($event.target as HTMLInputElement).value) })"
+        /></label>
+        <label
+          ><span>Opened</span
+          ><input
+            class="field"
+            type="date"
+            :value="s.opened ?? ''"
+            @change="change(s, { opened: date(($event.target as HTMLInputElement).value) })"
+        /></label>
+        <button
+          class="tool-button quiet"
+          @click="garage.remove(`take out ${supplyKind(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })"
+        >
+          Take out
+        </button>
+      </div>
+    </div>
+    <p class="add">
+      <label
+        ><span>Add a spare</span
+        ><select v-model="adding" class="field">
+          <option value="">choose a kind</option>
+          <option v-for="k in SUPPLIES" :key="k.kind" :value="k.kind">{{ k.name }}</option>
+        </select></label
+      >
+      <button class="tool-button" :disabled="!adding" @click="add">Add it</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.lead {
+  color: var(--soft);
+  margin: 6px 0;
+}
+.fit {
+  border-collapse: collapse;
+  width: 100%;
+}
+.fit th,
+.fit td {
+  border-bottom: 1px solid var(--hair);
+  padding: 4px 8px 4px 0;
+  text-align: left;
+  vertical-align: top;
+  font-weight: 500;
+}
+.fit thead th {
+  font-family: var(--v-font-heading);
+  font-size: 15px;
+  border-bottom-color: var(--line);
+}
+small {
+  display: block;
+  font-size: 12.5px;
+  font-weight: 400;
+  color: var(--soft);
+}
+small.good {
+  color: var(--proven);
+}
+.careful {
+  border-left: 3px solid var(--assumed);
+  padding-left: 6px;
+}
+.bare :deep(span) {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.head {
+  margin: 22px 0 4px;
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 4px;
+}
+.supply {
+  border-bottom: 1px solid var(--hair);
+  padding: 8px 0 10px;
+}
+.supply.off .name {
+  text-decoration: line-through;
+}
+.says {
+  display: inline;
+  margin-left: 10px;
+  font-size: 13.5px;
+  color: var(--soft);
+}
+.fields {
+  display: grid;
+  grid-template-columns: 74px repeat(auto-fit, minmax(118px, 1fr));
+  gap: 6px 10px;
+  align-items: end;
+  margin-top: 4px;
+}
+.fields span,
+.add span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.add {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+  margin-top: 12px;
+}
+@media (max-width: 760px) {
+  .fields {
+    grid-template-columns: 1fr 1fr;
+  }
+  .fit thead {
+    display: none;
+  }
+  .fit tr,
+  .fit th,
+  .fit td {
+    display: block;
+    border: 0;
+  }
+  .fit tr {
+    border-bottom: 1px solid var(--line);
+    padding: 6px 0;
+  }
+  .bare :deep(span) {
+    position: static;
+    width: auto;
+    height: auto;
+    clip-path: none;
+  }
+}
+</style>

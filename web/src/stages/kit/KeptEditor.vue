@@ -1,0 +1,140 @@
+<script setup lang="ts">
+/** A packing list by hand: pieces of the drawer and spares, each with how many of it are carried. */
+import { computed, ref } from 'vue';
+import { listOf, SUPPLIES, type KeptKit } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { massText } from '../../ui/words';
+
+const props = defineProps<{ kit: KeptKit | null }>();
+const emit = defineEmits<{ keep: [kit: KeptKit]; close: [] }>();
+const garage = useGarage();
+const view = useView();
+const name = ref(props.kit?.name ?? 'What I carry now');
+const asked = ref('');
+const pieces = ref(new Map((props.kit?.pieces ?? []).map((p) => [p.pieceId, p.count])));
+const supplies = ref(new Map((props.kit?.supplies ?? []).map((s) => [s.kind, s.quantity])));
+const words = computed(() => asked.value.trim().toLowerCase());
+const drawer = computed(() => (garage.doc?.pieces ?? []).filter((p) => p.name.toLowerCase().includes(words.value)));
+const kinds = computed(() => SUPPLIES.filter((s) => s.name.toLowerCase().includes(words.value)));
+function put(map: Map<string, number>, key: string, n: number) {
+  if (n > 0) map.set(key, n);
+  else map.delete(key);
+}
+const mass = computed(
+  () =>
+    (garage.doc?.pieces ?? []).reduce((s, p) => s + p.mass * (pieces.value.get(p.id) ?? 0), 0) +
+    SUPPLIES.reduce((s, k) => s + k.mass * (supplies.value.get(k.kind) ?? 0), 0),
+);
+function keep() {
+  const carried = (garage.doc?.pieces ?? []).flatMap((piece) => {
+    const count = Math.min(pieces.value.get(piece.id) ?? 0, piece.count);
+    return count > 0 ? [{ piece, count }] : [];
+  });
+  const stock = [...supplies.value].map(([kind, quantity]) => ({ kind, quantity }));
+  emit(
+    'keep',
+    listOf(
+      { pieces: carried, supplies: stock },
+      {
+        id: props.kit?.id ?? crypto.randomUUID(),
+        name: name.value.trim() || 'What I carry now',
+        bikeId: garage.bike?.id ?? null,
+        tripId: garage.trip?.id ?? null,
+        made: new Date().toISOString(),
+      },
+    ),
+  );
+}
+</script>
+
+<template>
+  <form class="editor" aria-label="A packing list by hand" @submit.prevent="keep">
+    <div class="head">
+      <label><span>Name of the list</span><input v-model="name" class="field" maxlength="120" /></label>
+      <label><span>Find</span><input v-model="asked" class="field" type="search" /></label>
+      <strong class="num">{{ massText(view.units, mass) }}</strong>
+      <button type="submit" class="tool-button">Keep it</button>
+      <button type="button" class="tool-button quiet" @click="emit('close')">Leave it</button>
+    </div>
+    <div class="things">
+      <label v-for="p in drawer" :key="p.id" class="thing">
+        <input
+          type="checkbox"
+          :checked="(pieces.get(p.id) ?? 0) > 0"
+          @change="put(pieces, p.id, ($event.target as HTMLInputElement).checked ? p.count : 0)"
+        />
+        <span
+          >{{ p.name }}<template v-if="p.count > 1"> ×{{ p.count }}</template></span
+        >
+      </label>
+      <label v-for="s in kinds" :key="s.kind" class="thing">
+        <input
+          class="field num"
+          type="number"
+          min="0"
+          max="400"
+          :value="supplies.get(s.kind) ?? 0"
+          @change="
+            put(
+              supplies,
+              s.kind,
+              Math.min(400, Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value) || 0))),
+            )
+          "
+        />
+        <span>{{ s.name }}</span>
+      </label>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.editor {
+  border: 2px solid var(--ink);
+  padding: 10px 14px;
+  margin: 10px 0;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: end;
+}
+.head label {
+  flex: 1 1 150px;
+}
+.head span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.things {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 0 14px;
+  max-height: 340px;
+  overflow-y: auto;
+  margin-top: 10px;
+}
+.thing {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+  font-size: 14px;
+}
+.thing .field {
+  width: 62px;
+  min-height: 28px;
+  padding: 2px 6px;
+}
+@media (max-width: 760px) {
+  .thing {
+    min-height: 44px;
+  }
+  .thing .field {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,256 @@
+<script setup lang="ts">
+/** Kits written down: named, frozen with their numbers, packed again as they were, laid side by side; and the list carried by habit. */
+import { computed, ref, shallowRef } from 'vue';
+import { compareKits, keptOf, withFigures, writeKit, type KeptKit } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { today } from '../../ui/day';
+import { download, fileName } from '../../ui/download';
+import { massText, percent } from '../../ui/words';
+import KeptEditor from './KeptEditor.vue';
+
+const garage = useGarage();
+const answers = useAnswer();
+const view = useView();
+const notice = useNotice();
+const name = ref('');
+const kits = computed(() => garage.doc?.kits ?? []);
+const editing = shallowRef<KeptKit | 'new' | null>(null);
+const kit = computed(() => answers.answer?.kit ?? null);
+/** The kit worked out now, as if it were kept. */
+const present = computed<KeptKit | null>(() =>
+  kit.value && answers.answer
+    ? keptOf(kit.value, {
+        id: '00000000-0000-4000-8000-000000000000',
+        name: 'The kit now',
+        bikeId: garage.bike?.id ?? null,
+        tripId: garage.trip?.id ?? null,
+        made: new Date().toISOString(),
+        chosen: answers.answer.chosen,
+      })
+    : null,
+);
+function keep() {
+  if (!present.value) return;
+  const kept = {
+    ...present.value,
+    id: crypto.randomUUID(),
+    name: name.value.trim() || `Kit of ${today()}`,
+    made: new Date().toISOString(),
+  };
+  garage.put(`keep ${kept.name}`, 'kits', kept);
+  notice.say(`${kept.name} is kept: ${massText(view.units, kept.figures.mass)}. Ctrl Z takes it back.`);
+  name.value = '';
+}
+/** A list of the rider's own is looked at by the same model before it is kept. */
+async function keepList(list: KeptKit) {
+  const { doc, bike, trip } = garage;
+  if (!doc || !bike) return;
+  editing.value = null;
+  const plain = JSON.parse(JSON.stringify(list)) as KeptKit;
+  const point = await answers.ask((w) =>
+    w.ownList(doc, { bikeId: bike.id, tripId: trip?.id ?? null, today: today() }, plain),
+  );
+  const a = answers.answer;
+  garage.put(
+    `keep ${plain.name}`,
+    'kits',
+    point ? withFigures(plain, point, (a?.kit.saved ?? 0) + (a?.kit.atStake ?? 0), a?.chosen ?? 0) : plain,
+  );
+}
+function use(k: KeptKit | null) {
+  if (!garage.trip) return;
+  garage.put(k ? `pack ${k.name}` : 'work a kit out again', 'trips', {
+    ...garage.trip,
+    kit: { ...garage.trip.kit, use: k?.id ?? null },
+  });
+}
+const used = computed(() => garage.trip?.kit.use ?? null);
+const freeze = (k: KeptKit) =>
+  garage.put(k.frozen ? `thaw ${k.name}` : `freeze ${k.name}`, 'kits', { ...k, frozen: !k.frozen });
+const jsonOut = (k: KeptKit) =>
+  download(fileName(k.name, 'json'), `${JSON.stringify(k, null, 2)}\n`, 'application/json');
+const csvOut = (k: KeptKit) => download(fileName(k.name, 'csv'), writeKit(k), 'text/csv');
+
+const first = ref('');
+const second = ref('');
+const choices = computed(() => [...(present.value ? [present.value] : []), ...kits.value]);
+const pair = computed(() => {
+  const of = (id: string, other: number) => choices.value.find((k) => k.id === id) ?? choices.value[other];
+  const [a, b] = [of(first.value, 0), of(second.value, 1)];
+  return a && b && a !== b ? { a, b, ...compareKits(a, b) } : null;
+});
+const FIGURES = [
+  { name: 'weighs', of: (k: KeptKit) => massText(view.units, k.figures.mass) },
+  { name: 'room', of: (k: KeptKit) => `${(k.figures.bulk / 1000).toFixed(1)} L` },
+  { name: 'worth', of: (k: KeptKit) => `${k.figures.price.toFixed(0)} €` },
+  { name: 'hours saved', of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
+  { name: 'left at stake', of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
+  { name: 'home by own means', of: (k: KeptKit) => percent(k.figures.home, 1) },
+  { name: 'heads reached', of: (k: KeptKit) => `${k.figures.reached}` },
+];
+const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId)?.name ?? 'no trip';
+</script>
+
+<template>
+  <div>
+    <div class="keep">
+      <label
+        ><span>Name</span
+        ><input v-model="name" class="field" maxlength="120" placeholder="Kit for the plateau" @keydown.enter="keep"
+      /></label>
+      <button class="tool-button" :disabled="!present" @click="keep">Keep the kit as it is</button>
+      <button class="tool-button quiet" @click="editing = 'new'">Write down what you carry now</button>
+    </div>
+    <KeptEditor v-if="editing" :kit="editing === 'new' ? null : editing" @keep="keepList" @close="editing = null" />
+    <p v-if="kits.length === 0" class="empty">
+      No kit is kept yet. A kept kit keeps its numbers of that day; the list that you carry by habit shows on the curve
+      beside the best.
+    </p>
+    <article v-for="k in kits" :key="k.id" class="kept" :class="{ used: used === k.id }">
+      <h2>{{ k.name }}<template v-if="k.frozen"> · frozen</template></h2>
+      <p class="facts num">
+        {{ massText(view.units, k.figures.mass) }} · {{ k.figures.saved.toFixed(1) }} h saved ·
+        {{ percent(k.figures.home, 1) }} home · {{ k.pieces.length }} tools, {{ k.supplies.length }} spares
+      </p>
+      <p class="soft">{{ tripName(k) }}, {{ k.made.slice(0, 10) }}</p>
+      <p class="acts">
+        <button v-if="used === k.id" class="tool-button" @click="use(null)">Work a kit out again</button>
+        <button v-else class="tool-button quiet" @click="use(k)">Pack it as it is</button>
+        <button class="tool-button quiet" @click="freeze(k)">{{ k.frozen ? 'Thaw' : 'Freeze' }}</button>
+        <button v-if="!k.frozen" class="tool-button quiet" @click="editing = k">Change</button>
+        <button class="tool-button quiet" @click="csvOut(k)">CSV</button>
+        <button class="tool-button quiet" @click="jsonOut(k)">JSON</button>
+        <button
+          v-if="!k.frozen"
+          class="tool-button quiet"
+          @click="garage.remove(`drop ${k.name}`, { table: 'kits', id: k.id })"
+        >
+          Drop
+        </button>
+      </p>
+    </article>
+    <section v-if="choices.length > 1" class="compare">
+      <h2>Side by side</h2>
+      <div class="pick">
+        <label
+          ><span>First</span
+          ><select v-model="first" class="field">
+            <option value="">{{ choices[0]!.name }}</option>
+            <option v-for="k in choices.slice(1)" :key="k.id" :value="k.id">{{ k.name }}</option>
+          </select></label
+        >
+        <label
+          ><span>Second</span
+          ><select v-model="second" class="field">
+            <option value="">{{ choices[1]!.name }}</option>
+            <option v-for="k in choices" :key="k.id" :value="k.id">{{ k.name }}</option>
+          </select></label
+        >
+      </div>
+      <table v-if="pair">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">{{ pair.a.name }}</th>
+            <th scope="col">{{ pair.b.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="f in FIGURES" :key="f.name">
+            <th scope="row">{{ f.name }}</th>
+            <td class="num">{{ f.of(pair.a) }}</td>
+            <td class="num">{{ f.of(pair.b) }}</td>
+          </tr>
+          <tr v-for="d in pair.different" :key="d.name" class="diff">
+            <th scope="row">
+              {{ d.name }}<small class="num">{{ massText(view.units, d.mass) }}</small>
+            </th>
+            <td class="num">{{ d.inFirst || '–' }}</td>
+            <td class="num">{{ d.inSecond || '–' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="pair" class="soft">The same in both: {{ pair.same.map((d) => d.name).join(', ') || 'nothing' }}.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.keep,
+.pick {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  align-items: end;
+  margin: 8px 0;
+}
+.keep label,
+.pick label {
+  flex: 1 1 180px;
+}
+.keep span,
+.pick span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.kept {
+  border-bottom: 1px solid var(--line);
+  padding: 10px 0 10px 12px;
+  border-left: 4px solid transparent;
+}
+.kept.used {
+  border-left-color: var(--ink);
+}
+.kept h2,
+.compare h2 {
+  text-transform: none;
+  letter-spacing: 0;
+  color: var(--ink);
+  font-size: 18px;
+}
+.facts {
+  font-size: 14px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 6px;
+}
+.acts .tool-button {
+  font-size: 14px;
+  padding: 3px 10px;
+}
+.compare {
+  margin-top: 20px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: right;
+  border-bottom: 1px solid var(--hair);
+  padding: 4px 0 4px 12px;
+  font-weight: 500;
+  vertical-align: baseline;
+}
+th[scope='row'],
+th:first-child {
+  text-align: left;
+  padding-left: 0;
+}
+.diff td {
+  font-weight: 600;
+}
+small {
+  color: var(--soft);
+  margin-left: 8px;
+  font-weight: 400;
+}
+</style>

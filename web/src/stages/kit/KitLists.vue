@@ -1,0 +1,399 @@
+<script setup lang="ts">
+/** The kit, by trouble, by piece, by place, what of it is to buy, and what stays at home. While the limit is dragged the kit of that limit. */
+import { computed, ref } from 'vue';
+import {
+  byTrouble,
+  supplyKind,
+  troublesIn,
+  type CurvePoint,
+  type KitPiece,
+  type KitSpare,
+  type Kit,
+} from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { massText, percent } from '../../ui/words';
+import GradeMark from './GradeMark.vue';
+
+const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
+const emit = defineEmits<{ pick: [pieceId: string]; mend: [troubleId: string] }>();
+const answers = useAnswer();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const tab = ref<'trouble' | 'piece' | 'place' | 'buy' | 'home'>('trouble');
+
+const time = (h: number) => (h >= 0.995 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
+const pieces = computed(() =>
+  [...props.kit.pieces].sort((a, b) => b.hours - a.hours || b.piece.mass * b.count - a.piece.mass * a.count),
+);
+const spares = computed(() => [...props.kit.spares].sort((a, b) => b.hours - a.hours));
+
+/** Troubles that the kit helps against or should, the most hours first, with what serves each. */
+const troubles = computed(() => {
+  const bike = garage.bike;
+  if (!bike) return [];
+  const sums = byTrouble(props.kit, bike.id);
+  return (answers.answer?.exposures ?? [])
+    .flatMap((e) => {
+      const s = sums.get(e.trouble.id);
+      if (!s || (s.hoursSaved < 1 / 120 && !s.below)) return [];
+      return [{ e, s, way: s.wayName }];
+    })
+    .sort(
+      (a, b) =>
+        Number(b.s.below && b.s.parts === b.s.partsBelow) - Number(a.s.below && a.s.parts === a.s.partsBelow) ||
+        b.s.hoursSaved - a.s.hoursSaved,
+    );
+});
+const served = (troubleName: string) => pieces.value.filter((p) => p.serves.includes(troubleName));
+/** What turns the heads of its mend, where that is all the piece is there for. */
+const turning = (troubleName: string) =>
+  pieces.value
+    .filter((p) => p.turnsFor.includes(troubleName) && !p.serves.includes(troubleName))
+    .map((p) => p.piece.name);
+const stocked = (troubleName: string) =>
+  spares.value.filter((s) => s.for.some((f) => f.trouble === troubleName || f.trouble.startsWith(`${troubleName}:`)));
+
+/** Everything packed, by the place that Stow gave it. */
+const places = computed(() => {
+  const stowed = answers.answer?.packing.stowed ?? [];
+  const known = garage.places.map((p) => ({ id: p.id as string | null, name: p.name, tier: p.tier as string }));
+  return [...known, { id: null, name: 'No place yet', tier: '' }].flatMap((p) => {
+    const items = stowed.filter((s) => s.placeId === p.id);
+    return items.length > 0 ? [{ ...p, items, mass: items.reduce((s, i) => s + i.item.mass, 0) }] : [];
+  });
+});
+const buyPieces = computed(() => pieces.value.filter((p) => p.toBuy));
+const buySpares = computed(() => spares.value.filter((s) => s.buy > 0));
+const price = computed(
+  () =>
+    buyPieces.value.reduce((s, p) => s + p.piece.price * p.count, 0) +
+    buySpares.value.reduce((s, x) => s + supplyKind(x.kind).price * x.buy, 0),
+);
+const left = computed(() => {
+  const carried = new Set(props.kit.pieces.map((p) => p.piece.id));
+  return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
+});
+
+/** A head's name, with its bike's where that is another one's. */
+function nameOf(p: KitPiece, i: number): string {
+  const f = garage.doc?.fasteners.find((x) => x.id === p.needed[i]);
+  const bike = f && f.bikeId !== garage.bike?.id ? garage.doc?.bikes.find((b) => b.id === f.bikeId) : null;
+  return bike ? `${p.neededNames[i]!} of ${bike.name}` : p.neededNames[i]!;
+}
+function reason(p: KitPiece): string {
+  const parts: string[] = [];
+  if (p.needed.length > 0)
+    parts.push(p.needed.length === 1 ? `only for ${nameOf(p, 0)}` : `${p.needed.length} heads are lost without it`);
+  if (p.serves.length > 0)
+    parts.push(
+      `for ${p.serves
+        .slice(0, 3)
+        .map((s) => s.toLowerCase())
+        .join(', ')}${p.serves.length > 3 ? ` and ${p.serves.length - 3} more` : ''}`,
+    );
+  if (p.piece.mark === 'always' || p.piece.mark === 'twice') parts.push(`you marked it ${p.piece.mark}`);
+  if (p.standsInFor.length > 0)
+    parts.push(
+      p.standsInFor.every((name) => name === p.piece.name)
+        ? 'a second one, should one be lost or break'
+        : `stands in for ${p.standsInFor.join(', ')}, should it be lost or break`,
+    );
+  return parts.join(' · ') || 'shares its heads with another piece';
+}
+function explainPiece(p: KitPiece) {
+  explain.show({
+    title: p.piece.name,
+    value: `${massText(view.units, p.piece.mass * p.count)}, ${time(p.hours)} saved by one copy`,
+    formula:
+      'hours = what the kit saves less what it saves with one copy at home, every trouble then by its next best way; heads lost = heads that no chain of the rest reaches',
+    inputs: [
+      { name: 'heads lost without it', value: String(p.needed.length) },
+      ...p.without.slice(0, 5).map((w) => ({
+        name: w.trouble,
+        value: `${w.instead ? `${w.instead} (${w.grade})` : 'no mend'}, −${time(w.hours)}`,
+      })),
+      { name: 'expected uses', value: p.uses.toFixed(2) },
+      { name: 'price', value: `${p.piece.price.toFixed(2)} EUR` },
+    ],
+    source: `mass: ${p.piece.source}; rates and hours: planning values and your record`,
+    to: { path: '/match', label: 'See the chains' },
+  });
+}
+function explainSpare(s: KitSpare) {
+  explain.show({
+    title: s.name,
+    value: `${s.quantity}, ${massText(view.units, s.mass)}, ${time(s.hours)} saved`,
+    formula: s.formula,
+    inputs: [
+      { name: 'owned', value: String(s.owned) },
+      { name: 'beside the live part', value: String(s.fitted) },
+      { name: 'to buy', value: String(s.buy) },
+      { name: 'expected use', value: s.expected.toFixed(2) },
+    ],
+    source: 'rates and masses: planning values',
+    to: { path: '/trip', label: 'See the odds' },
+  });
+}
+/** The dragged kit in short. */
+const dragged = computed(() => {
+  const p = props.point;
+  if (!p) return null;
+  const piece = (id: string) => garage.doc?.pieces.find((x) => x.id === id);
+  const all = garage.doc ? troublesIn(garage.doc) : [];
+  return {
+    tools: p.pieces
+      .map(([id, n]) => ({ name: piece(id)?.name ?? 'to buy', n, mass: (piece(id)?.mass ?? 0) * n }))
+      .sort((a, b) => b.mass - a.mass),
+    spares: p.supplies.map(([kind, n]) => ({ name: supplyKind(kind).name, n, mass: supplyKind(kind).mass * n })),
+    mends: [...p.mends]
+      .sort((a, b) => b.hours - a.hours)
+      .map((m) => ({ ...m, name: all.find((t) => t.id === m.troubleId)?.name ?? m.troubleId })),
+  };
+});
+const TABS = { trouble: 'By trouble', piece: 'By piece', place: 'By place', buy: 'To buy', home: 'At home' } as const;
+const count = (key: keyof typeof TABS) =>
+  key === 'buy' ? buyPieces.value.length + buySpares.value.length : key === 'home' ? left.value.length : null;
+</script>
+
+<template>
+  <div class="tabs" role="tablist">
+    <button v-for="(name, key) in TABS" :key="key" role="tab" :aria-selected="tab === key" @click="tab = key">
+      {{ name }}<template v-if="count(key) !== null"> ({{ count(key) }})</template>
+    </button>
+  </div>
+  <template v-if="dragged">
+    <div class="sheet-head">
+      <h2>With this limit</h2>
+      <span class="num">{{ massText(view.units, point!.mass) }}</span>
+    </div>
+    <template v-if="tab === 'trouble'">
+      <div v-for="m in dragged.mends" :key="m.troubleId" class="row line">
+        <span
+          ><span class="title">{{ m.name }}</span
+          ><span class="sub">{{ m.way }}</span></span
+        >
+        <span class="num good">{{ time(m.hours) }}</span>
+      </div>
+    </template>
+    <template v-else>
+      <div v-for="t in [...dragged.tools, ...dragged.spares]" :key="t.name" class="row line">
+        <span class="title"
+          >{{ t.name }}<span v-if="t.n > 1" class="num soft"> ×{{ t.n }}</span></span
+        >
+        <span class="num">{{ massText(view.units, t.mass) }}</span>
+      </div>
+    </template>
+  </template>
+  <template v-else-if="tab === 'trouble'">
+    <p v-if="troubles.length === 0" class="empty">
+      Nothing can be said without a trip: give it legs in <router-link to="/trip">Trip</router-link>.
+    </p>
+    <section v-for="{ e, s, way } in troubles" :key="e.trouble.id" class="trouble">
+      <button class="plain sheet-head opens" @click="emit('mend', e.trouble.id)">
+        <h2>{{ e.trouble.name }} · {{ percent(e.odds) }} here</h2>
+        <span class="num">{{ time(s.hoursSaved) }}</span>
+      </button>
+      <p class="chosen">
+        <GradeMark :grade="s.grade" /><span v-if="way">{{ way }}</span>
+        <span v-if="s.below" class="gap"
+          ><template v-if="s.parts > 1">{{ s.partsBelow }} of {{ s.parts }} kinds of it: </template
+          >{{ s.lacks.slice(0, 2).join('; ') || 'not at the grade you ask for' }}</span
+        >
+      </p>
+      <p v-if="turning(e.trouble.name).length > 0" class="turning">
+        Heads turned by {{ turning(e.trouble.name).slice(0, 5).join(' · ')
+        }}<template v-if="turning(e.trouble.name).length > 5">
+          and {{ turning(e.trouble.name).length - 5 }} more</template
+        >
+      </p>
+      <div v-for="p in served(e.trouble.name)" :key="p.piece.id" class="row line3">
+        <span class="title"
+          >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
+        >
+        <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
+        <button class="link num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
+          {{ time(p.hours) }}
+        </button>
+      </div>
+      <div v-for="x in stocked(e.trouble.name)" :key="x.kind" class="row line3">
+        <span class="title"
+          >{{ x.name }}<span class="num soft"> ×{{ x.quantity }}</span></span
+        >
+        <span class="num">{{ massText(view.units, x.mass) }}</span>
+        <button class="link num good" :aria-label="`Why ${x.name}`" @click="explainSpare(x)">
+          {{ time(x.hours) }}
+        </button>
+      </div>
+    </section>
+  </template>
+  <template v-else-if="tab === 'piece'">
+    <div class="sheet-head">
+      <h2>Tools, the most hours first</h2>
+      <span class="num">{{ massText(view.units, kit.toolMass) }}</span>
+    </div>
+    <div v-for="p in pieces" :key="p.piece.id" class="row line3" :class="{ picked: p.piece.id === picked }">
+      <button class="plain open" :aria-pressed="p.piece.id === picked" @click="emit('pick', p.piece.id)">
+        <span class="title"
+          >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
+        ><span class="sub"
+          ><strong v-if="p.toBuy">to buy, {{ p.piece.price.toFixed(0) }} € · </strong>{{ reason(p) }}</span
+        >
+      </button>
+      <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
+      <button class="link num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
+        {{ time(p.hours) }}
+      </button>
+    </div>
+    <div class="sheet-head">
+      <h2>Spares</h2>
+      <span class="num">{{ massText(view.units, kit.spareMass) }}</span>
+    </div>
+    <p v-if="spares.length === 0" class="empty">No spares asked for.</p>
+    <div v-for="s in spares" :key="s.kind" class="row line3">
+      <span
+        ><span class="title"
+          >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span
+        ><span class="sub" :class="{ gap: s.buy > 0 }"
+          >{{ s.fitted > 0 ? `${s.fitted} beside the live part · ` : ''
+          }}{{ s.buy > 0 ? `buy ${s.buy}` : `owned ${s.owned}` }} ·
+          {{
+            s.for
+              .map((f) => f.trouble.toLowerCase())
+              .slice(0, 2)
+              .join(', ')
+          }}</span
+        ></span
+      >
+      <span class="num">{{ massText(view.units, s.mass) }}</span>
+      <button class="link num good" :aria-label="`Why ${s.name}`" @click="explainSpare(s)">{{ time(s.hours) }}</button>
+    </div>
+    <template v-if="kit.prevention.length > 0">
+      <div class="sheet-head">
+        <h2>Done before leaving</h2>
+        <span class="num">{{ massText(view.units, kit.preventionMass) }}</span>
+      </div>
+      <div v-for="p in kit.prevention" :key="p.id" class="row line">
+        <span class="title">{{ p.name }}</span><span class="num">{{ massText(view.units, p.mass) }}</span>
+      </div>
+    </template>
+  </template>
+  <template v-else-if="tab === 'place'">
+    <section v-for="p in places" :key="p.name">
+      <div class="sheet-head">
+        <h2>
+          {{ p.name }}<template v-if="p.tier"> · {{ p.tier }}</template>
+        </h2>
+        <span class="num">{{ massText(view.units, p.mass) }}</span>
+      </div>
+      <div v-for="s in p.items" :key="s.item.key" class="row line">
+        <span class="title">{{ s.item.name }}</span><span class="num">{{ massText(view.units, s.item.mass) }}</span>
+      </div>
+    </section>
+    <p class="note"><router-link to="/stow">Stow</router-link> says why each is there.</p>
+  </template>
+  <template v-else-if="tab === 'buy'">
+    <div class="sheet-head">
+      <h2>To buy</h2>
+      <span class="num">{{ price.toFixed(0) }} €</span>
+    </div>
+    <p v-if="buyPieces.length + buySpares.length === 0" class="empty">All of it is in the drawer.</p>
+    <div v-for="p in buyPieces" :key="p.piece.id" class="row line">
+      <span class="title"
+        >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
+      >
+      <span class="num">{{ (p.piece.price * p.count).toFixed(0) }} €</span>
+    </div>
+    <div v-for="s in buySpares" :key="s.kind" class="row line">
+      <span class="title"
+        >{{ s.name }}<span class="num soft"> ×{{ s.buy }}</span></span
+      >
+      <span class="num">{{ (supplyKind(s.kind).price * s.buy).toFixed(1) }} €</span>
+    </div>
+    <p class="note">
+      Prices are planning values. <router-link to="/match">Match</router-link> weighs single pieces against sets.
+    </p>
+  </template>
+  <template v-else>
+    <div class="sheet-head">
+      <h2>Left at home</h2>
+      <span class="num soft">{{ left.length }}</span>
+    </div>
+    <div v-for="p in left" :key="p.id" class="row line">
+      <span
+        ><span class="title">{{ p.name }}</span
+        ><span v-if="p.mark === 'never'" class="sub">you marked it never</span></span
+      ><span class="num soft">{{ massText(view.units, p.mass) }}</span>
+    </div>
+  </template>
+</template>
+
+<style scoped>
+.line {
+  grid-template-columns: minmax(0, 1fr) auto;
+}
+.line3 {
+  grid-template-columns: minmax(0, 1fr) 72px 62px;
+}
+.line3 .num {
+  text-align: right;
+}
+.sub,
+.title {
+  display: block;
+}
+.open {
+  padding: 3px 0;
+}
+.picked {
+  background: var(--picked);
+  box-shadow: inset 4px 0 0 var(--ink);
+}
+.opens {
+  width: 100%;
+  box-sizing: border-box;
+}
+.opens h2 {
+  text-decoration: underline;
+  text-decoration-color: var(--line);
+  text-underline-offset: 4px;
+}
+.opens:focus-visible {
+  outline: 2px solid var(--ink);
+  outline-offset: -3px;
+}
+.chosen {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  padding: 5px 16px 2px;
+  font-size: 14px;
+}
+.turning {
+  padding: 2px 16px 4px;
+  font-size: 13px;
+  color: var(--soft);
+}
+.trouble .row {
+  min-height: 34px;
+}
+.note {
+  padding: 12px 16px;
+  color: var(--soft);
+  font-size: 14px;
+}
+.line3 .link {
+  font-size: 14px;
+}
+@media (max-width: 760px) {
+  .line3 .link {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+    justify-content: end;
+  }
+}
+</style>

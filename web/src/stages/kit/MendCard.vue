@@ -1,0 +1,202 @@
+<script setup lang="ts">
+/** One trouble: how often, how bad, and every way to mend it as steps, with what of it this kit has. */
+import { computed } from 'vue';
+import {
+  appliesTo,
+  GRADE_WORTH,
+  hasTraits,
+  SKILL_WORDS,
+  supplyKind,
+  troublesIn,
+  type Need,
+  type Trouble,
+  type Way,
+} from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { percent } from '../../ui/words';
+import GradeMark from './GradeMark.vue';
+
+const props = defineProps<{ troubleId: string }>();
+const emit = defineEmits<{ close: [] }>();
+const answers = useAnswer();
+const garage = useGarage();
+
+const trouble = computed<Trouble | null>(() =>
+  garage.doc ? (troublesIn(garage.doc).find((t) => t.id === props.troubleId) ?? null) : null,
+);
+const exposure = computed(() => answers.answer?.exposures.find((e) => e.trouble.id === props.troubleId) ?? null);
+const mends = computed(
+  () => answers.answer?.kit.mends.filter((m) => m.troubleId === props.troubleId && m.bikeId === garage.bike?.id) ?? [],
+);
+const saved = computed(() => mends.value.reduce((s, m) => s + m.hoursSaved, 0));
+const left = computed(() => mends.value.reduce((s, m) => s + m.hoursLeft, 0));
+const ways = computed(() => trouble.value?.ways.filter((w) => garage.bike && hasTraits(w.only, garage.bike)) ?? []);
+const hours = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
+
+/** What the kit has of a way: it goes it, or why not. */
+function state(w: Way): { has: boolean; why: string } {
+  const m = mends.value;
+  if (m.length === 0) return { has: false, why: 'no trip says how often it comes' };
+  const has = m.some((x) => x.ways.some((y) => y.name === w.name));
+  const why = m.flatMap((x) => x.others.filter((o) => o.name === w.name).map((o) => o.why))[0] ?? '';
+  return { has, why };
+}
+/** What meets a need: tools of the kit, or that nothing does. */
+function metBy(n: Need): { ask: string; by: string; ok: boolean } {
+  const kit = answers.answer?.kit;
+  if (n.by === 'function') {
+    const names = kit?.pieces.filter((p) => p.piece.functions.includes(n.does)).map((p) => p.piece.name) ?? [];
+    return {
+      ask: n.count > 1 ? `${n.does} ×${n.count}` : n.does,
+      by: names.slice(0, 2).join(' or '),
+      ok: names.length > 0,
+    };
+  }
+  if (n.by === 'supply') {
+    const bolts = n.kind === 'bolt';
+    const spares = kit?.spares.filter((s) => (bolts ? s.kind.startsWith('bolt') : s.kind === n.kind)) ?? [];
+    const total = spares.reduce((s, x) => s + x.quantity, 0);
+    const name = bolts ? 'bolt of its thread' : supplyKind(n.kind).name.toLowerCase();
+    return {
+      ask: n.units > 1 ? `${name} ×${n.units}` : name,
+      by: total > 0 ? `${total} in the kit` : '',
+      ok: total >= n.units,
+    };
+  }
+  const heads = garage.fasteners.filter((f) => f.role === n.role && f.leftOut === null);
+  if (heads.length === 0) return { ask: n.role, by: n.ifAny ? 'none on this bike' : '', ok: n.ifAny };
+  const chains = heads.map((f) => answers.answer?.kitChains[f.id]);
+  const first = chains
+    .find((c) => c)
+    ?.map((c) => c.join(' → '))
+    .join(' + ');
+  return { ask: n.role, by: first ?? '', ok: chains.every((c) => c !== undefined) };
+}
+</script>
+
+<template>
+  <v-dialog
+    :model-value="true"
+    max-width="860"
+    scrollable
+    :aria-label="trouble?.name ?? 'Mend'"
+    @update:model-value="emit('close')"
+  >
+    <div v-if="trouble" class="card">
+      <header>
+        <h1>{{ trouble.name }}</h1>
+        <button class="tool-button quiet" @click="emit('close')">Close</button>
+      </header>
+      <p v-if="exposure" class="facts">
+        <strong class="num">{{ percent(exposure.odds, 1) }}</strong> of such trips;
+        {{ trouble.stops ? 'stranded' : 'lost' }} without a mend:
+        <strong class="num">{{ hours(exposure.without) }}</strong>. This kit saves
+        <strong class="num good">{{ hours(saved) }}</strong>, <strong class="num">{{ hours(left) }}</strong> stay at
+        stake.
+      </p>
+      <p v-else-if="garage.bike && !appliesTo(trouble, garage.bike)" class="facts">This bike cannot have it.</p>
+      <section v-for="w in ways" :key="w.name" class="way" :class="{ has: state(w).has }">
+        <h2>
+          <GradeMark :grade="w.grade" /> {{ w.name }}
+          <small
+            >{{ w.minutes }} min · {{ SKILL_WORDS[w.skill] }} · counts
+            {{ Math.round(GRADE_WORTH[w.grade] * 100) }} %</small
+          >
+        </h2>
+        <p v-if="state(w).has" class="good">This kit does it.</p>
+        <p v-else-if="state(w).why" class="gap">Not with this kit: {{ state(w).why }}.</p>
+        <template
+          v-for="[title, steps] in [
+            ['Out', w.out],
+            ['Back in', w.back],
+          ] as const"
+          :key="title"
+        >
+          <h3 v-if="steps.length > 0 && w.back.length > 0">{{ title }}</h3>
+          <ol v-if="steps.length > 0">
+            <li v-for="(s, i) in steps" :key="i">
+              {{ s.text }}
+              <span v-for="(n, k) in s.needs" :key="k" class="need" :class="{ lacking: !metBy(n).ok }"
+                ><strong>{{ metBy(n).ask }}</strong
+                ><template v-if="metBy(n).by"> {{ metBy(n).by }}</template
+                ><template v-else> lacking</template></span
+              >
+            </li>
+          </ol>
+        </template>
+        <p v-if="w.caution" class="caution">{{ w.caution }}</p>
+      </section>
+      <p class="soft">Rates, minutes and shares are planning values; the maker’s manual comes first.</p>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.card {
+  background: var(--sheet);
+  color: var(--ink);
+  padding: 16px 20px 18px;
+  overflow-y: auto;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: start;
+}
+.facts {
+  font-size: 15px;
+  margin: 4px 0 8px;
+}
+.way {
+  border-top: 1px solid var(--line);
+  padding: 10px 0 12px 14px;
+  border-left: 4px solid transparent;
+}
+.way.has {
+  border-left-color: var(--proven);
+}
+.way h2 {
+  text-transform: none;
+  letter-spacing: 0;
+  color: var(--ink);
+  font-size: 18px;
+  font-weight: 600;
+}
+.way h2 small {
+  font-family: var(--v-font-body);
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--soft);
+  margin-left: 8px;
+}
+h3 {
+  font-size: 14px;
+  color: var(--soft);
+  margin-top: 6px;
+}
+ol {
+  margin: 2px 0 6px;
+  padding-left: 22px;
+  font-size: 14.5px;
+}
+li {
+  padding: 2px 0;
+}
+.need {
+  display: inline-block;
+  border: 1px solid var(--line);
+  padding: 0 7px;
+  margin: 1px 2px 1px 4px;
+  font-size: 13px;
+}
+.need strong {
+  margin-right: 5px;
+}
+.need.lacking {
+  border-color: var(--gap);
+  border-style: dashed;
+  color: var(--gap);
+}
+</style>

@@ -1,0 +1,173 @@
+<script setup lang="ts">
+/** Everything that is known to go wrong or fall due, by subject; searches for faults; and what the rider adds. */
+import { computed, ref, shallowRef } from 'vue';
+import { appliesTo, byTrouble, FAULT_TREES, SUBJECTS, troublesIn, type OwnMend } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
+import { useGarage } from '../../stores/garage';
+import { percent } from '../../ui/words';
+import FaultSearch from './FaultSearch.vue';
+import GradeMark from './GradeMark.vue';
+import OwnMendForm from './OwnMendForm.vue';
+
+const emit = defineEmits<{ mend: [troubleId: string] }>();
+const answers = useAnswer();
+const garage = useGarage();
+const asked = ref('');
+const all = computed(() => (garage.doc ? troublesIn(garage.doc) : []));
+const sums = computed(() =>
+  answers.answer && garage.bike ? byTrouble(answers.answer.kit, garage.bike.id) : new Map(),
+);
+const groups = computed(() =>
+  SUBJECTS.map((subject) => ({
+    subject,
+    list: all.value.filter(
+      (t) =>
+        t.subject === subject &&
+        garage.bike &&
+        appliesTo(t, garage.bike) &&
+        `${t.name} ${t.ways.map((w) => w.name).join(' ')}`.toLowerCase().includes(asked.value.trim().toLowerCase()),
+    ),
+  })).filter((g) => g.list.length > 0),
+);
+const odds = (id: string) => answers.answer?.exposures.find((e) => e.trouble.id === id)?.odds ?? null;
+const symptom = ref<string | null>(null);
+const own = computed(() => garage.doc?.mends ?? []);
+const writing = shallowRef<OwnMend | 'new' | null>(null);
+function keep(m: OwnMend) {
+  garage.put(`write ${m.name}`, 'mends', m);
+  writing.value = null;
+}
+</script>
+
+<template>
+  <div>
+    <div class="tools">
+      <label
+        ><span>Find a mend</span><input v-model="asked" class="field" type="search" placeholder="flat, clutch, leak …"
+      /></label>
+      <button class="tool-button" @click="writing = 'new'">Write your own</button>
+    </div>
+    <section class="faults">
+      <h2>Not sure what it is?</h2>
+      <div class="symptoms">
+        <button
+          v-for="f in FAULT_TREES"
+          :key="f.id"
+          class="tool-button quiet"
+          :aria-pressed="symptom === f.id"
+          @click="symptom = symptom === f.id ? null : f.id"
+        >
+          {{ f.symptom }}
+        </button>
+      </div>
+      <FaultSearch
+        v-if="symptom"
+        :key="symptom"
+        :tree="FAULT_TREES.find((f) => f.id === symptom)!"
+        @mend="emit('mend', $event)"
+      />
+    </section>
+    <OwnMendForm
+      v-if="writing"
+      :mend="writing === 'new' ? null : writing"
+      :troubles="all"
+      @keep="keep"
+      @close="writing = null"
+    />
+    <section v-if="own.length > 0">
+      <h2>Your own</h2>
+      <div v-for="m in own" :key="m.id" class="row mine">
+        <span class="title"
+          >{{ m.name
+          }}<small>{{
+            m.trouble ? `a way for ${all.find((t) => t.id === m.trouble)?.name ?? m.trouble}` : 'a trouble of your own'
+          }}</small></span
+        >
+        <button class="link" @click="writing = m">Change</button>
+        <button class="link" @click="garage.remove(`take out ${m.name}`, { table: 'mends', id: m.id })">
+          Take out
+        </button>
+      </div>
+    </section>
+    <section v-for="g in groups" :key="g.subject">
+      <h2>{{ g.subject }}</h2>
+      <button v-for="t in g.list" :key="t.id" class="plain row mend" @click="emit('mend', t.id)">
+        <span class="title"
+          >{{ t.name
+          }}<small>{{
+            t.ways
+              .map((w) => w.name)
+              .slice(0, 3)
+              .join(' · ')
+          }}</small></span
+        >
+        <span class="num soft">{{ odds(t.id) === null ? '–' : percent(odds(t.id)!, 1) }}</span>
+        <GradeMark :grade="sums.get(t.id)?.grade ?? null" />
+      </button>
+    </section>
+    <p v-if="groups.length === 0" class="empty">No mend is called that.</p>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  gap: 14px;
+  align-items: end;
+  margin: 8px 0;
+}
+.tools label {
+  flex: 1;
+}
+.tools span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+section h2 {
+  border-bottom: 1px solid var(--line);
+  padding: 12px 0 4px;
+}
+.symptoms {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 0;
+}
+.symptoms [aria-pressed='true'] {
+  border: 2px solid var(--ink);
+  font-weight: 600;
+}
+.row {
+  width: 100%;
+  padding: 5px 0;
+}
+.mend {
+  grid-template-columns: minmax(0, 1fr) 62px 96px;
+}
+.mine {
+  grid-template-columns: minmax(0, 1fr) auto auto;
+}
+.mend:hover {
+  background: var(--picked);
+}
+.mend:focus-visible {
+  outline: 2px solid var(--ink);
+}
+small {
+  display: block;
+  color: var(--soft);
+  font-size: 13px;
+  line-height: 1.25;
+}
+.num {
+  text-align: right;
+}
+@media (max-width: 760px) {
+  .mine .link {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
+  }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+/** What can be done or fitted before leaving, weighed against carrying: what it would do here, found by solving both. */
+import { computed } from 'vue';
+import { preventionsFor, TROUBLES, type Bike, type PreventionCost } from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { usePreventionCosts } from '../../stores/weighs';
+import { useView } from '../../stores/view';
+import { massText, percent } from '../../ui/words';
+
+const props = defineProps<{ bike: Bike }>();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const costs = usePreventionCosts();
+const list = computed(() => preventionsFor(props.bike));
+const stateOf = (id: string) => props.bike.prevention.find((p) => p.id === id)?.state ?? 'no';
+function set(id: string, state: string) {
+  const rest = props.bike.prevention.filter((p) => p.id !== id);
+  const prevention = state === 'no' ? rest : [...rest, { id, state: state as 'done' | 'may' }];
+  garage.put('change what is done before leaving', 'bikes', { ...props.bike, prevention });
+}
+const names = (factors: Readonly<Record<string, number>>) =>
+  Object.entries(factors)
+    .map(([id, f]) => `${TROUBLES.find((t) => t.id === id)?.name.toLowerCase() ?? id} ×${f}`)
+    .join(', ');
+const costOf = (id: string) => costs.result?.find((c) => c.id === id) ?? null;
+const signed = (v: number, text: string) => `${v > 0 ? '+' : '−'}${text}`;
+function words(c: PreventionCost): string {
+  const minutes = Math.round(c.hours * 60);
+  return [
+    Math.abs(c.grams) < 0.5 ? 'kit as heavy' : `kit ${signed(c.grams, massText(view.units, Math.abs(c.grams)))}`,
+    minutes === 0 ? 'under a minute' : `${Math.abs(minutes)} min ${minutes > 0 ? 'less' : 'more'} at stake`,
+  ].join(', ');
+}
+function why(c: PreventionCost, name: string) {
+  explain.show({
+    title: name,
+    value: words(c),
+    formula:
+      'the kit and its hours at stake with this done less those without, both solved whole; rates are multiplied by the factors',
+    inputs: [
+      { name: 'grams of kit', value: c.grams.toFixed(0) },
+      { name: 'hours at stake less', value: `${c.hours.toFixed(2)} h` },
+      { name: 'home by own means', value: `${c.home >= 0 ? '+' : '−'}${percent(Math.abs(c.home), 2)}` },
+    ],
+    source: 'factors on rates, grams and minutes: planning values',
+  });
+}
+</script>
+
+<template>
+  <section class="prevention">
+    <h2>Before leaving, instead of carrying</h2>
+    <p class="soft">
+      Done counts in every rate. Weighed is solved with and without, grams on the bike counted, and taken where it makes
+      the better kit.
+    </p>
+    <p v-if="costs.progress === null && !costs.result">
+      <button class="tool-button quiet" @click="costs.start()">What would each do here?</button>
+    </p>
+    <p v-else-if="costs.progress !== null" role="status">
+      Solving each … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
+      <button class="link" @click="costs.stop()">Stop</button>
+    </p>
+    <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
+    <div v-for="p in list" :key="p.id" class="one">
+      <span
+        >{{ p.name }}<small>{{ names(p.factors) }}</small>
+        <small v-if="p.caution" class="careful">{{ p.caution }}</small></span
+      >
+      <span class="num soft">{{
+        [p.mass > 0 ? massText(view.units, p.mass) : '', p.price > 0 ? `${p.price} €` : '', `${p.minutes} min`]
+          .filter(Boolean)
+          .join(' · ')
+      }}</span>
+      <select
+        class="field"
+        :aria-label="p.name"
+        :value="stateOf(p.id)"
+        @change="set(p.id, ($event.target as HTMLSelectElement).value)"
+      >
+        <option value="no">not done</option>
+        <option value="may">weighed</option>
+        <option value="done">done</option>
+      </select>
+      <button v-if="costOf(p.id)" class="plain cost" @click="why(costOf(p.id)!, p.name)">
+        {{ words(costOf(p.id)!) }}
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.prevention h2 {
+  border-bottom: 1px solid var(--line);
+  padding: 18px 0 4px;
+}
+.one {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto 116px;
+  gap: 2px 12px;
+  align-items: center;
+  border-bottom: 1px solid var(--hair);
+  padding: 6px 0;
+}
+small {
+  display: block;
+  font-size: 12.5px;
+  color: var(--soft);
+}
+.careful {
+  border-left: 3px solid var(--assumed);
+  padding-left: 6px;
+}
+.cost {
+  grid-column: 1 / -1;
+  font-size: 13.5px;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.cost:focus-visible {
+  outline: 2px solid var(--ink);
+}
+@media (max-width: 760px) {
+  .one {
+    grid-template-columns: minmax(0, 1fr) 116px;
+  }
+  .one > .num {
+    grid-column: 1;
+  }
+  .cost {
+    min-height: 44px;
+  }
+}
+</style>

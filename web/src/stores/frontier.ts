@@ -1,0 +1,174 @@
+import { proxy, wrap } from 'comlink';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { between, type CurvePoint, type KitHint, type StepBetween } from '@necessaire/core';
+import type { AnswerWorker, FrontierNow, LevelPoint } from '../workers/answer.worker';
+import { useGarage } from './garage';
+import { today } from '../ui/day';
+
+/** Exact problems solved for the curve at first, and when the rider asks to close its band. */
+const SOLVES = 260;
+const SOLVES_MORE = 2600;
+/** Edits in quick succession wait this long for the last, ms. */
+const SETTLE = 400;
+/** The picture reaches at least this far, grams. */
+const LEAST_MOST = 8000;
+
+/**
+ * The curve of weight against what is saved, in a worker of its own. It hangs on everything but the limit itself, so that dragging the limit
+ * needs no new curve; an edit of anything else ends the worker and starts anew.
+ */
+export const useFrontier = defineStore('frontier', () => {
+  const garage = useGarage();
+  const now = shallowRef<FrontierNow | null>(null);
+  const failed = ref<string | null>(null);
+  const running = ref(false);
+  /** Limit that is being dragged, grams; null when none is. */
+  const dragged = ref<number | null>(null);
+  const more = ref(false);
+  let worker: Worker | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let wanted = false;
+  let made = '';
+
+  /** What the curve hangs on. */
+  const subject = computed(() => {
+    const { doc, bike, trip } = garage;
+    if (!doc || !bike || !trip) return '';
+    const { value, hourEuros, fetchEuros, levels } = trip.kit;
+    return JSON.stringify([
+      bike.id,
+      { ...trip, kit: null },
+      { value, hourEuros, fetchEuros, levels },
+      { ...doc.garage.practice, least: null, worth: null },
+      doc.bikes,
+      doc.fasteners,
+      doc.pieces,
+      doc.supplies,
+      doc.rides,
+      doc.mends,
+    ]);
+  });
+  const most = computed(() => Math.max(LEAST_MOST, Math.ceil(((garage.trip?.kit.mass ?? 0) * 1.25) / 500) * 500));
+
+  function stop() {
+    clearTimeout(timer);
+    worker?.terminate();
+    worker = null;
+    running.value = false;
+  }
+  async function run() {
+    const { doc, bike, trip } = garage;
+    stop();
+    if (!doc || !bike || !trip || !wanted) return;
+    const mine = new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' });
+    worker = mine;
+    running.value = true;
+    failed.value = null;
+    const asked = subject.value;
+    const tell = (told: FrontierNow) => {
+      if (worker !== mine) return;
+      // Levels that are known stay on show until the new ones come.
+      now.value = told.levels.length > 0 || made !== asked ? told : { ...told, levels: now.value?.levels ?? [] };
+      made = asked;
+    };
+    try {
+      tell(
+        await wrap<AnswerWorker>(mine).frontier(
+          doc,
+          { bikeId: bike.id, tripId: trip.id, today: today() },
+          { most: most.value, solves: more.value ? SOLVES_MORE : SOLVES, levels: [...trip.kit.levels] },
+          proxy(tell),
+        ),
+      );
+    } catch (error) {
+      if (worker === mine) failed.value = error instanceof Error ? error.message : String(error);
+    } finally {
+      if (worker === mine) stop();
+    }
+  }
+  watch([subject, most], () => {
+    stop();
+    more.value = false;
+    if (!wanted) return;
+    running.value = true;
+    timer = setTimeout(() => void run(), SETTLE);
+  });
+
+  /** The curve is worked out while somebody looks at it. */
+  function want(on: boolean) {
+    if (on === wanted) return;
+    wanted = on;
+    if (!on) stop();
+    else if (made !== subject.value || !now.value?.done) void run();
+  }
+  function closeBand() {
+    more.value = true;
+    void run();
+  }
+
+  const stale = computed(() => made !== subject.value);
+  const picture = computed(() => now.value?.picture ?? null);
+  const levels = computed<LevelPoint[]>(() => now.value?.levels ?? []);
+  /** The best kit that a limit allows. */
+  function pointAt(limit: number): CurvePoint | null {
+    const points = picture.value?.points ?? [];
+    let best: CurvePoint | null = null;
+    for (const p of points) {
+      if (p.limit > limit) break;
+      best = p;
+    }
+    return best ?? points[0] ?? null;
+  }
+  const limit = computed(() => dragged.value ?? garage.trip?.kit.mass ?? 0);
+  const point = computed(() => pointAt(limit.value));
+  const index = computed(() => (point.value ? picture.value!.points.indexOf(point.value) : -1));
+  const nameOf = (id: string) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? 'a piece to buy';
+
+  /** Steps from the kit of the limit downwards, or upwards: each against the kit before it. */
+  function steps(way: -1 | 1, n: number): StepBetween[] {
+    const points = picture.value?.points ?? [];
+    const out: StepBetween[] = [];
+    for (let i = index.value; out.length < n; i += way) {
+      const [from, to] = [points[i], points[i + way]];
+      if (!from || !to) break;
+      out.push(between(from, to, nameOf));
+    }
+    return out;
+  }
+  const leaves = computed(() => steps(-1, 4));
+  const comes = computed(() => steps(1, 4));
+
+  /** The kit of a limit for the answer, so that both speak of the same one; null while the curve is of something else. */
+  function hintFor(mass: number): KitHint | null {
+    const at = Math.floor(mass);
+    const p = stale.value ? null : pointAt(at);
+    if (!p || p.limit > at || !now.value) return null;
+    const near = picture.value!.band.find((b) => b.limit >= at) ?? picture.value!.band.at(-1);
+    return {
+      limit: at,
+      bound: near?.bound ?? Infinity,
+      pieces: p.pieces,
+      stocked: p.stocked,
+      asks: now.value.asks,
+    };
+  }
+  return {
+    now,
+    picture,
+    levels,
+    running,
+    failed,
+    stale,
+    dragged,
+    limit,
+    point,
+    leaves,
+    comes,
+    most,
+    want,
+    closeBand,
+    hintFor,
+    pointAt,
+  };
+});
