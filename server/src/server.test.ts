@@ -108,6 +108,7 @@ describe('first start', () => {
       ...DEFAULT_PRACTICE,
       doubles: 'none',
       others: 'own bike only',
+      pressures: 'lowered and raised with the ground',
     });
     expect(opened.document.bikes[0]).toMatchObject({ ...oldBike, wheels: 'spoked', tank: 12, fitted: [] });
     expect(opened.document.fasteners[0]).toMatchObject({ ...oldNut, trail: [], gauge: null, look: null });

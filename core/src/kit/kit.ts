@@ -2,7 +2,7 @@ import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/
 import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
 import type { KitProblem, Requirement } from '../optimum/problem.js';
-import { does } from '../optimum/tools.js';
+import { availableWays, does, metBy, metWithout } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
 import { supplyKind } from '../supplies/index.js';
@@ -171,13 +171,15 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     new Set(within.filter((r) => reachedBy(r, copies)).map((r) => r.fastener.id));
   const all = reachedIds(carried);
   const nameOf = new Map(reaches.map((r) => [r.fastener.id, r.fastener.name.toLowerCase()]));
-  const { available, done } = doneWith(problem, contents);
+  const met = metBy(problem, counts);
+  const { available, done } = doneWith(problem, contents, availableWays(problem, counts, met));
   const saved = asks.map((a, i) => savedBy(a, done[i]!, (w) => w.hours));
 
   /** What the kit is without one copy of a piece: only what hangs on the piece can change. */
   const withoutPiece = (p: number) => {
     const less = counts.map((n, i) => (i === p ? n - 1 : n));
-    const after = doneWith(problem, { counts: less, stocked: contents.stocked });
+    const there = availableWays(problem, less, metWithout(problem, counts, met, p));
+    const after = doneWith(problem, { counts: less, stocked: contents.stocked }, there);
     const changes: KitPiece['without'] = [];
     let hours = 0;
     asks.forEach((a, i) => {

@@ -82,6 +82,8 @@ export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
   const { theta } = firstPrices(plan, room);
   const { practice } = problem;
   let best: LightestKit | null = null;
+  // Every option can be had, so that its functions are there as often as it asks.
+  const base = coverProblem(tools.reaches, tools.pieces, [], tools.losable);
 
   const evaluate = (set: Lightest, chosen: Option[], toolTotal: number): LightestKit => {
     const ladders = chosen.map((o) => o.ladder);
@@ -130,8 +132,7 @@ export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
         });
       }
     });
-    const base = coverProblem(tools.reaches, tools.pieces, together(fixed), tools.losable);
-    const set = lightestSet({ ...base, choices }, solve, practice.least, 'search', practice.worth);
+    const set = lightestSet({ ...base, functions: together(fixed), choices }, solve, practice.least, 'search', practice.worth);
     const chosen = open.map((list) => list[0]!);
     let optionCost = 0;
     at.forEach((i, c) => {

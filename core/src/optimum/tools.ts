@@ -17,9 +17,30 @@ const holds = (problem: KitProblem, set: readonly number[], counts: readonly num
   return [...need].every(([p, n]) => counts[p]! >= n);
 };
 
+/** For each requirement, whether so many copies of each piece meet it. */
+export const metBy = (problem: KitProblem, counts: readonly number[]): boolean[] =>
+  problem.requirements.map((r) => does(problem, r, counts));
+
+/** The same with one copy of a piece less: only requirements that could be met with that piece are looked at again. */
+export function metWithout(problem: KitProblem, counts: readonly number[], met: readonly boolean[], piece: number): boolean[] {
+  const less = counts.map((n, i) => (i === piece ? n - 1 : n));
+  return problem.requirements.map((r, n) => {
+    if (!met[n]) return false;
+    const hangs =
+      'does' in r.by
+        ? problem.pieces[piece]!.functions.includes(r.by.does)
+        : r.loose || r.sets.some((set) => set.some((i) => problem.items.owner[i] === piece));
+    return hangs ? does(problem, r, less) : true;
+  });
+}
+
 /** For each ask, which of its ways so many copies of each piece allow. */
-export function availableWays(problem: KitProblem, counts: readonly number[]): boolean[][] {
-  const done = problem.requirements.map((r) => does(problem, r, counts));
+export function availableWays(
+  problem: KitProblem,
+  counts: readonly number[],
+  met: readonly boolean[] = metBy(problem, counts),
+): boolean[][] {
+  const done = met;
   return problem.asks.map((a) => a.ways.map((w) => w.requires.every((n) => done[n]!)));
 }
 
