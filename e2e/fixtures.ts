@@ -80,7 +80,7 @@ const HEADINGS: Record<string, string> = {
   Walk: 'Walk the bike',
   Match: 'What the drawer reaches',
   Trip: 'What this ride can do to this bike',
-  Kit: 'The lightest kit that reaches all',
+  Kit: 'How much kit is enough',
   Stow: 'A place for each piece',
 };
 /** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */
@@ -89,6 +89,9 @@ export async function goTo(page: Page, stage: string) {
   await expect(page.locator('h1')).toHaveText(HEADINGS[stage]!);
   await settled(page);
 }
+/** Turns Kit to one of its pictures, and its lists to one of their orders. */
+export const kitMode = (page: Page, name: string) => page.locator('.modes').getByRole('tab', { name }).click();
+export const kitBy = (page: Page, name: string) => page.locator('.sheet').getByRole('tab', { name }).click();
 export const entry = (page: Page) => page.locator('#entry');
 /** Types a line and keeps it. */
 export async function enter(page: Page, line: string) {

@@ -67,6 +67,8 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
 
   await command(page, 'go to kit');
   await settled(page);
+  await tabTo(page, (e) => e?.textContent?.trim() === 'By piece', 'the list by piece');
+  await page.keyboard.press('Enter');
   await tabTo(
     page,
     (e) => e?.textContent?.startsWith('Combination spanner 27') === true && e.tagName === 'BUTTON',

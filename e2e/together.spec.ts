@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
-import { enter, entry, expect, figure, goTo, open, place, settled, test } from './fixtures';
+import { enter, entry, expect, figure, goTo, kitBy, kitMode, open, place, settled, test } from './fixtures';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -21,9 +21,10 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
   await expect(await figure(page, 'Kit')).toContainText((cli.mass / 1000).toFixed(2));
   await expect(await figure(page, 'Reached')).toContainText(`${cli.reached}/${cli.chosen}`);
   await expect(await figure(page, 'Home')).toContainText((cli.home * 100).toFixed(1));
+  await kitBy(page, 'By piece');
   const names = await page.locator('.kit-row .title').allTextContents();
   expect(names.map((n) => n.replace(/ ×\d+$/, '').trim()).sort()).toEqual(
-    cli.tools.map((t: { name: string }) => t.name).sort(),
+    [...cli.tools, ...cli.spares].map((t: { name: string }) => t.name).sort(),
   );
   await goTo(page, 'Stow');
   for (const { item, place: where } of cli.places.slice(0, 12))
@@ -55,7 +56,7 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
     await page.getByRole('alertdialog').getByRole('button', { name: 'Close' }).click();
     await expect(page.getByRole('alertdialog')).toHaveCount(0);
   }
-  await expect(await figure(page, 'Reached')).toContainText('69/70');
+  await expect(await figure(page, 'Reached')).toContainText('71/72');
 });
 
 test('two windows: different fields are joined, the same field is asked about', async ({ page, app, context }) => {
@@ -93,6 +94,8 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await open(page, app, '/kit');
   const other = await context.newPage();
   await open(other, app, '/kit');
+  await kitMode(page, 'Practice');
+  await kitMode(other, 'Practice');
   await page.getByTitle('Garages and settings').click();
   await page.getByRole('menuitem', { name: 'Rename this garage' }).click();
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Ossel shed');
@@ -107,6 +110,7 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await expect(page.locator('.kept')).toHaveText('kept');
   await other.reload();
   await settled(other);
+  await kitMode(other, 'Practice');
   await expect(other.getByLabel('Standing on a tool')).toHaveValue('ratchet too');
 });
 
@@ -180,7 +184,7 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await expect(page.locator('.kept')).toHaveText('kept');
   await page.keyboard.press('Control+z');
   await expect(page.getByTitle('Choose the bike')).toHaveText('Quarrel 450');
-  await expect(await figure(page, 'Reached')).toContainText('69/70');
+  await expect(await figure(page, 'Reached')).toContainText('71/72');
   await expect(page.locator('.kept')).toHaveText('kept');
   await page.reload();
   await settled(page);

@@ -47,7 +47,8 @@ export async function kitCommand(file: string, options: Options, io: Io): Promis
     return 2;
   }
   const trip = named(doc.trips, options.trip, 'trip');
-  const answer = answerFor(doc, { bikeId: bike.id, tripId: trip?.id ?? null }, await loadSolver());
+  const question = { bikeId: bike.id, tripId: trip?.id ?? null, today: today() };
+  const answer = answerFor(doc, question, await loadSolver());
   const summary = summaryOf(doc, answer, bike.name, trip?.name ?? null);
   io.out(options.json ? `${JSON.stringify(summary, null, 2)}\n` : asText(summary));
   return 0;
@@ -96,6 +97,13 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
   };
 }
 export type Summary = ReturnType<typeof summaryOf>;
+
+/** Today by the clock of this machine, as ISO date. */
+const today = (): string => {
+  const now = new Date();
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+};
 
 const kg = (grams: number) => `${(grams / 1000).toFixed(2)} kg`;
 

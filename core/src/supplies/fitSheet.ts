@@ -119,7 +119,8 @@ export const sameFit = (a: string, b: string): boolean => plain(a) === plain(b);
 export type FitVerdict = 'fits' | 'not known' | 'another';
 export function fitVerdict(supply: { kind: string; fits: string }, bike: Bike): FitVerdict {
   const lines = fitLinesOf(bike).filter((l) => l.decides.includes(supply.kind));
-  if (lines.length === 0) return 'fits';
+  // Nothing decides it, or only what this bike has not: then no bike like it takes any.
+  if (lines.length === 0) return FIT_LINES.some((l) => l.decides.includes(supply.kind)) ? 'another' : 'fits';
   const read = lines.map((l) => bike.fit[l.slot] ?? '').filter((x) => x !== '');
   if (supply.fits === '' || read.length === 0) return 'not known';
   return read.some((x) => sameFit(x, supply.fits)) ? 'fits' : read.length < lines.length ? 'not known' : 'another';

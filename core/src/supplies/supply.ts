@@ -76,7 +76,7 @@ export function whyNot(supply: Supply, bike: Bike, today: string | null): string
   const until = goodUntil(supply);
   if (until !== null && today !== null && until < today) return `past its date, ${until}`;
   if (supply.fittedOn !== null && supply.fittedOn !== bike.id) return 'fitted on another bike';
-  return fitVerdict(supply, bike) === 'another' ? `made for ${supply.fits}` : null;
+  return fitVerdict(supply, bike) === 'another' ? `made for ${supply.fits || 'another bike'}` : null;
 }
 
 /** What of each kind there is for a bike: in the drawer, and fitted beside the live part, which weighs nothing in the kit. */

@@ -109,7 +109,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
       No kit is kept yet. A kept kit keeps its numbers of that day; the list that you carry by habit shows on the curve
       beside the best.
     </p>
-    <article v-for="k in kits" :key="k.id" class="kept" :class="{ used: used === k.id }">
+    <article v-for="k in kits" :key="k.id" class="kept-kit" :class="{ used: used === k.id }">
       <h2>{{ k.name }}<template v-if="k.frozen"> · frozen</template></h2>
       <p class="facts num">
         {{ massText(view.units, k.figures.mass) }} · {{ k.figures.saved.toFixed(1) }} h saved ·
@@ -197,15 +197,15 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
   font-size: 13px;
   color: var(--soft);
 }
-.kept {
+.kept-kit {
   border-bottom: 1px solid var(--line);
   padding: 10px 0 10px 12px;
   border-left: 4px solid transparent;
 }
-.kept.used {
+.kept-kit.used {
   border-left-color: var(--ink);
 }
-.kept h2,
+.kept-kit h2,
 .compare h2 {
   text-transform: none;
   letter-spacing: 0;

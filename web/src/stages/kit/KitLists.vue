@@ -235,7 +235,7 @@ const count = (key: keyof typeof TABS) =>
       <h2>Tools, the most hours first</h2>
       <span class="num">{{ massText(view.units, kit.toolMass) }}</span>
     </div>
-    <div v-for="p in pieces" :key="p.piece.id" class="row line3" :class="{ picked: p.piece.id === picked }">
+    <div v-for="p in pieces" :key="p.piece.id" class="row line3 kit-row" :class="{ picked: p.piece.id === picked }">
       <button class="plain open" :aria-pressed="p.piece.id === picked" @click="emit('pick', p.piece.id)">
         <span class="title"
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
@@ -253,7 +253,7 @@ const count = (key: keyof typeof TABS) =>
       <span class="num">{{ massText(view.units, kit.spareMass) }}</span>
     </div>
     <p v-if="spares.length === 0" class="empty">No spares asked for.</p>
-    <div v-for="s in spares" :key="s.kind" class="row line3">
+    <div v-for="s in spares" :key="s.kind" class="row line3 kit-row">
       <span
         ><span class="title"
           >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span

@@ -88,15 +88,14 @@ const nowDot = computed(() =>
 );
 const active = computed(() => garage.trip?.kit.ask === 'most' && garage.trip.kit.use === null);
 const money = computed(() => garage.trip?.kit.value === 'money');
-const title = computed(() => {
-  if (!kit.value) return 'How much kit is enough';
-  const worded = massText(view.units, kit.value.mass);
-  return kit.value.as === 'kept'
-    ? `${kit.value.keptName}: ${worded}`
-    : kit.value.as === 'most'
-      ? `${worded} is what this limit buys`
-      : `${worded} mends what is likely`;
-});
+/** What the kit is the least in, where it is made least. */
+const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
+const proof = computed(() =>
+  kit.value?.as === 'lightest'
+    ? `nothing ${LEAST[garage.doc?.garage.practice.least ?? 'mass']} does it`
+    : 'nothing saves more',
+);
+const toBuyPrice = computed(() => pieces.value.reduce((s, p) => s + (p.toBuy ? p.piece.price * p.count : 0), 0));
 /** Minutes that a hundred grams more save where the limit is. */
 const marginal = computed(() => {
   const p = curve.point;
@@ -169,17 +168,21 @@ function adds(i: number): string {
         </button>
       </div>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
-        <h1>{{ title }}</h1>
+        <h1>{{ mode === 'grams' ? 'Where the grams are' : 'How much kit is enough' }}</h1>
         <p v-if="kit">
+          <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
+          <template v-if="kit.as === 'kept'"> as kept: {{ kit.keptName }};</template>
           saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, home by own means on
-          <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips;
-          <template v-if="kit.as === 'kept'">packed as it was kept.</template>
-          <template v-else-if="kit.proven"
-            >proven: nothing {{ kit.as === 'lightest' ? 'lighter does' : 'saves more' }}.</template
+          <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips<template v-if="kit.as === 'kept'"
+            >.</template
           >
-          <template v-else>at most {{ percent(kit.gap, 1) }} from proven.</template>
+          <template v-else-if="kit.proven">; proven: {{ proof }}.</template>
+          <template v-else>; at most {{ percent(kit.gap, 1) }} from proven.</template>
           <template v-if="kit.pieces.length > 0">
-            Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span>.</template
+            Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span
+            ><template v-if="toBuyPrice > 0"
+              >, <span class="num">{{ toBuyPrice.toFixed(0) }} €</span> of it to buy</template
+            >.</template
           >
           <strong v-if="!kit.withinWorth" class="gap">
             No set of tools keeps to your {{ garage.doc?.garage.practice.worth }} € limit; this is the best without
@@ -338,6 +341,9 @@ function adds(i: number): string {
 </template>
 
 <style scoped>
+.big {
+  font-size: 22px;
+}
 .modes {
   display: flex;
   flex-wrap: wrap;

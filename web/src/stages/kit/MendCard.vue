@@ -84,10 +84,10 @@ function metBy(n: Need): { ask: string; by: string; ok: boolean } {
     @update:model-value="emit('close')"
   >
     <div v-if="trouble" class="card">
-      <header>
+      <div class="card-head">
         <h1>{{ trouble.name }}</h1>
         <button class="tool-button quiet" @click="emit('close')">Close</button>
-      </header>
+      </div>
       <p v-if="exposure" class="facts">
         <strong class="num">{{ percent(exposure.odds, 1) }}</strong> of such trips;
         {{ trouble.stops ? 'stranded' : 'lost' }} without a mend:
@@ -139,7 +139,7 @@ function metBy(n: Need): { ask: string; by: string; ok: boolean } {
   padding: 16px 20px 18px;
   overflow-y: auto;
 }
-header {
+.card-head {
   display: flex;
   justify-content: space-between;
   gap: 12px;

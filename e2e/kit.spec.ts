@@ -1,0 +1,184 @@
+import { readFile } from 'node:fs/promises';
+import { expect, faultless, figure, goTo, isPhone, kitBy, kitMode, open, settled, test } from './fixtures';
+
+const kilograms = (text: string) => Number.parseFloat(/([\d.]+)\s*kg/.exec(text)![1]!);
+
+test('the limit is dragged on the curve; kit, lists and readout follow it', async ({ page, app }) => {
+  test.slow();
+  await open(page, app, '/kit');
+  const slider = page.getByRole('slider', { name: 'Weight limit of the kit' });
+  await expect(slider).toBeVisible({ timeout: 60_000 });
+  // Nothing below the curve or above its bound: the picture says how sure it is, and the nested kits stand on it.
+  await expect(page.locator('.frontier .level-dot')).toHaveCount(4, { timeout: 90_000 });
+  await expect(page.locator('.flat')).toContainText(/each further kilogram saves less than 12 minutes/);
+  const saved = async () => Number(/([\d.]+) h saved/.exec((await slider.getAttribute('aria-valuetext')) ?? '')![1]);
+  const before = await saved();
+
+  // While the finger is down the lists are those of the limit under it; nothing is asked of the server.
+  const box = (await page.locator('.frontier .catch').boundingBox())!;
+  const at = (kg: number) => box.x + (box.width * kg) / 8;
+  await page.mouse.move(at(4.5), box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(at(2), box.y + box.height / 2, { steps: 6 });
+  await expect(page.locator('.sheet')).toContainText('With this limit');
+  await expect(page.locator('.sheet .sheet-head .num').first()).toContainText(/1\.9\d kg|2\.0\d kg|2 kg/);
+  expect(await saved()).toBeLessThan(before);
+  await page.mouse.up();
+  await settled(page);
+  await expect(page.getByRole('radio', { name: 'The most under a limit' })).toBeChecked();
+  expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
+  await expect(page.locator('.stage-head')).toContainText(/proven: nothing saves more|from proven/);
+
+  // The same with keys, and back.
+  await slider.focus();
+  await page.keyboard.press('PageUp');
+  await settled(page);
+  const more = kilograms(await (await figure(page, 'Kit')).innerText());
+  expect(more).toBeGreaterThan(2.05);
+  expect(more).toBeLessThanOrEqual(2.55);
+  await page.keyboard.press('Control+z');
+  await settled(page);
+  expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
+  await expect(page.locator('.beside')).toContainText('Leaves first below');
+  await page.getByRole('button', { name: 'How it is worked out' }).click();
+  await expect(page.getByRole('dialog')).toContainText('exact problems solved');
+  await page.keyboard.press('Escape');
+  await faultless(page, 'the curve');
+});
+
+test('a trouble is opened to its ways as steps; a fault is searched; a way of one’s own joins in', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, '/kit');
+  await page.locator('.sheet .opens', { hasText: 'Puncture, tubed' }).click();
+  const card = page.getByRole('dialog', { name: 'Puncture, tubed' });
+  await expect(card).toContainText('Break the axle loose before raising the bike');
+  await expect(card.locator('.way.has').first()).toContainText('Patch the tube');
+  await expect(card.locator('.need', { hasText: 'rear axle' }).first()).toContainText('Combination spanner 27');
+  await expect(card).toContainText('Props slip: nobody under a lifted bike.');
+  await faultless(page, 'a mend as steps');
+  await card.getByRole('button', { name: 'Close' }).click();
+
+  await kitMode(page, 'Mends');
+  await page.getByRole('button', { name: 'It overheats' }).click();
+  await page.getByRole('button', { name: 'none' }).first().click();
+  await page.getByRole('button', { name: 'yes' }).click();
+  await expect(page.locator('.found')).toContainText('Overheats: mud, fan or low coolant');
+  await page.getByRole('button', { name: 'How to mend it' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Coolant only when cold');
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+
+  await page.getByRole('button', { name: 'Write your own' }).click();
+  const form = page.getByRole('form', { name: 'A mend of your own' });
+  await form.getByRole('combobox').first().selectOption('chain');
+  await form.getByLabel('What the way is called').fill('Wire for a link');
+  await form.getByLabel('Steps out, one a line').fill('Press the link out {nothing}');
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await expect(form).toContainText('no fastener has the job "nothing"');
+  await form.getByLabel('Steps out, one a line').fill('Three turns of wire through the plates <wire> [grip]');
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByLabel('Find a mend').fill('wire for a link');
+  await page.locator('.mend').first().click();
+  await expect(page.getByRole('dialog', { name: 'Chain broken' })).toContainText('Wire for a link');
+  await page.keyboard.press('Escape');
+  await faultless(page, 'mends');
+});
+
+test('the fit sheet is read once, and what does not fit or keep counts no more', async ({ page, app }) => {
+  await open(page, app, '/kit');
+  await kitMode(page, 'Fit sheet');
+  await expect(page.locator('.fit tr', { hasText: 'core: short or long' })).toContainText('one spare serves all of these');
+  const link = page.locator('.supply', { hasText: 'Joining links' });
+  await expect(link).toContainText('serves Quarrel 450');
+  await link.getByLabel('Made for').fill('525, rivet');
+  await link.getByLabel('Made for').press('Tab');
+  await expect(link).toContainText('made for 525, rivet');
+  await page.getByLabel('chain of Quarrel 450').fill('525 rivet');
+  await page.getByLabel('chain of Quarrel 450').press('Tab');
+  await expect(link).toContainText('serves Quarrel 450');
+  const patches = page.locator('.supply', { hasText: 'Tube patches' });
+  await expect(patches).toContainText('keeps until 2029-03-02');
+  await patches.getByLabel('Opened').fill('2020-01-05');
+  await expect(patches).toContainText('past its date since 2020-07-05');
+  await faultless(page, 'the fit sheet');
+  await kitBy(page, 'To buy');
+  await expect(page.locator('.sheet')).toContainText('Tube patches');
+});
+
+test('kits are kept, compared, frozen, packed again; the list by habit stands on the curve', async ({ page, app }) => {
+  test.slow();
+  await open(page, app, '/kit');
+  await kitMode(page, 'Kept kits');
+  await page.getByLabel('Name', { exact: true }).fill('Plateau kit');
+  await page.getByRole('button', { name: 'Keep the kit as it is' }).click();
+  const kept = page.locator('.kept-kit', { hasText: 'Plateau kit' });
+  const facts = await kept.locator('.facts').innerText();
+  await kept.getByRole('button', { name: 'Freeze' }).click();
+  await expect(kept).toContainText('frozen');
+  await expect(kept.getByRole('button', { name: 'Change' })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Write down what you carry now' }).click();
+  const form = page.getByRole('form', { name: 'A packing list by hand' });
+  for (const piece of ['Hand pump', 'Combination pliers 160'])
+    await form.locator('.thing', { hasText: piece }).first().getByRole('checkbox').check();
+  await form.locator('.thing', { hasText: 'Tube patches' }).getByRole('spinbutton').fill('4');
+  await form.getByRole('button', { name: 'Keep it' }).click();
+  const habit = page.locator('.kept-kit', { hasText: 'What I carry now' });
+  await expect(habit).toContainText(/2 tools,\s+1 spares/);
+  await page.getByLabel('Second').selectOption({ label: 'What I carry now' });
+  await expect(page.locator('.compare')).toContainText('home by own means');
+  await expect(page.locator('.compare .diff').first()).toBeVisible();
+  await faultless(page, 'kept kits');
+
+  const [csv] = await Promise.all([page.waitForEvent('download'), kept.getByRole('button', { name: 'CSV' }).click()]);
+  const lines = (await readFile(await csv.path(), 'utf8')).trim().split('\r\n');
+  expect(lines[0]).toContain('grams of one');
+  const [json] = await Promise.all([page.waitForEvent('download'), kept.getByRole('button', { name: 'JSON' }).click()]);
+  const read = JSON.parse(await readFile(await json.path(), 'utf8')) as { pieces: unknown[]; supplies: unknown[] };
+  expect(lines).toHaveLength(1 + read.pieces.length + read.supplies.length);
+
+  // Packed as it is: the readout speaks of it; a change of the trip leaves a kept kit's own numbers alone.
+  await habit.getByRole('button', { name: 'Pack it as it is' }).click();
+  await settled(page);
+  await kitMode(page, 'How much');
+  await expect(page.locator('.stage-head')).toContainText('as kept: What I carry now');
+  await expect(page.locator('.frontier')).toContainText('Plateau kit', { timeout: 90_000 });
+  await goTo(page, 'Trip');
+  await page.getByLabel('Companions').first().fill('0');
+  await page.keyboard.press('Tab');
+  await settled(page);
+  await goTo(page, 'Kit');
+  await kitMode(page, 'Kept kits');
+  await expect(kept.locator('.facts')).toHaveText(facts);
+  await kept.getByRole('button', { name: 'Pack it as it is' }).click();
+  await settled(page);
+  await expect(await figure(page, 'Kit')).toContainText(facts.trim().split(' ')[0]!);
+});
+
+test('practice and measures before leaving, each with what it does here', async ({ page, app }) => {
+  test.slow();
+  await open(page, app, '/kit');
+  await kitMode(page, 'Practice');
+  await page.getByLabel('What makes the air').selectOption('electric pump');
+  await settled(page);
+  await kitBy(page, 'By piece');
+  await expect(page.locator('.kit-row', { hasText: 'Electric pump' })).toBeVisible();
+  await page.getByLabel('Where the kit lives').selectOption('on the back');
+  await settled(page);
+  await kitBy(page, 'By place');
+  await expect(page.locator('.sheet')).toContainText('No place yet');
+  if (!isPhone(page)) {
+    await page.getByRole('button', { name: 'What would each do here?' }).click();
+    const cost = page.locator('.prevention .cost').first();
+    await expect(cost).toContainText(/at stake|under a minute/, { timeout: 90_000 });
+    await cost.click();
+    await expect(page.getByRole('dialog')).toContainText('both solved whole');
+    await page.keyboard.press('Escape');
+  }
+  await page.getByLabel('Levers clamped so that they turn in a fall').selectOption('done');
+  await settled(page);
+  await kitBy(page, 'By piece');
+  await expect(page.locator('.sheet')).toContainText('Done before leaving');
+  await faultless(page, 'practice');
+});
