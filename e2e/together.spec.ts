@@ -188,7 +188,7 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await expect(page.locator('.kept')).toHaveText('kept');
   await page.reload();
   await settled(page);
-  await expect(page.locator('[data-fastener]')).toHaveCount(74);
+  await expect(page.locator('[data-fastener]')).toHaveCount(76);
 });
 
 test('the page stays alive while it computes, and the last of many changes wins', async ({ page, app }) => {

@@ -60,8 +60,15 @@ export class AnswerMemory {
   chains(pieces: readonly Piece[], practice: GarageDocument['garage']['practice']): ChainFinder {
     // Copies of its own, since later pieces' names and prices are written into them.
     const drawer = pieces.filter((p) => p.mark !== 'never').map((p) => ({ ...p }));
-    // Only what decides a chain: a piece's name, price or place may change without it.
-    const key = JSON.stringify([practice, drawer.map((p) => [p.id, p.count, p.mass, p.modes])]);
+    // Only what decides a chain: a piece's name, price or place, and most of the practice, may change without it.
+    const { adjustable, ratchet, standing, drive } = practice;
+    const key = JSON.stringify([
+      adjustable,
+      ratchet,
+      standing,
+      drive,
+      drawer.map((p) => [p.id, p.count, p.mass, p.modes]),
+    ]);
     if (!this.finder || key !== this.key) {
       this.finder = new ChainFinder(drawer, practice);
       this.drawer = drawer;

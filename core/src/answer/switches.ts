@@ -53,13 +53,14 @@ export function switchCosts(
   onProgress: (share: number) => void = () => {},
 ): SwitchCost[] {
   const practice = doc.garage.practice;
+  const memory = new AnswerMemory();
   const kitWith = (change: Partial<Practice>) =>
     answerFor(
       { ...doc, garage: { ...doc.garage, practice: practiceSchema.parse({ ...practice, ...change }) } },
       { ...question, hint: null },
       solve,
       () => {},
-      new AnswerMemory(),
+      memory,
     );
   const now = kitWith({});
   const asked = SWITCHES.flatMap((key) =>

@@ -1,7 +1,7 @@
 import { gradeMeets } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
 import type { Ask, AskWay, KitProblem } from '../optimum/problem.js';
-import { slotsOf, type StockedMend } from '../optimum/slots.js';
+import { slotsOfAsk, type StockedMend } from '../optimum/slots.js';
 import { availableWays } from '../optimum/tools.js';
 
 /** What a kit is: copies of each piece of the problem, and the mends that it is stocked for. */
@@ -18,31 +18,41 @@ export interface Done {
   beyond: number;
 }
 
-/** How a kit does each ask: what it is stocked for where that is better than what weighs nothing. */
+/** How a kit does one ask: what it is stocked for where that is better than what weighs nothing. */
+export function doneOfAsk(ask: Ask, a: number, available: readonly boolean[], stocked: readonly StockedMend[]): Done {
+  const endless = bestOf(
+    ask,
+    ask.ways.map((w, k) => available[k]! && w.supplies.length === 0),
+  );
+  const by = ask.tails.map(() => endless);
+  // What sits beside the live part weighs nothing either.
+  if (ask.fitted.size > 0)
+    for (const s of slotsOfAsk(ask, a, available).slots) if (s.baseWay >= 0) by[s.mend] = s.baseWay;
+  for (const { mend, way } of stocked) {
+    if (!available[way]) continue;
+    // More mends than are looked at one by one still count as covered.
+    while (by.length <= mend) by.push(endless);
+    const now = by[mend]!;
+    if (now < 0 || ask.ways[way]!.gain > ask.ways[now]!.gain) by[mend] = way;
+  }
+  return { by, beyond: endless };
+}
+
+/** How a kit does each ask. */
 export function doneWith(
   problem: KitProblem,
   contents: Contents,
   known: boolean[][] | null = null,
 ): { available: boolean[][]; done: Done[] } {
   const available = known ?? availableWays(problem, contents.counts);
-  const done: Done[] = problem.asks.map((a, i) => {
-    const endless = bestOf(
-      a,
-      a.ways.map((w, k) => available[i]![k]! && w.supplies.length === 0),
-    );
-    return { by: a.tails.map(() => endless), beyond: endless };
-  });
-  for (const s of slotsOf(problem, available).slots) if (s.baseWay >= 0) done[s.ask]!.by[s.mend] = s.baseWay;
-  for (const { ask, mend, way } of contents.stocked) {
-    if (!available[ask]![way]) continue;
-    const by = done[ask]!.by;
-    // More mends than are looked at one by one still count as covered.
-    while (by.length <= mend) by.push(done[ask]!.beyond);
-    const now = by[mend]!;
-    const { ways } = problem.asks[ask]!;
-    if (now < 0 || ways[way]!.gain > ways[now]!.gain) by[mend] = way;
-  }
-  return { available, done };
+  const stocked = byAsk(problem, contents.stocked);
+  return { available, done: problem.asks.map((ask, a) => doneOfAsk(ask, a, available[a]!, stocked[a]!)) };
+}
+/** Stocked mends by ask. */
+export function byAsk(problem: KitProblem, stocked: readonly StockedMend[]): StockedMend[][] {
+  const out: StockedMend[][] = problem.asks.map(() => []);
+  for (const s of stocked) out[s.ask]!.push(s);
+  return out;
 }
 export function bestOf(ask: Ask, allowed: readonly boolean[]): number {
   let best = -1;

@@ -7,7 +7,7 @@ import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
 import { supplyKind } from '../supplies/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
-import { doneWith, homeMends, savedBy, type Contents } from './done.js';
+import { byAsk, doneOfAsk, doneWith, homeMends, savedBy, type Contents } from './done.js';
 
 /** Share of a bag that odd pieces really fill. */
 export const BAG_FILL = 0.65;
@@ -176,18 +176,20 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   const saved = asks.map((a, i) => savedBy(a, done[i]!, (w) => w.hours));
 
   /** What the kit is without one copy of a piece: only what hangs on the piece can change. */
+  const stockedFor = byAsk(problem, contents.stocked);
   const withoutPiece = (p: number) => {
     const less = counts.map((n, i) => (i === p ? n - 1 : n));
     const there = availableWays(problem, less, metWithout(problem, counts, met, p));
-    const after = doneWith(problem, { counts: less, stocked: contents.stocked }, there);
     const changes: KitPiece['without'] = [];
     let hours = 0;
     asks.forEach((a, i) => {
-      const lost = saved[i]! - savedBy(a, after.done[i]!, (w) => w.hours);
+      if (available[i]!.every((has, k) => has === there[i]![k])) return;
+      const after = doneOfAsk(a, i, there[i]!, stockedFor[i]!);
+      const lost = saved[i]! - savedBy(a, after, (w) => w.hours);
       if (lost <= 1e-9) return;
       hours += lost;
       const now = done[i]!.by[0] ?? done[i]!.beyond;
-      const then = after.done[i]!.by[0] ?? after.done[i]!.beyond;
+      const then = after.by[0] ?? after.beyond;
       if (now === then) return;
       changes.push({
         trouble: a.name,
@@ -261,7 +263,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     ];
   });
 
-  const kitSpares = sparesOf(problem, contents, facts, saved);
+  const kitSpares = sparesOf(problem, contents, facts, saved, available);
   const mends = asks.map((a, i): Mend => {
     const d = done[i]!;
     const way = d.by[0] ?? d.beyond;
@@ -361,7 +363,13 @@ const wordsOf = (r: Requirement): string =>
       : `a piece to ${r.by.does}`
     : `tools for the ${r.label.toLowerCase()}`;
 
-function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, saved: readonly number[]): KitSpare[] {
+function sparesOf(
+  problem: KitProblem,
+  contents: Contents,
+  facts: KitFacts,
+  saved: readonly number[],
+  available: readonly (readonly boolean[])[],
+): KitSpare[] {
   const { asks } = problem;
   const units = facts.supplies ?? unitsOf(problem, contents.stocked);
   const fitted = fittedOf(problem);
@@ -380,12 +388,11 @@ function sparesOf(problem: KitProblem, contents: Contents, facts: KitFacts, save
         return { ask, trouble: asks[ask]!.name, mends, units: w.supplies.find((x) => x.kind === kind)!.units };
       });
       const onBike = Math.min(quantity, fitted.get(kind) ?? 0);
-      const rest = contents.stocked.filter((s) => !asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind));
-      const left = doneWith(problem, { counts: contents.counts, stocked: rest });
-      const hours = [...mine.keys()].reduce(
-        (s, a) => s + saved[a]! - savedBy(asks[a]!, left.done[a]!, (w) => w.hours),
-        0,
-      );
+      const uses = (x: StockedMend) => asks[x.ask]!.ways[x.way]!.supplies.some((u) => u.kind === kind);
+      const hours = [...mine.keys()].reduce((s, a) => {
+        const rest = contents.stocked.filter((x) => x.ask === a && !uses(x));
+        return s + saved[a]! - savedBy(asks[a]!, doneOfAsk(asks[a]!, a, available[a]!, rest), (w) => w.hours);
+      }, 0);
       const have = facts.owned.get(kind) ?? 0;
       const enough = parts.reduce((p, x) => p * countCdf(x.mends, asks[x.ask]!.law), 1);
       return {

@@ -132,7 +132,13 @@ export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
         });
       }
     });
-    const set = lightestSet({ ...base, functions: together(fixed), choices }, solve, practice.least, 'search', practice.worth);
+    const set = lightestSet(
+      { ...base, functions: together(fixed), choices },
+      solve,
+      practice.least,
+      'search',
+      practice.worth,
+    );
     const chosen = open.map((list) => list[0]!);
     let optionCost = 0;
     at.forEach((i, c) => {

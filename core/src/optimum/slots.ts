@@ -20,6 +20,47 @@ export interface Slot {
   options: { way: number; mass: number; gain: number }[];
 }
 
+/** The mends of one trouble, and what of it is saved by what weighs nothing. */
+export function slotsOfAsk(ask: Ask, a: number, available: readonly boolean[]): { slots: Slot[]; free: number } {
+  const slots: Slot[] = [];
+  let endless = 0;
+  let any = false;
+  ask.ways.forEach((w, i) => {
+    if (!available[i]) return;
+    any = true;
+    if (w.supplies.length === 0 && w.gain > endless) endless = w.gain;
+  });
+  if (!any) return { slots, free: 0 };
+  let free = ask.rest * endless;
+  ask.tails.forEach((p, j) => {
+    let base = 0;
+    let baseWay = -1;
+    const options: Slot['options'] = [];
+    ask.ways.forEach((w, i) => {
+      if (!available[i]) return;
+      const mass =
+        w.supplies.length === 0
+          ? 0
+          : ask.fitted.size === 0
+            ? w.mass
+            : massOfMends(ask, w, j + 1) - massOfMends(ask, w, j);
+      const gain = p * w.gain;
+      if (mass > 0) options.push({ way: i, mass, gain });
+      else if (gain > base) {
+        base = gain;
+        baseWay = i;
+      }
+    });
+    const worth = options
+      .filter((o) => o.gain > base + 1e-12)
+      .sort((x, y) => x.mass - y.mass || y.gain - x.gain)
+      .filter((o, k, all) => all.slice(0, k).every((x) => x.gain < o.gain));
+    free += base;
+    if (worth.length > 0 || baseWay >= 0) slots.push({ ask: a, mend: j, base, baseWay, options: worth });
+  });
+  return { slots, free };
+}
+
 /**
  * The mends that a kit with certain ways can be stocked for. A later mend is less likely than an earlier one, so that each counts by itself.
  * @param available for each ask, which of its ways the tools allow
@@ -31,29 +72,9 @@ export function slotsOf(
   const slots: Slot[] = [];
   let free = 0;
   problem.asks.forEach((ask, a) => {
-    const ways = ask.ways.map((w, i) => ({ w, i })).filter(({ i }) => available[a]![i]!);
-    const endless = ways.filter(({ w }) => w.supplies.length === 0);
-    free += ask.rest * Math.max(0, ...endless.map(({ w }) => w.gain));
-    ask.tails.forEach((p, j) => {
-      let base = 0;
-      let baseWay = -1;
-      const options: Slot['options'] = [];
-      for (const { w, i } of ways) {
-        const mass = massOfMends(ask, w, j + 1) - massOfMends(ask, w, j);
-        const gain = p * w.gain;
-        if (mass > 0) options.push({ way: i, mass, gain });
-        else if (gain > base) {
-          base = gain;
-          baseWay = i;
-        }
-      }
-      const worth = options
-        .filter((o) => o.gain > base + 1e-12)
-        .sort((x, y) => x.mass - y.mass || y.gain - x.gain)
-        .filter((o, k, all) => all.slice(0, k).every((x) => x.gain < o.gain));
-      free += base;
-      if (worth.length > 0 || baseWay >= 0) slots.push({ ask: a, mend: j, base, baseWay, options: worth });
-    });
+    const mine = slotsOfAsk(ask, a, available[a]!);
+    free += mine.free;
+    slots.push(...mine.slots);
   });
   return { slots, free };
 }

@@ -22,7 +22,12 @@ export const metBy = (problem: KitProblem, counts: readonly number[]): boolean[]
   problem.requirements.map((r) => does(problem, r, counts));
 
 /** The same with one copy of a piece less: only requirements that could be met with that piece are looked at again. */
-export function metWithout(problem: KitProblem, counts: readonly number[], met: readonly boolean[], piece: number): boolean[] {
+export function metWithout(
+  problem: KitProblem,
+  counts: readonly number[],
+  met: readonly boolean[],
+  piece: number,
+): boolean[] {
   const less = counts.map((n, i) => (i === piece ? n - 1 : n));
   return problem.requirements.map((r, n) => {
     if (!met[n]) return false;

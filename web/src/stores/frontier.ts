@@ -7,7 +7,7 @@ import { useGarage } from './garage';
 import { today } from '../ui/day';
 
 /** Exact problems solved for the curve at first, and when the rider asks to close its band. */
-const SOLVES = 260;
+const SOLVES = 160;
 const SOLVES_MORE = 2600;
 /** Edits in quick succession wait this long for the last, ms. */
 const SETTLE = 400;
@@ -100,7 +100,11 @@ export const useFrontier = defineStore('frontier', () => {
     if (on === wanted) return;
     wanted = on;
     if (!on) stop();
-    else if (made !== subject.value || !now.value?.done) void run();
+    else if (made !== subject.value || !now.value?.done) {
+      // Whoever only passes through the stage starts nothing.
+      running.value = true;
+      timer = setTimeout(() => void run(), SETTLE);
+    }
   }
   function closeBand() {
     more.value = true;

@@ -45,6 +45,8 @@ import { loadSolver } from '@necessaire/solver';
 
 const solver = loadSolver(() => wasmUrl);
 const memory = new AnswerMemory();
+/** Exact problems for each nested kit: within a hundredth of proven at the demo’s size. */
+const LEVEL_SOLVES = 30;
 
 /** The same functions that the command line calls, away from the page's thread. */
 const worker = {
@@ -106,7 +108,7 @@ const worker = {
     });
     const shown = picture(problem, curve);
     tell({ ...known, picture: shown, share: 0.8, done: false });
-    const nested = levels(problem, limits.levels).map((l): LevelPoint => {
+    const nested = levels(problem, limits.levels, LEVEL_SOLVES).map((l): LevelPoint => {
       const point = pointOf(problem, l, l.limit, 0);
       return {
         limit: l.limit,

@@ -45,7 +45,7 @@ const pieces = computed(() =>
 const chosen = computed(() => pieces.value.find((p) => p.piece.id === picked.value) ?? pieces.value[0] ?? null);
 const hasTrip = computed(() => (garage.trip?.legs.length ?? 0) > 0);
 
-curve.want(true);
+watch(mode, (m) => curve.want(m === 'enough'), { immediate: true });
 answers.takeHints((mass) => curve.hintFor(mass));
 onBeforeUnmount(() => curve.want(false));
 
