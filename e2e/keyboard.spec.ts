@@ -59,6 +59,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
       e.closest('section')?.getAttribute('aria-label') === 'Across the plateau' &&
       e.closest('label')?.textContent?.includes('Track') === true,
     'kilometres on track',
+    300,
   );
   await page.keyboard.press('Control+a');
   await page.keyboard.type('400');

@@ -88,7 +88,9 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
 test('the fit sheet is read once, and what does not fit or keep counts no more', async ({ page, app }) => {
   await open(page, app, '/kit');
   await kitMode(page, 'Fit sheet');
-  await expect(page.locator('.fit tr', { hasText: 'core: short or long' })).toContainText('one spare serves all of these');
+  await expect(page.locator('.fit tr', { hasText: 'core: short or long' })).toContainText(
+    'one spare serves all of these',
+  );
   const link = page.locator('.supply', { hasText: 'Joining links' });
   await expect(link).toContainText('serves Quarrel 450');
   await link.getByLabel('Made for').fill('525, rivet');
@@ -174,7 +176,7 @@ test('practice and measures before leaving, each with what it does here', async 
     await expect(cost).toContainText(/at stake|under a minute/, { timeout: 90_000 });
     await cost.click();
     await expect(page.getByRole('dialog')).toContainText('both solved whole');
-    await page.keyboard.press('Escape');
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   }
   await page.getByLabel('Levers clamped so that they turn in a fall').selectOption('done');
   await settled(page);

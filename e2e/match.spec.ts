@@ -227,7 +227,7 @@ test('practice decides where the tools come from, for whom, and what the bag may
   await expect(none).toContainText(/−\d+ g/, { timeout: 80_000 });
   await none.click();
   await expect(page.getByRole('dialog')).toContainText('both solved whole');
-  await page.keyboard.press('Escape');
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await page.getByLabel('Carrack 1100').check();
   await settled(page);
   await expect(page.locator('.kit-row', { hasText: 'of Carrack 1100' }).first()).toBeVisible();

@@ -258,7 +258,7 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
   await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
   await expect(dialog).toHaveCount(0);
-  await expect(rows(page)).toHaveCount(76);
+  await expect(rows(page)).toHaveCount(78);
   await page.locator('h1').click();
   await page.keyboard.press('Control+z');
   await expect(rows(page)).toHaveCount(76);

@@ -72,6 +72,9 @@ const valueAt = (grams: number) => {
 const shown = computed(() => Math.min(props.limit, props.picture.most));
 const words = (v: number) => (props.value === 'money' ? `${v.toFixed(0)} €` : `${v.toFixed(1)} h`);
 const atEnd = computed(() => x.value(shown.value) > size.width - LEFT - 210);
+const narrow = computed(() => size.width < 520);
+/** Names of lists that stand close to one another go under each other. */
+const rowOf = (i: number) => 18 + 15 * i;
 const clamp = (g: number) => Math.round(Math.max(0, Math.min(props.picture.most, g)) / 10) * 10;
 
 function gramsOf(e: PointerEvent): number {
@@ -114,7 +117,9 @@ function key(e: KeyboardEvent) {
   <div ref="element" class="frontier">
     <svg :width="size.width" :height="height" role="group" aria-label="Weight of the kit against what it saves">
       <g :transform="`translate(${LEFT} ${TOP})`">
-        <text class="axis" :x="0" y="-38">{{ value === 'money' ? 'euros saved' : 'hours saved' }}</text>
+        <text class="axis" :x="narrow ? -LEFT + 4 : 0" y="-40">
+          {{ value === 'money' ? 'euros saved' : 'hours saved' }}
+        </text>
         <g v-for="t in y.ticks(4)" :key="`y${t}`">
           <path class="grid" :d="`M0 ${y(t)}H${x.range()[1]}`" />
           <text class="tick" x="-8" :y="y(t) + 4" text-anchor="end">{{ t }}</text>
@@ -130,15 +135,15 @@ function key(e: KeyboardEvent) {
           <template v-if="l.limit <= picture.most">
             <path class="level" :d="`M${x(l.limit)} -18V${bottom}`" />
             <rect class="level-dot" :x="x(l.limit) - 4" :y="y(l.value) - 4" width="8" height="8" />
-            <text class="level-name" :x="x(l.limit) + 5" :y="-8">{{ LEVEL_NAMES[i] }}</text>
+            <text class="level-name" :x="x(l.limit) + 5" :y="narrow && i % 2 === 1 ? 8 : -8">{{ LEVEL_NAMES[i] }}</text>
           </template>
         </g>
-        <g v-for="o in own" :key="o.name">
+        <g v-for="(o, i) in own" :key="`${o.name} ${i}`">
           <path class="own" :d="`M${x(Math.min(o.point.mass, picture.most))} ${y(o.point.value) - 6}l6 6-6 6-6-6z`" />
           <text
             class="own-name"
             :x="x(Math.min(o.point.mass, picture.most)) + (o.point.mass > picture.most * 0.7 ? -10 : 10)"
-            :y="y(o.point.value) + 18"
+            :y="y(o.point.value) + rowOf(i + (now && !active ? 1 : 0))"
             :text-anchor="o.point.mass > picture.most * 0.7 ? 'end' : 'start'"
           >
             {{ o.name }}
@@ -156,7 +161,12 @@ function key(e: KeyboardEvent) {
         <g :class="{ idle: !active }">
           <path class="limit" :d="`M${x(shown)} -4V${bottom}`" />
           <circle class="handle" :cx="x(shown)" :cy="y(valueAt(shown))" r="7" />
-          <text class="said" :x="x(shown) + (atEnd ? -12 : 12)" :y="-22" :text-anchor="atEnd ? 'end' : 'start'">
+          <text
+            class="said"
+            :x="narrow ? 0 : x(shown) + (atEnd ? -12 : 12)"
+            :y="-24"
+            :text-anchor="atEnd && !narrow ? 'end' : 'start'"
+          >
             {{ words(valueAt(shown)) }} saved,
             {{ picture.proven ? 'proven best' : `at most ${words(picture.gap)} from proven` }}
           </text>
