@@ -283,7 +283,8 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
       grade: best?.grade ?? null,
       mends: homes,
       lacks: best && best.grade === 'proper' ? [] : [...new Set(a.barred.map((b) => b.why))],
-      below: facts.as === 'lightest' && isWanted(problem, a) && !(best && gradeMeets(best.grade, problem.question.grade)),
+      below:
+        facts.as === 'lightest' && isWanted(problem, a) && !(best && gradeMeets(best.grade, problem.question.grade)),
       covered: homes === Infinity ? 1 : countCdf(homes, a.law),
       hoursSaved: saved[i]!,
       hoursLeft: Math.max(0, stake - saved[i]!),
