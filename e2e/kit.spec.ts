@@ -23,6 +23,8 @@ test('the limit is dragged on the curve; kit, lists and readout follow it', asyn
   await expect(page.locator('.sheet')).toContainText('With this limit');
   await expect(page.locator('.sheet .sheet-head .num').first()).toContainText(/1\.9\d kg|2\.0\d kg|2 kg/);
   expect(await saved()).toBeLessThan(before);
+  // The readout speaks of it as well, with what it changes.
+  await expect(page.locator('.readout .wide .cell', { hasText: 'Kit' })).toContainText(/1\.9\d|2\.0\d/);
   await page.mouse.up();
   await settled(page);
   await expect(page.getByRole('radio', { name: 'The most under a limit' })).toBeChecked();

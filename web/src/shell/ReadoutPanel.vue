@@ -25,18 +25,18 @@ interface Cell {
 
 /** Difference of a figure as text; empty when it did not move by what is shown. */
 function difference(key: keyof Figures, quantity: Quantity | null, digits?: number): string {
-  const [was, now] = [answers.before?.[key], answers.figures?.[key]];
+  const [was, now] = [answers.shownBefore?.[key], answers.shown?.[key]];
   if (was === undefined || now === undefined || was === now) return '';
   const text = quantity ? figure(view.units, quantity, Math.abs(now - was), digits) : String(Math.abs(now - was));
   return Number(text) === 0 ? '' : `${now > was ? '+' : '−'}${text}`;
 }
 
 const cells = computed<Cell[]>(() => {
-  const f = answers.figures;
+  const f = answers.shown;
   const a = answers.answer;
   const u = view.units;
   const q = (quantity: Quantity, value: number) => figure(u, quantity, value);
-  const rose = (key: keyof Figures) => (f && answers.before ? f[key] > answers.before[key] : false);
+  const rose = (key: keyof Figures) => (f && answers.shownBefore ? f[key] > answers.shownBefore[key] : false);
   const value = (text: string) => (f ? text : '–');
   const kitBy = (mass: number) => `${q('weight', mass)} ${unitOf(u, 'weight')}`;
   return [

@@ -40,6 +40,12 @@ export const useAnswer = defineStore('answer', () => {
   const figures = shallowRef<Figures | null>(null);
   /** Figures before the last change, for showing what it did. */
   const before = shallowRef<Figures | null>(null);
+  /** Figures of a kit that is only looked at, such as while a limit is dragged; they stand in the readout meanwhile. */
+  const preview = shallowRef<Partial<Figures> | null>(null);
+  const shown = computed<Figures | null>(() =>
+    figures.value && preview.value ? { ...figures.value, ...preview.value } : figures.value,
+  );
+  const shownBefore = computed(() => (preview.value ? figures.value : before.value));
   const phase = ref<Phase | null>(null);
   const slow = ref(false);
   /** Whether what is shown is about to be replaced. */
@@ -159,5 +165,21 @@ export const useAnswer = defineStore('answer', () => {
 
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
   const takeHints = (from: typeof hint) => (hint = from);
-  return { takeHints, answer, figures, before, phase, slow, busy, failed, draft, draftShown, byFastener, ask };
+  return {
+    takeHints,
+    preview,
+    shown,
+    shownBefore,
+    answer,
+    figures,
+    before,
+    phase,
+    slow,
+    busy,
+    failed,
+    draft,
+    draftShown,
+    byFastener,
+    ask,
+  };
 });

@@ -104,6 +104,15 @@ function reason(p: KitPiece): string {
     );
   return parts.join(' · ') || 'shares its heads with another piece';
 }
+/** Cautions of the mends that a piece is there for. */
+function cautionsOf(p: KitPiece): string[] {
+  const ways = (answers.answer?.exposures ?? [])
+    .filter((e) => p.serves.includes(e.trouble.name))
+    .flatMap((e) =>
+      e.trouble.ways.filter((w) => props.kit.mends.some((m) => m.troubleId === e.trouble.id && m.wayName === w.name)),
+    );
+  return [...new Set(ways.map((w) => w.caution).filter(Boolean))].slice(0, 2);
+}
 function explainPiece(p: KitPiece) {
   explain.show({
     title: p.piece.name,
@@ -118,6 +127,7 @@ function explainPiece(p: KitPiece) {
       })),
       { name: 'expected uses', value: p.uses.toFixed(2) },
       { name: 'price', value: `${p.piece.price.toFixed(2)} EUR` },
+      ...cautionsOf(p).map((value) => ({ name: 'mind', value })),
     ],
     source: `mass: ${p.piece.source}; rates and hours: planning values and your record`,
     to: { path: '/match', label: 'See the chains' },

@@ -47,7 +47,11 @@ const hasTrip = computed(() => (garage.trip?.legs.length ?? 0) > 0);
 
 watch(mode, (m) => curve.want(m === 'enough'), { immediate: true });
 answers.takeHints((mass) => curve.hintFor(mass));
-onBeforeUnmount(() => curve.want(false));
+onBeforeUnmount(() => {
+  curve.want(false);
+  curve.dragged = null;
+  answers.preview = null;
+});
 
 /** The limit follows the finger at once; what hangs on it is asked when the finger is lifted. */
 function settle(grams: number) {
@@ -60,6 +64,11 @@ function settle(grams: number) {
   });
 }
 const dragPoint = computed<CurvePoint | null>(() => (curve.dragged === null ? null : curve.point));
+// The readout follows the finger as well.
+watch(dragPoint, (p) => {
+  const all = (kit.value?.saved ?? 0) + (kit.value?.atStake ?? 0);
+  answers.preview = p ? { mass: p.mass, bulk: p.bulk, home: p.home, atStake: Math.max(0, all - p.hours) } : null;
+});
 
 /** Lists that the rider wrote for this bike, as points of the same picture. */
 const own = ref<{ name: string; point: CurvePoint }[]>([]);
