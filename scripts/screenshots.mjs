@@ -12,6 +12,9 @@ const LAPTOP = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 const row = (name) => (page) => page.locator('[data-fastener], .head-row', { hasText: name }).first().click();
 
+/** The curve with all its nested kits. */
+const curve = (page) => page.locator('.level-dot').nth(3).waitFor({ timeout: 90_000 });
+
 /** name, address, size, theme, what is pressed first */
 const SHOTS = [
   ['walk', '/walk', LAPTOP, 'light'],
@@ -82,11 +85,31 @@ const SHOTS = [
       await page.locator('.factor').first().waitFor();
     },
   ],
-  ['kit', '/kit', LAPTOP, 'light'],
+  ['kit', '/kit', LAPTOP, 'light', curve],
+  [
+    'kit-limit',
+    '/kit',
+    LAPTOP,
+    'dark',
+    async (page) => {
+      await page.getByRole('radio', { name: 'The most under a limit' }).check();
+      await curve(page);
+    },
+  ],
+  [
+    'kit-mend',
+    '/kit',
+    LAPTOP,
+    'light',
+    async (page) => {
+      await page.locator('.sheet .opens', { hasText: 'Puncture, tubed' }).click();
+      await page.locator('.way').first().waitFor();
+    },
+  ],
   ['stow', '/stow', LAPTOP, 'light'],
   ['print', '/print', { width: 860, height: 1120 }, 'light'],
   ['walk-phone', '/walk', PHONE, 'light'],
-  ['kit-phone', '/kit', PHONE, 'dark'],
+  ['kit-phone', '/kit', PHONE, 'dark', curve],
 ];
 
 if (spawnSync(process.execPath, [join(root, 'scripts/build.mjs'), '--if-changed'], { stdio: 'inherit' }).status !== 0)

@@ -28,6 +28,9 @@ export interface LightestKit {
 
 /** Parts of the search at most; beyond, the answer says how far from proven it is. */
 const MOST_PARTS = 80;
+/** With so many jobs every part takes the solver its while: then only a few are looked at. */
+const MANY_JOBS = 150;
+const FEW_PARTS = 3;
 
 /** Functions that all of some needs ask for: for each the greatest count. */
 function together(needs: readonly FunctionNeed[]): FunctionNeed[] {
@@ -162,7 +165,7 @@ export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
   while (parts.length > 0) {
     const part = parts.shift()!;
     if (best && part.bound >= (best as LightestKit).total - 1e-6) continue;
-    if (looked >= MOST_PARTS) {
+    if (looked >= (base.tasks.length > MANY_JOBS ? FEW_PARTS : MOST_PARTS)) {
       given = Math.min(given, part.bound);
       continue;
     }

@@ -160,7 +160,7 @@ describe('the frontier', () => {
           if (m > 0) expect(curve.best[m]!).toBeGreaterThanOrEqual(curve.best[m - 1]! - 1e-12);
         }
       }),
-      { numRuns: 30, endOnFailure: true },
+      { numRuns: 16, endOnFailure: true },
     );
   });
   test('cut short, its band still holds the truth', () => {
@@ -186,7 +186,7 @@ describe('the frontier', () => {
         expect(mass).toBeLessThanOrEqual(limit + 1e-9);
         expect(savedWith(problem, { counts: set.counts, stocked }).value).toBeCloseTo(curve.best[limit]!, 9);
       }),
-      { numRuns: 30, endOnFailure: true },
+      { numRuns: 16, endOnFailure: true },
     );
   });
   test('agrees with the general solver on the whole programme', () => {
@@ -230,8 +230,8 @@ describe('the demo', () => {
   test('the frontier meets the general solver under one limit; the general solver is never above its bound', () => {
     const doc = demoGarage();
     const { problem } = kitCase(doc, { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id });
-    const mass = 1300;
-    const curve = frontier(problem, { most: mass, from: mass, solves: 250 });
+    const mass = 650;
+    const curve = frontier(problem, { most: mass, from: mass, solves: 120 });
     const found = mostUnder({ ...problem, question: { ...problem.question, mass } }, solve);
     expect(found.value).toBeLessThanOrEqual(curve.bound[mass]! + 2e-3);
     if (found.proven) expect(curve.best[mass]!).toBeCloseTo(found.value, 2);

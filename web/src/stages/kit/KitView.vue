@@ -283,6 +283,10 @@ function adds(i: number): string {
             </section>
           </template>
         </template>
+        <p v-else-if="kit && kit.pieces.length > 0" class="empty">
+          These are the tools that reach the heads. How much more is worth its weight follows from a trip with legs:
+          <router-link to="/trip">plan one</router-link>.
+        </p>
         <section v-if="kit && kit.missing.length > 0" class="missing">
           <h2>Missing in the drawer</h2>
           <p class="gap">

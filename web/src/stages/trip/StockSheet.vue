@@ -22,6 +22,8 @@ const savedMass = computed(() =>
   (answers.answer?.pooled ?? []).reduce((g, p) => g + (p.alone - p.together) * supplyKind(p.kind).mass, 0),
 );
 
+const inKit = (kind: string) => answers.answer?.kit.spares.find((s) => s.kind === kind)?.quantity ?? 0;
+
 function own(kind: string, quantity: number) {
   const row = ownedRow(kind);
   garage.put(`own ${quantity} ${supplyKind(kind).name.toLowerCase()}`, 'supplies', {
@@ -48,7 +50,8 @@ function show(s: Stock) {
   <div>
     <p class="lead">
       All spares together suffice on <strong class="num">{{ percent(answers.answer?.sparesEnough ?? 0, 1) }}</strong> of
-      such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>.
+      such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>. This is what each trouble
+      takes when it is mended its first way; <router-link to="/kit">Kit</router-link> weighs the other ways against it.
     </p>
     <p v-if="saved > 0" class="lead">
       The {{ trip.companions + 1 }} of you, on bikes like this one, pooled:
@@ -63,7 +66,7 @@ function show(s: Stock) {
       <span
         ><span class="title">{{ supplyKind(s.kind).name }}</span
         ><span class="sub num"
-          >{{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass)
+          >in the kit {{ inKit(s.kind) }} · {{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass)
           }}<template v-if="groupOf(s.kind)">
             · apart {{ groupOf(s.kind)!.alone }}, pooled {{ groupOf(s.kind)!.together }}</template
           ></span
