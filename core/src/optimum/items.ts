@@ -49,8 +49,18 @@ export function leastSets(sets: readonly (readonly number[])[]): number[][] {
   return kept.map((k) => [...k.list]);
 }
 
+/** The ways of one end of which none holds another. */
+function leastOfEnd(end: Task['ends'][number], items: Items): Task['ends'][number] {
+  const bySet = new Map<string, Task['ends'][number][number]>();
+  for (const a of end) {
+    const set = items.itemsOf(usesOf(a));
+    if (set) bySet.set(set.join(), a);
+  }
+  return leastSets([...bySet.keys()].map((k) => k.split(',').map(Number))).map((s) => bySet.get(s.join())!);
+}
+
 /** Pairs of ways for two ends beyond which a task is not spelled out. */
-const MOST_PAIRS = 40_000;
+const MOST_PAIRS = 6000;
 
 /**
  * The sets of items that do a task, least ones only. Where two ends have too many ways to spell out all pairs, null: such a task is then
@@ -60,8 +70,10 @@ export function setsOfTask(task: Task, items: Items): number[][] | null {
   const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
   const [near, far] = task.ends as [Task['ends'][number], Task['ends'][number]?];
   if (!far) return leastSets(known(near.map((a) => items.itemsOf(usesOf(a)))));
-  if (near.length * far.length > MOST_PAIRS) return null;
-  return leastSets(known(near.flatMap((a) => far.map((b) => items.itemsOf(usesOf(b, usesOf(a)))))));
+  // A way that holds another way of the same end is never needed, whatever the other end takes.
+  const [few, others] = [leastOfEnd(near, items), leastOfEnd(far, items)];
+  if (few.length * others.length > MOST_PAIRS) return null;
+  return leastSets(known(few.flatMap((a) => others.map((b) => items.itemsOf(usesOf(b, usesOf(a)))))));
 }
 /** The same for each end alone. */
 export const setsOfEnds = (task: Task, items: Items): number[][][] =>
