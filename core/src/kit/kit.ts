@@ -6,11 +6,8 @@ import { availableWays, does, metBy, metWithout } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
 import { supplyKind } from '../supplies/index.js';
-import { boxVolume, type Piece } from '../tools/index.js';
+import { BAG_FILL, boxVolume, type Piece } from '../tools/index.js';
 import { byAsk, doneOfAsk, doneWith, homeMends, savedBy, type Contents } from './done.js';
-
-/** Share of a bag that odd pieces really fill. */
-export const BAG_FILL = 0.65;
 
 /** A piece in the kit, with the reason for it. */
 export interface KitPiece {

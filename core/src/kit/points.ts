@@ -1,12 +1,12 @@
 import { carriedChains, reachedBy } from '../cover/index.js';
 import { countCdf } from '../odds/index.js';
 import { supplyKind } from '../supplies/index.js';
-import { boxVolume } from '../tools/index.js';
+import { BAG_FILL, boxVolume } from '../tools/index.js';
 import type { Curve } from '../optimum/curve.js';
 import type { KitProblem } from '../optimum/problem.js';
 import { stockedAt, type StockedMend } from '../optimum/slots.js';
 import { doneWith, homeMends, savedBy, type Contents } from './done.js';
-import { BAG_FILL, unitsOf } from './kit.js';
+import { unitsOf } from './kit.js';
 
 /** One step of the curve: the best kit of its limit, as far as lists and readout need it. */
 export interface CurvePoint {

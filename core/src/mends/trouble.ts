@@ -82,5 +82,3 @@ export const per = (paved: number, gravel: number, track: number): Trouble['rate
 
 /** Whether a bike can have a trouble at all. */
 export const appliesTo = (t: Pick<Trouble, 'only'>, bike: Bike): boolean => hasTraits(t.only, bike);
-/** The ways that a bike's traits allow. */
-export const waysFor = (t: Pick<Trouble, 'ways'>, bike: Bike): Way[] => t.ways.filter((w) => hasTraits(w.only, bike));

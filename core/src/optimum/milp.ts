@@ -1,11 +1,9 @@
 import { addTask, leastCopies, MilpBuilder, type Solve } from '../cover/index.js';
-import { boxVolume } from '../tools/index.js';
+import { BAG_FILL, boxVolume } from '../tools/index.js';
 import { frontier } from './curve.js';
 import type { KitProblem } from './problem.js';
 import { massOfMends, type StockedMend } from './slots.js';
 
-/** Share of a bag that odd pieces really fill. */
-const FILL = 0.65;
 /** Values are solved in thousandths, so that the solver's own tolerance does not decide. */
 const SCALE = 1000;
 
@@ -97,7 +95,7 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
             column: z,
             mend: { ask: a, mend: j, way: k },
             mass: massOfMends(ask, w, j + 1) - massOfMends(ask, w, j),
-            bulk: w.bulk / FILL,
+            bulk: w.bulk / BAG_FILL,
             price: w.price,
           });
       });
@@ -105,7 +103,7 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
     }
   });
   limits.push([pieces.map((p) => p.mass), question.mass]);
-  if (question.bulk !== null) limits.push([pieces.map((p) => boxVolume(p) / FILL), question.bulk]);
+  if (question.bulk !== null) limits.push([pieces.map((p) => boxVolume(p) / BAG_FILL), question.bulk]);
   if (question.price !== null) limits.push([pieces.map((p) => p.price), question.price]);
   limits.forEach(([of, limit], which) => {
     const name = which === 0 ? 'mass' : question.bulk !== null && which === 1 ? 'bulk' : 'price';

@@ -1,4 +1,4 @@
-import type { Bike, Role } from '../bike/index.js';
+import type { Bike } from '../bike/index.js';
 import { usualThread } from '../bike/index.js';
 import type { Practice, Reach } from '../chains/index.js';
 import { coverProblem, leastCopies, type FunctionNeed, type Task } from '../cover/index.js';
@@ -353,12 +353,3 @@ export function kitProblem(
     prevention,
   };
 }
-
-/** Whether a role is asked by some way of a problem's bikes but marked on none of its fasteners. */
-export const missingRoles = (problem: KitProblem): Role[] => [
-  ...new Set(
-    problem.asks.flatMap((a) =>
-      a.barred.flatMap((b) => [...b.why.matchAll(/no fastener is marked as ([^,]+)/gu)].map((m) => m[1] as Role)),
-    ),
-  ),
-];
