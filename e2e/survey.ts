@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
-import { DEFAULT_PRACTICE, newBike, type Bike } from '@necessaire/core';
+import { newGarage, newBike, type Bike } from '@necessaire/core';
 import { expect, settled, type App } from './fixtures';
 
 /** A garage of its own with one bike that nobody has looked at yet, opened at Walk. */
@@ -15,7 +15,7 @@ export async function freshBike(page: Page, app: App, fields: Partial<Bike> = {}
     });
     expect(response.ok, `${method} ${path}: ${response.status}`).toBe(true);
   };
-  await send('POST', '', { id: garage, garage: { name: 'Fresh garage', practice: DEFAULT_PRACTICE } });
+  await send('POST', '', { id: garage, garage: newGarage({ name: 'Fresh garage' }) });
   await send('PUT', `/${garage}/bikes/${bike.id}`, { revision: 0, row: bike });
   await page.addInitScript(
     (id) =>

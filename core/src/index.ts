@@ -13,6 +13,7 @@ export * from './supplies/index.js';
 export * from './odds/index.js';
 export * from './kit/index.js';
 export * from './optimum/index.js';
+export * from './load/index.js';
 export * from './stow/index.js';
 export * from './garage/index.js';
 export * from './answer/index.js';

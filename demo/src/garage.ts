@@ -3,12 +3,14 @@ import {
   DEFAULT_PRACTICE,
   printShape,
   newFastener,
+  newGarage,
   newKitQuestion,
   newLeg,
   newSupply,
   readEntry,
   ROLES,
   STRANDED,
+  placeLibrary,
   usualPlaces,
   type Fastener,
   type GarageDocument,
@@ -90,6 +92,7 @@ function ossel(id: string, nextLeg: () => string): Trip {
     coverKm: null,
     speeds: STRANDED,
     companions: 2,
+    pillion: 0,
     along: [],
     serviceLevel: 0.9,
     factors: { age: 1.1, load: 1.1, care: 0.9 },
@@ -105,7 +108,10 @@ export function demoGarage(): GarageDocument {
   const id = demoIds();
   const bikes = [quarrel(id('bike'), () => id('service')), carrack(id('bike'), () => id('service'))];
   return {
-    garage: { name: 'Demo garage', practice: { ...DEFAULT_PRACTICE, pressures: 'lowered and raised with the ground' } },
+    garage: newGarage({
+      name: 'Demo garage',
+      practice: { ...DEFAULT_PRACTICE, pressures: 'lowered and raised with the ground' },
+    }),
     bikes,
     fasteners: [
       ...fasteners(quarrelLines, bikes[0]!.id, () => id('fastener')),
@@ -168,9 +174,16 @@ export function demoGarage(): GarageDocument {
       note: '',
     })),
     trips: [ossel(id('trip'), () => id('leg'))],
-    places: bikes.flatMap((bike) => usualPlaces(bike).map((p) => ({ ...p, id: id('place'), bikeId: bike.id }))),
+    places: bikes.flatMap((bike, i) =>
+      [
+        ...usualPlaces(bike),
+        // The made-up rider of the first bike has a pack on the front mudguard too.
+        ...(i === 0 ? placeLibrary(bike).filter((p) => p.name === 'Front mudguard pack') : []),
+      ].map((p) => ({ ...p, id: id('place'), bikeId: bike.id })),
+    ),
     pins: [],
     mends: [],
     kits: [],
+    packings: [],
   };
 }

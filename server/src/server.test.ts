@@ -3,9 +3,11 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import request from 'supertest';
 import {
   DEFAULT_PRACTICE,
+  newGarage,
   newBike,
   newFastener,
   readGarageFile,
+  usualPlaces,
   writeGarageFile,
   type Fastener,
   type GarageDocument,
@@ -15,6 +17,7 @@ import { DEMO_ID, start, type Running } from './start.js';
 import { connect } from './db/connect.js';
 import { migrate } from './db/migrate.js';
 import * as firstMigration from './db/migrations/001_garages.js';
+import * as stowMigration from './db/migrations/005_stow.js';
 import { freshDatabase } from './testing/database.js';
 
 /** Fields that version 2 added. */
@@ -41,7 +44,7 @@ beforeEach(async () => {
   garage = randomUUID();
   await api()
     .post('/api/garages')
-    .send({ id: garage, garage: { name: 'Mine', practice: DEFAULT_PRACTICE } })
+    .send({ id: garage, garage: newGarage({ name: 'Mine' }) })
     .expect(201);
 });
 
@@ -72,7 +75,7 @@ describe('first start', () => {
     const other = await freshDatabase();
     const pools = [connect(other.url), connect(other.url), connect(other.url)];
     await Promise.all(pools.map((p) => migrate(p)));
-    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '4' });
+    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '5' });
     await Promise.all(pools.map((p) => p.destroy()));
     await other.drop();
   });
@@ -98,6 +101,15 @@ describe('first start', () => {
     const oldNut = without(nut(b.id), ...NEW_FIELDS.fasteners);
     await db('bikes').insert({ garage_id: id, id: b.id, body: JSON.stringify(oldBike) });
     await db('fasteners').insert({ garage_id: id, id: String(oldNut['id']), body: JSON.stringify(oldNut) });
+    // A roll of old: its slots were all alike.
+    const roll = usualPlaces(b).find((p) => p.kind === 'roll')!;
+    const oldRoll = {
+      ...without(roll, 'takenMass', 'roughLimit', 'onRack', 'opening'),
+      id: randomUUID(),
+      bikeId: b.id,
+      slots: { count: 16, width: 40, length: 240 },
+    };
+    await db('places').insert({ garage_id: id, id: oldRoll.id, body: JSON.stringify(oldRoll) });
     await migrate(db);
     const again = await start({ databaseUrl: old.url, port: 0 });
     const opened = (await request(again.url).get(`/api/garages/${id}`).expect(200)).body as {
@@ -112,7 +124,19 @@ describe('first start', () => {
     });
     expect(opened.document.bikes[0]).toMatchObject({ ...oldBike, wheels: 'spoked', tank: 12, fitted: [] });
     expect(opened.document.fasteners[0]).toMatchObject({ ...oldNut, trail: [], gauge: null, look: null });
+    expect(opened.document.places[0]).toMatchObject({
+      ...oldRoll,
+      slots: [{ count: 16, width: 40, length: 240 }],
+      takenMass: 0,
+      opening: null,
+    });
+    expect(opened.document.garage).toMatchObject({ rider: { mass: 92_000 } });
     await again.stop();
+    // And back: version 4 knew slots only all alike.
+    await stowMigration.down(db);
+    const [back] = await db('places').select('body');
+    expect(back.body).toEqual(oldRoll);
+    await stowMigration.up(db);
     await db.destroy();
     await old.drop();
   });
@@ -207,7 +231,7 @@ describe('garages', () => {
     const other = randomUUID();
     await api()
       .post('/api/garages')
-      .send({ id: other, garage: { name: 'Other', practice: DEFAULT_PRACTICE } })
+      .send({ id: other, garage: newGarage({ name: 'Other' }) })
       .expect(201);
     const b = bike();
     await put('bikes', b).expect(200);
@@ -227,7 +251,7 @@ describe('garages', () => {
     await api().get(`/api/garages/${randomUUID()}`).expect(404);
   });
   test('create twice is one; another body under the same id is refused', async () => {
-    const body = { id: garage, garage: { name: 'Mine', practice: DEFAULT_PRACTICE } };
+    const body = { id: garage, garage: newGarage({ name: 'Mine' }) };
     await api().post('/api/garages').send(body).expect(201);
     await api()
       .post('/api/garages')
@@ -235,7 +259,7 @@ describe('garages', () => {
       .expect(409);
   });
   test('rename against a revision, delete, bring back', async () => {
-    const renamed = { revision: 1, garage: { name: 'Renamed', practice: DEFAULT_PRACTICE } };
+    const renamed = { revision: 1, garage: newGarage({ name: 'Renamed' }) };
     expect((await api().put(`/api/garages/${garage}`).send(renamed).expect(200)).body.revision).toBe(2);
     await api().put(`/api/garages/${garage}`).send(renamed).expect(200);
     const stale = await api()

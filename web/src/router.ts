@@ -13,6 +13,11 @@ export const router = createRouter({
     { path: '/stow', component: () => import('./stages/stow/StowView.vue'), meta: { title: 'Stow' } },
     { path: '/print', component: () => import('./print/PrintView.vue'), meta: { title: 'Print', bare: true } },
     { path: '/print/buy', component: () => import('./print/BuyPrint.vue'), meta: { title: 'Buy list', bare: true } },
+    {
+      path: '/print/roll/:place',
+      component: () => import('./print/RollPrint.vue'),
+      meta: { title: 'Roll at 1 : 1', bare: true },
+    },
     { path: '/:rest(.*)*', redirect: '/walk' },
   ],
 });

@@ -120,7 +120,7 @@ describe('the demo', () => {
       expect(a.packing.stowed).toHaveLength(things);
       expect(a.packing.stowed.reduce((s, x) => s + x.item.mass, 0)).toBeCloseTo(a.kit.mass, 6);
       expect(
-        stowItems(a.kit)
+        stowItems(a.kit, a.exposures)
           .map((i) => i.key)
           .sort(),
       ).toEqual(a.packing.stowed.map((s) => s.item.key).sort());

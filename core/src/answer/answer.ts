@@ -17,7 +17,8 @@ import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase, type KitHint 
 import { allEnough, pooled, exposuresIn, stockDemands, stocksFor, type Exposure, type Stock } from '../odds/index.js';
 import type { Ridden } from '../simulate/index.js';
 import { stockOf, supplyKind } from '../supplies/index.js';
-import { assign, placesOf, type Packing, type StowItem } from '../stow/index.js';
+import { assign, LaidMemory, type Packing, type PackingHint, type StowInput, type StowItem } from '../stow/index.js';
+import { stowInput } from './stowInput.js';
 import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
 
 /** Which bike and trip of a garage are asked about. */
@@ -28,6 +29,8 @@ export interface Question {
   today?: string | null;
   /** A kit that a longer search found for the same question; looked at again before it is taken. */
   hint?: KitHint | null;
+  /** A packing that a longer search found. */
+  packed?: PackingHint | null;
 }
 
 /** A fastener's answer in the form that screens, print and the command line use. */
@@ -55,6 +58,15 @@ export class AnswerMemory {
   private drawer: Piece[] = [];
   private wide: { key: string; tools: KitCase } | null = null;
   private readonly cures = new Map<string, Cure | null>();
+  private readonly laid = new LaidMemory();
+  private packed: { key: string; packing: Packing } | null = null;
+
+  /** The packing of an input; the same input and hint have the same. */
+  packing(input: StowInput, hint: PackingHint | null): Packing {
+    const key = JSON.stringify([input, hint]);
+    if (this.packed?.key !== key) this.packed = { key, packing: assign(input, { hint, memory: this.laid }) };
+    return this.packed.packing;
+  }
 
   /** The finder over a drawer, kept while neither the pieces nor the practice change. */
   chains(pieces: readonly Piece[], practice: GarageDocument['garage']['practice']): ChainFinder {
@@ -89,7 +101,7 @@ export class AnswerMemory {
     if (doc.garage.practice.from === 'drawer') return kitCase(doc, question, finder, list);
     const trip = doc.trips.find((t) => t.id === question.tripId);
     const key = JSON.stringify([
-      question,
+      { ...question, packed: null },
       doc.garage.practice,
       trip,
       doc.pieces,
@@ -134,15 +146,46 @@ export interface Answer {
   /** The same as chains, for whoever needs their measures. */
   kitUse: Record<string, Chain[]>;
   packing: Packing;
+  /** What was to be packed, for whoever searches on or looks at a change. */
+  stow: StowInput;
 }
 
 export type Phase = 'chains' | 'odds' | 'kit' | 'stow' | 'cures';
 
 const MOST_OTHERS = 5;
 
-/** Things to be stowed: each copy of a piece, each stock as one packet. */
-export function stowItems(kit: Kit): StowItem[] {
-  const pieces = kit.pieces.flatMap(({ piece, count, uses }) =>
+/** Subjects whose things make a pouch of their own; tools for whatever is loose or due serve everywhere. */
+const POUCHES: ReadonlySet<string> = new Set([
+  'wheels',
+  'drive',
+  'controls',
+  'electrics',
+  'engine and fuel',
+  'brakes',
+  'people',
+  'getting out',
+]);
+/** Share of its expected uses that must fall to one subject for an item to lie with the like. Planning value. */
+const MOSTLY = 0.6;
+
+/** Things to be stowed: each copy of a piece, each stock as one packet, with the subject of the mends that it mostly serves. */
+export function stowItems(kit: Kit, exposures: readonly Exposure[]): StowItem[] {
+  const known = new Map<string, { subject: string; lambda: number }>();
+  for (const e of exposures) {
+    const lambda = (known.get(e.trouble.name)?.lambda ?? 0) + e.lambda;
+    known.set(e.trouble.name, { subject: e.trouble.subject, lambda });
+  }
+  const groupOf = (names: readonly string[]): string | null => {
+    const by = new Map<string, number>();
+    for (const name of new Set(names)) {
+      const k = known.get(name);
+      if (k) by.set(k.subject, (by.get(k.subject) ?? 0) + k.lambda);
+    }
+    const sum = [...by.values()].reduce((s, n) => s + n, 0);
+    const [first] = [...by].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+    return first && POUCHES.has(first[0]) && first[1] >= MOSTLY * sum ? first[0] : null;
+  };
+  const pieces = kit.pieces.flatMap(({ piece, count, uses, serves, turnsFor }) =>
     Array.from({ length: count }, (_, copy): StowItem => ({
       key: `piece ${piece.id} ${copy + 1}`,
       name: count > 1 ? `${piece.name} (${copy + 1} of ${count})` : piece.name,
@@ -151,7 +194,9 @@ export function stowItems(kit: Kit): StowItem[] {
       size: piece.size,
       volume: boxVolume(piece),
       traits: piece.traits,
+      hollow: piece.hollow,
       uses,
+      group: groupOf([...serves, ...turnsFor]),
     })),
   );
   const spares = kit.spares
@@ -168,7 +213,9 @@ export function stowItems(kit: Kit): StowItem[] {
         size: packet(size, packed),
         volume: boxVolume({ size }) * packed,
         traits,
+        hollow: null,
         uses: spare.expected,
+        group: groupOf(spare.for.map((f) => f.trouble)),
       };
     });
   return [...pieces, ...spares];
@@ -261,15 +308,8 @@ export function answerFor(
   const kitChains = Object.fromEntries(Object.entries(kitUse).map(([id, chains]) => [id, chains.map(chainNames)]));
 
   onPhase('stow');
-  const packing = assign(
-    stowItems(kit),
-    placesOf(
-      doc.places.filter((p) => p.bikeId === bike.id),
-      practice.lives,
-    ),
-    doc.pins.filter((p) => p.bikeId === bike.id),
-    bike,
-  );
+  const stow = stowInput(doc, question, kit, list);
+  const packing = memory.packing(stow, question.packed ?? null);
 
   onPhase('cures');
   const answers = reaches.map(asAnswer);
@@ -299,6 +339,7 @@ export function answerFor(
     kitChains,
     kitUse,
     packing,
+    stow,
   };
 }
 

@@ -1,3 +1,4 @@
 export * from './answer.js';
+export * from './stowInput.js';
 export * from './switches.js';
 export * from './prevention.js';

@@ -99,6 +99,15 @@ export const bikeSchema = z.strictObject({
   mass: grams,
   /** What the maker allows on top of that, rider included, grams. */
   payload: grams,
+  /** What the front axle bears of the bare bike, grams, as read from a scale under its wheel; null where it was not weighed. */
+  frontAxle: grams.nullable(),
+  /** mm from the ground to the middle of the bare bike's weight; null where nobody knows. */
+  centreHeight: z.number().min(200).max(1200).nullable(),
+  /** Load index of each tyre, as on its side; null where it was not read. */
+  loadIndexFront: z.int().min(20).max(90).nullable(),
+  loadIndexRear: z.int().min(20).max(90).nullable(),
+  /** What the rear rack bears in all, grams; null where nobody knows. */
+  rackLimit: grams.nullable(),
   /** km on the clock. */
   odometer: km,
   /** Litres of fuel for 100 km on paved ground, and mL of oil for 1000 km. */
@@ -163,6 +172,11 @@ export const newBike = (bikeId: string, bikeName: string): Bike => ({
   seatHeight: 880,
   mass: 150_000,
   payload: 180_000,
+  frontAxle: null,
+  centreHeight: null,
+  loadIndexFront: null,
+  loadIndexRear: null,
+  rackLimit: null,
   odometer: 0,
   consumption: 4.5,
   oilUse: 100,

@@ -28,13 +28,46 @@ describe('the garage file', () => {
     const read = readGarageFile(shuffled);
     expect(read.ok && writeGarageFile(read.document)).toBe(text);
   });
+  test('a file of version 4: slots all alike, no rider, no weights of bikes', () => {
+    const old = changed((f) => {
+      f.version = 4;
+      delete f.packings;
+      delete f.garage.rider;
+      delete f.garage.goals;
+      for (const b of f.bikes)
+        for (const k of ['frontAxle', 'centreHeight', 'loadIndexFront', 'loadIndexRear', 'rackLimit']) delete b[k];
+      for (const p of f.places) {
+        for (const k of ['takenMass', 'roughLimit', 'onRack', 'opening']) delete p[k];
+        if (p.slots) p.slots = { count: 16, width: 40, length: 240 };
+      }
+      for (const p of f.pieces) {
+        delete p.hollow;
+        p.traits = p.traits.filter((t: string) => t !== 'kept dry' && t !== 'nests');
+      }
+      for (const t of f.trips) delete t.pillion;
+    });
+    const read = readGarageFile(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    const { document } = read;
+    expect(document.places.find((p) => p.kind === 'roll')!.slots).toEqual([{ count: 16, width: 40, length: 240 }]);
+    expect(document.places.find((p) => p.kind === 'tube')).toMatchObject({
+      slots: null,
+      takenMass: 0,
+      roughLimit: null,
+    });
+    expect(document.pieces.find((p) => p.name === 'Head torch')!.traits).toContain('kept dry');
+    expect(document.garage).toMatchObject({ rider: { mass: 92_000 }, goals: { ride: 2, together: 2 } });
+    expect(document.bikes[0]).toMatchObject({ frontAxle: null, rackLimit: null });
+    expect(document.packings).toEqual([]);
+    expect(readGarageFile(writeGarageFile(document)).ok).toBe(true);
+  });
   test.each<[string, string, RegExp]>([
     ['cut short', text.slice(0, text.length / 2), /not JSON or was cut short/],
     ['empty', '', /not JSON/],
     ['another program’s', '{"type":"FeatureCollection"}', /no Necessaire garage/],
     ['an array', '[]', /no Necessaire garage/],
     ['null', 'null', /no Necessaire garage/],
-    ['a later version', changed((f) => (f.version = 5)), /reads versions 1 to 4/],
+    ['a later version', changed((f) => (f.version = 6)), /reads versions 1 to 5/],
     ['deep nesting', `${'['.repeat(20_000)}${']'.repeat(20_000)}`, /no Necessaire garage/],
     ['huge', ' '.repeat(MOST_BYTES + 1), /over 8 MB/],
   ])('%s is refused', (_what, broken, message) => {

@@ -4,7 +4,7 @@ import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } fro
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 4;
+export const FILE_VERSION = 5;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -30,6 +30,7 @@ const fileSchema = z.strictObject({
   pins: z.array(ROW_SCHEMAS.pins).max(MOST_ROWS.pins),
   mends: z.array(ROW_SCHEMAS.mends).max(MOST_ROWS.mends),
   kits: z.array(ROW_SCHEMAS.kits).max(MOST_ROWS.kits),
+  packings: z.array(ROW_SCHEMAS.packings).max(MOST_ROWS.packings),
 });
 
 /** A path as a reader would write it: `fasteners[3].head.size`. */
@@ -131,7 +132,7 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   if (typeof json !== 'object' || json === null || (json as { format?: unknown }).format !== FILE_FORMAT)
     return fail('foreign', `this is no Necessaire garage: "format" must be "${FILE_FORMAT}"`, 'format');
   const { version } = json as { version?: unknown };
-  if (version !== 1 && version !== 2 && version !== 3 && version !== FILE_VERSION)
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1 || version > FILE_VERSION)
     return fail(
       'version',
       `this program reads versions 1 to ${FILE_VERSION}: it needs to be newer for this file`,

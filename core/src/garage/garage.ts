@@ -1,8 +1,11 @@
 import { z } from 'zod';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
-import { practiceSchema } from '../chains/practice.js';
+import { DEFAULT_PRACTICE, practiceSchema } from '../chains/practice.js';
 import { keptKitSchema } from '../kit/kept.js';
 import { ownMendSchema } from '../mends/own.js';
+import { NEW_RIDER, riderSchema } from '../load/rider.js';
+import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
+import { packingSchema } from '../stow/kept.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
 import { pieceSchema } from '../tools/piece.js';
 import { rideSchema } from '../trip/ride.js';
@@ -10,8 +13,8 @@ import { tripSchema } from '../trip/trip.js';
 import { supplySchema } from '../supplies/supply.js';
 import { name } from './fields.js';
 
-/** The garage itself: its name and the rider's practice. */
-export const garageSchema = z.strictObject({ name, practice: practiceSchema });
+/** The garage itself: its name, the rider's practice, the rider, and what the rider wants of a packing. */
+export const garageSchema = z.strictObject({ name, practice: practiceSchema, rider: riderSchema, goals: goalsSchema });
 export type Garage = z.infer<typeof garageSchema>;
 
 /** Every kind of row in a garage, by the name of its table. All have an `id`; those of a bike have `bikeId`. */
@@ -26,6 +29,7 @@ export const ROW_SCHEMAS = {
   pins: pinSchema,
   mends: ownMendSchema,
   kits: keptKitSchema,
+  packings: packingSchema,
 } as const;
 export type TableName = keyof typeof ROW_SCHEMAS;
 export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
@@ -43,6 +47,7 @@ export const MOST_ROWS: Record<TableName, number> = {
   pins: 5000,
   mends: 300,
   kits: 300,
+  packings: 300,
 };
 
 /** A whole garage in memory. */
@@ -58,10 +63,18 @@ export interface GarageDocument {
   pins: Row<'pins'>[];
   mends: Row<'mends'>[];
   kits: Row<'kits'>[];
+  packings: Row<'packings'>[];
 }
 
-export const emptyDocument = (garage: Garage): GarageDocument => ({
-  garage,
+/** A garage as it is when nothing of it was said but its name. */
+export const newGarage = (given: Pick<Garage, 'name'> & Partial<Garage>): Garage => ({
+  practice: DEFAULT_PRACTICE,
+  rider: NEW_RIDER,
+  goals: NEW_GOALS,
+  ...given,
+});
+export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): GarageDocument => ({
+  garage: newGarage(garage),
   bikes: [],
   fasteners: [],
   pieces: [],
@@ -72,4 +85,5 @@ export const emptyDocument = (garage: Garage): GarageDocument => ({
   pins: [],
   mends: [],
   kits: [],
+  packings: [],
 });

@@ -171,6 +171,51 @@ export function garageTo4(garage: Row): Row {
     : garage;
 }
 
+/** A mark that only version 5 knows, by what a piece is called; whoever packs otherwise takes it away. */
+function pieceTo5(row: Row): Row {
+  const name = typeof row['name'] === 'string' ? row['name'].toLowerCase() : '';
+  const traits = Array.isArray(row['traits']) ? (row['traits'] as unknown[]) : [];
+  const more = /jump pack|beacon|multimeter|head torch|lighter/u.test(name) ? ['kept dry'] : [];
+  return { hollow: null, ...row, traits: [...traits, ...more.filter((t) => !traits.includes(t))] };
+}
+/** Slots of version 4 were all alike; clothes and food had room but no weight. */
+function placeTo5(row: Row): Row {
+  const slots = row['slots'];
+  return {
+    takenMass: 0,
+    roughLimit: null,
+    onRack: false,
+    opening: null,
+    ...row,
+    slots: slots && !Array.isArray(slots) ? [slots] : (slots ?? null),
+  };
+}
+
+/** Brings one row of version 4 to version 5: what the load is worked out from, and how pieces are laid. */
+export function rowTo5(table: TableName, row: Row): Row {
+  switch (table) {
+    case 'bikes':
+      return {
+        ...{ frontAxle: null, centreHeight: null, loadIndexFront: null, loadIndexRear: null, rackLimit: null },
+        ...row,
+      };
+    case 'pieces':
+      return pieceTo5(row);
+    case 'places':
+      return placeTo5(row);
+    case 'trips':
+      return { pillion: 0, ...row };
+    default:
+      return row;
+  }
+}
+/** The garage's own fields of version 4 with the rider and what is wanted of a packing. */
+export const garageTo5 = (garage: Row): Row => ({
+  rider: { mass: 92_000 },
+  goals: { ride: 2, even: 2, soon: 2, everyday: 2, locked: 2, together: 2 },
+  ...garage,
+});
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
   const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
@@ -188,6 +233,7 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
     // What a version did not know yet is empty.
     ...(version >= 3 ? { rides: file['rides'] ?? [] } : {}),
     ...(version >= 4 ? { mends: file['mends'] ?? [], kits: file['kits'] ?? [] } : {}),
+    ...(version >= 5 ? { packings: file['packings'] ?? [] } : {}),
     ...rows,
     version,
     garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
@@ -198,5 +244,6 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
 export function fileToNow(file: Row, version: number): Row {
   const second = version < 2 ? fileTo(file, 2, rowTo2, garageTo2) : file;
   const third = version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
-  return version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
+  const fourth = version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
+  return version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
 }

@@ -1,140 +1,328 @@
 import type { Bike } from '../bike/index.js';
+import type { Solve } from '../cover/milp.js';
+import { boundStow } from './bound.js';
+import { placePoints, POINTS, type Points } from './cost.js';
+import { solveStow } from './exact.js';
+import type { Goals } from './goals.js';
+import { itemsOf, stowUnits, type StowItem, type Unit } from './item.js';
+import { LaidMemory } from './laid.js';
+import type { Pose } from './pack/index.js';
 import type { Pin, Place } from './place.js';
-import { brokenRules, EMPTY, loaded, placeCost, type BrokenRule, type Load, type StowItem } from './rules.js';
+import { costOf, keepsRules, SCALE, stowProblem, type Cut, type StowProblem } from './problem.js';
+import { nothingHeld, sharedRules, standingRules, heldWith, type BrokenRule, type Held } from './rules.js';
+import { searchStow } from './search.js';
+import { stowFaults, type StowFault } from './trouble.js';
+import type { LoadCase, Weight } from '../load/index.js';
 
 export interface Stowed {
   item: StowItem;
   placeId: string | null;
   pinned: boolean;
+  /** Slot of a roll, counted from the left over all groups; null elsewhere and for what breaks the roll's rules. */
+  slot: number | null;
+  /** What it is wound round, or lies inside; null for what lies by itself. */
+  on: { key: string; name: string; how: 'wound' | 'nested' } | null;
+  everyday: boolean;
   /** Rules that a pinned item breaks where it is, or why a loose one fits nowhere: one reason a place. */
   broken: { placeId: string; rules: BrokenRule[] }[];
 }
-export interface PlaceLoad {
+export interface PlaceContents {
   placeId: string;
-  load: Load;
+  held: Held;
+  /** How the rigid pieces lie; null when no packing of them was found, empty where it is no question. */
+  poses: Pose[] | null;
+  /** When they do not lie beside each other: keys of those that stand in each other's way. */
+  inTheWay: string[];
 }
 export interface Packing {
   stowed: Stowed[];
-  loads: PlaceLoad[];
-  /** Middle of the packed kit in mm, null when nothing is stowed. */
-  centre: { x: number; y: number; z: number } | null;
-  /** Sideways moment, kg·m, left positive. */
-  side: number;
+  places: PlaceContents[];
+  /** Pieces of one subject and the places they lie in. */
+  groups: { name: string; keys: string[]; placeIds: string[] }[];
+  /** Rules broken, each with what mends it. */
+  faults: StowFault[];
+  load: LoadCase;
+  /** Points in all, a bound from below, and whether nothing better is possible. */
+  cost: number;
+  bound: number;
+  proven: boolean;
+  /** Bin of each unit by the key of its host, for whoever searches on. */
+  bins: Record<string, number>;
+  /** Points by goal, as the sliders weigh them. */
+  parts: Points;
+  /** Expected minutes of opening places on the trip. */
+  minutes: number;
 }
 
-const sideOf = (stowed: readonly Stowed[], places: ReadonlyMap<string, Place>) =>
-  stowed.reduce((sum, s) => sum + (s.placeId ? (s.item.mass / 1000) * (places.get(s.placeId)!.at.y / 1000) : 0), 0);
+/** A packing that a longer search found, with what it proved; taken as it is for the same input, else a place to begin. */
+export interface PackingHint {
+  /** Of the input that it was found for. */
+  key: string;
+  bins: Readonly<Record<string, number>>;
+  bound: number;
+  proven: boolean;
+}
 
-/** The hardest to place first: bulk and length decide; a stable order by key keeps the answer from jumping about. */
-const hardestFirst = (a: StowItem, b: StowItem) =>
-  b.volume - a.volume || b.size.length - a.size.length || (a.key < b.key ? -1 : 1);
+export interface StowInput {
+  items: readonly StowItem[];
+  places: readonly Place[];
+  pins: readonly Pin[];
+  bike: Bike;
+  goals: Goals;
+  rough: boolean;
+  /** Rider and pillion. */
+  people: readonly Weight[];
+}
+/** What decides a packing, as a text: inputs with the same key have the same packing. */
+export const stowKey = (input: StowInput): string => JSON.stringify(input);
+
+export interface StowOptions {
+  /** Exact solver; without it what the bound does not prove stays unproven. */
+  solve?: Solve | null;
+  hint?: PackingHint | null;
+  memory?: LaidMemory;
+  onProgress?: (share: number) => void;
+}
+
+/** How often a packing that does not lie in its places is searched again. */
+const MOST_CUTS = 40;
+/** Rounds of the search from each beginning, and of the prices behind the bound. */
+const ROUNDS = 6;
+const ROUNDS_OF_PRICES = 30;
+const TURNS = 4;
+
+/** The whole problem with the cuts found so far, for tests that look at the search from outside. */
+export function stowCase(input: StowInput): { problem: StowProblem; units: Unit[] } {
+  const units = stowUnits(input.items, input.pins);
+  return { units, problem: stowProblem({ ...input, units }) };
+}
 
 /**
- * Puts every item into a place that obeys the hard rules, at the least soft cost: pinned items first and as they are, then the hardest
- * to place, then exchanges of single items as long as one lowers the cost. What fits nowhere stays loose with its reason for each place.
- * A rule-led heuristic: it promises the rules, not the least cost.
+ * Puts every item into a place that obeys the hard rules, at the least soft cost: pinned items as they are, then the best that the search finds,
+ * then the proof or, with a solver, the optimum. Sets that do not lie beside each other in a place are cut off and the rest is searched
+ * again. What fits nowhere stays loose with its reason for each place.
  */
-export function assign(
-  items: readonly StowItem[],
-  places: readonly Place[],
-  pins: readonly Pin[],
-  bike: Pick<Bike, 'wheelbase'>,
-): Packing {
-  const byId = new Map(places.map((p) => [p.id, p]));
-  const loads = new Map<string, Load>(places.map((p) => [p.id, EMPTY]));
-  const pinOf = new Map(pins.map((p) => [p.item, p.placeId]));
-  const stowed: Stowed[] = [];
-  let side = 0;
-  const put = (item: StowItem, placeId: string, pinned: boolean, broken: BrokenRule[]) => {
-    stowed.push({ item, placeId, pinned, broken: broken.length > 0 ? [{ placeId, rules: broken }] : [] });
-    loads.set(placeId, loaded(loads.get(placeId)!, item));
-    side += (item.mass / 1000) * (byId.get(placeId)!.at.y / 1000);
+export function assign(input: StowInput, options: StowOptions = {}): Packing {
+  const memory = options.memory ?? new LaidMemory();
+  const { problem: p, units } = stowCase(input);
+  const cuts: Cut[] = [];
+  const unitsIn = (where: readonly number[], k: number) =>
+    units.filter((_, u) => where[u] !== p.loose && p.bins[where[u]!]!.place === k);
+  /** Sets that do not go into their place together, as cuts; none when everything lies. Only sets with a unit that may move count. */
+  const cutsOf = (where: readonly number[]): Cut[] =>
+    p.places.flatMap((place, k): Cut[] => {
+      const here = unitsIn(where, k);
+      if (memory.lay(place, here) !== null) return [];
+      const set = memory.stubborn(place, here).map((u) => units.indexOf(u));
+      // What the rider pinned together stays, as a broken rule; it is no reason against the others.
+      return set.some((u) => p.fixed[u]! < 0) ? [{ place: k, units: set }] : [];
+    });
+  const laidOut = (found: { where: number[]; cost: number }) => {
+    let now = found;
+    for (let i = 0; i < MOST_CUTS; i++) {
+      const more = cutsOf(now.where);
+      if (more.length === 0) return now;
+      cuts.push(...more);
+      now = searchStow(p, cuts, { rounds: 8, from: now.where });
+    }
+    return now;
   };
-  const order = [...items].sort(hardestFirst);
-  const free: StowItem[] = [];
-  for (const item of order) {
-    const place = byId.get(pinOf.get(item.key) ?? '');
-    if (place) put(item, place.id, true, brokenRules(place, item, loads.get(place.id)!));
-    else free.push(item);
+  const { hint } = options;
+  const given = hint ? units.map((u) => hint.bins[u.host.key] ?? p.loose) : null;
+  if (given && hint!.key === stowKey(input) && keepsRules(p, given) && cutsOf(given).length === 0)
+    return described(p, units, input, given, { bound: hint!.bound * SCALE, proven: hint!.proven, memory });
+  let best = laidOut(searchStow(p, cuts, { rounds: 0 }));
+  const better = (from: readonly number[]) => {
+    const found = laidOut(searchStow(p, cuts, { rounds: ROUNDS, from }));
+    if (found.cost < best.cost - 1e-6) best = found;
+  };
+  // The prices are driven up in turns with searches from what they wish for: each makes the other better.
+  let priced = boundStow(p, best.cost, ROUNDS_OF_PRICES);
+  for (let turn = 0; turn < TURNS && best.cost - priced.bound >= 1; turn++) {
+    better(priced.wished);
+    priced = boundStow(p, best.cost, ROUNDS_OF_PRICES, priced);
   }
-  for (const item of free) {
-    const tried = places.map((place) => ({
-      place,
-      rules: brokenRules(place, item, loads.get(place.id)!),
+  if (given) better(given);
+  let proven = best.cost - priced.bound < 1;
+  let bound = priced.bound;
+  if (!proven && options.solve) {
+    for (let i = 0; i < MOST_CUTS; i++) {
+      options.onProgress?.(0.2 + (0.8 * i) / MOST_CUTS);
+      const solved = solveStow(p, priced.open, cuts, options.solve);
+      if (!solved) {
+        // Nothing better than what is known is left open: it is the best.
+        proven = true;
+        break;
+      }
+      bound = Math.max(bound, Math.min(solved.bound, best.cost));
+      const more = cutsOf(solved.where);
+      const cost = costOf(p, solved.where);
+      if (more.length === 0 && cost < best.cost - 1e-6) best = { where: solved.where, cost };
+      if (more.length === 0) {
+        proven = solved.proven;
+        break;
+      }
+      cuts.push(...more);
+    }
+  }
+  return described(p, units, input, best.where, { bound: Math.min(bound, best.cost), proven, memory });
+}
+
+/** Everything that is said of an assignment. */
+function described(
+  p: StowProblem,
+  units: readonly Unit[],
+  input: StowInput,
+  where: readonly number[],
+  known: { bound: number; proven: boolean; memory: LaidMemory },
+): Packing {
+  const contents = p.places.map((place) => nothingHeld(place));
+  const here = p.places.map((): number[] => []);
+  where.forEach((bin, u) => {
+    if (bin === p.loose) return;
+    const { place, slot } = p.bins[bin]!;
+    contents[place] = heldWith(p.places[place]!, contents[place]!, units[u]!, slot ?? undefined);
+    here[place]!.push(u);
+  });
+  const places = p.places.map((place, k): PlaceContents => {
+    const mine = here[k]!.map((u) => units[u]!);
+    const laid = known.memory.lay(place, mine);
+    return {
+      placeId: place.id,
+      held: contents[k]!,
+      poses: laid?.poses ?? null,
+      inTheWay: laid ? [] : known.memory.stubborn(place, mine).map((u) => u.host.key),
+    };
+  });
+  const slots = slotNumbers(p, units, where);
+  const pinned = new Set(input.pins.filter((x) => p.places.some((k) => k.id === x.placeId)).map((x) => x.item));
+  const order = new Map(input.items.map((item, i) => [item.key, i]));
+  const stowed = units.flatMap((unit, u) => {
+    const bin = where[u]!;
+    const k = bin === p.loose ? -1 : p.bins[bin]!.place;
+    const broken =
+      k >= 0
+        ? brokenAt(p, units, here, contents, places, u, k, input.rough)
+        : looseBecause(p, unit, contents, input.rough);
+    return itemsOf(unit).map((item): Stowed => ({
+      item,
+      placeId: k >= 0 ? p.places[k]!.id : null,
+      pinned: pinned.has(item.key),
+      slot: slots.get(u) ?? null,
+      on:
+        item === unit.host
+          ? null
+          : { key: unit.host.key, name: unit.host.name, how: unit.wound.includes(item) ? 'wound' : 'nested' },
+      everyday: p.everyday[u]!,
+      broken: item === unit.host ? broken : [],
     }));
-    const good = tried
-      .filter((t) => t.rules.length === 0)
-      .map((t) => ({ id: t.place.id, cost: placeCost(t.place, item, bike.wheelbase, side) }))
-      .sort((a, b) => a.cost - b.cost || (a.id < b.id ? -1 : 1));
-    if (good[0]) put(item, good[0].id, false, []);
-    else
-      stowed.push({
-        item,
-        placeId: null,
-        pinned: false,
-        broken: tried
-          .map((t) => ({ placeId: t.place.id, rules: t.rules }))
-          .sort((a, b) => a.rules.length - b.rules.length),
-      });
-  }
-  improve(stowed, byId, loads, bike.wheelbase);
+  });
+  stowed.sort((a, b) => order.get(a.item.key)! - order.get(b.item.key)!);
+  const { faults, load } = stowFaults(p, units, input, where, known.memory);
+  const { parts, minutes } = partsOf(p, units, input, where);
   return {
     stowed,
-    loads: places.map((p) => ({ placeId: p.id, load: loads.get(p.id)! })),
-    centre: centreOf(stowed, byId),
-    side: sideOf(stowed, byId),
+    places,
+    groups: p.groupNames.map((name, g) => {
+      const mine = units.flatMap((unit, u) => (p.group[u] === g ? [{ unit, bin: where[u]! }] : []));
+      return {
+        name,
+        keys: mine.flatMap(({ unit }) => itemsOf(unit).map((i) => i.key)),
+        placeIds: [...new Set(mine.flatMap(({ bin }) => (bin === p.loose ? [] : [p.places[p.bins[bin]!.place]!.id])))],
+      };
+    }),
+    faults,
+    load,
+    cost: costOf(p, where) / SCALE,
+    bound: known.bound / SCALE,
+    proven: known.proven,
+    bins: Object.fromEntries(units.map((unit, u) => [unit.host.key, where[u]!])),
+    parts,
+    minutes,
   };
 }
 
-const unload = (load: Load, item: StowItem): Load => ({
-  mass: load.mass - item.mass,
-  volume: load.volume - item.volume,
-  items: load.items - 1,
-});
-
-/** Moves single items as long as one lowers the cost; every move keeps the rules. */
-function improve(
-  stowed: Stowed[],
-  places: ReadonlyMap<string, Place>,
-  loads: Map<string, Load>,
-  wheelbase: number,
-): void {
-  for (let round = 0; round < 4; round++) {
-    let moved = false;
-    for (const s of stowed) {
-      if (s.pinned) continue;
-      const from = s.placeId;
-      const current = from ? places.get(from)! : null;
-      const rest = sideOf(stowed, places) - (current ? (s.item.mass / 1000) * (current.at.y / 1000) : 0);
-      let best = {
-        id: from,
-        cost: current ? placeCost(current, s.item, wheelbase, rest) : Infinity,
-      };
-      for (const place of places.values()) {
-        if (place.id === from || brokenRules(place, s.item, loads.get(place.id)!).length > 0) continue;
-        const cost = placeCost(place, s.item, wheelbase, rest);
-        if (cost < best.cost - 1e-9) best = { id: place.id, cost };
-      }
-      if (best.id === from || best.id === null) continue;
-      if (from) loads.set(from, unload(loads.get(from)!, s.item));
-      loads.set(best.id, loaded(loads.get(best.id)!, s.item));
-      s.placeId = best.id;
-      s.broken = [];
-      moved = true;
-    }
-    if (!moved) return;
-  }
+/** Rules that a unit breaks where it is: only what the rider fixed can break any. */
+function brokenAt(
+  p: StowProblem,
+  units: readonly Unit[],
+  here: readonly number[][],
+  contents: readonly Held[],
+  places: readonly PlaceContents[],
+  u: number,
+  k: number,
+  rough: boolean,
+): Stowed['broken'] {
+  if (p.fixed[u]! < 0) return [];
+  const place = p.places[k]!;
+  const unit = units[u]!;
+  const others = here[k]!.filter((x) => x !== u);
+  const held = others.reduce(
+    (sum, x) => heldWith(place, sum, units[x]!, p.bins[p.fixed[x]! >= 0 ? p.fixed[x]! : -1]?.slot ?? undefined),
+    nothingHeld(place),
+  );
+  // A roll's slots are counted as they were given out, not as a new search would.
+  held.slots = contents[k]!.slots;
+  const shared = sharedRules(place, unit, held, rough).filter((r) => r.rule !== 'slot');
+  const rules = [...standingRules(place, unit), ...shared];
+  const bin = p.fixed[u]!;
+  const inBin = here[k]!.filter((x) => p.fixed[x] === bin);
+  if (
+    p.bins[bin]!.slot !== null &&
+    contents[k]!.slots[p.bins[bin]!.slot!]! > p.bins[bin]!.count &&
+    inBin.indexOf(u) >= p.bins[bin]!.count
+  )
+    rules.push({ rule: 'slot', message: 'all slots of its size are taken' });
+  if (places[k]!.inTheWay.includes(unit.host.key))
+    rules.push({ rule: 'packing', message: 'no way was found to lay it beside the others' });
+  return rules.length > 0 ? [{ placeId: place.id, rules }] : [];
 }
 
-/** Centre of the stowed items: Σ m·r / Σ m (reference section 7). */
-function centreOf(stowed: readonly Stowed[], places: ReadonlyMap<string, Place>): Packing['centre'] {
-  let mass = 0;
-  const sum = { x: 0, y: 0, z: 0 };
-  for (const { item, placeId } of stowed) {
-    if (!placeId) continue;
-    const { at } = places.get(placeId)!;
-    mass += item.mass;
-    for (const axis of ['x', 'y', 'z'] as const) sum[axis] += item.mass * at[axis];
-  }
-  return mass > 0 ? { x: sum.x / mass, y: sum.y / mass, z: sum.z / mass } : null;
+/** Why a loose unit goes into none of the places, the least hindered first. */
+function looseBecause(p: StowProblem, unit: Unit, contents: readonly Held[], rough: boolean): Stowed['broken'] {
+  return p.places
+    .map((place, k) => {
+      const rules = [...standingRules(place, unit)];
+      rules.push(...sharedRules(place, unit, contents[k]!, rough));
+      if (rules.length === 0)
+        rules.push({ rule: 'packing', message: 'no way was found to lay it beside what is there' });
+      return { placeId: place.id, rules };
+    })
+    .sort((a, b) => a.rules.length - b.rules.length);
+}
+
+/** Slots from the left over all groups: within a group the longest first. */
+function slotNumbers(p: StowProblem, units: readonly Unit[], where: readonly number[]): Map<number, number> {
+  const out = new Map<number, number>();
+  p.bins.forEach((b, bin) => {
+    if (b.slot === null) return;
+    const first = p.places[b.place]!.slots!.slice(0, b.slot).reduce((s, g) => s + g.count, 0);
+    where
+      .flatMap((w, u) => (w === bin ? [u] : []))
+      .sort((x, y) => units[y]!.host.size.length - units[x]!.host.size.length || x - y)
+      .slice(0, b.count)
+      .forEach((u, i) => out.set(u, first + i));
+  });
+  return out;
+}
+
+/** Points by goal, as the sliders weigh them; and the minutes of opening. */
+function partsOf(p: StowProblem, units: readonly Unit[], input: StowInput, where: readonly number[]) {
+  const parts: Required<Points> = { fixed: 0, ride: 0, even: 0, soon: 0, everyday: 0, locked: 0, together: 0 };
+  let side = p.sideBefore;
+  let minutes = 0;
+  const open = p.spread.map(() => new Set<number>());
+  where.forEach((bin, u) => {
+    if (bin === p.loose) return;
+    const k = p.bins[bin]!.place;
+    const points = placePoints(p.places[k]!, units[u]!, input.bike, p.everyday[u]!);
+    for (const [goal, n] of Object.entries(points) as [keyof Points, number][])
+      parts[goal] += goal === 'fixed' ? n : n * input.goals[goal];
+    minutes += (points.soon ?? 0) / POINTS.minute;
+    side += p.mass[u]! * p.y[k]!;
+    if (p.group[u]! >= 0) open[p.group[u]!]!.add(k);
+  });
+  parts.even = (p.sideCost * Math.abs(side)) / SCALE;
+  parts.together = open.reduce((s, set, g) => s + (p.spread[g]! * Math.max(0, set.size - 1)) / SCALE, 0);
+  return { parts, minutes };
 }

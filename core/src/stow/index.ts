@@ -1,4 +1,15 @@
+export * from './goals.js';
+export * from './kept.js';
 export * from './place.js';
+export * from './item.js';
 export * from './rules.js';
+export * from './cost.js';
+export * from './pack/index.js';
+export * from './laid.js';
+export * from './carried.js';
+export * from './trouble.js';
 export * from './assign.js';
+export { solveStow } from './exact.js';
+export * from './roll/index.js';
+export * from './compare.js';
 export * from './usual.js';

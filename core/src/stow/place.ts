@@ -20,11 +20,19 @@ export const placeSchema = z.strictObject({
   fill: z.number().min(0.1).max(1),
   /** Litres that clothes and food already take. */
   taken: z.number().min(0).max(200),
+  /** Grams of those clothes and that food. */
+  takenMass: grams,
   /** What its mount bears, grams. */
   limit: grams,
+  /** What it bears on tracks, where that is less; null for no difference. */
+  roughLimit: grams.nullable(),
+  /** Whether the rear rack carries it. */
+  onRack: z.boolean(),
   /** Middle of the place in mm: x from the front axle rearwards, y left positive, z up from the ground. */
   at: z.strictObject({ x: coordinate, y: coordinate, z: coordinate }),
   tier: z.enum(TIERS),
+  /** Minutes to open it and to close it again; null for what is usual of its tier. */
+  opening: z.number().min(0).max(120).nullable(),
   /** Stays on the bike when the luggage leaves. */
   stays: z.boolean(),
   lockable: z.boolean(),
@@ -32,8 +40,12 @@ export const placeSchema = z.strictObject({
   hot: z.boolean(),
   /** Next to wiring or battery. */
   wiring: z.boolean(),
-  /** Slots of a roll, all alike; null for other places. */
-  slots: z.strictObject({ count: z.int().min(1).max(60), width: mm, length: mm }).nullable(),
+  /** Slots of a roll from left to right, those alike together; null for other places. */
+  slots: z
+    .array(z.strictObject({ count: z.int().min(1).max(60), width: mm, length: mm }))
+    .min(1)
+    .max(12)
+    .nullable(),
   note,
 });
 export type Place = z.infer<typeof placeSchema>;
@@ -48,6 +60,12 @@ export const pinSchema = z.strictObject({
 });
 export type Pin = z.infer<typeof pinSchema>;
 
+/** Share of the room that soft goods fill (reference section 7). */
+export const SOFT_FILL = 0.8;
+/** mL of usable room that an item takes: soft goods fill theirs better than odd tools do. */
+export const roomTaken = (place: Pick<Place, 'fill'>, volume: number, soft: boolean): number =>
+  soft ? volume * Math.min(1, place.fill / SOFT_FILL) : volume;
+
 /** Usable volume of a place, mL: inside × fill less what is already taken. */
 export function usableVolume(place: Place): number {
   const { length, width, height } = place.inside;
@@ -56,10 +74,28 @@ export function usableVolume(place: Place): number {
   return Math.max(0, (inside / 1000) * place.fill - place.taken * 1000);
 }
 
+/** Minutes to open a place of each tier and to close it again. Planning values. */
+export const TIER_MINUTES: Record<Tier, number> = {
+  'in the saddle': 0.1,
+  'one zip': 0.5,
+  'under straps or seat': 3,
+  'unload everything': 10,
+};
+export const openingMinutes = (place: Pick<Place, 'opening' | 'tier'>): number =>
+  place.opening ?? TIER_MINUTES[place.tier];
+
+/** What its mount bears of the kit on the ground that is ridden, grams: less on tracks where the rider says so, less what lies there anyway. */
+export const bears = (place: Pick<Place, 'limit' | 'roughLimit' | 'takenMass'>, rough: boolean): number =>
+  Math.max(0, (rough ? Math.min(place.limit, place.roughLimit ?? place.limit) : place.limit) - place.takenMass);
+
+/** Slots of a roll in all. */
+export const slotCount = (place: Pick<Place, 'slots'>): number =>
+  (place.slots ?? []).reduce((sum, s) => sum + s.count, 0);
+
 /** Longest piece that goes in, mm: the inside diagonal of a box, the length of a tube, roll or tie-on. */
 export function longestPiece(place: Place): number {
   const { length, width, height } = place.inside;
-  if (place.kind === 'roll') return place.slots?.length ?? length;
+  if (place.kind === 'roll') return Math.max(0, ...(place.slots ?? [{ length }]).map((s) => s.length));
   return place.kind === 'box' || place.kind === 'body' ? Math.hypot(length, width, height) : length;
 }
 

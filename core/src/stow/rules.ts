@@ -1,124 +1,180 @@
-import type { Measures } from '../bike/index.js';
 import type { Trait } from '../tools/index.js';
-import { longestPiece, usableVolume, type Place } from './place.js';
+import type { Unit } from './item.js';
+import { fitsTurned } from './pack/index.js';
+import { bears, longestPiece, roomTaken, slotCount, usableVolume, type Place } from './place.js';
 
-/** One thing to be stowed: a copy of a piece, or a stock of one kind. */
-export interface StowItem {
-  key: string;
-  name: string;
-  kind: string;
-  mass: number;
-  size: Measures;
-  /** mL it takes. */
-  volume: number;
-  traits: readonly Trait[];
-  /** Expected uses on the trip: what is used most sits outermost. */
-  uses: number;
-}
-
-/** What a place already holds. */
-export interface Load {
-  mass: number;
-  volume: number;
-  items: number;
-}
-export const EMPTY: Load = { mass: 0, volume: 0, items: 0 };
-export const loaded = (load: Load, item: StowItem): Load => ({
-  mass: load.mass + item.mass,
-  volume: load.volume + item.volume,
-  items: load.items + 1,
-});
-
+export const RULES = [
+  'size',
+  'slot',
+  'tie',
+  'upright',
+  'body',
+  'wiring',
+  'heat',
+  'wet',
+  'fragile',
+  'sharp',
+  'room',
+  'weight',
+  'packing',
+] as const;
+export type Rule = (typeof RULES)[number];
 export interface BrokenRule {
-  rule: 'size' | 'room' | 'weight' | 'body' | 'wiring' | 'heat' | 'slot' | 'tie';
+  rule: Rule;
   message: string;
 }
 
-const sorted = (m: Measures) => [m.length, m.width, m.height].sort((a, b) => b - a);
-const g = (grams: number) => (grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`);
-
-/** Longest piece ≤ longest inside, middle ≤ middle side, thinnest ≤ thinnest (reference section 7). Soft goods give way. */
-function sizeRule(place: Place, item: StowItem): BrokenRule | null {
-  const [long, middle, thin] = sorted(item.size) as [number, number, number];
-  const room = longestPiece(place);
-  if (place.kind === 'roll' && place.slots) {
-    const { width, length } = place.slots;
-    if (middle > width || long > length)
-      return {
-        rule: 'slot',
-        message: `${Math.round(long)} × ${Math.round(middle)} mm, a slot is ${length} × ${width} mm`,
-      };
-    return null;
-  }
-  if (long > room)
-    return {
-      rule: 'size',
-      message: `${Math.round(long)} mm long, the longest that goes in is ${Math.round(room)} mm`,
-    };
-  if (place.kind === 'tie-on')
-    return long >= 120 || item.kind.endsWith('tube') ? null : { rule: 'tie', message: 'too small to be tied on' };
-  if (item.traits.includes('soft')) return null;
-  const [, middleRoom, thinRoom] = sorted(place.inside) as [number, number, number];
-  if (middle > middleRoom || thin > thinRoom)
-    return {
-      rule: 'size',
-      message: `${Math.round(middle)} × ${Math.round(thin)} mm across, there is ${Math.round(middleRoom)} × ${Math.round(thinRoom)} mm`,
-    };
-  return null;
-}
-
-/**
- * Every hard rule that putting an item into a place would break, given what the place already holds.
- * Size, slots, room, weight on the mount, hard or sharp on the body, conductive next to wiring, heat.
- */
-export function brokenRules(place: Place, item: StowItem, load: Load): BrokenRule[] {
-  const broken: BrokenRule[] = [];
-  const size = sizeRule(place, item);
-  if (size) broken.push(size);
-  if (place.kind === 'roll') {
-    const slots = place.slots?.count ?? 0;
-    if (load.items >= slots) broken.push({ rule: 'slot', message: `all ${slots} slots are taken` });
-  } else if (load.volume + item.volume > usableVolume(place))
-    broken.push({
-      rule: 'room',
-      message: `${(item.volume / 1000).toFixed(2)} L more in ${(usableVolume(place) / 1000).toFixed(1)} L with ${(load.volume / 1000).toFixed(1)} L taken`,
-    });
-  if (load.mass + item.mass > place.limit)
-    broken.push({
-      rule: 'weight',
-      message: `${g(load.mass + item.mass)} where the mount bears ${g(place.limit)}`,
-    });
-  const has = (trait: Trait) => item.traits.includes(trait);
-  if (place.kind === 'body' && (has('hard') || has('sharp')))
-    broken.push({ rule: 'body', message: 'hard or sharp: it injures in a fall' });
-  if (place.wiring && has('conductive') && place.kind !== 'roll')
-    broken.push({ rule: 'wiring', message: 'conductive and loose next to wiring' });
-  if (place.hot && (has('melts') || has('pressurised') || has('leaks')))
-    broken.push({ rule: 'heat', message: 'must stay away from heat' });
-  return broken;
-}
-
-/** Soft cost of an item in a place: high, far behind the rear axle, to one side, deep although often used, leaving with the luggage. */
-export function placeCost(place: Place, item: StowItem, wheelbase: number, side: number): number {
-  const kg = item.mass / 1000;
-  const depth = TIER_DEPTH[place.tier];
-  const behind = Math.max(0, place.at.x - wheelbase) / 1000;
-  const moment = Math.abs(side + kg * (place.at.y / 1000)) - Math.abs(side);
-  return (
-    kg * (place.at.z / 1000) * 2 +
-    kg * behind * 4 +
-    moment * 6 +
-    item.uses * depth * 4 +
-    (place.stays ? 0 : 0.15) +
-    (place.kind === 'tie-on' && Math.max(item.size.length, item.size.width) < 200 ? 0.4 : 0) +
-    (place.kind === 'body' ? kg * 3 + 0.2 : 0) +
-    (item.traits.includes('dear') && !place.lockable ? 0.6 : 0) +
-    (!place.dry && !item.traits.includes('hard') ? 0.3 : 0)
-  );
-}
-const TIER_DEPTH: Record<Place['tier'], number> = {
-  'in the saddle': 0,
-  'one zip': 0.15,
-  'under straps or seat': 0.5,
-  'unload everything': 1,
+/** Why each rule matters, in a rider's words. */
+export const WHY_RULE: Record<Rule, string> = {
+  size: 'what is forced in bends, or keeps the lid from closing',
+  slot: 'a slot that is too small tears, or the roll does not close',
+  tie: 'ties hold long things; small ones slip out and are lost',
+  upright: 'lying down it leaks',
+  body: 'it injures the rider in a fall',
+  wiring: 'it can short the battery or rub through wires: fire',
+  heat: 'it melts, leaks or bursts near the exhaust',
+  wet: 'water ruins it',
+  fragile: 'stones and falls break it outside',
+  sharp: 'a blade beside a tube or a glue pierces it on the first rough road',
+  room: 'what is not in does not come along',
+  weight: 'mounts crack and bags tear off, most of all on rough ground',
+  packing: 'the volumes add up, but the pieces do not lie beside each other',
 };
+
+/** What a place holds, as far as rules of several items ask for it. */
+export interface Held {
+  mass: number;
+  /** mL of usable room. */
+  room: number;
+  units: number;
+  sharp: number;
+  pierced: number;
+  /** Slots taken, by group of slots. */
+  slots: number[];
+}
+export const nothingHeld = (place: Place): Held => ({
+  mass: 0,
+  room: 0,
+  units: 0,
+  sharp: 0,
+  pierced: 0,
+  slots: (place.slots ?? []).map(() => 0),
+});
+
+const sortedSides = (u: Unit) =>
+  [u.host.size.length, u.host.size.width, u.host.size.height].sort((a, b) => b - a) as [number, number, number];
+export const roomOf = (place: Place, unit: Unit): number => roomTaken(place, unit.host.volume, unit.traits.has('soft'));
+const g = (grams: number) => (grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`);
+const r = Math.round;
+
+/** Groups of slots that a unit goes into, the narrowest first (reference section 7: width ≤ slot width, length ≤ slot length). */
+export function slotsFor(place: Place, unit: Unit): number[] {
+  const [long, middle] = sortedSides(unit);
+  return (place.slots ?? [])
+    .map((s, i) => ({ s, i }))
+    .filter(({ s }) => long <= s.length && middle <= s.width)
+    .sort((a, b) => a.s.width - b.s.width || a.s.length - b.s.length)
+    .map(({ i }) => i);
+}
+
+/** Least length of what is tied on, mm. Planning value; a rolled tube is tied whatever its length. */
+const LEAST_TIED = 120;
+
+/** Whether a rigid unit alone goes in. Soft goods give way, but not in their longest side. */
+function sizeRule(place: Place, unit: Unit): BrokenRule | null {
+  const [long, middle, thin] = sortedSides(unit);
+  const soft = unit.traits.has('soft');
+  if (place.kind === 'roll') {
+    if (slotsFor(place, unit).length > 0) return null;
+    const widest = Math.max(0, ...(place.slots ?? []).map((s) => s.width));
+    return {
+      rule: 'slot',
+      message: `${r(long)} × ${r(middle)} mm, the longest slot is ${r(longestPiece(place))} mm and the widest ${r(widest)} mm`,
+    };
+  }
+  const room = longestPiece(place);
+  if (long > room) return { rule: 'size', message: `${r(long)} mm long, the longest that goes in is ${r(room)} mm` };
+  if (place.kind === 'tie-on')
+    return long >= LEAST_TIED || unit.host.kind.endsWith('tube')
+      ? null
+      : { rule: 'tie', message: 'too small to be tied on' };
+  if (soft) return null;
+  const { length, width, height } = place.inside;
+  if (place.kind === 'tube') {
+    const bore = Math.min(width, height);
+    return Math.hypot(middle, thin) <= bore
+      ? null
+      : { rule: 'size', message: `${r(middle)} × ${r(thin)} mm across, the tube is ${r(bore)} mm wide` };
+  }
+  if (fitsTurned(unit.host.size, place.inside)) return null;
+  return {
+    rule: 'size',
+    message: `${r(long)} × ${r(middle)} × ${r(thin)} mm goes in at no slant, there is ${r(length)} × ${r(width)} × ${r(height)} mm`,
+  };
+}
+
+/** Rules that a unit breaks in a place whatever else lies there. Empty means that it may go there. */
+export function standingRules(place: Place, unit: Unit): BrokenRule[] {
+  const has = (trait: Trait) => unit.traits.has(trait);
+  const out: BrokenRule[] = [];
+  const size = sizeRule(place, unit);
+  if (size) out.push(size);
+  if (has('upright')) {
+    const tall = unit.host.size.length;
+    if (place.kind === 'roll' || place.kind === 'tube' || place.kind === 'tie-on')
+      out.push({ rule: 'upright', message: 'must stand, here it would lie' });
+    else if (tall > place.inside.height)
+      out.push({ rule: 'upright', message: `stands ${r(tall)} mm tall, there is ${r(place.inside.height)} mm` });
+  }
+  if (place.kind === 'body' && (has('hard') || has('sharp')))
+    out.push({ rule: 'body', message: 'hard or sharp: it injures in a fall' });
+  if (place.wiring && has('conductive') && place.kind !== 'roll')
+    out.push({ rule: 'wiring', message: 'conductive and loose next to wiring' });
+  if (place.hot && (has('melts') || has('pressurised') || has('leaks')))
+    out.push({ rule: 'heat', message: 'must stay away from heat' });
+  if (!place.dry && has('kept dry')) out.push({ rule: 'wet', message: 'must be kept dry' });
+  if (place.kind === 'tie-on' && has('fragile')) out.push({ rule: 'fragile', message: 'fragile, and tied on outside' });
+  return out;
+}
+
+/** Rules that a unit breaks because of what the place already holds. */
+export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean): BrokenRule[] {
+  const out: BrokenRule[] = [];
+  if (place.kind === 'roll') {
+    const fitting = slotsFor(place, unit);
+    if (fitting.length > 0 && fitting.every((i) => held.slots[i]! >= place.slots![i]!.count))
+      out.push({ rule: 'slot', message: `all slots of its size are taken, ${slotCount(place)} in all` });
+  } else {
+    if (held.room + roomOf(place, unit) > usableVolume(place) + 1e-9)
+      out.push({
+        rule: 'room',
+        message: `${(roomOf(place, unit) / 1000).toFixed(2)} L more in ${(usableVolume(place) / 1000).toFixed(1)} L with ${(held.room / 1000).toFixed(1)} L taken`,
+      });
+    if (unit.traits.has('sharp') && held.pierced > 0)
+      out.push({ rule: 'sharp', message: 'sharp, beside what is pierced easily' });
+    if (unit.traits.has('pierced easily') && held.sharp > 0)
+      out.push({ rule: 'sharp', message: 'pierced easily, beside something sharp' });
+  }
+  const limit = bears(place, rough);
+  if (held.mass + unit.mass > limit + 1e-9)
+    out.push({ rule: 'weight', message: `${g(held.mass + unit.mass)} where the mount bears ${g(limit)}` });
+  return out;
+}
+
+/** Held with one more unit; a unit in a roll takes a slot of the group given, or else the first of its size that is free. */
+export function heldWith(place: Place, held: Held, unit: Unit, slot?: number): Held {
+  const slots = [...held.slots];
+  if (place.kind === 'roll') {
+    const fitting = slotsFor(place, unit);
+    const to = slot ?? fitting.find((i) => slots[i]! < place.slots![i]!.count) ?? fitting[0];
+    if (to !== undefined) slots[to] = slots[to]! + 1;
+  }
+  return {
+    mass: held.mass + unit.mass,
+    room: held.room + (place.kind === 'roll' ? 0 : roomOf(place, unit)),
+    units: held.units + 1,
+    sharp: held.sharp + Number(unit.traits.has('sharp')),
+    pierced: held.pierced + Number(unit.traits.has('pierced easily')),
+    slots,
+  };
+}

@@ -210,6 +210,7 @@ export function bit(shape: Shape, length = 25): PieceModel {
     ],
     mass: Math.round((5 * length) / 25),
     size: box(length, 8, 8),
+    traits: [...STEEL, 'nests'],
     price: length > 30 ? 2.5 : 1.2,
   });
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { count, euros, grams, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
-import { measures } from '../bike/bike.js';
+import { measures, type Measures } from '../bike/bike.js';
 import { shapeSchema } from '../sizes/index.js';
 
 /** How a hand holds a piece. It decides the force that may be put on the arm. */
@@ -94,6 +94,11 @@ export const TRAITS = [
   'fragile',
   'dear',
   'soft',
+  'pierced easily',
+  'upright',
+  'kept dry',
+  'wound',
+  'nests',
 ] as const;
 export type Trait = (typeof TRAITS)[number];
 
@@ -133,6 +138,8 @@ export const pieceSchema = z.strictObject({
   traits: z.array(z.enum(TRAITS)).max(TRAITS.length),
   mass: grams,
   size: measures,
+  /** Room inside it where others may lie, mm, such as a deep socket's or a box's; null for none. */
+  hollow: measures.nullable(),
   price: euros,
   /** How many the rider owns. */
   count,
@@ -156,9 +163,16 @@ export const pieceSchema = z.strictObject({
 export type Piece = z.infer<typeof pieceSchema>;
 
 /** What only a piece that somebody owns has. */
-type OwnField = 'weighed' | 'condition' | 'quality' | 'kept' | 'set' | 'onlyBike';
+type OwnField = 'weighed' | 'condition' | 'quality' | 'kept' | 'set' | 'onlyBike' | 'hollow';
 /** A piece without the garage's own fields, as the catalogue makes it. */
 export type PieceModel = Omit<Piece, 'id' | 'count' | 'mark' | 'note' | 'source' | OwnField>;
+
+/** Room inside pieces that are hollow by their kind: a plug spanner's and a pipe's bore. Planning values. */
+function usualHollow({ kind, size }: Pick<Piece, 'kind' | 'size'>): Measures | null {
+  if (kind !== 'plug spanner' && kind !== 'pipe') return null;
+  const bore = Math.min(size.width, size.height) * (kind === 'pipe' ? 0.75 : 0.7);
+  return { length: size.length - (kind === 'pipe' ? 0 : 25), width: bore, height: bore };
+}
 
 /** A piece of somebody's drawer from a model of the catalogue; what is not said is as it would be when just bought. */
 export const newPiece = (model: PieceModel, given: Pick<Piece, 'id'> & Partial<Piece>): Piece => ({
@@ -173,6 +187,7 @@ export const newPiece = (model: PieceModel, given: Pick<Piece, 'id'> & Partial<P
   kept: '',
   set: '',
   onlyBike: null,
+  hollow: usualHollow(model),
   ...given,
 });
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { hours, id, km, name, note } from '../garage/fields.js';
+import { grams, hours, id, km, name, note } from '../garage/fields.js';
 import { kitQuestionSchema, newKitQuestion } from './kitQuestion.js';
 import { routeSchema } from '../route/route.js';
 
@@ -65,6 +65,8 @@ export const tripSchema = z.strictObject({
   /** Speeds and times behind the hours stranded: planning values until the rider changes them. */
   speeds: speedsSchema,
   companions: z.int().min(0).max(20),
+  /** Whoever sits behind the rider, with their gear, grams; 0 for nobody. */
+  pillion: grams,
   /** Other bikes of this garage that ride along; one that is no longer there counts for nothing. */
   along: z.array(id).max(20),
   /** Share of trips on which the spares must suffice, all together. */
@@ -108,6 +110,7 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   coverKm: null,
   speeds: STRANDED,
   companions: 0,
+  pillion: 0,
   along: [],
   serviceLevel: 0.9,
   factors: { age: 1, load: 1, care: 1 },

@@ -3,12 +3,14 @@ import * as garages from './migrations/001_garages.js';
 import * as survey from './migrations/002_survey.js';
 import * as practice from './migrations/003_practice.js';
 import * as kit from './migrations/004_kit.js';
+import * as stow from './migrations/005_stow.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
   { name: '002_survey', ...survey },
   { name: '003_practice', ...practice },
   { name: '004_kit', ...kit },
+  { name: '005_stow', ...stow },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

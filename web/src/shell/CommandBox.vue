@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { printShape } from '@necessaire/core';
+import { printShape, type Stowed } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { api } from '../api/client';
+import BikeDrawing from '../ui/BikeDrawing.vue';
+import PlaceMarks from '../ui/places/PlaceMarks.vue';
 import { useNotice } from './notice';
 import { useStages } from './stages';
 
@@ -13,6 +15,8 @@ interface Command {
   name: string;
   hint: string;
   run: () => void;
+  /** The place that a piece lies in: shown on the bike while the piece is under the cursor. */
+  placeId?: string | null;
 }
 const router = useRouter();
 const view = useView();
@@ -25,6 +29,13 @@ const at = ref(0);
 const box = ref<HTMLInputElement>();
 
 const placeName = (id: string | null) => garage.places.find((p) => p.id === id)?.name ?? 'loose';
+const whereIs = (s: Stowed) =>
+  [
+    placeName(s.placeId),
+    s.on ? `${s.on.how === 'wound' ? 'round' : 'inside'} ${s.on.name}` : s.slot !== null ? `slot ${s.slot + 1}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 const all = computed<Command[]>(() => [
   ...stages.value.map((s) => ({ name: `Go to ${s.name}`, hint: s.live, run: () => void router.push(s.path) })),
@@ -49,7 +60,8 @@ const all = computed<Command[]>(() => [
   })),
   ...(answers.answer?.packing.stowed ?? []).map((s) => ({
     name: s.item.name,
-    hint: `where: ${placeName(s.placeId)}`,
+    hint: `where: ${whereIs(s)}`,
+    placeId: s.placeId,
     run: () => {
       view.itemKey = s.item.key;
       void router.push('/stow');
@@ -70,6 +82,13 @@ const found = computed(() => {
   return all.value.filter((c) => words.every((w) => `${c.name} ${c.hint}`.toLowerCase().includes(w))).slice(0, 12);
 });
 watch(asked, () => (at.value = 0));
+/** Of the piece under the cursor: its place, lit on the bike. */
+const lit = computed(() => {
+  const placeId = asked.value.trim() ? found.value[at.value]?.placeId : null;
+  const place = garage.places.find((p) => p.id === placeId);
+  if (!place) return null;
+  return { place, marks: [{ place, share: 0, broken: false, picked: false, lit: true }] };
+});
 
 async function move(by: number) {
   at.value = Math.min(Math.max(0, at.value + by), found.value.length - 1);
@@ -124,6 +143,25 @@ onMounted(() => nextTick(() => box.value?.focus()));
           Nothing by that name: a stage, a bike, a fastener, a piece
         </li>
       </ul>
+      <div v-if="lit && garage.bike" class="where" role="status">
+        <p>
+          <strong>{{ lit.place.name }}</strong> <span class="soft">{{ lit.place.tier }}</span>
+        </p>
+        <BikeDrawing :bike="garage.bike" class="bike" faint>
+          <template #default="{ x, y, s, width }"
+            ><PlaceMarks
+              :marks="lit.marks"
+              look="side"
+              :x="x"
+              :y="y"
+              :s="s"
+              :width="width"
+              :ridden="null"
+              :packed="null"
+              :movable="false"
+          /></template>
+        </BikeDrawing>
+      </div>
     </v-card>
   </v-dialog>
 </template>
@@ -146,6 +184,16 @@ ul {
   padding: 0;
   max-height: 52vh;
   overflow-y: auto;
+}
+.where {
+  border-top: 2px solid var(--ink);
+  padding: 8px 18px 10px;
+}
+.where p {
+  font-size: 17px;
+}
+.bike {
+  height: 210px;
 }
 li {
   display: flex;

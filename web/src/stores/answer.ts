@@ -1,7 +1,7 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { Answer, Fastener, GarageDocument, KitHint, Phase, Question } from '@necessaire/core';
+import type { Answer, Fastener, GarageDocument, KitHint, PackingHint, Phase, Question } from '@necessaire/core';
 import type { AnswerWorker } from '../workers/answer.worker';
 import { today } from '../ui/day';
 import { useGarage } from './garage';
@@ -57,6 +57,8 @@ export const useAnswer = defineStore('answer', () => {
 
   /** Where a kit for a limit may be known already. */
   let hint: ((mass: number) => KitHint | null) | null = null;
+  /** The last packing that a longer search found. */
+  let packed: PackingHint | null = null;
   let worker: Worker | null = null;
   let remote: Remote<AnswerWorker> | null = null;
   let running: { since: number; stale: boolean } | null = null;
@@ -112,6 +114,7 @@ export const useAnswer = defineStore('answer', () => {
       tripId: trip?.id ?? null,
       today: today(),
       hint: trip?.kit.ask === 'most' ? hint?.(trip.kit.mass) : null,
+      packed,
     };
     const asked = `${bike.id} ${trip?.id ?? ''}`;
     const typed = draft.value !== null;
@@ -165,8 +168,14 @@ export const useAnswer = defineStore('answer', () => {
 
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
   const takeHints = (from: typeof hint) => (hint = from);
+  /** A packing that was searched longer: the answer is given again with it. */
+  function takePacking(found: PackingHint) {
+    packed = found;
+    void run();
+  }
   return {
     takeHints,
+    takePacking,
     preview,
     shown,
     shownBefore,

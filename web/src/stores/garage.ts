@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
-  DEFAULT_PRACTICE,
+  newGarage,
   garageSchema,
   TABLES,
   type Fastener,
@@ -310,7 +310,7 @@ export const useGarage = defineStore('garage', () => {
   }
 
   async function create(name: string) {
-    const record = await api.create(crypto.randomUUID(), { name, practice: DEFAULT_PRACTICE });
+    const record = await api.create(crypto.randomUUID(), newGarage({ name }));
     await open(record.id);
   }
   async function rename(name: string) {

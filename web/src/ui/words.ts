@@ -1,4 +1,4 @@
-import { figure, printShape, unitOf, type Access, type Fastener, type UnitSystem } from '@necessaire/core';
+import { figure, printShape, unitOf, type Access, type Fastener, type Trait, type UnitSystem } from '@necessaire/core';
 
 /** Colour of a fastener's evidence; the glyph's shape carries the form, so colour is never alone. */
 export const toneOf = (f: Pick<Fastener, 'evidence'>): 'proven' | 'measured' | 'assumed' =>
@@ -40,3 +40,10 @@ export const massText = (units: UnitSystem, grams: number): string =>
     : `${figure(units, 'mass', grams)} ${unitOf(units, 'mass')}`;
 
 export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
+
+/** Traits whose short name needs a word more on screen. */
+export const TRAIT_WORDS: Partial<Record<Trait, string>> = {
+  upright: 'goes upright',
+  wound: 'wound round another',
+  nests: 'lies inside another',
+};

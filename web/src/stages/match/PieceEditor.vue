@@ -23,6 +23,7 @@ import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
 import TextField from '../../ui/TextField.vue';
+import { TRAIT_WORDS } from '../../ui/words';
 
 const props = defineProps<{ piece: Piece | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -308,8 +309,34 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
               @change="
                 draft = { ...draft, traits: tick(draft.traits, TRAITS, t, ($event.target as HTMLInputElement).checked) }
               "
-            />{{ t }}</label
+            />{{ TRAIT_WORDS[t] ?? t }}</label
           >
+        </fieldset>
+        <fieldset class="ticks mode">
+          <legend>Room inside it, for what lies inside another</legend>
+          <label class="tick"
+            ><input
+              type="checkbox"
+              :checked="draft.hollow !== null"
+              @change="
+                draft = {
+                  ...draft,
+                  hollow: ($event.target as HTMLInputElement).checked ? { length: 50, width: 20, height: 20 } : null,
+                }
+              "
+            />it is hollow</label
+          >
+          <template v-if="draft.hollow">
+            <NumberField
+              v-for="side in ['length', 'width', 'height'] as const"
+              :key="side"
+              :label="`Inside ${side}`"
+              quantity="length"
+              :max="5000"
+              :model-value="draft.hollow[side]"
+              @update:model-value="draft = { ...draft, hollow: { ...draft.hollow!, [side]: $event } }"
+            />
+          </template>
         </fieldset>
         <div class="reach" role="status">
           <template v-if="faults.length > 0"

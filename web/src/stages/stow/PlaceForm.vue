@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { PLACE_KINDS, placeSchema, TIERS, type Place } from '@necessaire/core';
+import { computed } from 'vue';
+import { PLACE_KINDS, placeSchema, TIERS, TIER_MINUTES, USUAL_SLOTS, type Place } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
 
 const props = defineProps<{ place: Place }>();
 const emit = defineEmits<{ close: [] }>();
@@ -11,19 +13,23 @@ const notice = useNotice();
 
 function set(fields: Partial<Place>) {
   const next = { ...props.place, ...fields };
-  if (next.kind === 'roll') next.slots ??= { count: 12, width: 40, length: 220 };
+  if (next.kind === 'roll') next.slots ??= USUAL_SLOTS;
   else next.slots = null;
   const checked = placeSchema.safeParse(next);
   if (checked.success) garage.put(`change ${next.name}`, 'places', checked.data);
   else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
 }
 const text = (event: Event) => (event.target as HTMLInputElement).value;
-const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring'; label: string }[] = [
+const slots = computed(() => props.place.slots ?? []);
+const setSlot = (i: number, fields: Partial<(typeof slots.value)[number]>) =>
+  set({ slots: slots.value.map((s, j) => (j === i ? { ...s, ...fields } : s)) });
+const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring' | 'onRack'; label: string }[] = [
   { key: 'stays', label: 'stays on the bike' },
   { key: 'lockable', label: 'lockable' },
   { key: 'dry', label: 'dry' },
   { key: 'hot', label: 'gets hot' },
   { key: 'wiring', label: 'next to wiring' },
+  { key: 'onRack', label: 'on the rear rack' },
 ];
 function remove() {
   const pins = (garage.doc?.pins ?? []).filter((p) => p.placeId === props.place.id);
@@ -89,6 +95,24 @@ function remove() {
       :model-value="place.limit"
       @update:model-value="set({ limit: $event })"
     />
+    <OptionalNumber
+      label="On tracks it bears"
+      quantity="weight"
+      :min="0"
+      :max="500000"
+      empty="the same"
+      :model-value="place.roughLimit"
+      @update:model-value="set({ roughLimit: $event })"
+    />
+    <OptionalNumber
+      label="Minutes to open"
+      unit="min"
+      :min="0"
+      :max="120"
+      :empty="String(TIER_MINUTES[place.tier])"
+      :model-value="place.opening"
+      @update:model-value="set({ opening: $event })"
+    />
     <NumberField
       label="Fill"
       :min="0.1"
@@ -96,7 +120,19 @@ function remove() {
       :model-value="place.fill"
       @update:model-value="set({ fill: $event })"
     />
-    <NumberField label="Taken (L)" :max="200" :model-value="place.taken" @update:model-value="set({ taken: $event })" />
+    <NumberField
+      label="Clothes, food (L)"
+      :max="200"
+      :model-value="place.taken"
+      @update:model-value="set({ taken: $event })"
+    />
+    <NumberField
+      label="Weight of that"
+      quantity="weight"
+      :max="500000"
+      :model-value="place.takenMass"
+      @update:model-value="set({ takenMass: $event })"
+    />
     <NumberField
       label="Behind front axle"
       quantity="length"
@@ -122,27 +158,44 @@ function remove() {
       @update:model-value="set({ at: { ...place.at, z: $event } })"
     />
     <template v-if="place.slots">
-      <NumberField
-        label="Slots"
-        :min="1"
-        :max="60"
-        :model-value="place.slots.count"
-        @update:model-value="set({ slots: { ...place.slots!, count: Math.round($event) } })"
-      />
-      <NumberField
-        label="Slot width"
-        quantity="length"
-        :max="5000"
-        :model-value="place.slots.width"
-        @update:model-value="set({ slots: { ...place.slots!, width: $event } })"
-      />
-      <NumberField
-        label="Slot length"
-        quantity="length"
-        :max="5000"
-        :model-value="place.slots.length"
-        @update:model-value="set({ slots: { ...place.slots!, length: $event } })"
-      />
+      <fieldset v-for="(slot, i) in slots" :key="i" class="wide slots">
+        <legend>Slots {{ i + 1 }}</legend>
+        <NumberField
+          label="How many"
+          :min="1"
+          :max="60"
+          :model-value="slot.count"
+          @update:model-value="setSlot(i, { count: Math.round($event) })"
+        />
+        <NumberField
+          label="Slot width"
+          quantity="length"
+          :max="5000"
+          :model-value="slot.width"
+          @update:model-value="setSlot(i, { width: $event })"
+        />
+        <NumberField
+          label="Slot length"
+          quantity="length"
+          :max="5000"
+          :model-value="slot.length"
+          @update:model-value="setSlot(i, { length: $event })"
+        />
+        <button
+          v-if="slots.length > 1"
+          type="button"
+          class="link gap"
+          :aria-label="`Take slots ${i + 1} off`"
+          @click="set({ slots: slots.filter((_, j) => j !== i) })"
+        >
+          off
+        </button>
+      </fieldset>
+      <p v-if="slots.length < 12" class="wide">
+        <button type="button" class="link" @click="set({ slots: [...slots, { count: 4, width: 40, length: 220 }] })">
+          More slots of another size
+        </button>
+      </p>
     </template>
     <div class="wide flags">
       <label v-for="f in FLAGS" :key="f.key"
@@ -154,6 +207,10 @@ function remove() {
         {{ f.label }}</label
       >
     </div>
+    <label class="wide"
+      ><span>Note</span
+      ><input class="field" :value="place.note" maxlength="2000" @change="set({ note: text($event).slice(0, 2000) })"
+    /></label>
     <p class="wide acts">
       <button class="tool-button" @click="emit('close')">Done</button
       ><button class="tool-button quiet gap" @click="remove">Delete place</button>
@@ -172,6 +229,20 @@ function remove() {
 }
 .wide {
   grid-column: 1 / -1;
+}
+.slots {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr) auto;
+  gap: 4px 12px;
+  align-items: end;
+  border: 0;
+  border-top: 1px solid var(--line);
+  padding: 2px 0 0;
+  margin: 0;
+}
+legend {
+  font-size: 13px;
+  color: var(--soft);
 }
 .two {
   grid-column: span 2;

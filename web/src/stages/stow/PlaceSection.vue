@@ -1,29 +1,36 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { figure, longestPiece, unitOf, usableVolume, type Load, type Place } from '@necessaire/core';
+import { bears, figure, longestPiece, slotCount, unitOf, usableVolume, type Held, type Place } from '@necessaire/core';
 import { useView } from '../../stores/view';
-import { useDropTarget } from './dragging';
+import { over, useDropTarget } from '../../ui/places/dragging';
 
-const props = defineProps<{ place: Place; load: Load; picked: boolean; editing: boolean }>();
+const props = defineProps<{ place: Place; held: Held; rough: boolean; picked: boolean; editing: boolean }>();
 const emit = defineEmits<{ pick: []; edit: []; drop: [key: string, to: string] }>();
 const view = useView();
 const section = ref<HTMLElement>();
-const over = useDropTarget(section, (key) => emit('drop', key, props.place.id));
-const room = computed(() =>
-  props.place.kind === 'roll'
-    ? {
-        text: `${props.load.items}/${props.place.slots?.count ?? 0} slots`,
-        share: props.load.items / (props.place.slots?.count ?? 1),
-      }
-    : {
-        text: `${figure(view.units, 'volume', props.load.volume)}/${figure(view.units, 'volume', usableVolume(props.place))} ${unitOf(view.units, 'volume')}`,
-        share: props.load.volume / Math.max(1, usableVolume(props.place)),
-      },
+useDropTarget(
+  section,
+  () => props.place.id,
+  (key) => emit('drop', key, props.place.id),
 );
-const weight = computed(() => ({
-  text: `${figure(view.units, 'weight', props.load.mass)}/${figure(view.units, 'weight', props.place.limit, 1)} ${unitOf(view.units, 'weight')}`,
-  share: props.load.mass / Math.max(1, props.place.limit),
-}));
+const room = computed(() => {
+  const { place, held } = props;
+  if (place.kind === 'roll') {
+    const slots = slotCount(place);
+    const taken = held.slots.reduce((sum, n) => sum + n, 0);
+    return { text: `${taken}/${slots} slots`, share: taken / Math.max(1, slots) };
+  }
+  const all = usableVolume(place);
+  const text = `${figure(view.units, 'volume', held.room)}/${figure(view.units, 'volume', all)} ${unitOf(view.units, 'volume')}`;
+  return { text, share: held.room / Math.max(1, all) };
+});
+const weight = computed(() => {
+  const limit = bears(props.place, props.rough);
+  return {
+    text: `${figure(view.units, 'weight', props.held.mass)}/${figure(view.units, 'weight', limit, 1)} ${unitOf(view.units, 'weight')}`,
+    share: props.held.mass / Math.max(1, limit),
+  };
+});
 const facts = computed(() =>
   [
     props.place.tier,
@@ -33,6 +40,7 @@ const facts = computed(() =>
     props.place.lockable ? 'lockable' : '',
     props.place.wiring ? 'next to wiring' : '',
     props.place.hot ? 'hot' : '',
+    props.place.onRack ? 'on the rack' : '',
   ]
     .filter(Boolean)
     .join(' · '),
@@ -40,7 +48,13 @@ const facts = computed(() =>
 </script>
 
 <template>
-  <section ref="section" class="place" :class="{ over, picked }" :data-place="place.id" :aria-label="place.name">
+  <section
+    ref="section"
+    class="place"
+    :class="{ over: over === place.id, picked }"
+    :data-place="place.id"
+    :aria-label="place.name"
+  >
     <header>
       <button class="plain name" :aria-pressed="picked" @click="emit('pick')">
         <h2>{{ place.name }}</h2>

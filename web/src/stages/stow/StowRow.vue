@@ -1,35 +1,67 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { Place, Stowed } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import DropMenu from '../../ui/DropMenu.vue';
 import { massText } from '../../ui/words';
-import { useDraggable } from './dragging';
+import { held, over, useDraggable } from '../../ui/places/dragging';
 
 const props = defineProps<{ stowed: Stowed; places: readonly Place[]; pinned: boolean }>();
-const emit = defineEmits<{ move: [key: string, to: string | null] }>();
+const emit = defineEmits<{ move: [key: string, to: string | null]; pick: [key: string] }>();
 const view = useView();
 const row = ref<HTMLElement>();
-const held = useDraggable(row, () => props.stowed.item.key);
+const grip = ref<SVGElement>();
+const key = () => props.stowed.item.key;
+useDraggable(row, grip, key);
+/** What whoever packs it has to do with it. */
+const care = computed(() => {
+  const has = (t: Stowed['item']['traits'][number]) => props.stowed.item.traits.includes(t);
+  const { on } = props.stowed;
+  const tied = props.places.find((p) => p.id === props.stowed.placeId)?.kind === 'tie-on';
+  return [
+    on ? `${on.how === 'wound' ? 'wound round' : 'inside'} ${on.name}` : '',
+    props.stowed.slot !== null && !on ? `slot ${props.stowed.slot + 1}` : '',
+    has('leaks') ? 'in a zip bag of its own' : '',
+    has('upright') ? 'upright' : '',
+    has('pierced easily') && has('soft') ? 'dusted with talc, wrapped' : '',
+    tied ? 'check the tie each evening' : '',
+    props.pinned ? 'put here by you' : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+});
+/** While the menu is gone through by keys, load and drawing show what the move would do. */
+function look(to: string | null) {
+  held.value = to ? key() : null;
+  over.value = to;
+}
 </script>
 
 <template>
   <div
     ref="row"
     class="row stow-row"
-    :class="{ held, found: view.itemKey === stowed.item.key, broken: stowed.broken.length > 0 }"
+    :class="{
+      held: held === stowed.item.key,
+      found: view.itemKey === stowed.item.key,
+      broken: stowed.broken.length > 0,
+      guest: stowed.on,
+    }"
     :data-item="stowed.item.key"
   >
-    <svg class="grip" viewBox="0 0 8 14" width="8" height="14" aria-hidden="true">
+    <svg ref="grip" class="grip" viewBox="0 0 8 14" width="8" height="14" aria-hidden="true">
       <path d="M1 1v12M4 1v12M7 1v12" />
     </svg>
-    <span class="title">{{ stowed.item.name }}<span v-if="pinned" class="soft pin"> put here by you</span></span>
+    <button class="plain title" :aria-pressed="view.itemKey === stowed.item.key" @click="emit('pick', stowed.item.key)">
+      {{ stowed.item.name }}<span v-if="care" class="soft care"> {{ care }}</span>
+    </button>
     <span class="num soft">{{ massText(view.units, stowed.item.mass) }}</span>
-    <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to">
+    <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to" @focusout="look(null)">
       <button
         v-for="p in places.filter((x) => x.id !== stowed.placeId)"
         :key="p.id"
         role="menuitem"
+        @focus="look(p.id)"
         @click="emit('move', stowed.item.key, p.id)"
       >
         {{ p.name }}
@@ -41,7 +73,7 @@ const held = useDraggable(row, () => props.stowed.item.key);
 
 <style scoped>
 .stow-row {
-  grid-template-columns: 10px minmax(0, 1fr) auto auto;
+  grid-template-columns: 12px minmax(0, 1fr) auto auto;
   min-height: 36px;
   padding-top: 1px;
   padding-bottom: 1px;
@@ -49,9 +81,17 @@ const held = useDraggable(row, () => props.stowed.item.key);
 }
 .title {
   font-size: 14.5px;
+  cursor: pointer;
 }
-.pin {
+.guest .title {
+  padding-left: 10px;
+}
+.care {
   font-size: 12.5px;
+  margin-left: 8px;
+}
+.grip {
+  touch-action: none;
 }
 .grip path {
   stroke: var(--line);
@@ -67,9 +107,17 @@ const held = useDraggable(row, () => props.stowed.item.key);
 .broken .title {
   color: var(--gap);
 }
-@media (max-width: 760px) {
+@media (max-width: 760px), (pointer: coarse) {
   .stow-row {
     min-height: 46px;
+    grid-template-columns: 44px minmax(0, 1fr) auto auto;
+    padding-left: 2px;
+  }
+  .grip {
+    width: 44px;
+    height: 44px;
+    padding: 15px 18px;
+    box-sizing: border-box;
   }
   .to :deep(.word) {
     min-height: 44px;

@@ -1,73 +1,222 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
-import { newPlace, figure, unitOf, usableVolume, type Place, type Stowed } from '@necessaire/core';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import {
+  figure,
+  frontShare,
+  loadCase,
+  nothingHeld,
+  slotCount,
+  unitOf,
+  usableVolume,
+  type At,
+  type Place,
+  type StowFault,
+  type Stowed,
+} from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import { usePacking } from '../../stores/packing';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
-import { massText } from '../../ui/words';
+import AddPlace from './AddPlace.vue';
+import BehindDrawing from './BehindDrawing.vue';
+import BoxPicture from './BoxPicture.vue';
+import { held, over, useTouchDrops } from '../../ui/places/dragging';
+import FaultList from './FaultList.vue';
+import GoalSheet from './GoalSheet.vue';
+import KeptPackings from './KeptPackings.vue';
+import LoadSheet from './LoadSheet.vue';
 import PlaceForm from './PlaceForm.vue';
-import PlaceMarks from './PlaceMarks.vue';
+import PlaceMarks from '../../ui/places/PlaceMarks.vue';
 import PlaceSection from './PlaceSection.vue';
+import RollPicture from './RollPicture.vue';
 import StowRow from './StowRow.vue';
 
 const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
+const search = usePacking();
+const MODES = { inside: 'Inside', load: 'Load', goals: 'Wishes', kept: 'Kept packings' } as const;
+const mode = ref<keyof typeof MODES>('inside');
+const look = ref<'side' | 'behind'>('side');
+const movable = ref(false);
 const placeId = ref<string | null>(null);
 const editing = ref<string | null>(null);
+search.want(true);
+onBeforeUnmount(() => search.want(false));
 
 const packing = computed(() => answers.answer?.packing ?? null);
+/** Where a place is while it is dragged. */
+const shifted = shallowRef<{ id: string; at: At } | null>(null);
+const places = computed<Place[]>(() =>
+  garage.places.map((p) => (p.id === shifted.value?.id ? { ...p, at: shifted.value.at } : p)),
+);
 const at = (id: string | null): Stowed[] =>
-  (packing.value?.stowed ?? []).filter((s) => s.placeId === id).sort((a, b) => b.item.mass - a.item.mass);
+  (packing.value?.stowed ?? [])
+    .filter((s) => s.placeId === id)
+    .sort((a, b) => (a.slot ?? 99) - (b.slot ?? 99) || b.item.mass - a.item.mass);
 const loose = computed(() => at(null));
-const broken = computed(() => (packing.value?.stowed ?? []).filter((s) => s.placeId && s.broken.length > 0));
+const faults = computed(() => packing.value?.faults ?? []);
 const placeName = (id: string) => garage.places.find((p) => p.id === id)?.name ?? '';
-const loadOf = (p: Place) =>
-  packing.value?.loads.find((l) => l.placeId === p.id)?.load ?? { mass: 0, volume: 0, items: 0 };
-const fill = computed(() =>
-  garage.places.map((p) => {
-    const load = loadOf(p);
-    const share = p.kind === 'roll' ? load.items / (p.slots?.count ?? 1) : load.volume / Math.max(1, usableVolume(p));
-    return { place: p, share: Math.min(1, share), over: load.mass > p.limit, picked: p.id === placeId.value };
+const heldIn = (p: Place) => packing.value?.places.find((l) => l.placeId === p.id)?.held ?? nothingHeld(p);
+const litPlace = computed(() => packing.value?.stowed.find((s) => s.item.key === view.itemKey)?.placeId ?? null);
+const marks = computed(() =>
+  places.value.map((p) => {
+    const h = heldIn(p);
+    const share =
+      p.kind === 'roll'
+        ? h.slots.reduce((s, n) => s + n, 0) / Math.max(1, slotCount(p))
+        : h.room / Math.max(1, usableVolume(p));
+    return {
+      place: p,
+      share: Math.min(1, share),
+      broken: faults.value.some((f) => f.placeId === p.id),
+      picked: p.id === placeId.value,
+      lit: p.id === litPlace.value,
+    };
   }),
 );
-const centre = computed(() => packing.value?.centre ?? null);
 
+/** Grams of the kit in each place, with one item elsewhere if asked. */
+function gramsBy(moved: { key: string; to: string } | null): Map<string, number> {
+  const out = new Map<string, number>();
+  for (const s of packing.value?.stowed ?? []) {
+    const goes = moved && (s.item.key === moved.key || s.on?.key === moved.key) ? moved.to : s.placeId;
+    if (goes) out.set(goes, (out.get(goes) ?? 0) + s.item.mass);
+  }
+  return out;
+}
+const loadWith = (moved: { key: string; to: string } | null) =>
+  garage.bike && answers.answer
+    ? loadCase(garage.bike, answers.answer.stow.people, places.value, gramsBy(moved))
+    : null;
+const load = computed(() => loadWith(null));
+/** What the load becomes if what is held were dropped where it is. */
+const trial = computed(() => {
+  if (!held.value || !over.value) return null;
+  const item = packing.value?.stowed.find((s) => s.item.key === held.value);
+  const changed = loadWith({ key: held.value, to: over.value });
+  return item && changed
+    ? { name: `${item.item.name} in ${placeName(over.value).toLowerCase()}`, load: changed }
+    : null;
+});
+const now = computed(() => trial.value?.load ?? load.value);
+const mm = (v: number) => `${figure(view.units, 'length', Math.abs(v))} ${unitOf(view.units, 'length')}`;
+/** What the last edit did to the load, in words. A longer search that finds a better packing of the same edit is part of it. */
+interface Stand {
+  subject: string;
+  version: number;
+  z: number;
+  side: number;
+}
+const stand = shallowRef<Stand | null>(null);
+const start = shallowRef<Stand | null>(null);
+watch(
+  () => packing.value && load.value,
+  (l) => {
+    if (!l?.packed.centre || shifted.value) return;
+    const subject = `${garage.bike?.id ?? ''} ${garage.trip?.id ?? ''}`;
+    const next = { subject, version: garage.version, z: l.packed.centre.z, side: l.packed.side };
+    if (stand.value?.subject !== subject) start.value = null;
+    else if (stand.value.version !== next.version) start.value = stand.value;
+    stand.value = next;
+  },
+  { immediate: true },
+);
+const change = computed(() => {
+  const [a, b] = [start.value, stand.value];
+  if (!a || !b || (Math.abs(a.z - b.z) < 0.05 && Math.abs(a.side - b.side) < 0.0005)) return null;
+  return { z: b.z - a.z, side: Math.abs(b.side) - Math.abs(a.side) };
+});
+const says = computed(() => {
+  const c = trial.value
+    ? {
+        z: trial.value.load.packed.centre!.z - load.value!.packed.centre!.z,
+        side: Math.abs(trial.value.load.packed.side) - Math.abs(load.value!.packed.side),
+      }
+    : change.value;
+  if (!c) return '';
+  const parts = [
+    Math.abs(c.z) >= 0.05 ? `${Math.abs(c.z).toFixed(1)} mm ${c.z > 0 ? 'higher' : 'lower'}` : '',
+    Math.abs(c.side) >= 0.0005 ? `${Math.abs(c.side).toFixed(3)} kg·m ${c.side > 0 ? 'less even' : 'more even'}` : '',
+  ].filter(Boolean);
+  return parts.length > 0 ? parts.join(', ') : 'no change to the bike';
+});
+
+const pinsHere = computed(() => (garage.doc?.pins ?? []).filter((p) => p.bikeId === garage.bike?.id));
+const pinned = (key: string) => pinsHere.value.some((p) => p.item === key);
+const nameOf = (key: string) => packing.value?.stowed.find((s) => s.item.key === key)?.item.name ?? 'it';
+const pinRow = (key: string, to: string) => ({
+  id: pinsHere.value.find((p) => p.item === key)?.id ?? crypto.randomUUID(),
+  bikeId: garage.bike!.id,
+  placeId: to,
+  item: key,
+});
 /** Puts an item where the rider says; an item put back to "let the rules choose" loses its pin. */
 function move(key: string, to: string | null) {
-  const bike = garage.bike;
-  if (!bike) return;
-  const item = packing.value?.stowed.find((s) => s.item.key === key);
-  const pin = garage.doc?.pins.find((p) => p.bikeId === bike.id && p.item === key);
-  const name = item?.item.name ?? 'it';
+  if (!garage.bike) return;
+  held.value = null;
+  over.value = null;
+  const name = nameOf(key);
   if (to === null) {
+    const pin = pinsHere.value.find((p) => p.item === key);
     if (pin) garage.remove(`let the rules place ${name}`, { table: 'pins', id: pin.id });
     notice.say(`${name}: the rules choose`);
     return;
   }
-  garage.put(`move ${name}`, 'pins', { id: pin?.id ?? crypto.randomUUID(), bikeId: bike.id, placeId: to, item: key });
-  notice.say(`${name} goes to ${placeName(to).toLowerCase()}`);
+  garage.put(`move ${name}`, 'pins', pinRow(key, to));
+  notice.say(`${name} goes to ${placeName(to).toLowerCase()}. Ctrl Z takes it back.`);
 }
-const pinned = (key: string) => garage.doc?.pins.some((p) => p.bikeId === garage.bike?.id && p.item === key) ?? false;
+useTouchDrops((key, to) => move(key, to));
+function mend(fault: StowFault) {
+  const moves = fault.mending?.moves ?? [];
+  garage.put(`mend: ${fault.title}`, 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
+  notice.say(`${moves.map((m) => `${m.name} goes to ${m.placeName.toLowerCase()}`).join(', ')}. Ctrl Z takes it back.`);
+}
+function freeAll() {
+  garage.remove('let the rules place everything', ...pinsHere.value.map((p) => ({ table: 'pins' as const, id: p.id })));
+  notice.say('The rules choose for everything. Ctrl Z brings your own choices back.');
+}
 
+function pickItem(key: string) {
+  view.itemKey = view.itemKey === key ? null : key;
+}
+async function pick(id: string) {
+  placeId.value = placeId.value === id ? null : id;
+  if (!placeId.value) return;
+  mode.value = 'inside';
+  await nextTick();
+  document.querySelector(`[data-place="${CSS.escape(id)}"]`)?.scrollIntoView({ block: 'nearest' });
+}
 watch(
   () => view.itemKey,
   async (key) => {
     const place = packing.value?.stowed.find((s) => s.item.key === key)?.placeId;
     if (place) placeId.value = place;
     await nextTick();
-    document.querySelector(`[data-item="${CSS.escape(key ?? '')}"]`)?.scrollIntoView({ block: 'center' });
+    document.querySelector(`[data-item="${CSS.escape(key ?? '')}"]`)?.scrollIntoView({ block: 'nearest' });
   },
   { immediate: true },
 );
-function addPlace() {
-  const id = crypto.randomUUID();
-  garage.put('add a place', 'places', newPlace(id, garage.bike!));
-  editing.value = id;
+/** The place that is looked into: the one picked, else the roll, else the fullest. */
+const inside = computed(() => {
+  const list = garage.places;
+  return (
+    list.find((p) => p.id === placeId.value) ??
+    list.find((p) => p.kind === 'roll' && heldIn(p).units > 0) ??
+    [...list].sort((a, b) => heldIn(b).mass - heldIn(a).mass)[0] ??
+    null
+  );
+});
+function settlePlace() {
+  const s = shifted.value;
+  const place = garage.places.find((p) => p.id === s?.id);
+  shifted.value = null;
+  if (s && place) garage.put(`move ${place.name}`, 'places', { ...place, at: s.at });
 }
+const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').length);
 </script>
 
 <template>
@@ -75,63 +224,99 @@ function addPlace() {
     <section class="picture stow">
       <div class="stage-head">
         <h1>A place for each piece</h1>
-        <p v-if="packing">
-          <template v-if="loose.length + broken.length === 0"
+        <p v-if="packing" role="status">
+          <template v-if="faults.length === 0"
             ><strong>All {{ packing.stowed.length }} have one.</strong></template
           >
           <template v-else
-            ><strong v-if="loose.length > 0" class="gap">{{ loose.length }} fit nowhere.</strong>
-            <strong v-if="broken.length > 0" class="gap"
-              >{{ broken.length }} {{ broken.length === 1 ? 'breaks' : 'break' }} a rule where you put
-              {{ broken.length === 1 ? 'it' : 'them' }}.</strong
+            ><strong v-if="loose.length > 0" class="gap"
+              >{{ loose.length }} {{ loose.length === 1 ? 'fits' : 'fit' }} nowhere.</strong
+            >
+            <strong v-if="broken > 0" class="gap"
+              >{{ broken }} {{ broken === 1 ? 'rule is' : 'rules are' }} broken.</strong
             ></template
           >
-          <template v-if="centre">
-            Their middle is
-            <span class="num">{{ figure(view.units, 'length', centre.z) }} {{ unitOf(view.units, 'length') }}</span>
-            high,
-            <span class="num"
-              >{{ figure(view.units, 'length', garage.bike.wheelbase - centre.x) }}
-              {{ unitOf(view.units, 'length') }}</span
-            >
-            ahead of the rear axle.</template
+          <template v-if="says"
+            ><strong class="says">{{ trial ? `If ${trial.name}:` : 'Load now:' }} {{ says }}.</strong></template
           >
         </p>
       </div>
-      <BikeDrawing :bike="garage.bike" class="bike-picture" faint>
-        <template #default="{ x, y, s }"
-          ><PlaceMarks :fill="fill" :x="x" :y="y" :s="s" :centre="centre" @pick="placeId = $event" @drop="move"
-        /></template>
-      </BikeDrawing>
-      <section v-if="loose.length + broken.length > 0" class="rules">
-        <h2>Rules that cannot be met</h2>
-        <div v-for="s in broken" :key="s.item.key" class="rule">
-          <strong>{{ s.item.name }}</strong> in {{ placeName(s.placeId!).toLowerCase() }}:
-          <span class="gap">{{ s.broken[0]!.rules.map((r) => r.message).join('; ') }}</span>.
-          <button class="link" @click="move(s.item.key, null)">Let the rules choose</button>
+      <div class="on-bike">
+        <div class="looks">
+          <button
+            class="tool-button quiet"
+            :aria-pressed="look === 'behind'"
+            @click="look = look === 'side' ? 'behind' : 'side'"
+          >
+            {{ look === 'side' ? 'From behind' : 'From the side' }}
+          </button>
+          <button class="tool-button quiet" :aria-pressed="movable" @click="movable = !movable">
+            {{ movable ? 'Places stay here' : 'Move places' }}
+          </button>
+          <span v-if="movable" class="soft">Drag a place, or use the arrow keys; Shift takes longer steps.</span>
         </div>
-        <details v-for="s in loose" :key="s.item.key" class="rule">
-          <summary>
-            <strong>{{ s.item.name }}</strong>, {{ massText(view.units, s.item.mass) }}:
-            <span class="gap">{{
-              s.broken[0]
-                ? `${placeName(s.broken[0].placeId).toLowerCase()}: ${s.broken[0].rules.map((r) => r.message).join('; ')}`
-                : 'this bike has no places yet'
-            }}</span>
-          </summary>
-          <ul>
-            <li v-for="b in s.broken.slice(1)" :key="b.placeId">
-              {{ placeName(b.placeId) }}: {{ b.rules.map((r) => r.message).join('; ') }}
-            </li>
-          </ul>
-        </details>
-      </section>
+        <component :is="look === 'side' ? BikeDrawing : BehindDrawing" :bike="garage.bike" class="bike-picture" faint>
+          <template #default="{ x, y, s, width }"
+            ><PlaceMarks
+              :marks="marks"
+              :look="look"
+              :x="x"
+              :y="y"
+              :s="s"
+              :width="width"
+              :ridden="now?.ridden.centre ?? null"
+              :packed="now?.packed.centre ?? null"
+              :movable="movable"
+              @pick="pick"
+              @drop="move"
+              @shift="(id, to) => (shifted = { id, at: to })"
+              @settle="settlePlace"
+          /></template>
+        </component>
+      </div>
+      <p v-if="now?.packed.centre" class="figures">
+        <span
+          >packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</span
+        ><span
+          ><strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> on the front,
+          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</span
+        ><span
+          ><strong class="num">{{ Math.abs(now.packed.side).toFixed(2) }} kg·m</strong>
+          {{
+            Math.abs(now.packed.side) < 0.005 ? 'to either side' : now.packed.side > 0 ? 'to the left' : 'to the right'
+          }}</span
+        >
+      </p>
+      <div class="modes" role="tablist" aria-label="What to look at">
+        <button v-for="(name, key) in MODES" :key="key" role="tab" :aria-selected="mode === key" @click="mode = key">
+          {{ key === 'inside' && inside ? (inside.kind === 'roll' ? 'The roll' : `Inside: ${inside.name}`) : name }}
+        </button>
+      </div>
+      <template v-if="packing && load">
+        <template v-if="mode === 'inside'">
+          <RollPicture v-if="inside?.slots" :place="inside" :packing="packing" @pick="pickItem" />
+          <BoxPicture v-else-if="inside" :place="inside" :packing="packing" @pick="pickItem" />
+        </template>
+        <LoadSheet v-else-if="mode === 'load'" :bike="garage.bike" :load="load" :trial="trial" />
+        <GoalSheet v-else-if="mode === 'goals'" :packing="packing" />
+        <KeptPackings v-else :packing="packing" />
+      </template>
       <p class="caution">
-        Maker’s payload, rack and tyre limits come first; weight changes handling and braking. Hard or sharp things on
-        the body injure in a fall.
+        The maker’s payload, rack and tyre limits come first; weight changes handling and braking: ride the first
+        kilometres gently. Hard or sharp things on the body injure in a fall.
       </p>
     </section>
     <section class="sheet" aria-label="Places">
+      <FaultList
+        v-if="packing && faults.length > 0"
+        :faults="faults"
+        :stowed="packing.stowed"
+        :place-name="placeName"
+        :pinned="pinned"
+        @mend="mend"
+        @free="move($event, null)"
+        @pick="pickItem"
+      />
       <template v-if="loose.length > 0">
         <div class="sheet-head">
           <h2 class="gap">Loose</h2>
@@ -144,15 +329,17 @@ function addPlace() {
           :places="garage.places"
           :pinned="pinned(s.item.key)"
           @move="move"
+          @pick="pickItem"
         />
       </template>
       <template v-for="p in garage.places" :key="p.id">
         <PlaceSection
           :place="p"
-          :load="loadOf(p)"
+          :held="heldIn(p)"
+          :rough="answers.answer?.stow.rough ?? false"
           :picked="p.id === placeId"
           :editing="editing === p.id"
-          @pick="placeId = p.id === placeId ? null : p.id"
+          @pick="pick(p.id)"
           @edit="editing = editing === p.id ? null : p.id"
           @drop="move"
         >
@@ -164,12 +351,16 @@ function addPlace() {
             :places="garage.places"
             :pinned="pinned(s.item.key)"
             @move="move"
+            @pick="pickItem"
           />
         </PlaceSection>
       </template>
       <p class="acts">
-        <button class="tool-button" @click="addPlace">Add a place</button>
+        <AddPlace :bike="garage.bike" @added="editing = $event" />
         <router-link class="tool-button quiet" to="/print">Print the list</router-link>
+        <button v-if="pinsHere.length > 0" class="tool-button quiet" @click="freeAll">
+          Let the rules choose for all
+        </button>
       </p>
     </section>
   </div>
@@ -179,32 +370,72 @@ function addPlace() {
 .stow {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: 6px;
+}
+.on-bike {
+  position: relative;
+}
+.looks {
+  position: absolute;
+  z-index: 1;
+  top: 4px;
+  left: 0;
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  max-width: 150px;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+}
+.looks .tool-button {
+  padding: 3px 10px;
+  font-size: 14px;
 }
 .bike-picture {
-  flex: 1 1 320px;
-  min-height: 300px;
-  max-height: 520px;
+  flex: 0 0 auto;
+  height: 300px;
 }
-.rules {
-  display: grid;
-  gap: 5px;
-}
-.rule {
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 22px;
   font-size: 14.5px;
 }
-.rule ul {
-  margin: 4px 0;
-  padding-left: 20px;
-  color: var(--soft);
+.says {
+  margin-left: 10px;
+  color: var(--measured);
 }
-summary {
+.modes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.modes button {
+  all: unset;
+  box-sizing: border-box;
   cursor: pointer;
+  font-family: var(--v-font-heading);
+  font-size: 15.5px;
+  font-weight: 500;
+  padding: 4px 10px;
+  color: var(--soft);
+  border: 1px solid transparent;
+}
+.modes [aria-selected='true'] {
+  color: var(--ink);
+  font-weight: 600;
+  border-color: var(--ink);
+}
+.modes button:focus-visible {
+  outline: 2px solid var(--ink);
 }
 .acts {
   padding: 14px 16px;
   display: flex;
+  flex-wrap: wrap;
   gap: 12px;
+  align-items: center;
 }
 .acts a {
   text-decoration: none;
@@ -214,6 +445,19 @@ summary {
     flex: none;
     height: 250px;
     min-height: 0;
+  }
+  .looks {
+    position: static;
+    flex-direction: row;
+    flex-wrap: wrap;
+    max-width: none;
+    padding-bottom: 6px;
+  }
+  .looks .tool-button,
+  .modes button {
+    min-height: 44px;
+    display: inline-flex;
+    align-items: center;
   }
 }
 </style>

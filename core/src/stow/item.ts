@@ -1,0 +1,120 @@
+import type { Measures } from '../bike/index.js';
+import type { Trait } from '../tools/index.js';
+import { packBox } from './pack/index.js';
+import type { Pin } from './place.js';
+
+/** One thing to be stowed: a copy of a piece, or a stock of one kind. */
+export interface StowItem {
+  key: string;
+  name: string;
+  kind: string;
+  mass: number;
+  size: Measures;
+  /** mL it takes. */
+  volume: number;
+  traits: readonly Trait[];
+  /** Room inside it for what nests, mm. */
+  hollow: Measures | null;
+  /** Expected uses on the trip: what is used most sits outermost. */
+  uses: number;
+  /** What it is mostly used for, so that it lies with the like; null for what serves all. */
+  group: string | null;
+}
+
+/** What is put into one place as one: an item with all that is wound round it or lies inside it. */
+export interface Unit {
+  host: StowItem;
+  wound: StowItem[];
+  nested: StowItem[];
+  mass: number;
+  traits: ReadonlySet<Trait>;
+  uses: number;
+}
+export const itemsOf = (unit: Unit): StowItem[] => [unit.host, ...unit.wound, ...unit.nested];
+
+/** Length of handle that one winding takes, and the least of a handle worth winding on, mm. Planning values. */
+const WINDING = 70;
+const LEAST_HANDLE = 140;
+const THICKEST_HANDLE = 45;
+
+/** How many windings an item takes: stiff long ones, but none that breaks or cuts. */
+export function windings(item: StowItem): number {
+  const [long, middle] = [item.size.length, item.size.width, item.size.height].sort((a, b) => b - a) as [
+    number,
+    number,
+  ];
+  const stiff = item.traits.includes('hard') && !item.traits.includes('fragile') && !item.traits.includes('sharp');
+  return stiff && !item.traits.includes('dear') && long >= LEAST_HANDLE && middle <= THICKEST_HANDLE
+    ? Math.floor(long / WINDING)
+    : 0;
+}
+
+const longestFirst = (a: StowItem, b: StowItem) =>
+  b.size.length - a.size.length || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
+const largestFirst = (a: StowItem, b: StowItem) => b.volume - a.volume || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
+
+/**
+ * Winds what may be wound on the longest handles, and lays what nests into hollows in which it goes beside what is there already. What the
+ * rider put into another place than its carrier goes alone, and so does what finds no carrier.
+ */
+export function stowUnits(items: readonly StowItem[], pins: readonly Pin[]): Unit[] {
+  const pinOf = new Map(pins.map((p) => [p.item, p.placeId]));
+  const guests = (trait: Trait) => items.filter((i) => i.traits.includes(trait));
+  const carried = new Map<StowItem, { host: StowItem; how: 'wound' | 'nested' }>();
+  /** A guest goes along unless it is pinned elsewhere; one that is pinned needs a host pinned to the same place. */
+  const agree = (guest: StowItem, host: StowItem) => {
+    const [a, b] = [pinOf.get(guest.key), pinOf.get(host.key)];
+    return guest !== host && !carried.has(host) && (a === undefined || a === b);
+  };
+  const wound = [...guests('wound')].sort(largestFirst);
+  const handles = items.filter((i) => windings(i) > 0).sort(longestFirst);
+  const left = new Map(handles.map((h) => [h, windings(h)]));
+  for (const guest of wound) {
+    const host = handles.find((h) => left.get(h)! > 0 && agree(guest, h));
+    if (!host) continue;
+    left.set(host, left.get(host)! - 1);
+    carried.set(guest, { host, how: 'wound' });
+  }
+  const hollow = items.filter((i) => i.hollow !== null).sort(longestFirst);
+  const inside = new Map<StowItem, StowItem[]>();
+  for (const guest of [...guests('nests')].filter((g) => !carried.has(g)).sort(largestFirst)) {
+    // A host that itself lies in another is not opened twice.
+    const host = hollow.find((h) => {
+      if (!agree(guest, h) || inside.has(guest)) return false;
+      const all = [...(inside.get(h) ?? []), guest];
+      return (
+        packBox(
+          h.hollow!,
+          all.map(({ key, size }) => ({ key, size, upright: false })),
+          1,
+        ) !== null
+      );
+    });
+    if (!host) continue;
+    inside.set(host, [...(inside.get(host) ?? []), guest]);
+    carried.set(guest, { host, how: 'nested' });
+  }
+  return items
+    .filter((i) => !carried.has(i))
+    .map((host) => {
+      const mine = (how: 'wound' | 'nested') =>
+        items.filter((i) => carried.get(i)?.host === host && carried.get(i)?.how === how);
+      return makeUnit(host, mine('wound'), mine('nested'));
+    });
+}
+
+function makeUnit(host: StowItem, wound: StowItem[], nested: StowItem[]): Unit {
+  const guests = [...wound, ...nested];
+  const traits = new Set<Trait>(host.traits);
+  // What a guest must be kept from, its carrier must be kept from too; how it lies is the carrier's.
+  for (const g of guests)
+    for (const t of g.traits) if (!['soft', 'upright', 'wound', 'nests', 'hard'].includes(t)) traits.add(t);
+  return {
+    host,
+    wound,
+    nested,
+    mass: [host, ...guests].reduce((s, i) => s + i.mass, 0),
+    traits,
+    uses: [host, ...guests].reduce((s, i) => s + i.uses, 0),
+  };
+}

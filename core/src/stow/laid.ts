@@ -1,0 +1,45 @@
+import { packBox, packTube, type Pose } from './pack/index.js';
+import type { Place } from './place.js';
+import type { Unit } from './item.js';
+
+/** How the rigid units of a place lie beside each other; null when no packing was found. Places where that is no question give none. */
+export type Laid = { poses: Pose[] } | null;
+
+/** Whether a place's contents must be laid out to know that they go in. */
+export const mustBeLaid = (place: Place): boolean =>
+  place.kind === 'box' || place.kind === 'tube' || place.kind === 'body';
+
+/** What was laid out before, so that an edit that leaves a place as it was costs nothing. Bounded; it never changes what is said. */
+export class LaidMemory {
+  private readonly known = new Map<string, Laid>();
+
+  /** Lays the rigid units of a place; soft goods take the room that is left. */
+  lay(place: Place, units: readonly Unit[], tries = 12): Laid {
+    if (!mustBeLaid(place)) return { poses: [] };
+    const rigid = units
+      .filter((u) => !u.traits.has('soft'))
+      .map((u) => ({ key: u.host.key, size: u.host.size, upright: u.traits.has('upright') }))
+      .sort((a, b) => (a.key < b.key ? -1 : 1));
+    const key = JSON.stringify([place.kind, place.inside, tries, rigid]);
+    const known = this.known.get(key);
+    if (known !== undefined) return known;
+    const poses = place.kind === 'tube' ? packTube(place.inside, rigid) : packBox(place.inside, rigid, tries);
+    if (this.known.size > 600) this.known.clear();
+    const laid = poses ? { poses } : null;
+    this.known.set(key, laid);
+    return laid;
+  }
+
+  /**
+   * Of units that do not go into a place together, a set that does not either and from which none can be spared: the small ones are taken out
+   * first, as long as the rest still does not go in.
+   */
+  stubborn(place: Place, units: readonly Unit[]): Unit[] {
+    let rest = units.filter((u) => !u.traits.has('soft'));
+    for (const u of [...rest].sort((a, b) => a.host.volume - b.host.volume)) {
+      const without = rest.filter((x) => x !== u);
+      if (without.length > 0 && this.lay(place, without, 4) === null) rest = without;
+    }
+    return rest;
+  }
+}

@@ -1,0 +1,3 @@
+export * from './silhouette.js';
+export * from './layout.js';
+export * from './svg.js';

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+/** Places to add: one of the usual ones, one of another bike's, or an own one. */
+import { computed } from 'vue';
+import { newPlace, placeLibrary, type Bike, type Place } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import DropMenu from '../../ui/DropMenu.vue';
+
+const props = defineProps<{ bike: Bike }>();
+const emit = defineEmits<{ added: [id: string] }>();
+const garage = useGarage();
+const library = computed(() => {
+  const has = new Set(garage.places.map((p) => p.name));
+  return placeLibrary(props.bike).filter((p) => !has.has(p.name));
+});
+const others = computed(() =>
+  (garage.doc?.bikes ?? [])
+    .filter((b) => b.id !== props.bike.id)
+    .map((b) => ({ bike: b, places: (garage.doc?.places ?? []).filter((p) => p.bikeId === b.id) }))
+    .filter((o) => o.places.length > 0),
+);
+function add(...models: Omit<Place, 'id' | 'bikeId'>[]) {
+  const rows = models.map((m): Place => ({ ...m, id: crypto.randomUUID(), bikeId: props.bike.id }));
+  if (rows.length === 0) return;
+  garage.put(rows.length === 1 ? `add ${rows[0]!.name}` : `add ${rows.length} places`, 'places', ...rows);
+  if (rows.length === 1) emit('added', rows[0]!.id);
+}
+/** What the other bike has and this one has not, by name. */
+function copy(places: readonly Place[]) {
+  const has = new Set(garage.places.map((p) => p.name));
+  add(...places.filter((p) => !has.has(p.name)).map(({ id: _id, bikeId: _bike, ...rest }) => rest));
+}
+</script>
+
+<template>
+  <DropMenu label="Add a place" hint="From the usual places, another bike's, or your own" name="Add a place">
+    <button role="menuitem" @click="add(newPlace('', bike))">Your own: measure it</button>
+    <button v-for="p in library" :key="p.name" role="menuitem" @click="add(p)">{{ p.name }}</button>
+    <button v-for="o in others" :key="o.bike.id" role="menuitem" @click="copy(o.places)">
+      All of {{ o.bike.name }}
+    </button>
+  </DropMenu>
+</template>

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+/** Rules broken: the piece, the rule, why it matters, and the cheapest change that mends it, one press to do it. */
+import type { StowFault, Stowed } from '@necessaire/core';
+
+defineProps<{
+  faults: readonly StowFault[];
+  stowed: readonly Stowed[];
+  placeName: (id: string) => string;
+  pinned: (key: string) => boolean;
+}>();
+const emit = defineEmits<{ mend: [fault: StowFault]; free: [key: string]; pick: [key: string] }>();
+const does = (f: StowFault) =>
+  f.mending!.moves.length === 1
+    ? `Move ${f.mending!.moves[0]!.name} to ${f.mending!.moves[0]!.placeName.toLowerCase()}`
+    : `Swap ${f.mending!.moves[0]!.name} with ${f.mending!.moves[1]!.name}`;
+const price = (points: number) =>
+  Math.abs(points) < 0.05
+    ? 'costs nothing else'
+    : points > 0
+      ? `${points.toFixed(1)} points dearer`
+      : `${(-points).toFixed(1)} points better`;
+const because = (s: Stowed | undefined) => s?.broken ?? [];
+</script>
+
+<template>
+  <section class="faults" aria-label="Rules broken">
+    <div class="sheet-head">
+      <h2 class="gap">Rules broken</h2>
+      <span class="num soft">{{ faults.length }}</span>
+    </div>
+    <article v-for="f in faults" :key="f.id" class="fault" :data-fault="f.rule">
+      <svg class="mark" viewBox="0 0 20 22" width="20" height="22" aria-hidden="true">
+        <path d="M10 1l8.5 5v10L10 21 1.500 16V6z" />
+        <path d="M10 6v6M10 15v1.500" />
+      </svg>
+      <div>
+        <p>
+          <button v-if="f.key" class="plain name" @click="emit('pick', f.key)">{{ f.title }}</button>
+          <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'"> has no place.</template>
+          <template v-else
+            ><template v-if="f.key && f.placeId"> in {{ placeName(f.placeId).toLowerCase() }}</template
+            >: {{ f.message }}.</template
+          >
+        </p>
+        <template v-if="f.rule === 'loose'">
+          <details v-if="because(stowed.find((s) => s.item.key === f.key)).length > 0">
+            <summary>
+              {{ placeName(because(stowed.find((s) => s.item.key === f.key))[0]!.placeId) }}:
+              {{
+                because(stowed.find((s) => s.item.key === f.key))[0]!
+                  .rules.map((r) => r.message)
+                  .join('; ')
+              }}
+            </summary>
+            <ul>
+              <li v-for="b in because(stowed.find((s) => s.item.key === f.key)).slice(1)" :key="b.placeId">
+                {{ placeName(b.placeId) }}: {{ b.rules.map((r) => r.message).join('; ') }}
+              </li>
+            </ul>
+          </details>
+          <p v-if="f.leaveOut.length > 0">
+            It goes in if one of these is left out: {{ f.leaveOut.map((l) => l.name).join(', ') }}.
+          </p>
+        </template>
+        <p class="why">{{ f.why.charAt(0).toUpperCase() + f.why.slice(1) }}.</p>
+        <p class="acts">
+          <button v-if="f.mending" class="tool-button" @click="emit('mend', f)">{{ does(f) }}</button>
+          <button v-if="f.key && pinned(f.key)" class="tool-button quiet" @click="emit('free', f.key)">
+            Let the rules choose
+          </button>
+          <span v-if="f.mending" class="soft">{{ price(f.mending.points) }}</span>
+          <span v-else-if="f.rule !== 'loose'" class="soft">No single move or swap mends it: take something out.</span>
+        </p>
+      </div>
+    </article>
+  </section>
+</template>
+
+<style scoped>
+.fault {
+  display: grid;
+  grid-template-columns: 22px minmax(0, 1fr);
+  gap: 10px;
+  padding: 10px 16px;
+  border-bottom: 1px solid var(--hair);
+  font-size: 14.5px;
+}
+.mark path {
+  fill: none;
+  stroke: var(--gap);
+  stroke-width: 2;
+}
+.name {
+  font-weight: 700;
+  cursor: pointer;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.why,
+summary,
+ul {
+  color: var(--soft);
+  font-size: 13.5px;
+}
+ul {
+  margin: 2px 0;
+  padding-left: 18px;
+}
+summary {
+  cursor: pointer;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  padding-top: 5px;
+}
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+/** What is wanted of a packing, as sliders; what each costs in the present one; and how sure it is that nothing is better. */
+import { GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { usePacking } from '../../stores/packing';
+
+const props = defineProps<{ packing: Packing }>();
+const garage = useGarage();
+const explain = useExplain();
+const search = usePacking();
+const WORDS = ['not at all', 'a little', 'as usual', 'much', 'above all'];
+const value = (goal: Goal) => garage.doc!.garage.goals[goal];
+function set(goal: Goal, event: Event) {
+  const { doc } = garage;
+  if (!doc) return;
+  const to = Number((event.target as HTMLInputElement).value);
+  garage.edit(`${GOAL_TEXT[goal].name}: ${WORDS[to]}`, [], {
+    ...doc.garage,
+    goals: { ...doc.garage.goals, [goal]: to },
+  });
+}
+function explainPoints() {
+  const { parts } = props.packing;
+  explain.show({
+    title: 'Points of this packing',
+    value: props.packing.cost.toFixed(2),
+    formula:
+      'least of Σ sliders × points over all assignments that keep every hard rule; a piece more that is loose costs more than any packing saves',
+    inputs: [
+      ...GOALS.map((g) => ({ name: `${GOAL_TEXT[g].name}: ${GOAL_TEXT[g].says}`, value: (parts[g] ?? 0).toFixed(2) })),
+      { name: 'not dry, or rattling', value: (parts.fixed ?? 0).toFixed(2) },
+      { name: 'nothing costs less than', value: props.packing.bound.toFixed(2) },
+      { name: 'expected minutes of opening places', value: props.packing.minutes.toFixed(1) },
+    ],
+    source: 'points of each goal: planning values; sliders are yours',
+  });
+}
+</script>
+
+<template>
+  <div class="goals">
+    <p class="proof" role="status">
+      <template v-if="packing.proven"
+        ><strong class="good">Proven</strong>: no packing that keeps the rules has fewer points.</template
+      >
+      <template v-else-if="search.progress !== null"
+        >Searching on: at most {{ (packing.cost - packing.bound).toFixed(2) }} of {{ packing.cost.toFixed(1) }} points
+        from the best …</template
+      >
+      <template v-else
+        >At most <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> of
+        <span class="num">{{ packing.cost.toFixed(1) }}</span> points from the best.</template
+      >
+      <button class="link" @click="explainPoints">How it is worked out</button>
+      <span v-if="search.failed" class="gap"> {{ search.failed }}</span>
+    </p>
+    <div v-for="g in GOALS" :key="g" class="goal">
+      <label :for="`goal-${g}`"
+        ><strong>{{ GOAL_TEXT[g].name }}</strong
+        ><span class="soft says">{{ GOAL_TEXT[g].says }}</span></label
+      >
+      <input
+        :id="`goal-${g}`"
+        type="range"
+        min="0"
+        max="4"
+        step="1"
+        :value="value(g)"
+        :aria-valuetext="WORDS[value(g)]"
+        @change="set(g, $event)"
+      />
+      <span class="word">{{ WORDS[value(g)] }}</span>
+      <span class="num soft">{{ (packing.parts[g] ?? 0).toFixed(1) }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.goals {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+}
+.proof {
+  font-size: 14.5px;
+  padding-bottom: 6px;
+}
+.goal {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px 86px 46px;
+  gap: 2px 14px;
+  align-items: center;
+  min-height: 46px;
+  border-top: 1px solid var(--hair);
+}
+.says {
+  display: block;
+  font-size: 13px;
+}
+.num {
+  text-align: right;
+}
+input {
+  accent-color: var(--ink);
+  width: 100%;
+  height: 32px;
+}
+@media (max-width: 760px) {
+  .goal {
+    grid-template-columns: minmax(0, 1fr) 86px 40px;
+    padding: 6px 0;
+  }
+  .goal label {
+    grid-column: 1 / -1;
+  }
+  input {
+    height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+/** Packings written down; the present one beside a kept one; packed again as it was. */
+import { computed, ref } from 'vue';
+import {
+  comparePackings,
+  figure,
+  keptItems,
+  packingFigures,
+  unitOf,
+  type KeptPacking,
+  type Packing,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { today } from '../../ui/day';
+import { massText } from '../../ui/words';
+
+const props = defineProps<{ packing: Packing }>();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const name = ref('');
+const kept = computed(() => (garage.doc?.packings ?? []).filter((p) => p.bikeId === garage.bike?.id));
+function keep() {
+  if (!garage.bike) return;
+  const row: KeptPacking = {
+    id: crypto.randomUUID(),
+    bikeId: garage.bike.id,
+    name: name.value.trim() || `Packing of ${today()}`,
+    made: new Date().toISOString(),
+    items: keptItems(props.packing, garage.places),
+    figures: packingFigures(props.packing),
+    note: '',
+  };
+  garage.put(`keep ${row.name}`, 'packings', row);
+  notice.say(`${row.name} is kept. Ctrl Z takes it back.`);
+  name.value = '';
+}
+const against = ref('');
+const other = computed(() => kept.value.find((p) => p.id === against.value) ?? kept.value.at(-1) ?? null);
+const difference = computed(() => (other.value ? comparePackings(props.packing, garage.places, other.value) : null));
+const mm = (v: number) => `${figure(view.units, 'length', Math.abs(v))} ${unitOf(view.units, 'length')}`;
+const lines = computed(() => {
+  const d = difference.value;
+  if (!d) return [];
+  const line = (is: number, least: number, more: string, less: string, text: string) =>
+    Math.abs(is) < least ? [] : [{ text: `${text} ${is > 0 ? more : less}`, worse: is > 0 }];
+  return [
+    ...line(d.higher, 0.5, 'higher', 'lower', mm(d.higher)),
+    ...line(d.further, 0.5, 'further back', 'further forward', mm(d.further)),
+    ...line(d.side, 0.005, 'more to one side', 'less to one side', `${Math.abs(d.side).toFixed(2)} kg·m`),
+    ...line(-d.front, 50, 'less on the front axle', 'more on the front axle', massText(view.units, Math.abs(d.front))),
+    ...line(d.back, 1, 'more on the rider', 'less on the rider', massText(view.units, Math.abs(d.back))),
+    ...line(d.mass, 1, 'heavier', 'lighter', massText(view.units, Math.abs(d.mass))),
+    ...line(
+      d.minutes,
+      0.05,
+      'more opening of places',
+      'less opening of places',
+      `${Math.abs(d.minutes).toFixed(1)} min`,
+    ),
+    ...line(d.broken, 0.5, 'more rules broken', 'fewer rules broken', String(Math.abs(d.broken))),
+  ];
+});
+/** Puts everything back where it lay, as far as piece and place are still there: one undo takes it back. */
+function packAgain(p: KeptPacking) {
+  const { bike, doc } = garage;
+  if (!bike || !doc) return;
+  const here = new Set(props.packing.stowed.map((s) => s.item.key));
+  const places = new Set(garage.places.map((x) => x.id));
+  const wanted = p.items.filter((i) => i.placeId !== null && here.has(i.key) && places.has(i.placeId));
+  const before = doc.pins.filter((x) => x.bikeId === bike.id);
+  const rows = wanted.map((i) => ({
+    id: before.find((x) => x.item === i.key)?.id ?? crypto.randomUUID(),
+    bikeId: bike.id,
+    placeId: i.placeId!,
+    item: i.key,
+  }));
+  const stays = new Set(rows.map((r) => r.id));
+  garage.edit(`pack as in ${p.name}`, [
+    ...before
+      .filter((x) => !stays.has(x.id))
+      .map((x) => ({ table: 'pins' as const, id: x.id, before: x, after: null })),
+    ...rows.map((r) => ({
+      table: 'pins' as const,
+      id: r.id,
+      before: before.find((x) => x.id === r.id) ?? null,
+      after: r,
+    })),
+  ]);
+  notice.say(`${wanted.length} things lie as in ${p.name}. Ctrl Z takes it back.`);
+}
+</script>
+
+<template>
+  <div class="kept">
+    <div class="keep">
+      <label
+        ><span>Name</span
+        ><input
+          v-model="name"
+          class="field"
+          maxlength="120"
+          placeholder="Packing for the plateau"
+          @keydown.enter="keep"
+      /></label>
+      <button class="tool-button" @click="keep">Keep this packing</button>
+    </div>
+    <p v-if="kept.length === 0" class="soft">
+      No packing is kept yet. Keep one before you change things: the two are then laid side by side, and you can go
+      back.
+    </p>
+    <template v-else>
+      <label class="against"
+        ><span>Now against</span
+        ><select class="field" :value="other?.id" @change="against = ($event.target as HTMLSelectElement).value">
+          <option v-for="p in kept" :key="p.id" :value="p.id">{{ p.name }}, {{ p.made.slice(0, 10) }}</option>
+        </select></label
+      >
+      <section v-if="difference" aria-label="Difference" class="difference">
+        <p v-if="lines.length === 0">The bike stands as it did.</p>
+        <ul v-else class="figures">
+          <li v-for="l in lines" :key="l.text" :class="l.worse ? 'gap' : 'good'">{{ l.text }}</li>
+        </ul>
+        <ul class="moved">
+          <li v-for="m in difference.moved.slice(0, 40)" :key="m.key">
+            <strong>{{ m.name }}</strong>
+            <template v-if="m.change === 'moved'">: {{ m.from ?? 'loose' }} → {{ m.to ?? 'loose' }}</template>
+            <template v-else-if="m.change === 'new'">: new, in {{ m.to?.toLowerCase() ?? 'no place' }}</template>
+            <template v-else>: no longer in the kit</template>
+          </li>
+        </ul>
+        <p v-if="difference.moved.length === 0" class="soft">Everything lies where it lay.</p>
+      </section>
+      <p v-if="other" class="acts">
+        <button class="tool-button quiet" @click="packAgain(other)">Pack as it was then</button>
+        <button
+          class="tool-button quiet gap"
+          @click="garage.remove(`drop ${other.name}`, { table: 'packings', id: other.id })"
+        >
+          Drop {{ other.name }}
+        </button>
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.kept {
+  border-top: 1px solid var(--line);
+  padding-top: 8px;
+  display: grid;
+  gap: 8px;
+}
+.keep {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+}
+.keep label {
+  flex: 0 1 300px;
+}
+label span {
+  display: block;
+  font-size: 13px;
+  color: var(--soft);
+}
+.against {
+  max-width: 340px;
+}
+.figures,
+.moved {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: 14px;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  font-weight: 600;
+  padding-bottom: 4px;
+}
+.moved {
+  columns: 2 260px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,331 @@
+<script setup lang="ts">
+/** What the bike makes of the load: bare, with its people, packed; against every limit; and what one move would change. */
+import { computed } from 'vue';
+import {
+  figure,
+  frontShare,
+  loadWarnings,
+  MOST_BACK,
+  MOST_SHARE_LOST,
+  MOST_SIDE,
+  tyreBears,
+  unitOf,
+  type Bike,
+  type Load,
+  type LoadCase,
+} from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import NumberField from '../../ui/NumberField.vue';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
+
+const props = defineProps<{ bike: Bike; load: LoadCase; trial: { name: string; load: LoadCase } | null }>();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const shown = computed(() => props.trial?.load ?? props.load);
+const kg = (grams: number) => figure(view.units, 'weight', grams, 1);
+const mm = (v: number) => figure(view.units, 'length', v);
+const share = (l: Load) => `${(frontShare(l) * 100).toFixed(1)} %`;
+const columns = computed(() => [
+  { name: 'Bare', load: props.load.bare },
+  {
+    name: props.load.ridden.mass > 0 && (garage.trip?.pillion ?? 0) > 0 ? 'Two up' : 'With rider',
+    load: props.load.ridden,
+  },
+  { name: props.trial ? 'Packed, if moved' : 'Packed', load: shown.value.packed },
+]);
+const side = (l: Load) =>
+  Math.abs(l.side) < 0.005 ? 'even' : `${Math.abs(l.side).toFixed(2)} ${l.side > 0 ? 'left' : 'right'}`;
+const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
+  { name: 'Weight', of: (l) => kg(l.mass), unit: () => unitOf(view.units, 'weight') },
+  {
+    name: 'Middle, high',
+    of: (l) => (l.centre ? mm(l.centre.z) : '–'),
+    unit: () => unitOf(view.units, 'length'),
+  },
+  {
+    name: 'Middle, behind axle',
+    of: (l) => (l.centre ? mm(l.centre.x) : '–'),
+    unit: () => unitOf(view.units, 'length'),
+  },
+  { name: 'Front axle', of: (l) => kg(l.front), unit: () => unitOf(view.units, 'weight') },
+  { name: 'Rear axle', of: (l) => kg(l.rear), unit: () => unitOf(view.units, 'weight') },
+  { name: 'On the front', of: share, unit: () => '' },
+  { name: 'To one side', of: side, unit: () => 'kg·m' },
+];
+const warned = computed(() => new Set(loadWarnings(props.bike, shown.value).map((w) => w.rule)));
+interface Limit {
+  name: string;
+  is: number;
+  most: number | null;
+  text: string;
+  rule: string;
+}
+const limits = computed<Limit[]>(() => {
+  const { bare, ridden, packed, rack, back } = shown.value;
+  const onBoard = packed.mass - bare.mass;
+  const lost = Math.max(0, (frontShare(ridden) - frontShare(packed)) * 100);
+  const w = unitOf(view.units, 'weight');
+  const grams = (name: string, rule: string, is: number, most: number | null): Limit => ({
+    name,
+    rule,
+    is,
+    most,
+    text: most === null ? `${kg(is)} ${w}, limit not known` : `${kg(is)} of ${kg(most)} ${w}`,
+  });
+  const tyre = (index: number | null) => (index === null ? null : tyreBears(index) * 1000);
+  return [
+    grams('Payload', 'payload', onBoard, props.bike.payload),
+    grams('Rear rack', 'rack', rack, props.bike.rackLimit),
+    grams('Front tyre', 'front tyre', packed.front, tyre(props.bike.loadIndexFront)),
+    grams('Rear tyre', 'rear tyre', packed.rear, tyre(props.bike.loadIndexRear)),
+    {
+      name: 'Front share lost',
+      rule: 'front share',
+      is: lost,
+      most: MOST_SHARE_LOST,
+      text: `${lost.toFixed(1)} of ${MOST_SHARE_LOST} points`,
+    },
+    {
+      name: 'To one side',
+      rule: 'side',
+      is: Math.abs(packed.side),
+      most: MOST_SIDE,
+      text: `${Math.abs(packed.side).toFixed(2)} of ${MOST_SIDE} kg·m`,
+    },
+    grams('On the rider', 'back', back, MOST_BACK),
+  ];
+});
+const setBike = (fields: Partial<Bike>) =>
+  garage.put(`change ${props.bike.name}`, 'bikes', { ...props.bike, ...fields });
+function setRider(mass: number) {
+  const { doc } = garage;
+  if (doc) garage.edit('change the rider’s weight', [], { ...doc.garage, rider: { mass } });
+}
+function setPillion(pillion: number) {
+  if (garage.trip) garage.put(`pillion on ${garage.trip.name}`, 'trips', { ...garage.trip, pillion });
+}
+function explainLoad(l: Load, name: string) {
+  explain.show({
+    title: `Load, ${name.toLowerCase()}`,
+    value: `${kg(l.mass)} ${unitOf(view.units, 'weight')}, ${share(l)} on the front`,
+    formula: 'middle = Σ m·r / Σ m; rear axle = Σ m·x / wheelbase; front = Σ m − rear; to one side = Σ m·y',
+    inputs: [
+      { name: 'wheelbase', value: `${mm(props.bike.wheelbase)} ${unitOf(view.units, 'length')}` },
+      {
+        name: 'bare bike on the front axle',
+        value:
+          props.bike.frontAxle === null
+            ? '48 % (planning value)'
+            : `${kg(props.bike.frontAxle)} ${unitOf(view.units, 'weight')}, weighed`,
+      },
+      {
+        name: 'height of its middle',
+        value:
+          props.bike.centreHeight === null
+            ? '64 % of the seat height (planning value)'
+            : `${mm(props.bike.centreHeight)} ${unitOf(view.units, 'length')}`,
+      },
+      { name: 'rider', value: '62 % of the wheelbase, 190 mm above the seat (planning values)' },
+      { name: 'pillion', value: '88 % of the wheelbase, 230 mm above the seat (planning values)' },
+    ],
+    source: 'statics; places as you measured them; the maker’s manual wins wherever it says otherwise',
+  });
+}
+</script>
+
+<template>
+  <div class="load">
+    <p v-if="trial" role="status" class="trial">If {{ trial.name }} goes there:</p>
+    <div class="wrap">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col"><span class="hidden-label">Figure</span></th>
+            <th v-for="c in columns" :key="c.name" scope="col">
+              <button class="link" @click="explainLoad(c.load, c.name)">{{ c.name }}</button>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in ROWS" :key="r.name">
+            <th scope="row">
+              {{ r.name }} <span class="soft">{{ r.unit() }}</span>
+            </th>
+            <td v-for="c in columns" :key="c.name" class="num">{{ r.of(c.load) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <ul class="limits" aria-label="Limits">
+        <li v-for="l in limits" :key="l.rule" :class="{ over: warned.has(l.rule as never) }">
+          <span>{{ l.name }}</span><span class="num">{{ l.text }}</span>
+          <span class="bar"
+            ><span :style="{ width: l.most ? `${Math.min(100, (l.is / l.most) * 100)}%` : '0%' }"
+          /></span>
+        </li>
+      </ul>
+    </div>
+    <div class="form">
+      <NumberField
+        label="Rider in gear"
+        quantity="weight"
+        :max="250000"
+        :digits="1"
+        :model-value="garage.doc!.garage.rider.mass"
+        @update:model-value="setRider"
+      />
+      <NumberField
+        v-if="garage.trip"
+        label="Pillion in gear"
+        quantity="weight"
+        :max="250000"
+        :digits="1"
+        :model-value="garage.trip.pillion"
+        @update:model-value="setPillion"
+      />
+      <NumberField
+        label="Bike ready to ride"
+        quantity="weight"
+        :max="500000"
+        :digits="1"
+        :model-value="bike.mass"
+        @update:model-value="setBike({ mass: $event })"
+      />
+      <OptionalNumber
+        label="Of it on the front"
+        quantity="weight"
+        :min="0"
+        :max="500000"
+        empty="48 %"
+        :model-value="bike.frontAxle"
+        @update:model-value="setBike({ frontAxle: $event })"
+      />
+      <OptionalNumber
+        label="Its middle, high"
+        quantity="length"
+        :min="200"
+        :max="1200"
+        empty="guess"
+        :model-value="bike.centreHeight"
+        @update:model-value="setBike({ centreHeight: $event })"
+      />
+      <NumberField
+        label="Payload allowed"
+        quantity="weight"
+        :max="500000"
+        :digits="1"
+        :model-value="bike.payload"
+        @update:model-value="setBike({ payload: $event })"
+      />
+      <OptionalNumber
+        label="Rear rack bears"
+        quantity="weight"
+        :min="0"
+        :max="500000"
+        empty="not known"
+        :model-value="bike.rackLimit"
+        @update:model-value="setBike({ rackLimit: $event })"
+      />
+      <OptionalNumber
+        label="Front load index"
+        :min="20"
+        :max="90"
+        whole
+        empty="on the tyre"
+        :model-value="bike.loadIndexFront"
+        @update:model-value="setBike({ loadIndexFront: $event })"
+      />
+      <OptionalNumber
+        label="Rear load index"
+        :min="20"
+        :max="90"
+        whole
+        empty="on the tyre"
+        :model-value="bike.loadIndexRear"
+        @update:model-value="setBike({ loadIndexRear: $event })"
+      />
+    </div>
+    <p class="soft">
+      The front is weighed with one scale under the front wheel, the bike upright and level. Places carry what lies in
+      them beside the kit too: write it down with the place.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.load {
+  border-top: 1px solid var(--line);
+  padding-top: 6px;
+}
+.trial {
+  font-weight: 600;
+}
+.wrap {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 32px;
+}
+table {
+  border-collapse: collapse;
+  flex: 1 1 380px;
+  font-size: 14px;
+}
+th {
+  font-weight: 500;
+  text-align: left;
+  padding: 3px 10px 3px 0;
+}
+thead th,
+td {
+  text-align: right;
+}
+td {
+  padding: 3px 0 3px 14px;
+  white-space: nowrap;
+}
+tbody tr {
+  border-top: 1px solid var(--hair);
+}
+td:last-child {
+  font-weight: 700;
+}
+.limits {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  flex: 1 1 240px;
+  font-size: 13.5px;
+}
+.limits li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 0 10px;
+  padding: 2px 0;
+}
+.bar {
+  grid-column: 1 / -1;
+  height: 6px;
+  background: var(--hair);
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+.over {
+  color: var(--gap);
+  font-weight: 600;
+}
+.over .bar span {
+  background: var(--gap);
+}
+.form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+  padding: 10px 0 4px;
+}
+</style>
