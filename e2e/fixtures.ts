@@ -66,6 +66,11 @@ export async function settled(page: Page) {
   // Two browsers with their workers share two cores: a page that is just opened may wait for its turn.
   await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no', { timeout: 40_000 });
 }
+/** Waits until the packing on Stow is proven. */
+export async function packed(page: Page) {
+  await expect(page.locator('.picture.stow')).toHaveAttribute('data-proven', 'true', { timeout: 40_000 });
+  await settled(page);
+}
 export const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
 
 /** A figure of the readout by its name, with the difference that the last change made. On a phone it is folded open first. */

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
-import { enter, entry, expect, figure, goTo, kitBy, kitMode, open, place, settled, test } from './fixtures';
+import { enter, entry, expect, figure, goTo, kitBy, kitMode, open, packed, place, settled, test } from './fixtures';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -27,6 +27,7 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
     [...cli.tools, ...cli.spares].map((t: { name: string }) => t.name).sort(),
   );
   await goTo(page, 'Stow');
+  await packed(page);
   for (const { item, place: where } of cli.places.slice(0, 12))
     await expect(place(page, where).locator('[data-item]', { hasText: item }).first()).toBeVisible();
   // And the file comes back byte for byte.

@@ -1,5 +1,12 @@
 import { readFileSync, statSync } from 'node:fs';
-import { answerFor, MOST_BYTES, readGarageFile, type Answer, type GarageDocument } from '@necessaire/core';
+import {
+  frontShare,
+  MOST_BYTES,
+  readGarageFile,
+  wholeAnswer,
+  type Answer,
+  type GarageDocument,
+} from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
 import { UsageError, type Io } from './io.js';
 
@@ -48,7 +55,7 @@ export async function kitCommand(file: string, options: Options, io: Io): Promis
   }
   const trip = named(doc.trips, options.trip, 'trip');
   const question = { bikeId: bike.id, tripId: trip?.id ?? null, today: today() };
-  const answer = answerFor(doc, question, await loadSolver());
+  const answer = wholeAnswer(doc, question, await loadSolver());
   const summary = summaryOf(doc, answer, bike.name, trip?.name ?? null);
   io.out(options.json ? `${JSON.stringify(summary, null, 2)}\n` : asText(summary));
   return 0;
@@ -93,7 +100,16 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
     places: answer.packing.stowed.map((s) => ({
       item: s.item.name,
       place: s.placeId ? (place.get(s.placeId) ?? null) : null,
+      slot: s.slot === null ? null : s.slot + 1,
+      on: s.on?.name ?? null,
     })),
+    packing: {
+      points: answer.packing.cost,
+      bound: answer.packing.bound,
+      proven: answer.packing.proven,
+      broken: answer.packing.faults.map((f) => ({ rule: f.rule, what: f.title, why: f.message || f.why })),
+    },
+    load: answer.packing.load,
   };
 }
 export type Summary = ReturnType<typeof summaryOf>;
@@ -133,7 +149,15 @@ function asText(s: Summary): string {
       : s.outOfReach.map((o) => `  ${o.name}: ${o.why.join('; ')}${o.cure ? `. Cure: ${o.cure.join(' and ')}` : ''}`)),
     '',
     'WHERE',
-    ...s.places.map((p) => `  ${p.item}: ${p.place ?? 'no place found'}`),
+    ...s.places.map(
+      (p) =>
+        `  ${p.item}: ${p.place ?? 'no place found'}${p.slot === null ? '' : `, slot ${p.slot}`}${p.on === null ? '' : `, on ${p.on}`}`,
+    ),
+    '',
+    'LOAD',
+    `  packed ${kg(s.load.packed.mass)}, middle ${(s.load.packed.centre?.z ?? 0).toFixed(0)} mm high, ${(frontShare(s.load.packed) * 100).toFixed(1)} % on the front, ${s.load.packed.side.toFixed(2)} kg·m to the left`,
+    `  packing ${s.packing.proven ? 'proven' : `within ${(s.packing.points - s.packing.bound).toFixed(2)} points of proven`}, ${s.packing.points.toFixed(2)} points`,
+    ...s.packing.broken.map((b) => `  ${b.what}: ${b.why}`),
     '',
   ];
   return `${lines.join('\n')}\n`;

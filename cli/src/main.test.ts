@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { answerFor, writeGarageFile } from '@necessaire/core';
+import { wholeAnswer, writeGarageFile } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import { summaryOf, type Summary } from './kit.js';
@@ -33,7 +33,7 @@ const broken = (name: string, text: string) => {
 describe('necessaire kit', () => {
   test('gives the answer of the core, as JSON', async () => {
     const doc = demoGarage();
-    const answer = answerFor(doc, { bikeId: doc.bikes[1]!.id, tripId: doc.trips[0]!.id }, await loadSolver());
+    const answer = wholeAnswer(doc, { bikeId: doc.bikes[1]!.id, tripId: doc.trips[0]!.id }, await loadSolver());
     const { code, out } = await run('kit', file, '--bike', 'carrack 1100', '--json');
     expect(code).toBe(0);
     expect(JSON.parse(out) as Summary).toEqual(

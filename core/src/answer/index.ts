@@ -1,4 +1,5 @@
 export * from './answer.js';
 export * from './stowInput.js';
+export * from './whole.js';
 export * from './switches.js';
 export * from './prevention.js';

@@ -12,7 +12,7 @@ import { costOf, keepsRules, SCALE, stowProblem, type Cut, type StowProblem } fr
 import { nothingHeld, sharedRules, standingRules, heldWith, type BrokenRule, type Held } from './rules.js';
 import { searchStow } from './search.js';
 import { stowFaults, type StowFault } from './trouble.js';
-import type { LoadCase, Weight } from '../load/index.js';
+import { bareBike, type LoadCase, type Weight } from '../load/index.js';
 
 export interface Stowed {
   item: StowItem;
@@ -73,8 +73,13 @@ export interface StowInput {
   /** Rider and pillion. */
   people: readonly Weight[];
 }
-/** What decides a packing, as a text: inputs with the same key have the same packing. */
-export const stowKey = (input: StowInput): string => JSON.stringify(input);
+/** What decides a packing, as a text: inputs with the same key have the same packing, whatever else they say of bike and people. */
+export function stowKey({ items, places, pins, bike, goals, rough }: StowInput): string {
+  const lies = places.map(({ name: _name, note: _note, bikeId: _bike, onRack: _rack, ...rest }) => rest);
+  const put = pins.map((p) => [p.item, p.placeId]);
+  const things = items.map(({ name: _name, ...rest }) => rest);
+  return JSON.stringify([things, lies, put, bike.wheelbase, bareBike(bike).at.x, goals, rough]);
+}
 
 export interface StowOptions {
   /** Exact solver; without it what the bound does not prove stays unproven. */
@@ -113,7 +118,7 @@ export function assign(input: StowInput, options: StowOptions = {}): Packing {
     p.places.flatMap((place, k): Cut[] => {
       const here = unitsIn(where, k);
       if (memory.lay(place, here) !== null) return [];
-      const set = memory.stubborn(place, here).map((u) => units.indexOf(u));
+      const set = memory.stubborn(place, here, false).map((u) => units.indexOf(u));
       // What the rider pinned together stays, as a broken rule; it is no reason against the others.
       return set.some((u) => p.fixed[u]! < 0) ? [{ place: k, units: set }] : [];
     });
@@ -191,7 +196,7 @@ function described(
       placeId: place.id,
       held: contents[k]!,
       poses: laid?.poses ?? null,
-      inTheWay: laid ? [] : known.memory.stubborn(place, mine).map((u) => u.host.key),
+      inTheWay: laid ? [] : known.memory.stubborn(place, mine, true).map((u) => u.host.key),
     };
   });
   const slots = slotNumbers(p, units, where);
@@ -325,4 +330,20 @@ function partsOf(p: StowProblem, units: readonly Unit[], input: StowInput, where
   parts.even = (p.sideCost * Math.abs(side)) / SCALE;
   parts.together = open.reduce((s, set, g) => s + (p.spread[g]! * Math.max(0, set.size - 1)) / SCALE, 0);
   return { parts, minutes };
+}
+
+/**
+ * Searches a packing on to its end: the optimum with its proof, or the best with its bound.
+ * @param packing what the quick search came to, to begin with
+ * @returns a hint with which `assign` gives that packing at once
+ */
+export function searchOn(
+  input: StowInput,
+  packing: Packing,
+  solve: Solve,
+  onProgress?: (share: number) => void,
+): PackingHint {
+  const hint: PackingHint = { key: '', bins: packing.bins, bound: packing.bound, proven: false };
+  const { bins, bound, proven } = assign(input, { solve, hint, ...(onProgress ? { onProgress } : {}) });
+  return { key: stowKey(input), bins, bound, proven };
 }

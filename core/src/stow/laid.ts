@@ -31,15 +31,34 @@ export class LaidMemory {
   }
 
   /**
-   * Of units that do not go into a place together, a set that does not either and from which none can be spared: the small ones are taken out
-   * first, as long as the rest still does not go in.
+   * Of units that do not go into a place together, fewer that do not either: the largest ones as far as the first that no longer goes in.
    */
-  stubborn(place: Place, units: readonly Unit[]): Unit[] {
-    let rest = units.filter((u) => !u.traits.has('soft'));
-    for (const u of [...rest].sort((a, b) => a.host.volume - b.host.volume)) {
+  private largest(place: Place, units: readonly Unit[]): Unit[] {
+    const rigid = units.filter((u) => !u.traits.has('soft')).sort((a, b) => b.host.volume - a.host.volume);
+    let [goes, fails] = [0, rigid.length];
+    while (fails - goes > 1) {
+      const half = (goes + fails) >> 1;
+      if (this.lay(place, rigid.slice(0, half), QUICK) === null) fails = half;
+      else goes = half;
+    }
+    // What a longer look does lay is no reason against it.
+    const few = rigid.slice(0, fails);
+    return fails < rigid.length && this.lay(place, few) !== null ? rigid : few;
+  }
+
+  /**
+   * Of units that do not go into a place together, a set that does not either.
+   * @param thorough from which none can be spared: the small ones are taken out first, as long as the rest still does not go in
+   */
+  stubborn(place: Place, units: readonly Unit[], thorough: boolean): Unit[] {
+    let rest = this.largest(place, units);
+    if (!thorough) return rest;
+    for (const u of [...rest].reverse()) {
       const without = rest.filter((x) => x !== u);
-      if (without.length > 0 && this.lay(place, without, 4) === null) rest = without;
+      if (without.length > 0 && this.lay(place, without, QUICK) === null) rest = without;
     }
     return rest;
   }
 }
+/** Orders that are tried where only the gist is wanted. */
+const QUICK = 3;

@@ -96,6 +96,8 @@ class State {
 /** Moves single units, then pairs, as long as something is gained. */
 function improve(s: State, free: readonly number[]): void {
   const { p } = s;
+  const least = p.cost.map((row) => Math.min(...row));
+  const widest = Math.max(0, ...p.y.map(Math.abs));
   for (let again = true; again;) {
     again = false;
     for (const u of free) {
@@ -108,12 +110,16 @@ function improve(s: State, free: readonly number[]): void {
       again ||= better;
     }
     if (again) continue;
+    /** More than places of one group and balance could ever give back. */
+    const slack = (u: number) => (p.group[u]! >= 0 ? p.spread[p.group[u]!]! : 0) + 2 * p.sideCost * p.mass[u]! * widest;
     // Two units change places, or the one makes room for the other and goes elsewhere.
     for (let i = 0; i < free.length; i++)
       for (let j = i + 1; j < free.length; j++) {
         const [u, v] = [free[i]!, free[j]!];
         const [a, b] = [s.where[u]!, s.where[v]!];
         if (a === b) continue;
+        const gain = p.cost[u]![a]! + p.cost[v]![b]! - p.cost[u]![b]! - least[v]!;
+        if (!(gain + slack(u) + slack(v) > 0)) continue;
         s.move(u, p.loose);
         s.move(v, p.loose);
         let now = s.adds(u, a);

@@ -90,6 +90,7 @@ export function faultsAt(
         .stubborn(
           place,
           here.map((x) => x.unit),
+          true,
         )
         .map((u) => u.host.name);
       add(

@@ -20,8 +20,8 @@ export function useStages() {
   const view = useView();
   return computed<Stage[]>(() => {
     const f = answers.figures;
-    const loose = answers.answer?.packing.stowed.filter((s) => !s.placeId).length ?? 0;
-    const broken = answers.answer?.packing.stowed.filter((s) => s.placeId && s.broken.length > 0).length ?? 0;
+    const faults = answers.answer?.packing.faults ?? [];
+    const loose = faults.filter((x) => x.rule === 'loose').length;
     const trip = garage.trip;
     const missing = answers.answer?.kit.missing.length ?? 0;
     const on = ladder(garage.fasteners);
@@ -56,8 +56,15 @@ export function useStages() {
       {
         path: '/stow',
         name: 'Stow',
-        live: loose + broken > 0 ? `${loose + broken} loose` : f && f.mass > 0 ? 'all in' : '–',
-        done: !!f && f.mass > 0 && loose + broken === 0,
+        live:
+          loose > 0
+            ? `${loose} loose`
+            : faults.length > 0
+              ? `${faults.length} ${faults.length === 1 ? 'rule' : 'rules'} broken`
+              : f && f.mass > 0
+                ? 'all in'
+                : '–',
+        done: !!f && f.mass > 0 && faults.length === 0,
       },
     ];
   });

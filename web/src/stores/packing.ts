@@ -37,11 +37,10 @@ export const usePacking = defineStore('packing', () => {
     tried = key;
     progress.value = 0;
     failed.value = null;
-    const { bins, bound } = answer.packing;
     try {
       const found = await wrap<StowWorker>(mine).pack(
         answer.stow,
-        { key, bins, bound, proven: false },
+        answer.packing,
         proxy((share: number) => {
           if (worker === mine) progress.value = share;
         }),

@@ -51,21 +51,23 @@ function layInTube(length: number, radius: number, order: readonly Rigid[]): Lai
 function bestIn(length: number, radius: number, { key, size, upright }: Rigid, done: readonly Laid[]): Laid | null {
   if (upright) return null;
   let best: { laid: Laid; score: Triple } | null = null;
-  const starts = [0, ...done.map((d) => d.max[0])];
+  const starts = [...new Set([0, ...done.map((d) => d.max[0])])].sort((a, b) => a - b);
   for (const order of SQUARE) {
     const turn: Turn = squareTurn(order);
     const [l, w, h] = reachOfTurn(turn, sidesOf(size));
     if (Math.hypot(w, h) > 2 * radius + TOUCH) continue;
     for (const x of starts) {
-      if (x + l > length + TOUCH || (best && x + l > best.score[0] + TOUCH)) continue;
+      // Farther in only ends farther out, and every later start is farther in.
+      if (x + l > length + TOUCH || (best && x + l > best.score[0] + TOUCH)) break;
       const beside = done.filter((d) => d.min[0] < x + l - TOUCH && d.max[0] > x + TOUCH);
       // Just as far left and right as the wall lets its height lie in the middle, in the middle, and against each neighbour.
       const reach = Math.sqrt(Math.max(0, radius ** 2 - (h / 2) ** 2));
-      const ys = [-w / 2, -reach, reach - w, ...beside.flatMap((d) => [d.max[1], d.min[1] - w])];
+      const ys = new Set([-w / 2, -reach, reach - w, ...beside.flatMap((d) => [d.max[1], d.min[1] - w])]);
       for (const y of ys) {
         const across = Math.max(Math.abs(y), Math.abs(y + w));
         if (across > radius) continue;
         const wall = Math.sqrt(radius ** 2 - across ** 2);
+        if (best && x + l >= best.score[0] - TOUCH && h - wall >= best.score[1]) continue;
         const over = beside.filter((d) => d.min[1] < y + w - TOUCH && d.max[1] > y + TOUCH);
         const z = Math.max(-wall, ...over.map((d) => d.max[2]));
         if (z + h > wall + TOUCH) continue;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { bears, figure, longestPiece, slotCount, unitOf, usableVolume, type Held, type Place } from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
 import { over, useDropTarget } from '../../ui/places/dragging';
 
 const props = defineProps<{ place: Place; held: Held; rough: boolean; picked: boolean; editing: boolean }>();
 const emit = defineEmits<{ pick: []; edit: []; drop: [key: string, to: string] }>();
 const view = useView();
+const explain = useExplain();
 const section = ref<HTMLElement>();
 useDropTarget(
   section,
@@ -31,6 +33,54 @@ const weight = computed(() => {
     share: props.held.mass / Math.max(1, limit),
   };
 });
+const unit = (q: 'volume' | 'weight' | 'length') => unitOf(view.units, q);
+function explainRoom() {
+  const { place, held } = props;
+  const { length, width, height } = place.inside;
+  explain.show(
+    place.kind === 'roll'
+      ? {
+          title: `Slots of ${place.name}`,
+          value: room.value.text,
+          formula: 'one piece a slot, its width at most the slot’s, its length at most the slot’s',
+          inputs: (place.slots ?? []).map((s, i) => ({
+            name: `${s.count} slots of ${figure(view.units, 'length', s.width)} × ${figure(view.units, 'length', s.length)} ${unit('length')}`,
+            value: `${held.slots[i] ?? 0} taken`,
+          })),
+          source: 'measures are yours',
+        }
+      : {
+          title: `Room in ${place.name}`,
+          value: room.value.text,
+          formula: `${place.kind === 'tube' ? 'π/4 × bore² × length' : 'length × width × height'} × fill − what clothes and food take; soft goods count at 0.8 of theirs. Rigid pieces are laid out besides, to see that they go in`,
+          inputs: [
+            {
+              name: 'inside',
+              value: `${figure(view.units, 'length', length)} × ${figure(view.units, 'length', width)} × ${figure(view.units, 'length', height)} ${unit('length')}`,
+            },
+            { name: 'fill', value: String(place.fill) },
+            { name: 'clothes and food', value: `${place.taken} L` },
+          ],
+          source: 'fill 0.65 for odd tools and 0.8 for soft goods: planning values; measures are yours',
+        },
+  );
+}
+function explainWeight() {
+  const { place } = props;
+  const kg = (grams: number) => `${figure(view.units, 'weight', grams)} ${unit('weight')}`;
+  explain.show({
+    title: `Weight in ${place.name}`,
+    value: weight.value.text,
+    formula: 'what its mount bears, on tracks the lesser figure, less what lies there beside the kit',
+    inputs: [
+      { name: 'mount bears', value: kg(place.limit) },
+      { name: 'on tracks', value: place.roughLimit === null ? 'the same' : kg(place.roughLimit) },
+      { name: 'clothes and food', value: kg(place.takenMass) },
+      { name: 'this trip rides tracks', value: props.rough ? 'yes' : 'no' },
+    ],
+    source: 'limits of the usual places are planning values: the maker of rack or bag knows better',
+  });
+}
 const facts = computed(() =>
   [
     props.place.tier,
@@ -60,18 +110,18 @@ const facts = computed(() =>
         <h2>{{ place.name }}</h2>
         <span class="soft facts">{{ facts }}</span>
       </button>
-      <span class="meter"
-        ><span class="num">{{ room.text }}</span
+      <button class="plain meter" :aria-label="`${place.name}, room: ${room.text}`" @click="explainRoom">
+        <span class="num">{{ room.text }}</span
         ><span class="bar"
-          ><span :class="{ full: room.share > 1 }" :style="{ width: `${Math.min(100, room.share * 100)}%` }" /></span
-      ></span>
-      <span class="meter"
-        ><span class="num">{{ weight.text }}</span
+          ><span :class="{ full: room.share > 1 }" :style="{ width: `${Math.min(100, room.share * 100)}%` }"
+        /></span>
+      </button>
+      <button class="plain meter" :aria-label="`${place.name}, weight: ${weight.text}`" @click="explainWeight">
+        <span class="num">{{ weight.text }}</span
         ><span class="bar"
-          ><span
-            :class="{ full: weight.share > 1 }"
-            :style="{ width: `${Math.min(100, weight.share * 100)}%` }" /></span
-      ></span>
+          ><span :class="{ full: weight.share > 1 }" :style="{ width: `${Math.min(100, weight.share * 100)}%` }"
+        /></span>
+      </button>
       <button class="link change" :aria-expanded="editing" :aria-label="`Change ${place.name}`" @click="emit('edit')">
         change
       </button>
@@ -114,6 +164,7 @@ h2 {
   text-underline-offset: 4px;
 }
 .meter {
+  cursor: pointer;
   text-align: right;
   font-size: 12.5px;
   white-space: nowrap;

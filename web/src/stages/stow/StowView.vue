@@ -221,7 +221,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
 
 <template>
   <div v-if="garage.bike" class="stage">
-    <section class="picture stow">
+    <section class="picture stow" :data-proven="packing?.proven ?? false">
       <div class="stage-head">
         <h1>A place for each piece</h1>
         <p v-if="packing" role="status">
@@ -275,17 +275,17 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         </component>
       </div>
       <p v-if="now?.packed.centre" class="figures">
-        <span
-          >packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</span
-        ><span
-          ><strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> on the front,
-          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</span
-        ><span
-          ><strong class="num">{{ Math.abs(now.packed.side).toFixed(2) }} kg·m</strong>
+        <button class="plain" @click="mode = 'load'">
+          packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</button
+        ><button class="plain" @click="mode = 'load'">
+          <strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> on the front,
+          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</button
+        ><button class="plain" @click="mode = 'load'">
+          <strong class="num">{{ Math.abs(now.packed.side).toFixed(2) }} kg·m</strong>
           {{
             Math.abs(now.packed.side) < 0.005 ? 'to either side' : now.packed.side > 0 ? 'to the left' : 'to the right'
-          }}</span
-        >
+          }}
+        </button>
       </p>
       <div class="modes" role="tablist" aria-label="What to look at">
         <button v-for="(name, key) in MODES" :key="key" role="tab" :aria-selected="mode === key" @click="mode = key">
@@ -402,6 +402,15 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   gap: 2px 22px;
   font-size: 14.5px;
 }
+.figures button {
+  cursor: pointer;
+  text-decoration: underline;
+  text-decoration-color: var(--line);
+  text-underline-offset: 4px;
+}
+.figures button:focus-visible {
+  outline: 2px solid var(--ink);
+}
 .says {
   margin-left: 10px;
   color: var(--measured);
@@ -454,6 +463,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
     padding-bottom: 6px;
   }
   .looks .tool-button,
+  .figures button,
   .modes button {
     min-height: 44px;
     display: inline-flex;

@@ -1,0 +1,245 @@
+import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { expect, faultless, open, packed, place, settled, test } from './fixtures';
+
+const tab = (page: Page, name: string | RegExp) => page.locator('.modes').getByRole('tab', { name }).click();
+const item = (page: Page, name: string) => page.locator('[data-item]', { hasText: name }).first();
+/** Puts a piece somewhere by its menu. */
+async function put(page: Page, name: string, to: string) {
+  await item(page, name)
+    .getByRole('button', { name: /^Move / })
+    .click();
+  await page.getByRole('menuitem', { name: to, exact: true }).click();
+  await settled(page);
+}
+
+test('a rule that the rider breaks is named with its reason, and one press mends it', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await expect(page.locator('.stage-head')).toContainText('have one.');
+  await put(page, 'Combination spanner 27', "Rider's bum bag");
+  const faults = page.getByRole('region', { name: 'Rules broken' });
+  const fault = faults.locator('[data-fault=body]');
+  await expect(fault).toContainText('hard or sharp');
+  await expect(fault).toContainText('It injures the rider in a fall.');
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('broken');
+  await fault.getByRole('button', { name: /^Move Combination spanner 27 to/ }).click();
+  await settled(page);
+  await expect(faults).toHaveCount(0);
+  // One undo brings the broken rule back, a second the packing as it was.
+  await page.keyboard.press('Control+z');
+  await expect(fault).toHaveCount(1);
+  await page.keyboard.press('Control+z');
+  await expect(faults).toHaveCount(0);
+});
+
+test('too heavy for its mount: the cheapest move out of it is one press away', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  for (const name of ['Combination spanner 27', 'Tyre lever, alloy']) await put(page, name, 'Front mudguard pack');
+  const mud = place(page, 'Front mudguard pack');
+  await mud.getByRole('button', { name: /^Change/ }).click();
+  await mud.getByLabel('On tracks it bears').fill('0.3');
+  await mud.getByLabel('On tracks it bears').press('Tab');
+  await settled(page);
+  const fault = page.locator('[data-fault=weight]');
+  await expect(fault).toContainText('where the mount bears 300 g');
+  await fault.locator('.acts .tool-button').first().click();
+  await settled(page);
+  await expect(fault).toHaveCount(0);
+});
+
+test('sliders change the packing, with its proof', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await packed(page);
+  await tab(page, 'Wishes');
+  await expect(page.locator('.proof')).toContainText('Proven');
+  const before = await page
+    .locator('[data-item]')
+    .evaluateAll((all) =>
+      all.map((e) => `${e.getAttribute('data-item')} ${e.closest('[data-place]')?.getAttribute('data-place')}`),
+    );
+  // All that counts is how soon it is at hand: what is used leaves the seat.
+  for (const name of ['Low and central', 'Everyday part stays', 'Left and right even'])
+    await page.getByRole('slider', { name }).fill('0');
+  await page.getByRole('slider', { name: 'Soon at hand' }).fill('4');
+  await settled(page);
+  await packed(page);
+  await expect(page.locator('.goal', { hasText: 'Low and central' })).toContainText('not at all');
+  const after = await page
+    .locator('[data-item]')
+    .evaluateAll((all) =>
+      all.map((e) => `${e.getAttribute('data-item')} ${e.closest('[data-place]')?.getAttribute('data-place')}`),
+    );
+  expect(after.sort()).not.toEqual(before.sort());
+  await page.getByRole('button', { name: 'How it is worked out' }).click();
+  await expect(page.getByRole('complementary', { name: /Points/ }).or(page.locator('.explain'))).toContainText(
+    'nothing costs less than',
+  );
+});
+
+test('load: what the bike makes of it, live while a place is chosen, and explained', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await packed(page);
+  await tab(page, 'Load');
+  const row = (name: string) => page.locator('.load tbody tr', { hasText: name }).locator('td');
+  await expect(row('Weight')).toHaveText(['138.0', '230.0', /^23\d\.\d$/]);
+  // 66 of 138 kg on the front; the rider of 92 kg at 62 % of 1485 mm puts 34.96 kg there: 100.96.
+  await expect(row('Front axle')).toHaveText(['66.0', '101.0', /^10\d\.\d$/]);
+  // (138 · 590 + 92 · 1115) / 230 = 800 mm.
+  await expect(row('Middle, high').nth(1)).toHaveText('800');
+  await item(page, 'Tyre lever, alloy')
+    .getByRole('button', { name: /^Move / })
+    .click();
+  await page.getByRole('menuitem', { name: 'Tail bag' }).focus();
+  await expect(page.locator('.stage-head')).toContainText('If Tyre lever, alloy, ring 27 in tail bag:');
+  await expect(page.locator('.stage-head')).toContainText('higher');
+  await expect(page.locator('.load')).toContainText('Packed, if moved');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.load')).not.toContainText('if moved');
+  await page.getByLabel('Payload allowed').fill('97');
+  await page.getByLabel('Payload allowed').press('Tab');
+  await settled(page);
+  await expect(page.locator('[data-fault=payload]')).toContainText('where the maker allows 97.0 kg');
+  await page.getByLabel('Rear load index').fill('20');
+  await page.getByLabel('Rear load index').press('Tab');
+  await settled(page);
+  await expect(page.locator('[data-fault="rear tyre"]')).toContainText('load index 20 bears 80.0 kg');
+});
+
+test('a place is moved on the drawing from the side and from behind, by mouse and by keys, and undone', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, '/stow');
+  await page.getByRole('button', { name: 'Move places' }).click();
+  const mark = page.locator('[data-place-mark][aria-label^="Tail bag"]');
+  const before = (await mark.locator('.box').boundingBox())!;
+  await page.mouse.move(before.x + 10, before.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(before.x - 50, before.y + 40, { steps: 5 });
+  await page.mouse.up();
+  await settled(page);
+  const after = (await mark.locator('.box').boundingBox())!;
+  expect(after.x).toBeLessThan(before.x - 40);
+  expect(after.y).toBeGreaterThan(before.y + 20);
+  await page.getByRole('button', { name: 'From behind' }).click();
+  const low = page.locator('[data-place-mark][aria-label^="Low frame"]');
+  const middle = (await low.locator('.box').boundingBox())!;
+  await low.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect.poll(async () => (await low.locator('.box').boundingBox())!.x).toBeLessThan(middle.x - 5);
+  const section = place(page, 'Low frame, tied');
+  await section.getByRole('button', { name: /^Change/ }).click();
+  // 140 mm to the right less a step of 50 to the left.
+  await expect(section.getByLabel('Left (+) or right')).toHaveValue('-90');
+  await page.keyboard.press('Control+z');
+  await expect(section.getByLabel('Left (+) or right')).toHaveValue('-140');
+});
+
+test('places come from the library, from another bike, or are measured; a roll has slots of several sizes', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, '/stow');
+  const add = () => page.getByRole('button', { name: 'Add a place' }).click();
+  await add();
+  await page.getByRole('menuitem', { name: 'Hollow steering stem' }).click();
+  await expect(place(page, 'Hollow steering stem')).toContainText('one zip');
+  await add();
+  await expect(page.getByRole('menuitem', { name: 'Hollow steering stem' })).toHaveCount(0);
+  await page.getByRole('menuitem', { name: 'All of Carrack 1100' }).click();
+  await expect(place(page, 'Left pannier')).toContainText('lockable');
+  const roll = place(page, 'Tool roll under the seat');
+  await roll.getByRole('button', { name: /^Change/ }).click();
+  await roll.getByRole('button', { name: 'More slots of another size' }).click();
+  await settled(page);
+  await expect(roll).toContainText('/21 slots');
+  await roll.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('list', { name: 'Slots of Tool roll under the seat' }).getByRole('listitem')).toHaveCount(
+    21,
+  );
+  await faultless(page, 'Stow with a longer roll');
+});
+
+test('the packing of a box is shown, and a full one says what to leave out', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await packed(page);
+  await page.locator('[data-place-mark][aria-label^="Tool tube"]').click();
+  const pictures = page.getByRole('img', { name: /^Tool tube on the frame from/ });
+  await expect(pictures).toHaveCount(2);
+  const names = page.locator('.box .names li');
+  const pieces = await place(page, 'Tool tube on the frame').locator('[data-item]:not(.guest)').count();
+  expect(await names.count()).toBeGreaterThan(5);
+  expect(await names.count()).toBeLessThanOrEqual(pieces);
+  await names.first().getByRole('button').click();
+  await expect(page.locator('.stow-row.found')).toHaveCount(1);
+  // Far too much for the mudguard pack, by hand.
+  const mud = place(page, 'Front mudguard pack');
+  await mud.getByRole('button', { name: /^Change/ }).click();
+  for (const [label, value] of [
+    ['Length', '120'],
+    ['Width', '60'],
+    ['Height', '30'],
+  ] as const) {
+    await mud.getByLabel(label).fill(value);
+    await mud.getByLabel(label).press('Tab');
+  }
+  await mud.getByRole('button', { name: 'Done' }).click();
+  for (const name of ['Socket ⅜ in, 17 deep', 'Socket ⅜ in, 14 deep', 'Socket ⅜ in, 13 deep', 'Socket ½ in, 24'])
+    await put(page, name, 'Front mudguard pack');
+  await expect(page.locator('[data-fault=size], [data-fault=packing], [data-fault=room]').first()).toBeVisible();
+});
+
+test('two packings are compared, and the kept one is packed again', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await packed(page);
+  await tab(page, 'Kept packings');
+  await page.getByLabel('Name', { exact: true }).fill('As the rules say');
+  await page.getByRole('button', { name: 'Keep this packing' }).click();
+  await expect(page.getByRole('region', { name: 'Difference' })).toContainText('Everything lies where it lay.');
+  await put(page, 'Combination pliers 160', 'Tail bag');
+  const difference = page.getByRole('region', { name: 'Difference' });
+  await expect(difference).toContainText('Combination pliers 160: ');
+  await expect(difference).toContainText('→ Tail bag');
+  await expect(difference.locator('.figures')).toContainText('less on the front axle');
+  await page.getByRole('button', { name: 'Pack as it was then' }).click();
+  await settled(page);
+  await expect(difference).toContainText('Everything lies where it lay.');
+  await expect(page.locator('[data-item]', { hasText: 'put here by you' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Let the rules choose for all' }).click();
+  await expect(page.locator('[data-item]', { hasText: 'put here by you' })).toHaveCount(0);
+  await page.reload();
+  await settled(page);
+  await tab(page, 'Kept packings');
+  await expect(page.getByLabel('Now against')).toContainText('As the rules say');
+});
+
+test('where is it: from any stage the place is lit on the bike', async ({ page, app }) => {
+  await open(page, app, '/trip');
+  await page.keyboard.press('Control+k');
+  await page.locator('#command').fill('first-aid');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('option').first()).toContainText('where: ');
+  await expect(dialog.locator('.place-mark.lit')).toHaveCount(1);
+  await faultless(page, 'the command box with a place');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.stow-row.found')).toContainText('First-aid kit');
+  await expect(page.locator('.picture.stow .place-mark.lit')).toHaveCount(1);
+});
+
+test('the roll prints at 1 : 1 over sheets with labels, and is saved as SVG', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  const [whole] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'SVG' }).click()]);
+  const svg = readFileSync((await whole.path())!, 'utf8');
+  const size = /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 ([\d.]+) ([\d.]+)"/.exec(svg)!;
+  expect([size[1], size[2]]).toEqual([size[3], size[4]]);
+  await page.getByRole('link', { name: 'Print at 1 : 1, with labels' }).click();
+  const sheets = page.locator('.roll-print img');
+  // 744 mm over sheets of 277 that share 10; 274 mm over sheets of 178 that share 10; and the labels.
+  await expect(sheets).toHaveCount(3 * 2 + 1);
+  await expect
+    .poll(() => sheets.evaluateAll((all) => all.every((e) => (e as HTMLImageElement).naturalWidth > 900)))
+    .toBe(true);
+  await faultless(page, 'the roll on paper');
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(7);
+});
