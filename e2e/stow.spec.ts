@@ -20,7 +20,7 @@ test('a rule that the rider breaks is named with its reason, and one press mends
   const faults = page.getByRole('region', { name: 'Rules broken' });
   const fault = faults.locator('[data-fault=body]');
   await expect(fault).toContainText('hard or sharp');
-  await expect(fault).toContainText('It injures the rider in a fall.');
+  await expect(fault).toContainText('It injures the rider in a fall');
   await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('broken');
   await fault.getByRole('button', { name: /^Move Combination spanner 27 to/ }).click();
   await settled(page);

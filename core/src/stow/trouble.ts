@@ -27,6 +27,9 @@ export interface StowFault {
   leaveOut: { key: string; name: string }[];
 }
 
+/** What can hurt someone comes before what only does not go in. */
+const GRAVE: readonly Rule[] = ['body', 'heat', 'wiring', 'sharp', 'upright', 'fragile', 'wet', 'size', 'slot', 'tie'];
+
 interface Seen {
   faults: Omit<StowFault, 'mending' | 'leaveOut'>[];
   load: LoadCase;
@@ -60,8 +63,19 @@ export function faultsAt(
     );
     // Only what the rider put here can break anything; where nothing of it is, there is nothing to look for.
     if (!here.some(({ u }) => p.fixed[u]! >= 0)) return;
-    for (const { unit } of here)
-      for (const r of standingRules(place, unit)) add(r.rule, unit.host.key, place.id, unit.host.name, r.message);
+    for (const { unit } of here) {
+      const rules = standingRules(place, unit).sort((a, b) => GRAVE.indexOf(a.rule) - GRAVE.indexOf(b.rule));
+      if (!rules[0]) continue;
+      faults.push({
+        id: `standing ${unit.host.key} ${place.id}`,
+        rule: rules[0].rule,
+        key: unit.host.key,
+        placeId: place.id,
+        title: unit.host.name,
+        message: rules.map((r) => r.message).join('; '),
+        why: [...new Set(rules.map((r) => WHY_RULE[r.rule]))].join('; '),
+      });
+    }
     const all = here.reduce(
       (held, { unit, u }) => heldWith(place, held, unit, p.bins[where[u]!]!.slot ?? undefined),
       nothingHeld(place),
@@ -125,6 +139,9 @@ const TITLE: Record<LoadRule, string> = {
   back: 'Much on the rider’s body',
 };
 
+/** Changes that are looked at for one fault, the cheapest first. */
+const MOST_TRIED = 150;
+
 /** How far a limit is broken, so that a move counts that brings a load nearer to its limit although not under it. */
 const overOf = (input: StowInput, load: LoadCase) =>
   new Map(loadWarnings(input.bike, load).map((w) => [w.rule, w.over]));
@@ -154,47 +171,56 @@ export function stowFaults(
     return { to, at: { ...p, fixed } };
   };
   const known = new Set(faults.map((f) => f.id));
-  const mends = (id: string, moves: readonly (readonly [number, number])[]): number | null => {
+  type Move = readonly [unit: number, bin: number];
+  const mends = (id: string, moves: readonly Move[]): boolean => {
     const { to, at } = after(moves);
     const seen = faultsAt(at, units, input, to, memory);
-    if (seen.faults.some((f) => f.id === id || !known.has(f.id))) return null;
+    if (seen.faults.some((f) => f.id === id || !known.has(f.id))) return false;
     const now = overOf(input, seen.load);
-    for (const [rule, by] of now) if (by > (over.get(rule) ?? 0) + 1e-9) return null;
-    return costOf(p, to) - before;
+    return [...now].every(([rule, by]) => by <= (over.get(rule) ?? 0) + 1e-9);
   };
   const bins = p.bins.map((_, i) => i);
+  /** Units whose going elsewhere may mend a fault. What is on board in all is not less for lying elsewhere. */
   const candidates = (fault: (typeof faults)[number]) =>
-    units.flatMap((unit, u) => {
-      if (where[u] === p.loose) return [];
-      if (fault.key !== null) return unit.host.key === fault.key ? [u] : [];
-      return fault.placeId === null || p.places[p.bins[where[u]!]!.place]!.id === fault.placeId ? [u] : [];
-    });
-  const cheapest = (fault: (typeof faults)[number]): Mending | null => {
-    let best: { moves: [number, number][]; cost: number } | null = null;
-    const consider = (moves: [number, number][], hope: number) => {
-      if (best && hope >= best.cost) return;
-      const cost = mends(fault.id, moves);
-      if (cost !== null && (!best || cost < best.cost)) best = { moves, cost };
-    };
-    const mine = candidates(fault);
-    for (const u of mine)
-      for (const bin of bins)
-        if (bin !== where[u] && Number.isFinite(p.cost[u]![bin]!)) consider([[u, bin]], -Infinity);
-    if (!best)
-      for (const u of mine)
-        units.forEach((_, v) => {
-          const [a, b] = [where[u]!, where[v]!];
-          if (v === u || b === p.loose || p.bins[a]!.place === p.bins[b]!.place) return;
-          if (Number.isFinite(p.cost[u]![b]!) && Number.isFinite(p.cost[v]![a]!))
-            consider(
-              [
-                [u, b],
-                [v, a],
-              ],
-              -Infinity,
-            );
+    fault.rule === 'payload'
+      ? []
+      : units.flatMap((unit, u) => {
+          if (where[u] === p.loose) return [];
+          if (fault.key !== null) return unit.host.key === fault.key ? [u] : [];
+          return fault.placeId === null || p.places[p.bins[where[u]!]!.place]!.id === fault.placeId ? [u] : [];
         });
-    const found = best as { moves: [number, number][]; cost: number } | null;
+  /** The first that mends, the cheapest tried first. */
+  const firstOf = (fault: (typeof faults)[number], all: Move[][]) => {
+    const ranked = all
+      .map((moves) => ({ moves, cost: costOf(p, after(moves).to) - before }))
+      .sort((a, b) => a.cost - b.cost)
+      .slice(0, MOST_TRIED);
+    return ranked.find(({ moves }) => mends(fault.id, moves)) ?? null;
+  };
+  const cheapest = (fault: (typeof faults)[number]): Mending | null => {
+    const mine = candidates(fault);
+    const single = mine.flatMap((u) =>
+      bins.filter((bin) => bin !== where[u] && Number.isFinite(p.cost[u]![bin]!)).map((bin): Move[] => [[u, bin]]),
+    );
+    let found = firstOf(fault, single);
+    if (!found && fault.placeId !== null)
+      found = firstOf(
+        fault,
+        mine.flatMap((u) =>
+          units.flatMap((_, v): Move[][] => {
+            const [a, b] = [where[u]!, where[v]!];
+            if (v === u || b === p.loose || p.bins[a]!.place === p.bins[b]!.place) return [];
+            return Number.isFinite(p.cost[u]![b]!) && Number.isFinite(p.cost[v]![a]!)
+              ? [
+                  [
+                    [u, b],
+                    [v, a],
+                  ],
+                ]
+              : [];
+          }),
+        ),
+      );
     return (
       found && {
         moves: found.moves.map(([u, bin]) => {

@@ -68,7 +68,9 @@ const print = () => window.print();
           </h2>
           <ul>
             <li v-for="s in g.items" :key="s.item.key">
-              <span class="tick" aria-hidden="true" /><span class="what">{{ s.item.name }}</span
+              <span class="tick" aria-hidden="true" /><span class="what"
+                >{{ s.item.name }}<template v-if="s.slot !== null && !s.on"> · slot {{ s.slot + 1 }}</template
+                ><template v-if="s.on"> · {{ s.on.how === 'wound' ? 'round' : 'in' }} {{ s.on.name }}</template></span
               ><span class="num">{{ massText(view.units, s.item.mass) }}</span>
             </li>
           </ul>

@@ -1,8 +1,9 @@
-import { proxy, wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { stowKey } from '@necessaire/core';
 import type { StowWorker } from '../workers/stow.worker';
+import { held } from '../ui/places/dragging';
 import { useAnswer } from './answer';
 
 /** Edits in quick succession wait this long for the last, ms. */
@@ -19,37 +20,61 @@ export const usePacking = defineStore('packing', () => {
   const progress = ref<number | null>(null);
   const failed = ref<string | null>(null);
   let worker: Worker | null = null;
+  // One for each worker: when a second is let go of, the worker hears no more.
+  let remote: Remote<StowWorker> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let wanted = false;
   let tried = '';
 
+  const letGo = () =>
+    held.value === null
+      ? Promise.resolve()
+      : new Promise<void>((resolve) => {
+          const ended = watch(held, (now) => {
+            if (now !== null) return;
+            ended();
+            resolve();
+          });
+        });
+  /** Ends what is searched; a worker that is at rest is kept, since the solver takes its while to load. */
   function stop() {
     clearTimeout(timer);
-    worker?.terminate();
-    worker = null;
+    if (progress.value !== null) {
+      worker?.terminate();
+      worker = null;
+      // It may be asked for again.
+      tried = '';
+    }
     progress.value = null;
   }
   async function run(key: string) {
     const { answer } = answers;
     if (!answer || answer.packing.proven || !wanted) return;
-    const mine = new Worker(new URL('../workers/stow.worker.ts', import.meta.url), { type: 'module' });
-    worker = mine;
+    if (!worker) {
+      worker = new Worker(new URL('../workers/stow.worker.ts', import.meta.url), { type: 'module' });
+      remote = wrap<StowWorker>(worker);
+    }
+    const mine = worker;
     tried = key;
     progress.value = 0;
     failed.value = null;
     try {
-      const found = await wrap<StowWorker>(mine).pack(
+      const found = await remote!.pack(
         answer.stow,
         answer.packing,
         proxy((share: number) => {
           if (worker === mine) progress.value = share;
         }),
       );
-      if (worker === mine) answers.takePacking(found);
+      if (worker !== mine || tried !== key) return;
+      progress.value = null;
+      // Nothing moves under a hand that is about to put something down.
+      await letGo();
+      if (tried === key) answers.takePacking(found);
     } catch (error) {
-      if (worker === mine) failed.value = error instanceof Error ? error.message : String(error);
-    } finally {
-      if (worker === mine) stop();
+      if (worker !== mine) return;
+      failed.value = error instanceof Error ? error.message : String(error);
+      stop();
     }
   }
   /** Starts unless it is proven, or this very packing was searched already. */
@@ -65,11 +90,13 @@ export const usePacking = defineStore('packing', () => {
   /** Searched on while somebody looks. */
   function want(on: boolean) {
     wanted = on;
-    if (on) consider();
-    else {
-      if (worker) tried = '';
-      stop();
+    if (on) {
+      consider();
+      return;
     }
+    stop();
+    worker?.terminate();
+    worker = null;
   }
   return { packing, progress, failed, want };
 });

@@ -60,11 +60,16 @@ const BY_KIND: Readonly<Record<string, Draw>> = {
     round(0, 0, w, l * 0.62, 1.5) +
     round(w * 0.08, l * 0.62, w * 0.84, l * 0.38, 1.5) +
     rect(w * 0.34, l - w * 0.32, w * 0.32, w * 0.2),
-  ratchet: (w, l) =>
-    disc(w / 2, w / 2, w / 2) +
-    rect(w / 2 - w * 0.15, w / 2 - w * 0.15, w * 0.3, w * 0.3) +
-    round(w * 0.28, w * 0.98, w * 0.44, l * 0.42, 3) +
-    round(w * 0.18, w * 0.98 + l * 0.42, w * 0.64, Math.max(2, l - w * 0.98 - l * 0.42), 6),
+  ratchet: (w, l) => {
+    const head = Math.min(w, l * 0.45);
+    const rest = l - head * 0.98;
+    return (
+      disc(w / 2, head / 2, head / 2) +
+      rect(w / 2 - head * 0.15, head / 2 - head * 0.15, head * 0.3, head * 0.3) +
+      round(w * 0.28, head * 0.98, w * 0.44, rest * 0.5, 3) +
+      round(w * 0.18, head * 0.98 + rest * 0.5, w * 0.64, rest * 0.5, 6)
+    );
+  },
   'plain bar': (w, l) => round(w * 0.3, w * 0.9, w * 0.4, Math.max(2, l - w * 0.9), 3) + round(0, 0, w, w * 0.9, 2),
   extension: (w, l) =>
     rect(w * 0.25, 0, w * 0.5, w * 0.5) +
@@ -139,8 +144,14 @@ const BY_KIND: Readonly<Record<string, Draw>> = {
     round(0, 0, w, l, 2) + disc(w / 2, l - w * 0.35, w * 0.14) + rect(w * 0.2, 0.8, w * 0.6, 1.2),
   'hook spanner': (w, l) =>
     `M${n(w * 0.1)} ${n(w * 0.55)}A${n(w * 0.42)} ${n(w * 0.42)} 0 1 1 ${n(w * 0.62)} ${n(w * 0.92)}L${n(w * 0.6)} ${n(l)}H${n(w * 0.4)}L${n(w * 0.42)} ${n(w * 0.74)}A${n(w * 0.26)} ${n(w * 0.26)} 0 1 0 ${n(w * 0.25)} ${n(w * 0.5)}z`,
-  'spoke key': (w, l) =>
-    disc(w / 2, Math.min(w, l) / 2, Math.min(w, l) / 2) + rect(w / 2 - 2.5, 0, 5, Math.min(w, l) * 0.45),
+  'spoke key': (w, l) => {
+    const head = Math.min(w, l * 0.6);
+    return (
+      disc(w / 2, head / 2, head / 2) +
+      rect(w / 2 - head * 0.08, 0, head * 0.16, head * 0.45) +
+      round(w * 0.3, head * 0.96, w * 0.4, l - head * 0.96, 2)
+    );
+  },
   'valve tool': (w, l) => rect(w * 0.3, 0, w * 0.4, l * 0.3) + round(0, l * 0.3, w, l * 0.7, 1),
   pipe: (w, l) => rect(0, 0, w, l) + rect(w * 0.12, 0.8, w * 0.76, 1.4),
   'clutch lever': (w, l) =>

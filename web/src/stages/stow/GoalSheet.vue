@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is wanted of a packing, as sliders; what each costs in the present one; and how sure it is that nothing is better. */
+import { computed } from 'vue';
 import { GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -20,6 +21,17 @@ function set(goal: Goal, event: Event) {
     goals: { ...doc.garage.goals, [goal]: to },
   });
 }
+const pouches = computed(() =>
+  props.packing.groups
+    .filter((g) => g.keys.length > 1)
+    .map((g) => ({
+      name: g.name.charAt(0).toUpperCase() + g.name.slice(1),
+      items: g.keys.map((k) => props.packing.stowed.find((s) => s.item.key === k)?.item.name ?? '').join(', '),
+      places:
+        g.placeIds.map((id) => (garage.places.find((p) => p.id === id)?.name ?? '').toLowerCase()).join(' and ') ||
+        'no place',
+    })),
+);
 function explainPoints() {
   const { parts } = props.packing;
   explain.show({
@@ -52,7 +64,7 @@ function explainPoints() {
         >At most <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> of
         <span class="num">{{ packing.cost.toFixed(1) }}</span> points from the best.</template
       >
-      <button class="link" @click="explainPoints">How it is worked out</button>
+      <button class="link how" @click="explainPoints">How it is worked out</button>
       <span v-if="search.failed" class="gap"> {{ search.failed }}</span>
     </p>
     <div v-for="g in GOALS" :key="g" class="goal">
@@ -73,6 +85,14 @@ function explainPoints() {
       <span class="word">{{ WORDS[value(g)] }}</span>
       <span class="num soft">{{ (packing.parts[g] ?? 0).toFixed(1) }}</span>
     </div>
+    <section v-if="pouches.length > 0" class="pouches" aria-label="Pouches">
+      <h2>What lies together, for one kind of mend</h2>
+      <ul>
+        <li v-for="g in pouches" :key="g.name">
+          <strong>{{ g.name }}</strong>: {{ g.items }} in {{ g.places }}
+        </li>
+      </ul>
+    </section>
   </div>
 </template>
 
@@ -84,6 +104,18 @@ function explainPoints() {
 .proof {
   font-size: 14.5px;
   padding-bottom: 6px;
+}
+.how {
+  margin-left: 8px;
+}
+.pouches {
+  padding-top: 10px;
+  font-size: 14px;
+}
+.pouches ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
 }
 .goal {
   display: grid;

@@ -111,14 +111,12 @@ const facts = computed(() =>
         <span class="soft facts">{{ facts }}</span>
       </button>
       <button class="plain meter" :aria-label="`${place.name}, room: ${room.text}`" @click="explainRoom">
-        <span class="num">{{ room.text }}</span
-        ><span class="bar"
+        <span class="num">{{ room.text }}</span><span class="bar"
           ><span :class="{ full: room.share > 1 }" :style="{ width: `${Math.min(100, room.share * 100)}%` }"
         /></span>
       </button>
       <button class="plain meter" :aria-label="`${place.name}, weight: ${weight.text}`" @click="explainWeight">
-        <span class="num">{{ weight.text }}</span
-        ><span class="bar"
+        <span class="num">{{ weight.text }}</span><span class="bar"
           ><span :class="{ full: weight.share > 1 }" :style="{ width: `${Math.min(100, weight.share * 100)}%` }"
         /></span>
       </button>

@@ -53,7 +53,7 @@ const boxes = computed(() => {
 });
 
 /** A small picture names only what is asked for. */
-const named = (m: Mark) => props.s > 0.22 || m.picked || m.lit;
+const named = (m: Mark) => props.s > 0.19 || m.picked || m.lit;
 
 let cleanups: (() => void)[] = [];
 function listen() {

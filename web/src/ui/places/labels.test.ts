@@ -1,0 +1,38 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { apart } from './labels';
+
+describe('labels of places', () => {
+  test('one alone stays over its mark; of two on one spot the second goes up by a line', () => {
+    expect(apart([{ x: 200, y: 100, width: 80 }], 600)).toEqual([{ x: 200, y: 100, shifted: false }]);
+    const two = apart(
+      [
+        { x: 200, y: 100, width: 80 },
+        { x: 210, y: 98, width: 80 },
+      ],
+      600,
+    );
+    expect(two[0]).toEqual({ x: 200, y: 100, shifted: false });
+    expect(two[1]).toMatchObject({ y: 84, shifted: true });
+  });
+  test('none lies on another while there is room above, and none leaves the picture sideways', () => {
+    const label = fc.record({
+      x: fc.integer({ min: 0, max: 600 }),
+      y: fc.integer({ min: 280, max: 420 }),
+      width: fc.integer({ min: 20, max: 140 }),
+    });
+    fc.assert(
+      fc.property(fc.array(label, { maxLength: 12 }), (labels) => {
+        const put = apart(labels, 600);
+        put.forEach((a, i) => {
+          expect(a.x - labels[i]!.width / 2).toBeGreaterThanOrEqual(0);
+          expect(a.x + labels[i]!.width / 2).toBeLessThanOrEqual(600);
+          put.slice(i + 1).forEach((b, j) => {
+            const wide = (labels[i]!.width + labels[i + 1 + j]!.width) / 2;
+            expect(Math.abs(a.x - b.x) >= wide || Math.abs(a.y - b.y) >= 15.9).toBe(true);
+          });
+        });
+      }),
+    );
+  });
+});
