@@ -9,7 +9,7 @@ import { LaidMemory } from './laid.js';
 import type { Pose } from './pack/index.js';
 import type { Pin, Place } from './place.js';
 import { costOf, keepsRules, SCALE, stowProblem, type Cut, type StowProblem } from './problem.js';
-import { nothingHeld, sharedRules, standingRules, heldWith, type BrokenRule, type Held } from './rules.js';
+import { goesIn, nothingHeld, sharedRules, standingRules, heldWith, type BrokenRule, type Held } from './rules.js';
 import { searchStow } from './search.js';
 import { stowFaults, type StowFault } from './trouble.js';
 import { bareBike, type LoadCase, type Weight } from '../load/index.js';
@@ -191,12 +191,14 @@ function described(
   });
   const places = p.places.map((place, k): PlaceContents => {
     const mine = here[k]!.map((u) => units[u]!);
-    const laid = known.memory.lay(place, mine);
+    // What does not even go in alone is no reason to show nothing of the rest.
+    const within = mine.filter((unit) => goesIn(place, unit));
+    const laid = known.memory.lay(place, within);
     return {
       placeId: place.id,
       held: contents[k]!,
       poses: laid?.poses ?? null,
-      inTheWay: laid ? [] : known.memory.stubborn(place, mine, true).map((u) => u.host.key),
+      inTheWay: laid ? [] : known.memory.stubborn(place, within, true).map((u) => u.host.key),
     };
   });
   const slots = slotNumbers(p, units, where);

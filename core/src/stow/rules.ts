@@ -137,6 +137,9 @@ export function standingRules(place: Place, unit: Unit): BrokenRule[] {
   return out;
 }
 
+/** Whether a unit goes in by itself: what does not has no place among the others. */
+export const goesIn = (place: Place, unit: Unit): boolean => sizeRule(place, unit) === null;
+
 /** Rules that a unit breaks because of what the place already holds. */
 export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean): BrokenRule[] {
   const out: BrokenRule[] = [];

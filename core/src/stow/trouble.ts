@@ -3,7 +3,7 @@ import { loadCase } from './carried.js';
 import type { StowInput } from './assign.js';
 import type { LaidMemory } from './laid.js';
 import { costOf, SCALE, type StowProblem } from './problem.js';
-import { heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Rule } from './rules.js';
+import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Rule } from './rules.js';
 import type { Unit } from './item.js';
 
 /** One change that mends a broken rule: pieces and the places they go to. */
@@ -94,19 +94,9 @@ export function faultsAt(
     }
     if ((place.slots ?? []).some((s, i) => all.slots[i]! > s.count))
       add('slot', null, place.id, place.name, 'more pieces than slots of their size');
-    if (
-      memory.lay(
-        place,
-        here.map((x) => x.unit),
-      ) === null
-    ) {
-      const names = memory
-        .stubborn(
-          place,
-          here.map((x) => x.unit),
-          true,
-        )
-        .map((u) => u.host.name);
+    const within = here.map((x) => x.unit).filter((unit) => goesIn(place, unit));
+    if (memory.lay(place, within) === null) {
+      const names = memory.stubborn(place, within, true).map((u) => u.host.name);
       add(
         'packing',
         null,

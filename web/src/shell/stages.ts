@@ -60,7 +60,7 @@ export function useStages() {
           loose > 0
             ? `${loose} loose`
             : faults.length > 0
-              ? `${faults.length} ${faults.length === 1 ? 'rule' : 'rules'} broken`
+              ? `${faults.length} broken`
               : f && f.mass > 0
                 ? 'all in'
                 : '–',

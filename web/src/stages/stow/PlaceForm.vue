@@ -105,7 +105,7 @@ function remove() {
       @update:model-value="set({ roughLimit: $event })"
     />
     <OptionalNumber
-      label="Minutes to open"
+      label="To open it"
       unit="min"
       :min="0"
       :max="120"

@@ -411,7 +411,11 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
 .figures button:focus-visible {
   outline: 2px solid var(--ink);
 }
-.says {
+.stage-head strong.gap {
+  color: var(--gap);
+  font-weight: 600;
+}
+.stage-head .says {
   margin-left: 10px;
   color: var(--measured);
 }
