@@ -78,7 +78,6 @@ test('sliders change the packing, with its proof', async ({ page, app }) => {
 
 test('load: what the bike makes of it, live while a place is chosen, and explained', async ({ page, app }) => {
   await open(page, app, '/stow');
-  await packed(page);
   await tab(page, 'Load');
   const row = (name: string) => page.locator('.load tbody tr', { hasText: name }).locator('td');
   await expect(row('Weight')).toHaveText(['138.0', '230.0', /^23\d\.\d$/]);
@@ -162,7 +161,6 @@ test('places come from the library, from another bike, or are measured; a roll h
 
 test('the packing of a box is shown, and a full one says what to leave out', async ({ page, app }) => {
   await open(page, app, '/stow');
-  await packed(page);
   await page.locator('[data-place-mark][aria-label^="Tool tube"]').click();
   const pictures = page.getByRole('img', { name: /^Tool tube on the frame from/ });
   await expect(pictures).toHaveCount(2);

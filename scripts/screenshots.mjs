@@ -16,6 +16,8 @@ const row = (name) => (page) => page.locator('[data-fastener], .head-row', { has
 const curve = (page) => page.locator('.level-dot').nth(3).waitFor({ timeout: 90_000 });
 
 /** name, address, size, theme, what is pressed first */
+/** The packing as it is in the end. */
+const proven = (page) => page.locator('.picture.stow[data-proven="true"]').waitFor({ timeout: 60_000 });
 const SHOTS = [
   ['walk', '/walk', LAPTOP, 'light'],
   [
@@ -96,7 +98,29 @@ const SHOTS = [
       await page.locator('.way').first().waitFor();
     },
   ],
-  ['stow', '/stow', LAPTOP, 'light'],
+  ['stow', '/stow', LAPTOP, 'light', proven],
+  [
+    'stow-inside',
+    '/stow',
+    LAPTOP,
+    'dark',
+    async (page) => {
+      await proven(page);
+      await page.locator('[data-place-mark][aria-label^="Tool tube"]').click();
+      await page.locator('.looks figure').first().scrollIntoViewIfNeeded();
+    },
+  ],
+  [
+    'stow-load',
+    '/stow',
+    LAPTOP,
+    'light',
+    async (page) => {
+      await proven(page);
+      await page.getByRole('button', { name: 'From behind' }).click();
+      await page.getByRole('tab', { name: 'Load' }).click();
+    },
+  ],
   ['print', '/print', { width: 860, height: 1120 }, 'light'],
   ['walk-phone', '/walk', PHONE, 'light'],
   ['kit-phone', '/kit', PHONE, 'dark', curve],

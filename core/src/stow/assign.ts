@@ -92,9 +92,9 @@ export interface StowOptions {
 /** How often a packing that does not lie in its places is searched again. */
 const MOST_CUTS = 40;
 /** Rounds of the search from each beginning, and of the prices behind the bound. */
-const ROUNDS = 6;
+const ROUNDS = 3;
 const ROUNDS_OF_PRICES = 30;
-const TURNS = 4;
+const TURNS = 2;
 
 /** The whole problem with the cuts found so far, for tests that look at the search from outside. */
 export function stowCase(input: StowInput): { problem: StowProblem; units: Unit[] } {

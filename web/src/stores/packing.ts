@@ -7,7 +7,7 @@ import { held } from '../ui/places/dragging';
 import { useAnswer } from './answer';
 
 /** Edits in quick succession wait this long for the last, ms. */
-const SETTLE = 350;
+const SETTLE = 1000;
 
 /**
  * The answer's packing, searched on to its proof in a worker of its own while somebody looks at it. An edit that changes what is packed ends
