@@ -89,6 +89,8 @@ export interface StowOptions {
   onProgress?: (share: number) => void;
 }
 
+const allOpen = (p: StowProblem) => p.units.map(() => p.bins.map(() => true));
+
 /** How often a packing that does not lie in its places is searched again. */
 const MOST_CUTS = 40;
 /** Rounds of the search from each beginning, and of the prices behind the bound. */
@@ -136,18 +138,23 @@ export function assign(input: StowInput, options: StowOptions = {}): Packing {
   const given = hint ? units.map((u) => hint.bins[u.host.key] ?? p.loose) : null;
   if (given && hint!.key === stowKey(input) && keepsRules(p, given) && cutsOf(given).length === 0)
     return described(p, units, input, given, { bound: hint!.bound * SCALE, proven: hint!.proven, memory });
-  let best = laidOut(searchStow(p, cuts, { rounds: 0 }));
+  // The prices are driven up in turns with searches from what they wish for: each makes the other better. Whether things lie beside each other is
+  // asked of the best alone, since that takes longest.
+  let best = searchStow(p, cuts, { rounds: 0 });
   const better = (from: readonly number[]) => {
-    const found = laidOut(searchStow(p, cuts, { rounds: ROUNDS, from }));
+    const found = searchStow(p, cuts, { rounds: ROUNDS, from });
     if (found.cost < best.cost - 1e-6) best = found;
   };
-  // The prices are driven up in turns with searches from what they wish for: each makes the other better.
+  if (given) better(given);
   let priced = boundStow(p, best.cost, ROUNDS_OF_PRICES);
   for (let turn = 0; turn < TURNS && best.cost - priced.bound >= 1; turn++) {
     better(priced.wished);
     priced = boundStow(p, best.cost, ROUNDS_OF_PRICES, priced);
   }
-  if (given) better(given);
+  const free = best.cost;
+  best = laidOut(best);
+  // Bins were closed against a cost that nothing may lie at: they are looked at again for the one that does.
+  if (best.cost > free + 1e-6) priced = boundStow(p, best.cost, ROUNDS_OF_PRICES, { ...priced, open: allOpen(p) });
   let proven = best.cost - priced.bound < 1;
   let bound = priced.bound;
   if (!proven && options.solve) {
@@ -157,6 +164,7 @@ export function assign(input: StowInput, options: StowOptions = {}): Packing {
       if (!solved) {
         // Nothing better than what is known is left open: it is the best.
         proven = true;
+        bound = best.cost;
         break;
       }
       bound = Math.max(bound, Math.min(solved.bound, best.cost));

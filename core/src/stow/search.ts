@@ -93,8 +93,8 @@ class State {
   }
 }
 
-/** Moves single units, then pairs, as long as something is gained. */
-function improve(s: State, free: readonly number[]): void {
+/** Moves single units, then pairs if asked, as long as something is gained. */
+function improve(s: State, free: readonly number[], pairs: boolean): void {
   const { p } = s;
   const least = p.cost.map((row) => Math.min(...row));
   const widest = Math.max(0, ...p.y.map(Math.abs));
@@ -109,7 +109,7 @@ function improve(s: State, free: readonly number[]): void {
       s.move(u, better ? best.bin : from);
       again ||= better;
     }
-    if (again) continue;
+    if (again || !pairs) continue;
     /** More than places of one group and balance could ever give back. */
     const slack = (u: number) => (p.group[u]! >= 0 ? p.spread[p.group[u]!]! : 0) + 2 * p.sideCost * p.mass[u]! * widest;
     // Two units change places, or the one makes room for the other and goes elsewhere.
@@ -165,21 +165,24 @@ export function searchStow(
     if (given !== undefined && given < p.loose && s.takes(u, given)) s.move(u, given);
   }
   for (const u of order) if (s.where[u] === p.loose) s.move(u, s.best(u).bin);
-  improve(s, free);
+  improve(s, free, false);
   let best = { where: [...s.where], cost: costOf(p, s.where) };
   let seed = 987654321;
   const random = (n: number) => (seed = (seed * 1103515245 + 12345) % 2147483648) % n;
+  const back = () =>
+    best.where.forEach((bin, u) => {
+      if (s.where[u] !== bin) s.move(u, bin);
+    });
   for (let round = 0; round < options.rounds && free.length > 1; round++) {
     const out = new Set(Array.from({ length: 2 + random(Math.min(6, free.length)) }, () => free[random(free.length)]!));
     for (const u of out) s.move(u, p.loose);
     for (const u of [...out].sort(() => random(3) - 1)) s.move(u, s.best(u).bin);
-    improve(s, free);
+    improve(s, free, false);
     const cost = costOf(p, s.where);
     if (cost < best.cost - 1e-6) best = { where: [...s.where], cost };
-    else
-      best.where.forEach((bin, u) => {
-        if (s.where[u] !== bin) s.move(u, bin);
-      });
+    else back();
   }
-  return best;
+  improve(s, free, true);
+  const cost = costOf(p, s.where);
+  return cost < best.cost - 1e-6 ? { where: [...s.where], cost } : best;
 }
