@@ -75,7 +75,8 @@ export function levels(problem: KitProblem, limits: readonly number[], solves = 
     const fresh = stockedAt(set.slots, [Math.max(0, Math.floor(room - set.mass + 1e-9))])[0]!;
     // A better way for a mend that is stocked already stands beside the old one's units.
     const stocked: StockedMend[] = [...(before?.stocked ?? []), ...fresh];
-    const stock: number = (before?.stock ?? 0) + stockMass(now, fresh);
+    // Weighed all together: a second mend of one way needs its own units beside those of the first.
+    const stock: number = stockMass(problem, stocked);
     const free = before ? frontier(problem, { most: limit, from: limit, solves }) : curve;
     out.push({
       limit,

@@ -213,6 +213,10 @@ describe('the frontier', () => {
         const best = bruteForce(problem);
         all.forEach((l, i) => {
           expect(l.mass).toBeLessThanOrEqual(l.limit + 1e-9);
+          // Weighed again from the units themselves: pieces, and per trouble and kind what all its mends use.
+          const pieces = l.counts.reduce((sum, n, p) => sum + n * problem.pieces[p]!.mass, 0);
+          const stocks = [...units(l)].reduce((sum, [kind, n]) => sum + n * supplyKind(kind).mass, 0);
+          expect(l.mass).toBeCloseTo(pieces + stocks, 6);
           expect(l.value).toBeLessThanOrEqual(best[l.limit]! + 1e-9);
           expect(Math.abs(l.free - best[l.limit]!)).toBeLessThanOrEqual(TOLERANCE);
           expect(savedWith(problem, l).value).toBeGreaterThanOrEqual(l.value - 1e-9);
