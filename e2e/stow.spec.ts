@@ -15,7 +15,7 @@ async function put(page: Page, name: string, to: string) {
 
 test('a rule that the rider breaks is named with its reason, and one press mends it', async ({ page, app }) => {
   await open(page, app, '/stow');
-  await expect(page.locator('.stage-head')).toContainText('have one.');
+  await expect(page.locator('.stage-head')).toContainText('have one');
   await put(page, 'Combination spanner 27', "Rider's bum bag");
   const faults = page.getByRole('region', { name: 'Rules broken' });
   const fault = faults.locator('[data-fault=body]');

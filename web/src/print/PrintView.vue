@@ -21,7 +21,10 @@ const groups = computed(() => {
   return order
     .map((o) => ({
       ...o,
-      items: stowed.filter((s) => s.placeId === o.id).sort((x, y) => (x.item.name < y.item.name ? -1 : 1)),
+      // A roll is gone through slot by slot, everything else by name.
+      items: stowed
+        .filter((s) => s.placeId === o.id)
+        .sort((x, y) => (x.slot ?? 99) - (y.slot ?? 99) || (x.item.name < y.item.name ? -1 : 1)),
     }))
     .filter((g) => g.items.length > 0);
 });

@@ -160,6 +160,7 @@ h2 {
   text-decoration: underline;
   text-decoration-thickness: 3px;
   text-underline-offset: 4px;
+  padding-bottom: 4px;
 }
 .meter {
   cursor: pointer;

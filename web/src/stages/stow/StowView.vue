@@ -226,7 +226,14 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         <h1>A place for each piece</h1>
         <p v-if="packing" role="status">
           <template v-if="faults.length === 0"
-            ><strong>All {{ packing.stowed.length }} have one.</strong></template
+            ><strong>All {{ packing.stowed.length }} have one</strong>;
+            {{
+              packing.proven
+                ? 'proven: nothing suits your wishes better.'
+                : search.progress !== null
+                  ? 'searching for a better one …'
+                  : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`
+            }}</template
           >
           <template v-else
             ><strong v-if="loose.length > 0" class="gap"
