@@ -23,8 +23,10 @@ export interface Stowed {
   /** What it is wound round, or lies inside; null for what lies by itself. */
   on: { key: string; name: string; how: 'wound' | 'nested' } | null;
   everyday: boolean;
-  /** Rules that a pinned item breaks where it is, or why a loose one fits nowhere: one reason a place. */
-  broken: { placeId: string; rules: BrokenRule[] }[];
+  /** Whether it breaks a rule, or has no place. */
+  faulty: boolean;
+  /** Why a loose item goes into none of the places, the least hindered first. */
+  barred: { placeId: string; rules: BrokenRule[] }[];
 }
 export interface PlaceContents {
   placeId: string;
@@ -209,16 +211,14 @@ function described(
       inTheWay: laid ? [] : known.memory.stubborn(place, within, true).map((u) => u.host.key),
     };
   });
+  const { faults, load } = stowFaults(p, units, input, where, known.memory);
   const slots = slotNumbers(p, units, where);
   const pinned = new Set(input.pins.filter((x) => p.places.some((k) => k.id === x.placeId)).map((x) => x.item));
   const order = new Map(input.items.map((item, i) => [item.key, i]));
   const stowed = units.flatMap((unit, u) => {
     const bin = where[u]!;
     const k = bin === p.loose ? -1 : p.bins[bin]!.place;
-    const broken =
-      k >= 0
-        ? brokenAt(p, units, here, contents, places, u, k, input.rough)
-        : looseBecause(p, unit, contents, input.rough);
+    const barred = k >= 0 ? [] : looseBecause(p, unit, contents, input.rough);
     return itemsOf(unit).map((item): Stowed => ({
       item,
       placeId: k >= 0 ? p.places[k]!.id : null,
@@ -229,11 +229,11 @@ function described(
           ? null
           : { key: unit.host.key, name: unit.host.name, how: unit.wound.includes(item) ? 'wound' : 'nested' },
       everyday: p.everyday[u]!,
-      broken: item === unit.host ? broken : [],
+      faulty: faults.some((f) => f.key === item.key),
+      barred: item === unit.host ? barred : [],
     }));
   });
   stowed.sort((a, b) => order.get(a.item.key)! - order.get(b.item.key)!);
-  const { faults, load } = stowFaults(p, units, input, where, known.memory);
   const { parts, minutes } = partsOf(p, units, input, where);
   return {
     stowed,
@@ -257,44 +257,8 @@ function described(
   };
 }
 
-/** Rules that a unit breaks where it is: only what the rider fixed can break any. */
-function brokenAt(
-  p: StowProblem,
-  units: readonly Unit[],
-  here: readonly number[][],
-  contents: readonly Held[],
-  places: readonly PlaceContents[],
-  u: number,
-  k: number,
-  rough: boolean,
-): Stowed['broken'] {
-  if (p.fixed[u]! < 0) return [];
-  const place = p.places[k]!;
-  const unit = units[u]!;
-  const others = here[k]!.filter((x) => x !== u);
-  const held = others.reduce(
-    (sum, x) => heldWith(place, sum, units[x]!, p.bins[p.fixed[x]! >= 0 ? p.fixed[x]! : -1]?.slot ?? undefined),
-    nothingHeld(place),
-  );
-  // A roll's slots are counted as they were given out, not as a new search would.
-  held.slots = contents[k]!.slots;
-  const shared = sharedRules(place, unit, held, rough).filter((r) => r.rule !== 'slot');
-  const rules = [...standingRules(place, unit), ...shared];
-  const bin = p.fixed[u]!;
-  const inBin = here[k]!.filter((x) => p.fixed[x] === bin);
-  if (
-    p.bins[bin]!.slot !== null &&
-    contents[k]!.slots[p.bins[bin]!.slot!]! > p.bins[bin]!.count &&
-    inBin.indexOf(u) >= p.bins[bin]!.count
-  )
-    rules.push({ rule: 'slot', message: 'all slots of its size are taken' });
-  if (places[k]!.inTheWay.includes(unit.host.key))
-    rules.push({ rule: 'packing', message: 'no way was found to lay it beside the others' });
-  return rules.length > 0 ? [{ placeId: place.id, rules }] : [];
-}
-
 /** Why a loose unit goes into none of the places, the least hindered first. */
-function looseBecause(p: StowProblem, unit: Unit, contents: readonly Held[], rough: boolean): Stowed['broken'] {
+function looseBecause(p: StowProblem, unit: Unit, contents: readonly Held[], rough: boolean): Stowed['barred'] {
   return p.places
     .map((place, k) => {
       const rules = [...standingRules(place, unit)];

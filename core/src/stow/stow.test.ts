@@ -277,8 +277,8 @@ describe('the assignment', () => {
         }
         for (const s of packing.stowed)
           if (s.placeId === null && s.on === null) {
-            expect(s.broken).toHaveLength(usual.length);
-            expect(s.broken.every((b) => b.rules.length > 0)).toBe(true);
+            expect(s.barred).toHaveLength(usual.length);
+            expect(s.barred.every((b) => b.rules.length > 0)).toBe(true);
           }
         expect(packing.bound).toBeLessThanOrEqual(packing.cost + 1e-9);
       }),
@@ -430,7 +430,7 @@ describe('the assignment', () => {
     const packing = assign(input(list, [box]));
     const loose = packing.faults.find((f) => f.rule === 'loose')!;
     expect(loose.key).toBe('piece 2');
-    expect(packing.stowed[1]!.broken[0]!.rules[0]!.rule).toBe('packing');
+    expect(packing.stowed[1]!.barred[0]!.rules[0]!.rule).toBe('packing');
     expect(loose.leaveOut.map((l) => l.key)).toEqual(['piece 1']);
     expect(assign(input([list[1]!], [box])).stowed[0]!.placeId).toBe(box.id);
     // Pinned together they stay, and the picture has none.
@@ -480,7 +480,7 @@ describe('the assignment', () => {
   });
   test('no places at all: everything is loose without a reason to name', () => {
     const packing = assign(input([item(1)], []));
-    expect(packing.stowed[0]).toMatchObject({ placeId: null, broken: [] });
+    expect(packing.stowed[0]).toMatchObject({ placeId: null, faulty: true, barred: [] });
     expect(packing.load.packed.mass).toBe(packing.load.ridden.mass);
   });
 });

@@ -1,37 +1,13 @@
 import type { Knex } from 'knex';
 import { garageTo3, rowTo3 } from '@necessaire/core';
+import { createRowTable, rewriteRows } from '../rows.js';
 
 /**
  * Garages, bikes and trips of version 2 get the fields of version 3: more of the rider's practice, who rides along and which way, what a
  * bike uses up and is known for; and rides that were ridden. */
 export async function up(knex: Knex): Promise<void> {
-  const garages: { id: string; body: Record<string, unknown> }[] = await knex('garages').select('id', 'body');
-  for (const { id, body } of garages)
-    await knex('garages')
-      .where({ id })
-      .update({ body: JSON.stringify(garageTo3(body)) });
-  for (const table of ['trips', 'bikes'] as const) {
-    const rows: { garage_id: string; id: string; body: Record<string, unknown> }[] = await knex(table).select(
-      'garage_id',
-      'id',
-      'body',
-    );
-    for (const { garage_id, id, body } of rows)
-      await knex(table)
-        .where({ garage_id, id })
-        .update({ body: JSON.stringify(rowTo3(table, body)) });
-  }
-  await knex.raw(`
-    create table rides (
-      garage_id uuid not null references garages (id) on delete cascade,
-      id uuid not null,
-      seq bigint generated always as identity,
-      revision integer not null default 1 check (revision > 0),
-      body jsonb not null check (jsonb_typeof(body) = 'object' and (body->>'id')::uuid = id),
-      deleted_at timestamptz,
-      primary key (garage_id, id)
-    )`);
-  await knex.raw('create index rides_in_order on rides (garage_id, seq) where deleted_at is null');
+  await rewriteRows(knex, ['trips', 'bikes'], rowTo3, garageTo3);
+  await createRowTable(knex, 'rides');
 }
 
 /** Version 2 ignores nothing, so the new fields must go again. */

@@ -1,40 +1,15 @@
 import type { Knex } from 'knex';
 import { garageTo4, rowTo4 } from '@necessaire/core';
+import { createRowTable, rewriteRows } from '../rows.js';
 
 /**
  * Garages, bikes, pieces, supplies and trips of version 3 get the fields of version 4: what spares must match and how they keep, what is asked
  * of the kit, more of the rider's practice; and the rider's own mends and kept kits.
  */
 export async function up(knex: Knex): Promise<void> {
-  const garages: { id: string; body: Record<string, unknown> }[] = await knex('garages').select('id', 'body');
-  for (const { id, body } of garages)
-    await knex('garages')
-      .where({ id })
-      .update({ body: JSON.stringify(garageTo4(body)) });
-  for (const table of ['bikes', 'pieces', 'supplies', 'trips'] as const) {
-    const rows: { garage_id: string; id: string; body: Record<string, unknown> }[] = await knex(table).select(
-      'garage_id',
-      'id',
-      'body',
-    );
-    for (const { garage_id, id, body } of rows)
-      await knex(table)
-        .where({ garage_id, id })
-        .update({ body: JSON.stringify(rowTo4(table, body)) });
-  }
-  for (const table of ['mends', 'kits']) {
-    await knex.raw(`
-      create table ${table} (
-        garage_id uuid not null references garages (id) on delete cascade,
-        id uuid not null,
-        seq bigint generated always as identity,
-        revision integer not null default 1 check (revision > 0),
-        body jsonb not null check (jsonb_typeof(body) = 'object' and (body->>'id')::uuid = id),
-        deleted_at timestamptz,
-        primary key (garage_id, id)
-      )`);
-    await knex.raw(`create index ${table}_in_order on ${table} (garage_id, seq) where deleted_at is null`);
-  }
+  await rewriteRows(knex, ['bikes', 'pieces', 'supplies', 'trips'], rowTo4, garageTo4);
+  await createRowTable(knex, 'mends');
+  await createRowTable(knex, 'kits');
 }
 
 /** Version 3 ignores nothing, so the new fields must go again, and what only they could say. */

@@ -19,7 +19,7 @@ const price = (points: number) =>
     : points > 0
       ? `${points.toFixed(1)} points dearer`
       : `${(-points).toFixed(1)} points better`;
-const because = (s: Stowed | undefined) => s?.broken ?? [];
+const because = (s: Stowed | undefined) => s?.barred ?? [];
 </script>
 
 <template>

@@ -44,7 +44,7 @@ function look(to: string | null) {
     :class="{
       held: held === stowed.item.key,
       found: view.itemKey === stowed.item.key,
-      broken: stowed.broken.length > 0,
+      broken: stowed.faulty,
       guest: stowed.on,
     }"
     :data-item="stowed.item.key"

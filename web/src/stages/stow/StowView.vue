@@ -9,6 +9,7 @@ import {
   unitOf,
   usableVolume,
   type At,
+  type Packing,
   type Place,
   type StowFault,
   type Stowed,
@@ -45,9 +46,21 @@ const movable = ref(false);
 const placeId = ref<string | null>(null);
 const editing = ref<string | null>(null);
 search.want(true);
-onBeforeUnmount(() => search.want(false));
+onBeforeUnmount(() => {
+  search.want(false);
+  held.value = null;
+  over.value = null;
+});
 
-const packing = computed(() => answers.answer?.packing ?? null);
+/** While something is held the packing stays as it is: a row that moved away under the hand could not be put down any more. */
+const packing = shallowRef<Packing | null>(null);
+watch(
+  [() => answers.answer?.packing ?? null, held] as const,
+  ([now, holding]) => {
+    if (holding === null) packing.value = now;
+  },
+  { immediate: true, flush: 'sync' },
+);
 /** Where a place is while it is dragged. */
 const shifted = shallowRef<{ id: string; at: At } | null>(null);
 const places = computed<Place[]>(() =>
