@@ -238,27 +238,26 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       <div class="stage-head">
         <h1>A place for each piece</h1>
         <p v-if="packing" role="status">
-          <template v-if="faults.length === 0"
-            ><strong>All {{ packing.stowed.length }} have one</strong>;
-            {{
-              packing.proven
-                ? 'proven: nothing suits your wishes better.'
-                : search.progress !== null
-                  ? 'searching for a better one …'
-                  : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`
-            }}</template
-          >
-          <template v-else
-            ><strong v-if="loose.length > 0" class="gap"
+          <strong v-if="trial" class="says">If {{ trial.name }}: {{ says }}.</strong>
+          <template v-else>
+            <template v-if="faults.length === 0"
+              ><strong>All {{ packing.stowed.length }} have one</strong>,
+              {{
+                packing.proven
+                  ? 'proven best for your wishes.'
+                  : search.progress !== null
+                    ? 'searching for a better one …'
+                    : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`
+              }}</template
+            >
+            <strong v-if="loose.length > 0" class="gap"
               >{{ loose.length }} {{ loose.length === 1 ? 'fits' : 'fit' }} nowhere.</strong
             >
             <strong v-if="broken > 0" class="gap"
               >{{ broken }} {{ broken === 1 ? 'rule is' : 'rules are' }} broken.</strong
-            ></template
-          >
-          <template v-if="says"
-            ><strong class="says">{{ trial ? `If ${trial.name}:` : 'Load now:' }} {{ says }}.</strong></template
-          >
+            >
+            <strong v-if="says" class="says">Load now: {{ says }}.</strong>
+          </template>
         </p>
       </div>
       <div class="on-bike">
@@ -431,6 +430,20 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
 .figures button:focus-visible {
   outline: 2px solid var(--ink);
 }
+/* One line, whatever it says: what grew here would push the drawing away under a hand that drops something on it. */
+.stow .stage-head {
+  flex-wrap: nowrap;
+}
+.stow .stage-head h1 {
+  flex: none;
+}
+.stow .stage-head p {
+  flex: 1;
+  min-width: 0;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 .stage-head strong.gap {
   color: var(--gap);
   font-weight: 600;
@@ -474,6 +487,14 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   text-decoration: none;
 }
 @media (max-width: 760px) {
+  .stow .stage-head {
+    flex-wrap: wrap;
+  }
+  .stow .stage-head p {
+    flex: 1 1 100%;
+    white-space: normal;
+    height: 44px;
+  }
   .bike-picture {
     flex: none;
     height: 250px;
