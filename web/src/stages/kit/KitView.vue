@@ -363,25 +363,6 @@ function adds(i: number): string {
   gap: 2px 4px;
   margin: -4px 0 8px -8px;
 }
-.modes button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
-  font-family: var(--v-font-heading);
-  font-size: 15.5px;
-  font-weight: 500;
-  padding: 4px 10px;
-  color: var(--soft);
-  border: 1px solid transparent;
-}
-.modes [aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  border-color: var(--ink);
-}
-.modes button:focus-visible {
-  outline: 2px solid var(--ink);
-}
 .stale {
   opacity: 0.5;
 }

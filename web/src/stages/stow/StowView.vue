@@ -457,25 +457,6 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   flex-wrap: wrap;
   gap: 4px;
 }
-.modes button {
-  all: unset;
-  box-sizing: border-box;
-  cursor: pointer;
-  font-family: var(--v-font-heading);
-  font-size: 15.5px;
-  font-weight: 500;
-  padding: 4px 10px;
-  color: var(--soft);
-  border: 1px solid transparent;
-}
-.modes [aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  border-color: var(--ink);
-}
-.modes button:focus-visible {
-  outline: 2px solid var(--ink);
-}
 .acts {
   padding: 14px 16px;
   display: flex;
@@ -508,11 +489,16 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
     padding-bottom: 6px;
   }
   .looks .tool-button,
-  .figures button,
   .modes button {
     min-height: 44px;
     display: inline-flex;
     align-items: center;
+  }
+  /* Not a flex box, which would swallow the spaces between words and figures. */
+  .figures button {
+    display: inline-block;
+    padding: 11px 0;
+    min-height: 44px;
   }
 }
 </style>
