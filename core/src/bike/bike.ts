@@ -3,9 +3,35 @@ import { FIT_SLOTS } from '../supplies/fitSheet.js';
 import { grams, id, km, mm, name, note } from '../garage/fields.js';
 
 export const DRIVES = ['chain', 'belt', 'shaft'] as const;
-export const ENGINES = ['single', 'v-twin', 'parallel twin', 'flat twin'] as const;
+export const ENGINES = [
+  'single',
+  'v-twin',
+  'parallel twin',
+  'flat twin',
+  'triple',
+  'in-line four',
+  'v-four',
+  'flat four',
+  'flat six',
+] as const;
+const CYLINDERS: Readonly<Record<(typeof ENGINES)[number], number>> = {
+  single: 1,
+  'v-twin': 2,
+  'parallel twin': 2,
+  'flat twin': 2,
+  triple: 3,
+  'in-line four': 4,
+  'v-four': 4,
+  'flat four': 4,
+  'flat six': 6,
+};
+/** How many cylinders an engine has. */
+export const cylindersOf = (engine: (typeof ENGINES)[number]): number => CYLINDERS[engine];
+/** How an engine's cylinders stand, as far as its outline goes. */
+export const layoutOf = (engine: (typeof ENGINES)[number]): 'single' | 'v' | 'in line' | 'flat' =>
+  engine === 'single' ? 'single' : engine.startsWith('v-') ? 'v' : engine.startsWith('flat') ? 'flat' : 'in line';
 export const TYRES = ['tubed', 'tubeless'] as const;
-export const STARTERS = ['electric', 'electric and kick', 'kick'] as const;
+export const STARTERS = ['electric', 'electric and kick', 'kick', 'pull cord'] as const;
 export const BRAKES = ['disc', 'two discs', 'drum'] as const;
 /** What riders fit to a bike, or a maker delivers with it: each brings fasteners of its own. */
 export const FITTINGS = [
@@ -37,17 +63,54 @@ const LETTERS: Readonly<Record<string, number>> = {
   MU: 140,
   MV: 150,
 };
-const METRIC = /^(\d{2,3})\/(\d{2,3})-(\d{2})$/;
-const INCH = /^(\d(?:\.\d{1,2})?)-(\d{2})$/;
-const ALPHABETIC = /^(M[HJLMNPRTUV])(\d{2,3})-(\d{2})$/;
+/** Between width and rim: a dash, or the letters of build and speed such as `ZR`, `R`, `B`; behind the rim what else the side says, as `M/C 73W`. */
+const BUILD = String.raw` ?(?:-|[A-Z]{1,3}-?) ?`;
+const REST = String.raw`(?: ?M/C)?(?: ?\(?\d{2,3}[A-Z]\)?)?(?: ?(?:TL|TT|M/C))*`;
+const METRIC = new RegExp(String.raw`^(\d{2,3})/(\d{2,3})${BUILD}(\d{1,2}(?:\.\d)?)${REST}$`, 'i');
+const INCH = new RegExp(String.raw`^(\d{1,2}(?:\.\d{1,2})?)${BUILD}(\d{1,2}(?:\.\d)?)${REST}$`, 'i');
+const ALPHABETIC = new RegExp(String.raw`^(M[HJLMNPRTUV])(\d{2,3})${BUILD}(\d{2})${REST}$`, 'i');
+/** Outside diameter × width – rim, all in inches: small wheels of trailers and scooters. */
+const OUTSIDE = new RegExp(
+  String.raw`^(\d{1,2}(?:\.\d{1,2})?) ?[x×] ?(\d{1,2}(?:\.\d{1,2})?)${BUILD}(\d{1,2})${REST}$`,
+  'i',
+);
 
-/** A tyre mark that the drawing and the air arithmetic can read: `90/90-21`, `3.00-21`, `MT90-16`. */
+/** Inches; `null` where a mark cannot be read or its numbers make no tyre. */
+function readMark(mark: string): { width: number; height: number; rim: number } | null {
+  const text = mark.trim();
+  const sane = (width: number, height: number, rim: number) =>
+    width >= 35 && width <= 360 && height >= 15 && height <= 250 && rim >= 4 && rim <= 24
+      ? { width, height, rim }
+      : null;
+  const outside = OUTSIDE.exec(text);
+  if (outside) {
+    const rim = Number(outside[3]);
+    return sane(Number(outside[2]) * 25.4, 12.7 * (Number(outside[1]) - rim), rim);
+  }
+  const metric = METRIC.exec(text);
+  if (metric) {
+    const width = Number(metric[1]);
+    return sane(width, (width * Number(metric[2])) / 100, Number(metric[3]));
+  }
+  const letters = ALPHABETIC.exec(text);
+  if (letters) {
+    const width = LETTERS[letters[1]!.toUpperCase()]!;
+    return sane(width, (width * Number(letters[2])) / 100, Number(letters[3]));
+  }
+  const inch = INCH.exec(text);
+  if (!inch) return null;
+  // An inch mark of three is a wide tyre's 80/100, of four and a half a 120/90 (reference section 6, planning values).
+  const inches = Number(inch[1]);
+  const width = Math.round((inches * 26.2) / 5) * 5;
+  return sane(width, (width * (inches < 4 ? 100 : 90)) / 100, Number(inch[2]));
+}
+
+/** A tyre mark as it stands on the side: `90/90-21`, `160/60ZR17 M/C 69W`, `3.00-21`, `MT90-16`, `19x7-8`. */
 export const tyreMark = z
   .string()
-  .refine(
-    (m) => METRIC.test(m) || INCH.test(m) || ALPHABETIC.test(m),
-    'write a tyre as width/aspect-rim, like 90/90-21; 3.00-21 and MT90-16 are read too',
-  );
+  .trim()
+  .max(40)
+  .refine((m) => readMark(m) !== null, 'write a tyre as on its side: 90/90-21, 160/60ZR17, 3.00-21, MT90-16 or 19x7-8');
 
 /** Work that falls due by distance, by time or by hours in dust, whichever comes first. */
 export const serviceSchema = z.strictObject({
@@ -137,14 +200,9 @@ export function tyreMeasures(mark: string): {
   radius: number;
   rim: number;
 } {
-  const [metric, inch, letters] = [METRIC.exec(mark), INCH.exec(mark), ALPHABETIC.exec(mark)];
-  if (!metric && !inch && !letters) throw new RangeError(`tyre mark "${mark}" is not width/aspect-rim`);
-  // An inch mark of three is a wide tyre's 80/100, of four and a half a 120/90 (reference section 6, planning values).
-  const inches = inch ? Number(inch[1]) : 0;
-  const width = metric ? Number(metric[1]) : letters ? LETTERS[letters[1]!]! : Math.round((inches * 26.2) / 5) * 5;
-  const aspect = metric ? Number(metric[2]) : letters ? Number(letters[2]) : inches < 4 ? 100 : 90;
-  const height = (width * aspect) / 100;
-  const rim = Number(metric ? metric[3] : letters ? letters[3] : inch![2]);
+  const read = readMark(mark);
+  if (!read) throw new RangeError(`tyre mark "${mark}" cannot be read: write it as on its side, like 90/90-21`);
+  const { width, height, rim } = read;
   return { width, height, rim, radius: rim * 12.7 + height };
 }
 

@@ -1,17 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { isComplete, readEntry, typeEntry } from './entryLine.js';
-import {
-  CONDITIONS,
-  EVIDENCE,
-  FREE_ACCESS,
-  newFastener,
-  breakLoose,
-  planningTorque,
-  ROLES,
-  type Condition,
-  type Fastener,
-} from './fastener.js';
+import { CONDITIONS, EVIDENCE, FREE_ACCESS, newFastener, ROLES, type Condition, type Fastener } from './fastener.js';
 import { SOURCES } from '../garage/fields.js';
 import { STATIONS } from './stations.js';
 
@@ -178,24 +168,4 @@ test('a fastener typed out and read again is the same', () => {
     }),
     { numRuns: 2000 },
   );
-});
-
-describe('torque to plan by', () => {
-  const base = newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '13' } });
-  test('own figure, then thread, then the head’s usual thread, then nothing', () => {
-    expect(planningTorque({ ...base, torque: { value: 20, source: 'manual' } })).toEqual({
-      value: 20,
-      source: 'manual',
-    });
-    expect(planningTorque({ ...base, thread: 'M10' })).toMatchObject({ value: 47 });
-    expect(planningTorque(base)).toMatchObject({ value: 24, source: expect.stringContaining('guessed from the head') });
-    expect(planningTorque({ ...base, head: { form: 'clip', size: '' } })).toBeNull();
-  });
-  test('breaking loose: clean 1.2, dirty 1.5, threadlocked 1.8, rusted 2.2', () => {
-    const need = (condition: Condition) =>
-      breakLoose({ ...base, condition, torque: { value: 100, source: 'manual' } })!.value;
-    expect([need('clean'), need('dirty'), need('locked'), need('rusted')].map(Math.round)).toEqual([
-      120, 150, 180, 220,
-    ]);
-  });
 });

@@ -94,8 +94,8 @@ const ACCESS: AccessPattern[] = [
     },
   },
   {
-    re: word('side only|in line only|out of line'),
-    take: (m, access) => (access.approach = m[0].toLowerCase().replace(/ +/g, ' ') as Access['approach']),
+    re: word('(side only|in line only|out of line)'),
+    take: (m, access) => (access.approach = m[1]!.toLowerCase() as Access['approach']),
   },
 ];
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { count, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
 import { gaugingSchema } from '../fit/gauging.js';
-import { headSchema, THREADS, USUAL_THREAD, USUAL_TORQUE, type Head } from '../sizes/index.js';
+import { headSchema, THREADS, USUAL_THREAD, type Head } from '../sizes/index.js';
 import { STATIONS } from './stations.js';
 
 /** How sure the size is, from a template to real work: the ladder that the drawing and the readout use. */
@@ -146,36 +146,5 @@ export const newFastener = (given: Pick<Fastener, 'id' | 'bikeId' | 'head'> & Pa
   ...given,
 });
 
-/** A torque with where it comes from. */
-export interface Torque {
-  value: number;
-  source: string;
-}
-
-/**
- * Tightening torque to plan tools by, N·m: the rider's own figure, else the usual value of the thread, else of the thread that such a
- * head usually sits on. Planning values are never values to tighten to. Null when nothing is known.
- */
-export function planningTorque(fastener: Fastener): Torque | null {
-  if (fastener.torque) return fastener.torque;
-  const thread = fastener.thread ?? usualThread(fastener.head);
-  if (!thread) return null;
-  return {
-    value: USUAL_TORQUE[thread]!,
-    source: fastener.thread ? `planning value for ${thread}` : `planning value for ${thread}, guessed from the head`,
-  };
-}
-
 /** Thread that a head usually sits on, or null. */
 export const usualThread = (head: Head): string | null => USUAL_THREAD[`${head.form} ${head.size}`] ?? null;
-
-/** Torque that it takes to break a fastener loose, N·m: tightening × condition factor. Null when no torque is known. */
-export function breakLoose(fastener: Fastener): Torque | null {
-  const torque = planningTorque(fastener);
-  if (!torque) return null;
-  const factor = CONDITIONS[fastener.condition];
-  return {
-    value: torque.value * factor,
-    source: `${torque.value} N·m (${torque.source}) × ${factor} ${fastener.condition}`,
-  };
-}

@@ -31,11 +31,13 @@ export interface Path {
 /** A path that turns one end of a fastener, with what it takes. */
 export interface Chain extends Path {
   fit: Fit;
-  /** Break-loose torque asked, N·m; null when no torque is known. */
-  need: number | null;
-  /** Force at the arm that breaks it loose, N; null without an arm or a torque. */
+  /** Whether it can only hold its end while the other one turns, such as an adjustable by the rider's practice. */
+  holdOnly: boolean;
+  /** Break-loose torque asked, N·m. */
+  need: number;
+  /** Force at the arm that breaks it loose, N; null without an arm. */
   effort: number | null;
-  /** Least of what bears and what the hand gives over what is needed; null when no torque is known. */
+  /** Least of what bears and what the hand gives over what is needed; null for what is pulled and not turned. */
   margin: number | null;
 }
 
@@ -65,8 +67,9 @@ export function handPath(link: Link, pipe: Link | null, practice: Practice): Pat
     arm: palm === null ? arm : 0,
     force,
     handGives: palm ?? (force * arm) / 1000,
-    bears: mode.bears,
-    weakest: pipe ? 1 : 0,
+    // The pipe takes the whole torque at the mouth of the handle.
+    bears: pipe ? Math.min(mode.bears, pipe.mode.bears) : mode.bears,
+    weakest: pipe && mode.bears <= pipe.mode.bears ? 1 : 0,
     length: mode.length,
     swivels: mode.swivels,
     step: mode.step,

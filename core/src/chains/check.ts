@@ -2,17 +2,17 @@ import type { Access, Condition } from '../bike/index.js';
 import { fit as fitOf, type Fit } from '../fit/index.js';
 import { millimetres, printShape, type Head, type Shape } from '../sizes/index.js';
 import type { Mode } from '../tools/index.js';
-import type { Chain, Path } from './chain.js';
+import type { Chain, Link, Path } from './chain.js';
 import type { Practice } from './practice.js';
 
 /** What is asked of one end of a fastener. */
 export interface End {
   head: Head;
   access: Access;
-  /** Break-loose torque, N·m; null when no torque is known. */
-  need: number | null;
+  /** Break-loose torque, N·m; nought for what is pulled and not turned. */
+  need: number;
   condition: Condition;
-  /** Whether this end is only held while the other turns. */
+  /** Whether this end may be only held while another turns: so it is with either end of a bolt and its nut. */
   holding: boolean;
 }
 
@@ -40,15 +40,26 @@ export function modeFit(mode: Mode, shape: Shape): Fit {
 
 const r = Math.round;
 
+/** Whether a hold turns about the chain's own axis, so that its shaft may stand in a well: a driver's handle. */
+const inLine = (hand: Link): boolean => hand.mode.offer.by === 'hand' && hand.mode.offer.hold === 'driver';
+
+/**
+ * Where the handle of the hand's piece lies along the axis, mm from the head: behind what it turns, except for a driver's, which is at the end of
+ * its shaft, and for a piece that is on the head itself, whose length is its shaft.
+ */
+function handleAt(path: Path, hand: Link): number {
+  const at = path.links.indexOf(hand);
+  const last = path.links.length - 1;
+  return at === last || inLine(hand) ? path.length : path.length - hand.mode.length;
+}
+
 /** The pieces that stand inside the well, from the head outwards, must be thinner than what is free there. */
 function widestInWell(path: Path, depth: number): number {
   let widest = 0;
   let at = 0;
   for (let i = path.links.length - 1; i >= 0; i--) {
     const { mode } = path.links[i]!;
-    const lateral = mode.offer.by === 'hand' && mode.thickness === 0 && i < path.links.length - 1;
-    // A handle across the end of the chain sits above the well when the rest is long enough.
-    if (!(lateral && at >= depth)) widest = Math.max(widest, mode.width);
+    widest = Math.max(widest, mode.width);
     at += mode.length;
     if (at >= depth) break;
   }
@@ -76,6 +87,13 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     const widest = widestInWell(path, access.recess);
     if (widest > access.clearance)
       say('clearance', `${r(access.clearance)} mm is free round the head, ${last.piece.name} is ${r(widest)} mm wide`);
+    // In a well the handle has to swing above the rim.
+    const handle = handleAt(path, hand);
+    if (widest <= access.clearance && handle < access.recess && path.length >= access.recess)
+      say(
+        'recess',
+        `the well is ${r(access.recess)} mm deep, the handle of ${hand.piece.name} would lie ${r(access.recess - handle)} mm below its rim`,
+      );
   }
   if (access.headroom !== null && path.length > access.headroom)
     say('headroom', `${r(access.headroom)} mm of room in line, this stands ${r(path.length)} mm high`);
@@ -86,7 +104,8 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
         ? `only ${access.thin} mm thick goes in, ${last.piece.name} is ${last.mode.thickness} mm`
         : `only a spanner up to ${access.thin} mm thick goes in`,
     );
-  if (access.swing !== null && path.step > access.swing)
+  // What only holds needs no next bite.
+  if (!end.holding && access.swing !== null && path.step > access.swing)
     say('swing', `${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
   if (access.stud > 0 && last.mode.hollow < access.stud)
     say(
@@ -106,10 +125,10 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     practice.ratchet === 'never breaks loose' &&
     hand.mode.offer.by === 'hand' &&
     hand.mode.offer.hold === 'ratchet' &&
-    need !== null
+    need > 0
   )
     say('practice', 'a ratchet does not break loose, by your practice');
-  if (need !== null) {
+  if (need > 0) {
     if (path.bears < need) {
       const weak = path.links[path.weakest]!;
       say('bears', `breaking loose takes ${r(need)} N·m, ${weak.piece.name} bears ${r(weak.mode.bears)}`);
@@ -126,14 +145,15 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
 }
 
 /** A path that passed its checks, with margin and effort. */
-export function asChain(path: Path, end: End, fit: Fit): Chain {
+export function asChain(path: Path, end: End, fit: Fit, holdOnly = false): Chain {
   const { need } = end;
   return {
     ...path,
     fit,
+    holdOnly,
     need,
-    effort: need !== null && path.arm > 0 ? (need * 1000) / path.arm : null,
-    margin: need !== null && need > 0 ? Math.min(path.bears, path.handGives) / need : null,
+    effort: path.arm > 0 ? (need * 1000) / path.arm : null,
+    margin: need > 0 ? Math.min(path.bears, path.handGives) / need : null,
   };
 }
 
@@ -142,3 +162,14 @@ export const nothingFits = (head: Head): Fail => ({
   code: 'size',
   message: `nothing in the drawer turns ${printShape(head)}`,
 });
+/** Says that a piece fits the head and that nothing turns the piece, with what would. */
+export function nothingDrives(link: Link): Fail {
+  const { offer } = link.mode;
+  const by =
+    offer.by === 'hand'
+      ? 'a hand'
+      : offer.shape.form === 'drive'
+        ? `a ${printShape(offer.shape)} handle`
+        : `a tool that turns ${printShape(offer.shape)}`;
+  return { code: 'size', message: `${link.piece.name} fits, but nothing in the drawer turns it: it takes ${by}` };
+}

@@ -3,7 +3,7 @@ import type { Piece } from '../tools/index.js';
 import { adjustableBears } from '../tools/index.js';
 import { millimetres, type Head, type Shape } from '../sizes/index.js';
 import { handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path } from './chain.js';
-import { asChain, failsOf, modeFit, nothingFits, type End, type Fail } from './check.js';
+import { asChain, failsOf, modeFit, nothingDrives, nothingFits, type End, type Fail } from './check.js';
 import { FORCE, MIDDLE_DRIVE, type Practice } from './practice.js';
 
 /** Pieces between the one held by hand and the one on the head: adapter, extension, joint, holder. */
@@ -40,9 +40,9 @@ const distance = (fails: Fail[], path: Path) =>
   path.links.length / 1000;
 
 /** Ranks chains: one hand before two before a foot, then fewer pieces, then less mass, then a stable order by pieces. */
-export const byPreference = (need: number | null): ((a: Path, b: Path) => number) => {
+export const byPreference = (need: number): ((a: Path, b: Path) => number) => {
   const effort = (p: Path) => {
-    if (need === null || p.arm === 0) return 0;
+    if (p.arm === 0) return 0;
     const force = (need * 1000) / p.arm;
     return force <= FORCE.oneHand ? 0 : force <= FORCE.twoHands ? 1 : 2;
   };
@@ -202,7 +202,7 @@ export class ChainFinder {
       const length = link.mode.length + (outer?.length ?? 0);
       const inWell = outer === null || outer.length < recess ? link.mode.width : 0;
       const widest = Math.max(inWell, outer?.widest ?? 0);
-      if (narrow && need !== null && link.mode.bears < need) return null;
+      if (narrow && link.mode.bears < need) return null;
       if (narrow && ((clearance !== null && widest > clearance) || (headroom !== null && length > headroom)))
         return null;
       const shape = printOffer(link);
@@ -232,7 +232,7 @@ export class ChainFinder {
         const { hands, through } = this.turning(offer.shape);
         for (const hand of hands) {
           // What is cheap to see is looked at first: most paths end here.
-          if (narrow && need !== null && (tail.bears < need || hand.bears < need || hand.handGives < need)) continue;
+          if (narrow && (tail.bears < need || hand.bears < need || hand.handGives < need)) continue;
           const length = hand.length + tail.length;
           if (narrow && (length < recess || (headroom !== null && length > headroom))) continue;
           const path = joined(hand, tail);
@@ -290,8 +290,7 @@ export class ChainFinder {
       const near = this.nearest(link, end);
       if (near && near.distance < nearest.distance) nearest = { fit, ...near };
       else if (!near && nearest.distance > 5e5) {
-        const fails: Fail[] = [{ code: 'size', message: `nothing in the drawer drives ${link.piece.name}` }];
-        nearest = { fit, fails, distance: 5e5 };
+        nearest = { fit, fails: [nothingDrives(link)], distance: 5e5 };
       }
     }
     return { ok: false, fit: nearest.fit, fails: nearest.fails };
@@ -338,20 +337,40 @@ export class ChainFinder {
         const near = fit.verdict === 'loose' ? null : this.nearest(link, end);
         if (near && (!miss || near.distance < miss.distance)) miss = near;
       }
+    const chains = this.chosen(good, end).map(({ path, holdOnly }) => asChain(path, end, fits.get(path)!, holdOnly));
+    if (chains.length > 0) return { chains, miss: null, loose };
+    const fitting = candidates.filter(({ fit }) => fit.verdict === 'fits').map(({ link }) => link);
+    const undriven = fitting.find((l) => l.mode.turns.size === end.head.size) ?? fitting[0];
+    const fails = [undriven ? nothingDrives(undriven) : nothingFits(end.head)];
+    return { chains: [], miss: miss ?? { path: null, fails }, loose };
+  }
+
+  /**
+   * Of all paths that work at an end those that matter, the preferred first. At an end that may be only held, a path that does not turn by
+   * the rider's practice or for want of swing stays as one that holds; the other end has to turn then.
+   */
+  private chosen(good: readonly Path[], end: End): { path: Path; holdOnly: boolean }[] {
     const prefer = byPreference(end.need);
-    let chains = good;
-    if (!end.holding && this.practice.adjustable === 'where nothing fixed does') {
-      const fixed = chains.filter((c) => c.links.every((l) => l.mode.grip !== 'adjustable'));
-      if (fixed.length > 0) chains = fixed;
-    }
+    const fixed = (p: Path) => p.links.every((l) => l.mode.grip !== 'adjustable');
+    const middle = (p: Path) => p.links.every(onMiddleDrive);
+    const someElseAll = (list: Path[], want: (p: Path) => boolean) => (list.some(want) ? list.filter(want) : list);
+    let turning = end.holding ? good.filter((p) => this.passes(p, { ...end, holding: false })) : [...good];
+    if (this.practice.adjustable === 'where nothing fixed does') turning = someElseAll(turning, fixed);
+    const turns = new Set(turning);
+    let holding = end.holding ? good.filter((p) => !turns.has(p)) : [];
     if (this.practice.drive === 'one middle drive') {
-      const middle = chains.filter((c) => c.links.every(onMiddleDrive));
-      if (middle.length > 0) chains = middle;
+      turning = someElseAll(turning, middle);
+      holding = someElseAll(holding, middle);
     }
-    if (chains.length > 0) {
-      const kept = undominated(chains.sort(prefer)).sort(prefer);
-      return { chains: kept.map((p) => asChain(p, end, fits.get(p)!)), miss: null, loose };
-    }
-    return { chains: [], miss: miss ?? { path: null, fails: [nothingFits(end.head)] }, loose };
+    turning.sort(prefer);
+    holding.sort(prefer);
+    // A path that only holds is no reason to leave out one that turns.
+    const left = new Set(undominated([...turning, ...holding]));
+    return [
+      ...undominated(turning)
+        .sort(prefer)
+        .map((path) => ({ path, holdOnly: false })),
+      ...holding.filter((p) => left.has(p)).map((path) => ({ path, holdOnly: true })),
+    ];
   }
 }

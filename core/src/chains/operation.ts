@@ -13,23 +13,23 @@ export interface Reach {
   fails: { end: 'near' | 'far'; fail: Fail }[];
 }
 
-/** The ends of a fastener as they are asked of the chains. The far end is held while the near one turns. */
+/** The ends of a fastener as they are asked of the chains. Of two ends either may be held while the other turns. */
 export function endsOf(fastener: Fastener): End[] {
-  const torque = breakLoose(fastener);
-  const need = torque ? torque.value : null;
+  const need = breakLoose(fastener).value;
   const near: End = {
     head: fastener.head,
     access: fastener.access,
     need,
     condition: fastener.condition,
-    holding: false,
+    holding: fastener.far !== null,
   };
   if (!fastener.far) return [near];
-  return [near, { ...near, head: fastener.far, access: fastener.farAccess, holding: true }];
+  return [near, { ...near, head: fastener.far, access: fastener.farAccess }];
 }
 
-/** Whether two chains can be in use at once with the copies that are owned. */
+/** Whether two chains can be in use at once with the copies that are owned, and one of them turns. */
 export function disjoint(a: Chain, b: Chain): boolean {
+  if (a.holdOnly && b.holdOnly) return false;
   const uses = usesOf(a);
   for (const { piece } of b.links) uses.set(piece.id, (uses.get(piece.id) ?? 0) + 1);
   for (const { piece } of [...a.links, ...b.links]) if (uses.get(piece.id)! > piece.count) return false;
@@ -57,8 +57,10 @@ export function reachOf(fastener: Fastener, finder: ChainFinder): Reach {
   if (fails.length > 0) return { fastener, ends, best: [], fails };
   const near = ends[0]!.reach.chains;
   if (ends.length === 1) return { fastener, ends, best: [near[0]!], fails };
-  const pair = bestPair(near, ends[1]!.reach.chains);
+  const far = ends[1]!.reach.chains;
+  const pair = bestPair(near, far);
   if (pair) return { fastener, ends, best: pair, fails };
+  const held = near.every((c) => c.holdOnly) && far.every((c) => c.holdOnly);
   return {
     fastener,
     ends,
@@ -67,9 +69,10 @@ export function reachOf(fastener: Fastener, finder: ChainFinder): Reach {
       {
         end: 'far',
         fail: {
-          code: 'size',
-          message:
-            'each end alone is reached, but both at once take the same piece: a second one or an adjustable holds the other end',
+          code: held ? 'practice' : 'size',
+          message: held
+            ? 'each end alone can be held, but nothing turns either: an adjustable spanner only holds by your practice, or there is too little swing'
+            : 'each end alone is reached, but both at once take the same piece: a second one or an adjustable holds the other end',
         },
       },
     ],

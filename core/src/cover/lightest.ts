@@ -2,7 +2,7 @@ import type { Measure } from '../chains/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import { MilpBuilder, type Solve } from './milp.js';
 import { cheapestCover } from './search.js';
-import { taskDone, type CoverProblem, type Task } from './task.js';
+import { taskDone, usesTogether, type CoverProblem, type Task } from './task.js';
 
 /** What a litre of room and a euro count in a blend, grams. Planning values. */
 export const BLEND = { litre: 150, euro: 2 } as const;
@@ -46,17 +46,26 @@ export function addTask(
   shared: Map<string, number>,
   done: number | null = null,
 ): void {
-  const plain = task.ends.length === 1 && task.ends[0]!.every((a) => a.rest.every(([p, n]) => n === 1 && p !== a.last));
+  const plain =
+    task.lost === null &&
+    task.ends.length === 1 &&
+    task.ends[0]!.every((a) => a.rest.every(([p, n]) => n === 1 && p !== a.last));
   if (plain) addOneEnded(b, task.ends[0]!, x, shared, done);
   else addWithOwnCopies(b, task, x, done);
 }
 
 const classKey = (rests: string[]) => [...new Set(rests)].sort().join(';');
 
-function byLast(end: Task['ends'][number]): Map<number, Task['ends'][number]> {
-  const groups = new Map<number, Task['ends'][number]>();
-  for (const a of end) groups.set(a.last, [...(groups.get(a.last) ?? []), a]);
-  return groups;
+/** Alternatives by the piece on the head, those that only hold apart from those that turn. */
+function byLast(end: Task['ends'][number]): { last: number; holds: boolean; alternatives: Task['ends'][number] }[] {
+  const groups = new Map<string, { last: number; holds: boolean; alternatives: Task['ends'][number] }>();
+  for (const a of end) {
+    const key = `${a.last} ${a.holds}`;
+    const known = groups.get(key);
+    if (known) known.alternatives.push(a);
+    else groups.set(key, { last: a.last, holds: a.holds, alternatives: [a] });
+  }
+  return [...groups.values()];
 }
 
 /**
@@ -71,7 +80,7 @@ function addOneEnded(
   done: number | null,
 ): void {
   const cover: [number, number][] = [];
-  for (const [last, alternatives] of byLast(end)) {
+  for (const { last, alternatives } of byLast(end)) {
     const z = b.column(0, 1, false);
     cover.push([z, 1]);
     b.row(
@@ -116,13 +125,15 @@ function addOneEnded(
 function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[], done: number | null): void {
   const uses = new Map<number, [number, number][]>();
   const use = (p: number, column: number, n: number) => uses.set(p, [...(uses.get(p) ?? []), [column, -n]]);
+  const holding: [number, number][] = [];
   for (const end of task.ends) {
     const cover: [number, number][] = [];
     const classes = new Map<string, { ways: [number, number][]; heads: [number, number][] }>();
-    for (const [last, alternatives] of byLast(end)) {
+    for (const { last, holds, alternatives } of byLast(end)) {
       const z = b.column(0, 1, true);
       cover.push([z, 1]);
       use(last, z, 1);
+      if (holds) holding.push([z, 1]);
       if (alternatives.some((a) => a.rest.length === 0)) continue;
       const key = classKey(alternatives.map((a) => String(a.rest)));
       let known = classes.get(key);
@@ -141,7 +152,24 @@ function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[], done
     else b.row([...cover, [done, -1]], 0, 0);
     for (const { ways, heads } of classes.values()) b.row([...ways, ...heads], 0, 0);
   }
-  for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms], 0);
+  // One end at most is only held: the other one turns.
+  if (holding.length > 0 && task.ends.length > 1) b.row(holding, -Infinity, 1);
+  // Where a piece that is lost would be in use, one copy more of it is carried.
+  const lost = task.lost === null ? undefined : uses.get(task.lost);
+  let spare: [number, number][] = [];
+  if (lost) {
+    const more = b.column(0, 1, false);
+    spare = [[more, -1]];
+    for (const [column] of lost)
+      b.row(
+        [
+          [more, 1],
+          [column, -1],
+        ],
+        0,
+      );
+  }
+  for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms, ...(p === task.lost ? spare : [])], 0);
 }
 
 /** One option of each choice, with its functions. The columns come after those of the pieces, in the order of the choices. */
@@ -233,7 +261,8 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
     const most = piece.mark === 'never' ? 0 : Math.min(piece.count, 8);
     for (let c = 0; c < most; c++) owner.push(p);
   });
-  const copies = (p: number) => (first[p + 1] ?? owner.length) - first[p]!;
+  first.push(owner.length);
+  const copies = (p: number) => first[p + 1]! - first[p]!;
   const costs = owner.map((p) => (main[p]! * COPIES_ROOM + 1) * PRICE_ROOM + price[p]!);
   /** Items of so many of each piece; null when there are not so many. */
   const itemsOf = (uses: ReadonlyMap<number, number>): number[] | null => {
@@ -244,10 +273,15 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
     }
     return items;
   };
-  const usesOf = (a: Task['ends'][number][number], into = new Map<number, number>()) => {
-    into.set(a.last, (into.get(a.last) ?? 0) + 1);
-    for (const [p, n] of a.rest) into.set(p, (into.get(p) ?? 0) + n);
-    return into;
+  // An item of no cost that every chain takes which only holds: two of them do not go together.
+  let holding = -1;
+  const heldBy = (items: number[] | null, a: Task['ends'][number][number]): number[] | null => {
+    if (!items || !a.holds) return items;
+    if (holding < 0) {
+      holding = costs.push(0) - 1;
+      owner.push(-1);
+    }
+    return [...items, holding];
   };
   const jobs: number[][][] = [];
   problem.pieces.forEach((piece, p) => {
@@ -257,13 +291,19 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
   const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
   for (const task of problem.tasks) {
     const [near, far] = task.ends as [Task['ends'][number], Task['ends'][number]?];
-    const ends = (end: Task['ends'][number]) => known(end.map((a) => itemsOf(usesOf(a))));
+    const ends = (end: Task['ends'][number]) =>
+      known(end.map((a) => (far ? heldBy : (items: number[] | null) => items)(itemsOf(usesTogether(task.lost, a)), a)));
     // Where copies count, or the pairs are few, every pair is spelled out; else the search keeps the ends apart itself.
     const spelled = far && (near.length * far.length <= FEW_PAIRS || sharesCopies(near, far, copies));
     if (!far) jobs.push(ends(near));
     else if (!spelled) pairs.push({ near: ends(near), far: ends(far) });
     else if (near.length * far.length > MOST_ALTERNATIVES) return null;
-    else jobs.push(known(near.flatMap((a) => far.map((b) => itemsOf(usesOf(b, usesOf(a)))))));
+    else
+      jobs.push(
+        known(
+          near.flatMap((a) => far.map((b) => (a.holds && b.holds ? null : itemsOf(usesTogether(task.lost, a, b))))),
+        ),
+      );
   }
   for (const need of problem.functions) {
     const ways = functionWays(need, problem, copies, itemsOf);
@@ -323,7 +363,7 @@ function searched(
   if (found === 'infeasible') throw new RangeError(STUCK);
   const counts = problem.pieces.map(() => 0);
   found.taken.forEach((t, i) => {
-    if (t && i < search.firstOption) counts[search.owner[i]!]!++;
+    if (t && i < search.firstOption && search.owner[i]! >= 0) counts[search.owner[i]!]!++;
   });
   const costs = optionCosts(problem);
   let at = search.firstOption;

@@ -8,8 +8,10 @@ export type Uses = readonly (readonly [piece: number, n: number])[];
 export interface Task {
   /** Fasteners that ask for just this; equal ones are merged. */
   fasteners: string[];
-  /** One or two ends, each with its alternatives: the last piece, and the rest of the chain. */
-  ends: { last: number; rest: Uses }[][];
+  /** One or two ends, each with its alternatives: the last piece, and the rest of the chain; `holds` where it cannot turn its end. */
+  ends: { last: number; rest: Uses; holds: boolean }[][];
+  /** A piece of which one copy is lost meanwhile; null where nothing is. */
+  lost: number | null;
 }
 
 /** A function that some trouble asks for, with how many pieces of it. */
@@ -34,12 +36,12 @@ export interface CoverProblem {
   choices?: readonly Choice[];
 }
 
-function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): { last: number; rest: Uses } {
+function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): Task['ends'][number][number] {
   const last = index.get(chain.links[chain.links.length - 1]!.piece.id)!;
   const rest = [...usesOf({ links: chain.links.slice(0, -1) })]
     .map(([piece, n]) => [index.get(piece)!, n] as const)
     .sort((a, b) => a[0] - b[0]);
-  return { last, rest };
+  return { last, rest, holds: chain.holdOnly };
 }
 
 /**
@@ -61,14 +63,14 @@ export function coverProblem(
     const key = ends
       .map((end) =>
         end
-          .map((a) => `${a.last}:${a.rest}`)
+          .map((a) => `${a.last}:${a.rest}${a.holds ? ' holds' : ''}`)
           .sort()
           .join(';'),
       )
       .join('|');
     const known = tasks.get(key);
     if (known) known.fasteners.push(reach.fastener.id);
-    else tasks.set(key, { fasteners: [reach.fastener.id], ends });
+    else tasks.set(key, { fasteners: [reach.fastener.id], ends, lost: null });
   }
   const able = (does: PieceFunction) => pieces.reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);
   return {
@@ -79,47 +81,40 @@ export function coverProblem(
   };
 }
 
+/** Copies of each piece that two alternatives, or one, use together; one copy more of a lost piece that they use. */
+export function usesTogether(lost: number | null, ...alternatives: Task['ends'][number]): Map<number, number> {
+  const uses = new Map<number, number>();
+  for (const { last, rest } of alternatives) {
+    uses.set(last, (uses.get(last) ?? 0) + 1);
+    for (const [p, n] of rest) uses.set(p, (uses.get(p) ?? 0) + n);
+  }
+  // Whoever needs a piece of which one is lost carries one more than is in use, at however many ends.
+  if (lost !== null && uses.has(lost)) uses.set(lost, uses.get(lost)! + 1);
+  return uses;
+}
+
 /**
- * What must be done even with one copy of a piece lost: the same tasks, in which a way that uses the piece takes one copy more than it needs.
- * A task that the drawer cannot do then is left out: no double of it is owned.
+ * What must be done even with one copy of a piece lost. A task that the drawer cannot do then is left out: no double of it is owned.
  */
 function withOneLost(tasks: readonly Task[], pieces: readonly Piece[], losable: (piece: Piece) => boolean): Task[] {
-  const out: Task[] = [];
   const owned = pieces.map((p) => p.count);
-  for (const task of tasks) {
+  return tasks.flatMap((task) => {
     const used = new Set(task.ends.flatMap((end) => end.flatMap((a) => [a.last, ...a.rest.map(([p]) => p)])));
-    for (const p of used) {
-      if (!losable(pieces[p]!)) continue;
-      const ends = task.ends.map((end) =>
-        end.flatMap((a): Task['ends'][number] => {
-          const more = a.rest.find(([q]) => q === p)?.[1] ?? 0;
-          const n = more + (a.last === p ? 1 : 0);
-          if (n === 0) return [a];
-          if (n >= pieces[p]!.count) return [];
-          const rest = [...a.rest.filter(([q]) => q !== p), [p, more + 1] as const].sort((x, y) => x[0] - y[0]);
-          return [{ last: a.last, rest }];
-        }),
-      );
-      const lost = { fasteners: task.fasteners, ends };
-      if (taskDone(lost, owned)) out.push(lost);
-    }
-  }
-  return out;
+    return [...used]
+      .filter((p) => losable(pieces[p]!))
+      .map((lost): Task => ({ ...task, lost }))
+      .filter((t) => taskDone(t, owned));
+  });
 }
 
 /** Whether so many copies of each piece do a task. */
 export function taskDone(task: Task, counts: readonly number[]): boolean {
   const enough = (...alternatives: Task['ends'][number]) => {
-    const uses = new Map<number, number>();
-    for (const { last, rest } of alternatives) {
-      uses.set(last, (uses.get(last) ?? 0) + 1);
-      for (const [p, n] of rest) uses.set(p, (uses.get(p) ?? 0) + n);
-    }
-    for (const [p, n] of uses) if (counts[p]! < n) return false;
+    for (const [p, n] of usesTogether(task.lost, ...alternatives)) if (counts[p]! < n) return false;
     return true;
   };
   const [near, far] = task.ends.map((end) => end.filter((a) => enough(a)));
-  return far ? near!.some((a) => far.some((b) => enough(a, b))) : near!.length > 0;
+  return far ? near!.some((a) => far.some((b) => !(a.holds && b.holds) && enough(a, b))) : near!.length > 0;
 }
 
 /** Whether a fastener is reached with the carried copies alone: the independent check of every answer. */
@@ -134,7 +129,9 @@ export function reachedBy(reach: Reach, carried: ReadonlyMap<string, number>): b
     });
   const [near, far] = reach.ends.map(({ reach: r }) => r.chains);
   if (!far) return near!.some((c) => has(c.links));
-  return near!.some((a) => has(a.links) && far.some((b) => has(b.links) && has(b.links, a.links)));
+  return near!.some(
+    (a) => has(a.links) && far.some((b) => !(a.holdOnly && b.holdOnly) && has(b.links) && has(b.links, a.links)),
+  );
 }
 
 /** A fastener's reach with only those chains that the carried copies allow. */

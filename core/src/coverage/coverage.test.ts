@@ -45,7 +45,10 @@ describe('the coverage picture', () => {
       new ChainFinder([small], DEFAULT_PRACTICE),
     );
     expect([...limp.cells.values()]).toEqual([
-      { state: 'limp', why: expect.stringMatching(/nothing in the drawer drives/) },
+      {
+        state: 'limp',
+        why: expect.stringMatching(/nothing in the drawer turns it: it takes a square drive ¼ in handle/),
+      },
     ]);
   });
 

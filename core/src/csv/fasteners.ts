@@ -4,6 +4,7 @@ import {
   fastenerSchema,
   FREE_ACCESS,
   newFastener,
+  roleOf,
   ROLES,
   STATION_NAMES,
   STATIONS,
@@ -229,7 +230,9 @@ export function readFasteners(
         cells.fault('head', 'no size: 10, 1/2in, i5, t30, ph2');
         return null;
       }
-      return newFastener({ name: 'Fastener', ...draft, id: nextId(), bikeId, head: draft.head });
+      const made = newFastener({ name: 'Fastener', ...draft, id: nextId(), bikeId, head: draft.head });
+      // A table that says nothing of jobs gets them from the names.
+      return { ...made, role: made.role ?? roleOf(made.name, made.station, made.head) };
     },
   });
 }

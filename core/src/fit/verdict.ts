@@ -22,6 +22,8 @@ const FITS_UP_TO = 5;
 const LOOSE_UP_TO = 9;
 const TWELVE_FITS_UP_TO = 4;
 const TWELVE_LOOSE_UP_TO = 7;
+/** A spoke key may differ so much from the nipple, mm. Planning value. */
+const SPOKE_PLAY = 0.2;
 const GRID = 24;
 /** One made pair in twenty: an outcome rarer than this is not planned for. Planning value. */
 const RARE = 0.05;
@@ -107,9 +109,10 @@ function judge(tool: Shape, head: Shape, grip: Grip): Fit {
       case 'key':
         return hexFit(tool, head, grip);
       case 'hex12':
-        return tool.size === head.size
-          ? certain('fits', 'same size')
-          : certain('no', 'a 12-point head takes its own size only');
+        return hexFit(tool, head, 'twelve');
+      // A plug's hexagon is a deep one: its socket is made to the same bands as any other.
+      case 'plug':
+        return hexFit(tool, head, 'six');
       case 'slot': {
         const gap = millimetres(head.size) - millimetres(tool.size);
         if (gap < -0.5) return certain('no', 'the blade is wider than the slot');
@@ -122,19 +125,19 @@ function judge(tool: Shape, head: Shape, grip: Grip): Fit {
         return gap <= 6 ? certain('fits', 'hook reaches the notch') : certain('no', 'hook of another diameter');
       }
       case 'spoke':
-        return Math.abs(millimetres(head.size) - millimetres(tool.size)) <= 0.2
+        return Math.abs(millimetres(head.size) - millimetres(tool.size)) <= SPOKE_PLAY + 1e-9
           ? certain('fits', 'same size')
           : certain('no', 'spoke key of another size');
       default:
         return tool.size === head.size ? certain('fits', 'same size') : certain('no', 'one size fits one recess');
     }
   }
-  // A 12-point socket of its own turns 12-point heads and, by the play rule, hexagons; a plug hex is a deep hexagon.
-  if (head.form === 'plug' && tool.form === 'hex') return hexFit(tool, { form: 'hex', size: head.size }, grip);
-  if (head.form === 'hex12' && tool.form === 'hex' && grip === 'twelve')
-    return tool.size === head.size
-      ? certain('fits', 'twelve-point on twelve-point')
-      : certain('no', 'a 12-point head takes its own size only');
+  // A plug's hexagon is a deep one, and a plug socket turns any hexagon of its size.
+  if ((head.form === 'plug' && tool.form === 'hex') || (head.form === 'hex' && tool.form === 'plug'))
+    return hexFit(tool, head, grip);
+  // Twelve-point heads take twelve-point tools, of their own size or of one that plays no more.
+  if (head.form === 'hex12' && tool.form === 'hex')
+    return grip === 'twelve' ? hexFit(tool, head, grip) : certain('no', 'a 12-point head takes a 12-point tool only');
   if (head.form === 'lobe' && tool.form === 'lobe-pin' && head.size === tool.size)
     return certain('fits', 'a drilled bit turns a plain recess too');
   if (head.form === 'jis' && tool.form === 'ph')

@@ -292,7 +292,7 @@ export const ENGINE: Trouble[] = [
         'proper',
         40,
         2,
-        ['Wipe, look where it comes from', 'Tighten {oil drain} {oil filter}'],
+        ['Wipe, look where it comes from', 'Tighten {oil drain} {oil filter?}'],
         ['Seal with a bead where it weeps <liquid gasket>', 'Oil to the mark <engine oil>'],
         { holds: 0.8, caution: 'Oil on the rear tyre or the disc: wipe both before riding.' },
       ),
@@ -307,6 +307,7 @@ export const ENGINE: Trouble[] = [
     subject: 'brakes',
     rate: per(0.0002, 0.0005, 0.002),
     byFall: true,
+    only: { hydraulic: true },
     ways: [
       way(
         'Union tight, fill and bleed',
@@ -336,6 +337,7 @@ export const ENGINE: Trouble[] = [
     name: 'Brake soft or boiled',
     subject: 'brakes',
     rate: per(0.0005, 0.002, 0.006),
+    only: { hydraulic: true },
     ways: [
       way(
         'Cool, bleed',
@@ -354,6 +356,7 @@ export const ENGINE: Trouble[] = [
     name: 'Brake pads worn out',
     subject: 'brakes',
     rate: per(0.0005, 0.002, 0.008),
+    only: { hydraulic: true },
     ways: [
       way(
         'New pads',

@@ -29,6 +29,7 @@ export const SERVICES: Trouble[] = [
     name: 'Oil filter due',
     subject: 'service',
     service: ['oil filter'],
+    only: { strokes: 4 },
     stops: false,
     nuisance: 0.8,
     ways: [
@@ -90,6 +91,7 @@ export const SERVICES: Trouble[] = [
     service: ['brake pads'],
     stops: false,
     nuisance: 2,
+    only: { hydraulic: true },
     ways: [
       way(
         'New pads',

@@ -33,7 +33,12 @@ export type WayCondition = (typeof CONDITIONS_OF_WAYS)[number];
 
 /** Traits of a bike that a trouble or a way can hang on. */
 export type BikeTraits = Partial<
-  Pick<Bike, 'tyres' | 'drive' | 'cooling' | 'fuelling' | 'wheels' | 'starter' | 'strokes'>
+  Pick<Bike, 'tyres' | 'drive' | 'cooling' | 'fuelling' | 'wheels' | 'starter' | 'strokes'> & {
+    /** Whether some brake is worked by fluid. */
+    hydraulic: boolean;
+    /** Whether it can be started by foot or by a cord. */
+    byHand: 'kick' | 'cord' | 'no';
+  }
 >;
 
 /** What one step asks for. */
@@ -152,4 +157,14 @@ export function needsOf(w: Pick<Way, 'out' | 'back'>): WayNeeds {
 
 /** Whether a bike has the traits that something hangs on. */
 export const hasTraits = (only: BikeTraits, bike: Bike): boolean =>
-  Object.entries(only).every(([key, value]) => bike[key as keyof Bike] === value);
+  Object.entries(only).every(([key, value]) => traitOf(key as keyof BikeTraits, bike) === value);
+function traitOf(key: keyof BikeTraits, bike: Bike): unknown {
+  if (key === 'hydraulic') return bike.brakeFront !== 'drum' || bike.brakeRear !== 'drum';
+  if (key === 'byHand')
+    return bike.starter === 'pull cord'
+      ? 'cord'
+      : bike.starter === 'kick' || bike.starter === 'electric and kick'
+        ? 'kick'
+        : 'no';
+  return bike[key];
+}

@@ -1,4 +1,4 @@
-import type { Task } from '../cover/index.js';
+import { usesTogether, type Task } from '../cover/index.js';
 import type { Piece } from '../tools/index.js';
 
 /** Copies of pieces as items, numbered in a row: a second copy is an item of its own. */
@@ -32,12 +32,6 @@ export class Items {
   }
 }
 
-const usesOf = (a: Task['ends'][number][number], into = new Map<number, number>()) => {
-  into.set(a.last, (into.get(a.last) ?? 0) + 1);
-  for (const [p, n] of a.rest) into.set(p, (into.get(p) ?? 0) + n);
-  return into;
-};
-
 /** Sets of items of which none contains another. Sorted items within each. */
 export function leastSets(sets: readonly (readonly number[])[]): number[][] {
   const sorted = [...new Map(sets.map((s) => [s.join(), s])).values()].sort((a, b) => a.length - b.length);
@@ -49,14 +43,20 @@ export function leastSets(sets: readonly (readonly number[])[]): number[][] {
   return kept.map((k) => [...k.list]);
 }
 
-/** The ways of one end of which none holds another. */
+/** The ways of one end of which none contains another that does as much: one that only holds replaces none that turns. */
 function leastOfEnd(end: Task['ends'][number], items: Items): Task['ends'][number] {
   const bySet = new Map<string, Task['ends'][number][number]>();
-  for (const a of end) {
-    const set = items.itemsOf(usesOf(a));
-    if (set) bySet.set(set.join(), a);
+  const turning: number[][] = [];
+  const all: number[][] = [];
+  for (const a of [...end.filter((x) => !x.holds), ...end.filter((x) => x.holds)]) {
+    const set = items.itemsOf(usesTogether(null, a));
+    if (!set || bySet.has(set.join())) continue;
+    bySet.set(set.join(), a);
+    all.push(set);
+    if (!a.holds) turning.push(set);
   }
-  return leastSets([...bySet.keys()].map((k) => k.split(',').map(Number))).map((s) => bySet.get(s.join())!);
+  const least = [...leastSets(turning), ...leastSets(all)].map((s) => bySet.get(s.join())!);
+  return [...new Set(least)];
 }
 
 /** Pairs of ways for two ends beyond which a task is not spelled out. */
@@ -69,15 +69,19 @@ const MOST_PAIRS = 6000;
 export function setsOfTask(task: Task, items: Items): number[][] | null {
   const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
   const [near, far] = task.ends as [Task['ends'][number], Task['ends'][number]?];
-  if (!far) return leastSets(known(near.map((a) => items.itemsOf(usesOf(a)))));
+  if (!far) return leastSets(known(near.map((a) => items.itemsOf(usesTogether(task.lost, a)))));
   // A way that holds another way of the same end is never needed, whatever the other end takes.
   const [few, others] = [leastOfEnd(near, items), leastOfEnd(far, items)];
   if (few.length * others.length > MOST_PAIRS) return null;
-  return leastSets(known(few.flatMap((a) => others.map((b) => items.itemsOf(usesOf(b, usesOf(a)))))));
+  return leastSets(
+    known(
+      few.flatMap((a) => others.map((b) => (a.holds && b.holds ? null : items.itemsOf(usesTogether(task.lost, a, b))))),
+    ),
+  );
 }
 /** The same for each end alone. */
 export const setsOfEnds = (task: Task, items: Items): number[][][] =>
-  task.ends.map((end) => leastSets(end.map((a) => items.itemsOf(usesOf(a))).filter((x) => x !== null)));
+  task.ends.map((end) => leastSets(end.map((a) => items.itemsOf(usesTogether(null, a))).filter((x) => x !== null)));
 
 /** Every way to make up a count from pieces that have a function, as sets of items; cut short at `most`. */
 export function setsOfFunction(able: readonly number[], count: number, items: Items, most = 3000): number[][] {

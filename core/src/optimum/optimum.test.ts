@@ -73,7 +73,7 @@ const small: fc.Arbitrary<KitProblem> = fc
       items,
       requirements: sets.map((s, i) => ({
         label: `requirement ${i}`,
-        by: { head: { fasteners: [], ends: [] }, fasteners: [], any: true },
+        by: { head: { fasteners: [], ends: [], lost: null }, fasteners: [], any: true },
         sets: s,
         loose: false,
       })),

@@ -577,6 +577,27 @@ export function plugSocket(drive: string, size: string): PieceModel {
   });
 }
 
+/** Stepped key for hollow axles: inside hexes of several sizes one behind the other, turned by a hexagon on its back. */
+export function axleKey(steps: readonly string[], back: string): PieceModel {
+  const largest = Math.max(...steps.map(millimetres));
+  return piece({
+    name: `Stepped axle key ${steps.join(' ')}, hexagon ${printSize(back)}`,
+    kind: 'other',
+    modes: steps.map((size) =>
+      mode({
+        offer: held('hex', back),
+        turns: { form: 'key', size },
+        bears: Math.min(250, shapeBears('key', size)),
+        length: 12 * steps.length + 12,
+        width: Math.round(largest * 1.16),
+      }),
+    ),
+    mass: Math.round(steps.reduce((m, size) => m + 0.0078 * 0.866 * millimetres(size) ** 2 * 12, 0) + 40),
+    size: box(12 * steps.length + 14, largest * 1.16, largest * 1.16),
+    price: 14,
+  });
+}
+
 export function tyreLever(ring: string | null, alloy: boolean): PieceModel {
   const s = ring ? millimetres(ring) : 0;
   const arm = 240;

@@ -1,6 +1,7 @@
 import { INCH_HEX, METRIC_HEX, millimetres, SIX_LOBE, SIX_LOBE_OUT, type Shape } from '../sizes/index.js';
 import {
   adapter,
+  axleKey,
   adjustable,
   bit,
   bitHolder,
@@ -188,6 +189,9 @@ const special = (): PieceModel[] => [
   tyreLever(null, true),
   ...words('19 22 24 27 30 32 36').map((s) => tyreLever(s, true)),
   ...words('5 5.6 6 6.3').map((size) => handTool('spoke key', `Spoke key ${size}`, { form: 'spoke', size }, 25, 30, 8)),
+  axleKey(words('17 19 22 24'), '19'),
+  axleKey(words('10 12 14 17'), '17'),
+  handTool('other', 'Wide blade for a cap, 12 mm', { form: 'slot', size: '12' }, 0, 12, 2),
   handTool('valve tool', 'Valve core tool', { form: 'valve', size: '' }, 0, 6, 2),
   ...words('38 45 52 58 68 80').map((size) =>
     handTool(

@@ -1,3 +1,4 @@
 export * from './looks.js';
 export * from './guide.js';
+export * from './answered.js';
 export * from './copy.js';

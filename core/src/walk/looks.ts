@@ -1,4 +1,4 @@
-import type { Access, Bike, Role, Station } from '../bike/index.js';
+import { cylindersOf, layoutOf, type Access, type Bike, type Role, type Station } from '../bike/index.js';
 
 /** Why a thing is looked at. */
 export const REASONS = [
@@ -30,6 +30,10 @@ export interface Look {
   accessory?: boolean;
   /** Whether such a bike has it; every bike when left out. */
   on?: (bike: Bike) => boolean;
+  /** Sizes that such a thing often has, to press: the entry line's words. */
+  sizes?: readonly string[];
+  /** Sizes that its far end often has. */
+  farSizes?: readonly string[];
   /** What to mind while looking. */
   tip?: string;
   /** Words of which one, in a fastener's name at that station, says that it is already there. */
@@ -42,8 +46,13 @@ const belt = (b: Bike) => b.drive === 'belt';
 const shaft = (b: Bike) => b.drive === 'shaft';
 const heavy = (b: Bike) => b.mass > 190_000;
 const liquid = (b: Bike) => b.cooling === 'liquid';
-const cylinders = (b: Bike) => (b.engine === 'single' ? 1 : 2);
+/** Kick or cord only: a small battery or none. */
+const startsByHand = (b: Bike) => b.starter === 'kick' || b.starter === 'pull cord';
+const cylinders = (b: Bike) => cylindersOf(b.engine);
 const plugs = (b: Bike) => cylinders(b) * b.plugs;
+
+/** Hexagons that axles and their nuts have, outside and inside. */
+const AXLE_SIZES = '22 24 27 30 32 i10 i12 i14 i17 i19 i22 i24'.split(' ');
 
 /**
  * What to look at, in the order of a walk from the front axle round to the racks. Heads are usual ones by thread and kind (planning values):
@@ -59,6 +68,8 @@ export const LOOKS: readonly Look[] = [
     head: (b) => (heavy(b) ? 'i22' : '24'),
     thread: 'M16',
     role: 'front axle',
+    sizes: AXLE_SIZES,
+    farSizes: AXLE_SIZES,
     words: 'axle',
     tip: 'Both ends: what holds the other side? It may be an inside hex.',
   },
@@ -137,6 +148,7 @@ export const LOOKS: readonly Look[] = [
     count: 36,
     shakesLoose: true,
     on: (b) => b.wheels === 'spoked',
+    role: 'spoke',
     words: 'spoke',
   },
   {
@@ -145,6 +157,7 @@ export const LOOKS: readonly Look[] = [
     name: 'Valve core front',
     why: 'trail repair',
     head: 'valve core',
+    role: 'valve core',
     words: 'valve',
   },
   {
@@ -356,6 +369,7 @@ export const LOOKS: readonly Look[] = [
     name: 'Steering stem nut',
     why: 'service turns it',
     head: '30',
+    role: 'steering',
     words: 'stem nut,stem',
   },
   {
@@ -400,6 +414,19 @@ export const LOOKS: readonly Look[] = [
     thread: 'M6',
     on: (b) => b.brakeFront !== 'drum',
     words: 'hose',
+  },
+  {
+    key: 'front-brake-union',
+    station: 'front-end',
+    name: 'Front brake hose union',
+    why: 'trail repair',
+    head: '12',
+    thread: 'M10',
+    count: 2,
+    role: 'brake union',
+    on: (b) => b.brakeFront !== 'drum',
+    words: 'union,banjo',
+    tip: 'The hollow bolt through the hose’s eye, at the caliper and at the lever.',
   },
   // Tank and seat
   {
@@ -468,6 +495,7 @@ export const LOOKS: readonly Look[] = [
     head: 'ph2',
     count: 6,
     on: liquid,
+    role: 'hose clamp',
     words: 'hose clamp,coolant',
     tip: 'Most have a hexagon with a slot: 7 or 8 fits better than the cross.',
   },
@@ -478,6 +506,7 @@ export const LOOKS: readonly Look[] = [
     why: 'service turns it',
     head: (b) => (heavy(b) ? 't25' : '8'),
     thread: 'M6',
+    role: 'air filter',
     words: 'air filter,air box',
   },
   {
@@ -487,6 +516,7 @@ export const LOOKS: readonly Look[] = [
     why: 'trail repair',
     head: 'ph1',
     count: 2,
+    role: 'hose clamp',
     words: 'fuel hose',
   },
   {
@@ -517,7 +547,7 @@ export const LOOKS: readonly Look[] = [
     station: 'electrics',
     name: 'Battery terminal',
     why: 'trail repair',
-    head: (b) => (b.starter === 'kick' ? 'ph2' : '10'),
+    head: (b) => (startsByHand(b) ? 'ph2' : '10'),
     thread: 'M6',
     count: 2,
     role: 'battery',
@@ -531,7 +561,7 @@ export const LOOKS: readonly Look[] = [
     head: '8',
     thread: 'M6',
     count: 2,
-    on: (b) => b.starter !== 'kick',
+    on: (b) => !startsByHand(b),
     words: 'tray,strap',
   },
   {
@@ -551,7 +581,7 @@ export const LOOKS: readonly Look[] = [
     head: '8',
     thread: 'M5',
     count: 2,
-    on: (b) => b.starter !== 'kick',
+    on: (b) => !startsByHand(b),
     words: 'relay',
   },
   {
@@ -677,7 +707,7 @@ export const LOOKS: readonly Look[] = [
     station: 'plug-top',
     name: 'Valve cover',
     why: 'service turns it',
-    head: (b) => (b.engine === 'flat twin' ? 't40' : '8'),
+    head: (b) => (layoutOf(b.engine) === 'flat' ? 't40' : '8'),
     count: 4,
     on: (b) => b.strokes === 4,
     words: 'cam cover,valve cover,head cover',
@@ -689,9 +719,21 @@ export const LOOKS: readonly Look[] = [
     why: 'shakes loose',
     head: '12',
     thread: 'M8',
-    on: (b) => b.starter !== 'electric',
+    on: (b) => b.starter === 'kick' || b.starter === 'electric and kick',
     shakesLoose: true,
     words: 'kick',
+  },
+  {
+    key: 'pull-cord',
+    station: 'engine',
+    name: 'Pull-cord housing',
+    why: 'trail repair',
+    head: '8',
+    thread: 'M6',
+    count: 3,
+    on: (b) => b.starter === 'pull cord',
+    words: 'cord,recoil,pull start',
+    tip: 'The cord frays at its handle: look at all of it.',
   },
   // Sump and drain
   {
@@ -700,6 +742,7 @@ export const LOOKS: readonly Look[] = [
     name: 'Oil drain',
     why: 'service turns it',
     head: (b) => (heavy(b) ? 'i8' : '17'),
+    role: 'oil drain',
     words: 'drain',
   },
   {
@@ -711,6 +754,7 @@ export const LOOKS: readonly Look[] = [
     thread: 'M6',
     count: 3,
     on: (b) => b.strokes === 4,
+    role: 'oil filter',
     words: 'filter',
   },
   {
@@ -719,6 +763,7 @@ export const LOOKS: readonly Look[] = [
     name: 'Oil filler',
     why: 'service turns it',
     head: 'slot 12',
+    tip: 'By hand, or a coin in the slot. Leave it out where fingers do.',
     words: 'filler',
   },
   {
@@ -817,6 +862,7 @@ export const LOOKS: readonly Look[] = [
     head: (b) => (heavy(b) ? 't45' : 'i8'),
     thread: 'M10',
     count: 2,
+    role: 'foot peg',
     words: 'peg',
   },
   {
@@ -907,6 +953,8 @@ export const LOOKS: readonly Look[] = [
     head: (b) => (b.mass > 160_000 ? '32' : '27'),
     role: 'rear axle',
     on: (b) => !shaft(b),
+    sizes: AXLE_SIZES,
+    farSizes: AXLE_SIZES,
     words: 'axle',
     tip: 'Does anything stop the axle from turning with it? If not, the far end wants a tool.',
   },
@@ -992,6 +1040,7 @@ export const LOOKS: readonly Look[] = [
     head: 'i8',
     count: 2,
     on: shaft,
+    role: 'final drive',
     words: 'final drive',
   },
   {
@@ -1013,6 +1062,18 @@ export const LOOKS: readonly Look[] = [
     role: 'brake pads',
     on: (b) => b.brakeRear === 'disc',
     words: 'pad',
+  },
+  {
+    key: 'rear-brake-union',
+    station: 'rear-wheel',
+    name: 'Rear brake hose union',
+    why: 'trail repair',
+    head: '12',
+    thread: 'M10',
+    count: 2,
+    role: 'brake union',
+    on: (b) => b.brakeRear === 'disc',
+    words: 'union,banjo',
   },
   {
     key: 'rear-drum',
@@ -1042,6 +1103,7 @@ export const LOOKS: readonly Look[] = [
     count: 36,
     shakesLoose: true,
     on: (b) => b.wheels === 'spoked',
+    role: 'spoke',
     words: 'spoke',
   },
   {
@@ -1050,6 +1112,7 @@ export const LOOKS: readonly Look[] = [
     name: 'Valve core rear',
     why: 'trail repair',
     head: 'valve core',
+    role: 'valve core',
     words: 'valve',
   },
   // Suspension
@@ -1152,6 +1215,7 @@ export const LOOKS: readonly Look[] = [
     thread: 'M8',
     count: 4,
     breaks: true,
+    role: 'subframe',
     words: 'subframe',
   },
   {

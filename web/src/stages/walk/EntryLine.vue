@@ -28,6 +28,7 @@ const entered = computed<Entered>(() => {
   if (!bike) return { kind: 'nothing', message: 'Add a bike first' };
   return enteredAs(text.value, reading.value, {
     bike,
+    fasteners: garage.fasteners,
     station: props.station,
     editing: editing.value,
     visit: props.visit,

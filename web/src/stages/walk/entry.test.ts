@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { fastenerSchema, guideOf, newBike, newFastener, type Fastener } from '@necessaire/core';
+import {
+  fastenerSchema,
+  guideOf,
+  newBike,
+  newFastener,
+  typeEntry,
+  type EntryReading,
+  type Fastener,
+} from '@necessaire/core';
 import { enteredAs, readingOf, unchanged, withReading, type Entered, type Entering } from './entry';
 
 const BIKE = '00000000-0000-4000-8000-000000000001';
@@ -7,6 +15,7 @@ const NEXT = '00000000-0000-4000-8000-000000000002';
 const bike = newBike(BIKE, 'Test');
 const base: Entering = {
   bike,
+  fasteners: [],
   station: 'exhaust',
   editing: null,
   visit: guideOf(bike, []).next,
@@ -47,9 +56,38 @@ describe('a line on the walk', () => {
     });
   });
   test('a size with a name is a row of its own, at the station in view', () => {
-    expect(row('10 heat shield x3')).toMatchObject({ name: 'Heat shield', station: 'exhaust', look: null, count: 3 });
+    expect(row('10 number board x3')).toMatchObject({ name: 'Number board', station: 'exhaust', look: null, count: 3 });
     // Another station than the one asked for cannot be its answer.
     expect(row('10 @cockpit')).toMatchObject({ name: 'Fastener', station: 'cockpit', look: null });
+  });
+  test('a name that the walk knows answers it: with its job, its thread and, unless it was named, its station', () => {
+    expect(row('i5 heat shield x2')).toMatchObject({ station: 'exhaust', look: 'heat-shield', thread: 'M6', count: 2 });
+    expect(row('32 rear axle nut 98nm')).toMatchObject({
+      station: 'rear-wheel',
+      look: 'rear-axle',
+      role: 'rear axle',
+      torque: { value: 98, source: 'user' },
+    });
+    expect(row('1/2in mirror stem @cockpit')).toMatchObject({ role: 'mirror', look: 'mirror' });
+  });
+  test('a far end that nobody spoke of stays assumed, and the row with it', () => {
+    const visit = guideOf(bike, []).visits.find((v) => v.look.key === 'chain-adjuster')!;
+    expect(row('12', { visit })).toMatchObject({ far: { size: '13' }, evidence: 'assumed' });
+    expect(enter('12', { visit })).toMatchObject({ says: expect.stringMatching(/far end, hex 13, is still assumed/) });
+    expect(row('12 far 13', { visit })).toMatchObject({ far: { size: '13' }, evidence: 'measured' });
+  });
+  test('what the server would not take is not made: every way to say the far end’s access is valid', () => {
+    for (const words of ['far side only', 'far in line only', 'far out of line', 'side only far in line only'])
+      expect(row(`2 ends 10 linkage ${words}`).farAccess.approach).toBe(
+        words.replace(/^.*far /, '') as Fastener['farAccess']['approach'],
+      );
+    const old = row('2 ends 10 linkage far side only');
+    expect(unchanged(enter(typeEntry(old), { editing: old }), old)).toBe(true);
+    const bad: EntryReading = { draft: { head: { form: 'hex', size: '10' }, count: 900 }, parts: [], problems: [] };
+    expect(enteredAs('x', bad, { ...base, visit: null })).toEqual({
+      kind: 'nothing',
+      message: expect.stringMatching(/^count: /),
+    });
   });
   test('? assumes, - leaves out with or without a reason', () => {
     expect(row('?')).toMatchObject({ name: 'Front axle', evidence: 'assumed', leftOut: null });

@@ -1,5 +1,8 @@
 import {
+  answered,
   climb,
+  faultsOf,
+  fastenerSchema,
   isComplete,
   newFastener,
   NO_GAUGING,
@@ -20,6 +23,8 @@ import {
 /** Where a line is typed: which bike and station, which row is corrected, what the walk asks for next. */
 export interface Entering {
   bike: Bike;
+  /** All rows that are there, so that a name finds what it answers. */
+  fasteners: readonly Fastener[];
   station: Station;
   editing: Fastener | null;
   visit: Visit | null;
@@ -53,11 +58,31 @@ function asked(c: Entering): { row: Fastener; isNew: boolean } | null {
   return known ? { row: known, isNew: false } : { row: proposal(c.visit.look, c.bike, c.nextId), isNew: true };
 }
 
+/** A row as the server will take it, or what is wrong with it: nothing else goes into the garage. */
+function checked(entered: Extract<Entered, { kind: 'row' }>): Entered {
+  const parsed = fastenerSchema.safeParse(entered.row);
+  if (parsed.success) return { ...entered, row: parsed.data };
+  const [first] = faultsOf(parsed.error);
+  return { kind: 'nothing', message: first ? `${first.path}: ${first.message}` : 'This line makes no fastener' };
+}
+
+/** Evidence of a row whose far end was not spoken of: that end is what is usual there, and the row is no surer than it. */
+const asSureAs = (evidence: Fastener['evidence'], farUnsaid: boolean): Fastener['evidence'] =>
+  farUnsaid ? 'assumed' : evidence;
+
 /**
- * What a line means here. A bare size answers what the walk asks for; `?` takes it as assumed; `-` with a reason leaves it out; a reading
- * such as `12.94` goes to the bench. Anything else is a row of its own.
+ * What a line means here. Whatever it makes has passed the same schema as the server's.
  */
 export function enteredAs(text: string, reading: EntryReading, c: Entering): Entered {
+  const entered = meant(text, reading, c);
+  return entered.kind === 'row' ? checked(entered) : entered;
+}
+
+/**
+ * A bare size answers what the walk asks for; `?` takes it as assumed; `-` with a reason leaves it out; a reading
+ * such as `12.94` goes to the bench. Anything else is a row of its own.
+ */
+function meant(text: string, reading: EntryReading, c: Entering): Entered {
   const line = text.trim();
   if (line === '') return { kind: 'nothing', message: 'Write a size first: 10, 1/2in, i5, t30' };
   const next = c.editing ? null : asked(c);
@@ -95,14 +120,19 @@ export function enteredAs(text: string, reading: EntryReading, c: Entering): Ent
   }
   const how = 'typed in the line';
   if (next && draft.name === undefined && (draft.station ?? next.row.station) === next.row.station) {
-    const evidence = draft.evidence ?? 'measured';
+    const farUnsaid = next.row.far !== null && draft.far === undefined;
+    const evidence = asSureAs(draft.evidence ?? 'measured', farUnsaid);
     const row = climb(
       { ...next.row, ...draft, id: next.row.id, bikeId: next.row.bikeId, head },
-      step(c, evidence, how),
+      step(c, evidence, farUnsaid ? `${how}; the far end was not looked at` : how),
     );
-    return { kind: 'row', row, label: `${row.name} is sized`, says: `${row.name}: ${printShape(head)}, ${evidence}` };
+    const says = farUnsaid
+      ? `${row.name}: ${printShape(head)}. Its far end, ${printShape(row.far!)}, is still assumed: type "far" and its size`
+      : `${row.name}: ${printShape(head)}, ${evidence}`;
+    return { kind: 'row', row, label: `${row.name} is sized`, says };
   }
-  const made = newFastener({ station: c.station, name: 'Fastener', ...draft, id: c.nextId, bikeId: c.bike.id, head });
+  const typed = newFastener({ station: c.station, name: 'Fastener', ...draft, id: c.nextId, bikeId: c.bike.id, head });
+  const made = answered(typed, c.bike, c.fasteners, draft.station !== undefined);
   const row = climb(made, step(c, made.evidence, how));
   return { kind: 'row', row, label: `add ${row.name}`, says: `${row.name} added at ${STATION_NAMES[row.station]}` };
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The bike from behind, drawn from its numbers: tyre, swingarm, seat, tank, bars. Left of the picture is the bike's left. */
 import { computed } from 'vue';
-import { tyreMeasures, type Bike } from '@necessaire/core';
+import { layoutOf, tyreMeasures, type Bike } from '@necessaire/core';
 
 const props = defineProps<{ bike: Bike; x: (mm: number) => number; y: (mm: number) => number; s: number }>();
 const BARS = 400;
@@ -11,7 +11,7 @@ const parts = computed(() => {
   const tyre = rear.width / 2;
   const high = rear.radius * 2;
   const seat = bike.seatHeight;
-  const flat = bike.engine === 'flat twin';
+  const flat = layoutOf(bike.engine) === 'flat';
   const box = (half: number, from: number, to: number, r: number) =>
     `M${x(half)} ${y(from)}V${y(to) + r}Q${x(half)} ${y(to)} ${x(half) + r} ${y(to)}H${x(-half) - r}Q${x(-half)} ${y(to)} ${x(-half)} ${y(to) + r}V${y(from)}z`;
   const path = (points: [number, number][], close = true) =>

@@ -1,4 +1,4 @@
-import { tyreMeasures, type Bike, type Station } from '@necessaire/core';
+import { layoutOf, tyreMeasures, type Bike, type Station } from '@necessaire/core';
 
 export interface Point {
   x: number;
@@ -56,7 +56,7 @@ export function bikeGeometry(bike: Bike): BikeGeometry {
   const clearance = seatHeight > 870 ? 290 : 215;
   const crank = { at: q(pivot.x - 165, clearance + 165), radius: 118 };
   const cylinderTop =
-    bike.engine === 'flat twin' ? q(crank.at.x - 60, crank.at.z + 15) : q(crank.at.x - 95, crank.at.z + 315);
+    layoutOf(bike.engine) === 'flat' ? q(crank.at.x - 60, crank.at.z + 15) : q(crank.at.x - 95, crank.at.z + 315);
   const nose = q(head[1].x + 330, seatHeight + 18);
   const seatTail = q(w - 40, seatHeight + 34);
   const tail = q(w + 215, seatHeight + 72);

@@ -1,4 +1,4 @@
-import type { Bike, Fitting } from '@necessaire/core';
+import { layoutOf, type Bike, type Fitting } from '@necessaire/core';
 import { bikeGeometry, q, type BikeGeometry, type Point } from './geometry';
 import { Pen, type Scale, type Stroke } from './pen';
 import { wheel } from './wheel';
@@ -95,7 +95,7 @@ function frame({ bike, pen, g }: Drawn): void {
   const [low, top] = g.head;
   const { pivot, crank, peg } = g;
   const c = crank.at;
-  if (bike.engine !== 'flat twin')
+  if (layoutOf(bike.engine) !== 'flat')
     pen.put(
       'tube',
       pen.curve([
@@ -159,7 +159,7 @@ function shock({ bike, pen, g }: Drawn): void {
 
 /** Where the exhaust leaves the engine. */
 const port = ({ bike, g }: Drawn): Point =>
-  bike.engine === 'flat twin'
+  layoutOf(bike.engine) === 'flat'
     ? q(g.crank.at.x - 168, g.crank.at.z - 30)
     : q(g.cylinderTop.x - 54, g.cylinderTop.z - 92);
 
@@ -168,7 +168,7 @@ function exhaust(b: Drawn): void {
   const c = g.crank.at;
   const [sa] = g.silencer;
   const p = port(b);
-  const flat = bike.engine === 'flat twin';
+  const flat = layoutOf(bike.engine) === 'flat';
   const run = flat
     ? [
         p,
@@ -192,7 +192,7 @@ function exhaust(b: Drawn): void {
       ];
   pen.put('pipe', pen.curve(run), 36);
   pen.put('core', pen.curve(run), 30);
-  if (bike.engine === 'v-twin') {
+  if (layoutOf(bike.engine) === 'v') {
     const rear = q(c.x + 190, c.z + 190);
     const second = [rear, q(rear.x + 60, rear.z - 30), q(sa.x - 100, sa.z - 10), sa];
     pen.put('pipe', pen.curve(second), 34);
@@ -253,13 +253,13 @@ function engine(b: Drawn): void {
   const c = g.crank.at;
   const height = Math.hypot(g.cylinderTop.x - c.x, g.cylinderTop.z - c.z) - 30;
   const base = q(c.x - 34, c.z + 66);
-  if (bike.engine === 'v-twin') {
+  if (layoutOf(bike.engine) === 'v') {
     cylinder(pen, q(c.x + 28, c.z + 60), 0.62, bike.cooling, height * 0.92);
     cylinder(pen, q(c.x - 52, c.z + 60), -0.6, bike.cooling, height * 0.92);
-  } else if (bike.engine === 'parallel twin') {
+  } else if (layoutOf(bike.engine) === 'in line') {
     cylinder(pen, q(base.x + 20, base.z + 8), -0.28, bike.cooling, height);
     cylinder(pen, base, -0.28, bike.cooling, height);
-  } else if (bike.engine === 'single') cylinder(pen, base, -0.2, bike.cooling, height);
+  } else if (layoutOf(bike.engine) === 'single') cylinder(pen, base, -0.2, bike.cooling, height);
   // Crankcase with its gearbox, reaching back to the swingarm pivot.
   const { pivot } = g;
   pen.put(
@@ -289,7 +289,7 @@ function engine(b: Drawn): void {
     'plate',
     pen.curve([q(c.x + 60, c.z + 70), q(c.x + 150, c.z + 40), q(c.x + 150, c.z - 50), q(c.x + 70, c.z - 80)], true),
   );
-  if (bike.engine === 'flat twin') {
+  if (layoutOf(bike.engine) === 'flat') {
     const [w, h] = [92, 76];
     const m = q(c.x - 86, c.z + 6);
     pen.put(
@@ -320,7 +320,7 @@ function engine(b: Drawn): void {
     const top = g.cylinderTop;
     pen.put('tube', pen.line(q(top.x + 50, top.z - 84), q(top.x + 150, top.z - 60)), 44);
   }
-  if (bike.starter !== 'electric')
+  if (bike.starter === 'kick' || bike.starter === 'electric and kick')
     pen.put('tube', pen.curve([q(c.x + 130, c.z + 12), q(c.x + 190, c.z + 90), q(c.x + 176, c.z + 190)]), 14);
   if (bike.cooling === 'liquid') radiator(b);
 }

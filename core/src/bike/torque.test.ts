@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { FORM_SIZES, HEAD_FORMS, THREADS, type Head } from '../sizes/index.js';
+import { CONDITIONS, newFastener, ROLES, type Condition } from './fastener.js';
+import { breakLoose, headTorque, isPlanned, planningTorque, ROLE_TORQUE } from './torque.js';
+
+const ID = '00000000-0000-4000-8000-000000000001';
+const base = newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '13' } });
+const at = (given: Partial<typeof base>) => planningTorque({ ...base, ...given }).value;
+
+describe('torque to plan by', () => {
+  test('own figure, then the job, then the thread, then the head', () => {
+    const typed = { value: 20, source: 'manual' as const };
+    expect(planningTorque({ ...base, torque: typed, role: 'rear axle' })).toEqual(typed);
+    expect(at({ head: { form: 'hex', size: '24' }, role: 'front axle', thread: 'M16' })).toBe(75);
+    expect(at({ head: { form: 'hex', size: '27' }, role: 'rear axle' })).toBe(100);
+    expect(at({ head: { form: 'hex', size: '14' }, role: 'mirror', thread: 'M10' })).toBe(20);
+    expect(at({ thread: 'M10' })).toBe(47);
+    expect(at({})).toBe(24);
+    expect(planningTorque(base).source).toMatch(/planning value for such a head/);
+    expect(at({ head: { form: 'hex', size: '27' } })).toBe(100);
+    expect(at({ head: { form: 'plug', size: '16' }, role: 'plug' })).toBe(17);
+    expect(at({ head: { form: 'plug', size: '13/16in' } })).toBe(25);
+  });
+  test('a head too small for the job’s torque is planned by its thread', () => {
+    expect(at({ head: { form: 'key', size: '5' }, role: 'rear axle', thread: 'M6' })).toBe(10);
+    expect(at({ head: { form: 'lobe', size: '50' }, role: 'rear axle', thread: 'M10' })).toBe(47);
+  });
+  test('the planned value of a job lies in its usual range', () => {
+    for (const { from, to, plan } of Object.values(ROLE_TORQUE)) {
+      expect(plan).toBeGreaterThanOrEqual(from);
+      expect(plan).toBeLessThanOrEqual(to);
+    }
+  });
+  test('every shape and size has one: only what is pulled has nought', () => {
+    for (const form of HEAD_FORMS)
+      for (const size of FORM_SIZES[form] ?? ['4', '6.5', '12']) {
+        const head: Head = { form, size };
+        const value = headTorque(head);
+        expect({ head, known: form === 'clip' ? value === 0 : value > 0 }).toEqual({ head, known: true });
+      }
+  });
+  test('an inch head is planned as the metric one beside it', () => {
+    expect(headTorque({ form: 'hex', size: '1/2in' })).toBe(headTorque({ form: 'hex', size: '13' }));
+    expect(headTorque({ form: 'hex12', size: '5/16in' })).toBe(headTorque({ form: 'hex', size: '8' }));
+    expect(headTorque({ form: 'key', size: '5/32in' })).toBe(headTorque({ form: 'key', size: '4' }));
+  });
+  test('breaking loose: clean 1.2, dirty 1.5, threadlocked 1.8, rusted 2.2, once', () => {
+    const need = (condition: Condition) =>
+      breakLoose({ ...base, condition, torque: { value: 100, source: 'manual' } }).value;
+    expect([need('clean'), need('dirty'), need('locked'), need('rusted')].map(Math.round)).toEqual([
+      120, 150, 180, 220,
+    ]);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ROLES, null),
+        fc.constantFrom(...THREADS, null),
+        fc.constantFrom('8', '13', '24', '1/2in'),
+        fc.constantFrom(...(Object.keys(CONDITIONS) as Condition[])),
+        (role, thread, size, condition) => {
+          const f = { ...base, role, thread, condition, head: { form: 'hex' as const, size } };
+          expect(breakLoose(f).value).toBeCloseTo(planningTorque(f).value * CONDITIONS[condition], 9);
+          expect(isPlanned(f)).toBe(true);
+        },
+      ),
+    );
+  });
+});
