@@ -54,7 +54,12 @@ describe('the search, the solver and the programme that spells out every chain a
 
 describe('on whole garages', () => {
   const mass = (doc: GarageDocument) => lightestSet(problemOf(doc), solve).total;
-  const garage = randomGarage(5, 24, 90);
+  const seeded = randomGarage(5, 24, 90);
+  // Where an adjustable only serves while nothing fixed does, one fixed piece more may take a way away: so it serves freely here.
+  const garage = {
+    ...seeded,
+    garage: { ...seeded.garage, practice: { ...seeded.garage.practice, adjustable: 'freely' as const } },
+  };
   const reached = (doc: GarageDocument) => {
     const finder = new ChainFinder(doc.pieces, doc.garage.practice);
     return doc.fasteners.filter((f) => reachOf(f, finder).best.length > 0);

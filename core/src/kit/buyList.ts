@@ -5,10 +5,12 @@ import { exposuresIn } from '../odds/index.js';
 import { functionNeeds } from './needs.js';
 import type { GarageDocument } from '../garage/index.js';
 import {
+  asBought,
   newPiece,
   offeredPieces,
   setModels,
   toolSets,
+  trusted,
   usablePieces,
   type Piece,
   type ToolSet,
@@ -129,9 +131,27 @@ export function buyList(
   const taken = found && found !== 'infeasible' ? items.filter((_, i) => found.taken[i]) : [];
 
   const singles = new Map<string, { piece: Piece; count: number }>();
-  for (const { single: piece } of taken)
-    if (piece) singles.set(piece.id, { piece, count: (singles.get(piece.id)?.count ?? 0) + 1 });
+  const buy = (piece: Piece) =>
+    singles.set(piece.id, { piece: asBought(piece), count: (singles.get(piece.id)?.count ?? 0) + 1 });
+  for (const { single: piece } of taken) if (piece) buy(piece);
   const boughtSets = taken.flatMap((t) => (t.set === null ? [] : [sets[t.set]!]));
+  // Judged as the drawer will be once all is in it: what one purchase takes from another's way is bought on top.
+  const after = () =>
+    usablePieces(
+      [
+        ...doc.pieces,
+        ...[...singles.values()].map((s) => ({ ...s.piece, count: s.count })),
+        ...boughtSets.flatMap(setPieces),
+      ],
+      bikeId,
+    ).filter((p) => p.mark !== 'never');
+  let mended = 0;
+  for (const f of cures) {
+    const now = after();
+    if (reachOf(f, new ChainFinder(now, practice)).best.length > 0) continue;
+    mended++;
+    for (const piece of reachWithOffer(f, now, offered, practice, of)[0] ?? []) buy(piece);
+  }
   const used = usedOf(
     boughtSets,
     [...singles.values()].map((s) => s.piece),
@@ -161,10 +181,10 @@ export function buyList(
     forOthers: othersHelped(
       doc,
       bikeId,
-      [...[...singles.values()].map((s) => s.piece), ...boughtSets.flatMap(setPieces)],
+      [...[...singles.values()].map((s) => trusted(s.piece)), ...boughtSets.flatMap(setPieces)],
       practice,
     ),
-    proven: found !== null,
+    proven: found !== null && mended === 0,
   };
 }
 
@@ -211,7 +231,7 @@ function usedOf(
   practice: Practice,
 ): Set<string> {
   const fromSets = boughtSets.flatMap(setPieces);
-  const finder = new ChainFinder([...drawer, ...singles, ...fromSets], practice);
+  const finder = new ChainFinder([...drawer, ...singles.map(trusted), ...fromSets], practice);
   const ids = new Map(fromSets.map((p) => [p.id, p.name]));
   const used = new Set<string>();
   for (const f of cures)

@@ -14,17 +14,16 @@ export type Quality = 'good where torque is high' | 'good everywhere' | 'cheap e
 export const asOffered = (model: PieceModel, index: number): Piece =>
   newPiece(model, { id: `offered-${index}`, count: COPIES });
 
-/** The cheap make of a piece: the same shape and mass, less price, trusted with less torque. */
+/** The cheap make of a piece as it is sold: the same shape and mass for less money. What it is trusted with is `trusted`'s to say, once. */
 export const asCheap = (model: PieceModel, index: number): Piece =>
-  trusted(
-    newPiece(
-      { ...model, name: `${model.name}, cheap`, price: Math.round(model.price * CHEAP_PRICE * 10) / 10 },
-      { id: `offered-cheap-${index}`, count: COPIES, quality: 'cheap' },
-    ),
+  newPiece(
+    { ...model, name: `${model.name}, cheap`, price: Math.round(model.price * CHEAP_PRICE * 10) / 10 },
+    { id: `offered-cheap-${index}`, count: COPIES, quality: 'cheap' },
   );
 
+const sold = new Map<string, Piece>();
 const made = new Map<Quality, Piece[]>();
-/** Everything that can be bought in a quality. Planning values. */
+/** Everything that can be bought in a quality, at the torque that it may be trusted with. Planning values. */
 export function offeredPieces(quality: Quality): Piece[] {
   let known = made.get(quality);
   if (!known) {
@@ -32,8 +31,14 @@ export function offeredPieces(quality: Quality): Piece[] {
     known = [
       ...(quality === 'cheap everywhere' ? [] : models.map(asOffered)),
       ...(quality === 'good everywhere' ? [] : models.map(asCheap)),
-    ];
+    ].map((piece) => {
+      sold.set(piece.id, piece);
+      return trusted(piece);
+    });
     made.set(quality, known);
   }
   return known;
 }
+
+/** An offered piece as it comes from the shop: what goes into the drawer, where it is judged like any other. */
+export const asBought = (offered: Piece): Piece => sold.get(offered.id) ?? offered;
