@@ -173,7 +173,7 @@ export function drawer(nextId: () => string): Piece[] {
       { mark: 'always' },
     ],
     [functional('Tow strap', ['tow'], 260, [140, 80, 60], 14, { traits: ['soft'] })],
-    [functional('Jump leads, thin', ['jump-start'], 260, [180, 90, 45], 18, { traits: ['conductive'] })],
+    [functional('Jump leads, thin', ['jump leads'], 260, [180, 90, 45], 18, { traits: ['conductive'] })],
     [
       functional('First-aid kit', ['bandage'], 250, [160, 110, 55], 20, { traits: ['soft', 'kept dry'] }),
       { mark: 'always' },

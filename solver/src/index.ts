@@ -39,27 +39,64 @@ export function lpText(model: Milp): string {
   ].join('\n');
 }
 
+/** What the solver reports, as far as it is read. */
+interface Reported {
+  Status: string;
+  ObjectiveValue: number;
+  Columns: Record<string, { Primal?: number }>;
+}
+
+/** The answer behind a report; null where it proves nothing and holds nothing. Only a proven status counts as a proof. */
+export function answerOf(reported: object, model: Milp): MilpAnswer | null {
+  const { Status, ObjectiveValue: objective, Columns } = reported as Reported;
+  if (Status === 'Infeasible') return { status: 'infeasible', values: [], objective: Infinity, bound: Infinity };
+  const values = model.columns.map((_, i) => Columns[`x${i}`]?.Primal ?? Number.NaN);
+  // Stopped early it may report numbers that are no solution at all.
+  if (!Number.isFinite(objective) || !keeps(model, values)) return null;
+  return Status === 'Optimal'
+    ? { status: 'optimal', values, objective, bound: objective }
+    : { status: 'best found', values, objective, bound: -Infinity };
+}
+
+/** Whether values keep to the bounds and rows of a programme, and are whole where they have to be. */
+function keeps(model: Milp, values: readonly number[]): boolean {
+  const near = (size: number) => 1e-5 * Math.max(1, Math.abs(size));
+  return (
+    model.columns.every((c, i) => {
+      const v = values[i]!;
+      const whole = !c.integer || Math.abs(v - Math.round(v)) < 1e-4;
+      return v >= c.lower - 1e-5 && v <= c.upper + 1e-5 && whole;
+    }) &&
+    model.rows.every(({ terms: t, lower, upper }) => {
+      const sum = t.reduce((s, [i, c]) => s + c * values[i]!, 0);
+      return sum >= lower - near(lower) && sum <= upper + near(upper);
+    })
+  );
+}
+
 /**
  * Loads the solver once; the function it gives answers synchronously.
  * @param locateFile where the solver's WASM lies; needed in the browser only
+ * @param limit seconds after which it stops with what it has
  */
-export async function loadSolver(locateFile?: () => string): Promise<Solve> {
+export async function loadSolver(locateFile?: () => string, limit = LIMIT): Promise<Solve> {
   const highs = await loadHighs(locateFile ? { locateFile } : {});
   return (model: Milp): MilpAnswer => {
     if (model.columns.length === 0) return { status: 'optimal', values: [], objective: 0, bound: 0 };
-    const result = highs.solve(lpText(model), {
-      output_flag: false,
-      mip_rel_gap: 0,
-      mip_abs_gap: 0.5,
-      time_limit: LIMIT,
-      random_seed: 0,
-    });
-    const columns = result.Columns as Record<string, { Primal?: number }>;
-    const values = model.columns.map((_, i) => columns[`x${i}`]?.Primal ?? 0);
-    const objective = result.ObjectiveValue;
-    if (result.Status === 'Optimal') return { status: 'optimal', values, objective, bound: objective };
-    if (result.Status === 'Time limit reached' && Number.isFinite(objective))
-      return { status: 'best found', values, objective, bound: 0 };
-    return { status: 'infeasible', values: [], objective: Infinity, bound: Infinity };
+    const nothing: MilpAnswer = { status: 'unknown', values: [], objective: Infinity, bound: -Infinity };
+    let result: ReturnType<typeof highs.solve>;
+    try {
+      result = highs.solve(lpText(model), {
+        output_flag: false,
+        mip_rel_gap: 0,
+        mip_abs_gap: 0.5,
+        time_limit: limit,
+        random_seed: 0,
+      });
+    } catch {
+      // Out of memory or a fault inside says nothing of the programme.
+      return nothing;
+    }
+    return answerOf(result, model) ?? nothing;
   };
 }

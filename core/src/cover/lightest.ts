@@ -390,6 +390,24 @@ function searched(
   };
 }
 
+/** The whole drawer, for when nobody had the time to find less: it does all that any set does, and is proven of nothing. */
+function everything(problem: CoverProblem, main: readonly number[]): Omit<Lightest, 'withinWorth'> {
+  const counts = problem.pieces.map((p) => (p.mark === 'never' ? 0 : p.count));
+  const costs = optionCosts(problem);
+  let at = 0;
+  const options = (problem.choices ?? []).map(({ options: list }) => {
+    const met = list.map((_, o) => o).filter((o) => optionMet(list[o]!, problem, counts));
+    return met.sort((a, b) => list[a]!.cost - list[b]!.cost)[0] ?? 0;
+  });
+  const onOptions = (problem.choices ?? []).reduce((s, c, k) => {
+    const cost = costs[at + options[k]!]!;
+    at += c.options.length;
+    return s + cost;
+  }, 0);
+  const total = counts.reduce((s, n, i) => s + n * main[i]!, 0) + onOptions;
+  return { counts, options, total: total / TENTHS, proven: false, gap: 1 };
+}
+
 /** Whether the copies have the functions of an option. */
 const optionMet = (
   option: { functions: CoverProblem['functions'] },
@@ -422,7 +440,8 @@ export function lightestSet(
   // The least of all sets is the least of those within the limit too, when it is one of them.
   if (worth === null || price(free.counts) <= worth + 1e-9) return { ...free, withinWorth: true };
   try {
-    return { ...leastSet(problem, solve, measure, 'solver', worth), withinWorth: true };
+    const limited = leastSet(problem, solve, measure, 'solver', worth);
+    return { ...limited, withinWorth: price(limited.counts) <= worth + 1e-9 };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     return { ...free, withinWorth: false };
@@ -471,10 +490,11 @@ function leastFor(
   for (const costs of [main, one, price]) {
     const { model, z } = build(problem, costs, limits, costs === main ? ofOptions : []);
     const solved = solve(model);
-    if (solved.status === 'infeasible') {
-      // Later passes only break ties: should rounding close them off, the first answer stands.
+    if (solved.status === 'infeasible' || solved.status === 'unknown') {
+      // Later passes only break ties: should rounding or time close them off, the first answer stands.
       if (answer ?? own) return (answer ?? own)!;
-      throw new RangeError(STUCK);
+      if (solved.status === 'infeasible') throw new RangeError(STUCK);
+      return everything(problem, main);
     }
     const counts = problem.pieces.map((_, i) => Math.round(solved.values[i]!));
     const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * by[i]!, 0);
@@ -488,7 +508,7 @@ function leastFor(
     const total = sum(main) + onOptions;
     if (answer === null) {
       // The search's bound holds whatever the solver had time for.
-      const bound = Math.max(solved.bound, own ? own.total * TENTHS * (1 - own.gap) : 0);
+      const bound = Math.max(0, solved.bound, own ? own.total * TENTHS * (1 - own.gap) : 0);
       const gap = solved.status === 'optimal' ? 0 : Math.max(0, (total - bound) / Math.max(1, total));
       answer = { counts, options, total: total / TENTHS, proven: solved.status === 'optimal', gap };
       if (!answer.proven) return answer;

@@ -4,11 +4,14 @@ export interface Milp {
   rows: { terms: [column: number, coefficient: number][]; lower: number; upper: number }[];
 }
 export interface MilpAnswer {
-  /** `optimal` is proven; `best found` comes with a bound; `infeasible` has no values. */
-  status: 'optimal' | 'best found' | 'infeasible';
+  /**
+   * `optimal` and `infeasible` are proven; `best found` comes with values and a bound; `unknown` has neither: the solver stopped, and nobody may
+   * conclude anything from it.
+   */
+  status: 'optimal' | 'best found' | 'infeasible' | 'unknown';
   values: number[];
   objective: number;
-  /** Proven lower bound of the objective. */
+  /** Proven lower bound of the objective; −∞ where there is none. */
   bound: number;
 }
 /** Solves a programme. Synchronous: callers that must stay responsive run it in a worker. */

@@ -1,4 +1,15 @@
 export * from './fields.js';
 export * from './garage.js';
 export * from './file.js';
-export { garageTo2, garageTo3, garageTo4, garageTo5, rowTo2, rowTo3, rowTo4, rowTo5 } from './upgrade.js';
+export {
+  garageTo2,
+  garageTo3,
+  garageTo4,
+  garageTo5,
+  garageTo6,
+  rowTo2,
+  rowTo3,
+  rowTo4,
+  rowTo5,
+  rowTo6,
+} from './upgrade.js';

@@ -216,6 +216,34 @@ export const garageTo5 = (garage: Row): Row => ({
   ...garage,
 });
 
+/** Leads and packs were one function in version 5; leads want another bike beside. */
+function pieceTo6(row: Row): Row {
+  const functions = Array.isArray(row['functions']) ? (row['functions'] as unknown[]) : [];
+  const name = typeof row['name'] === 'string' ? row['name'].toLowerCase() : '';
+  const leads = functions.includes('jump-start') && /\b(?:leads?|cables?)\b/u.test(name);
+  return leads ? { ...row, functions: functions.map((f) => (f === 'jump-start' ? 'jump leads' : f)) } : row;
+}
+/** A kit of version 5 stays what it was: nothing was demanded, and the price of a gram was not asked. */
+const tripTo6 = (row: Row): Row =>
+  typeof row['kit'] === 'object' && row['kit'] !== null
+    ? { ...row, kit: { knee: 1.2, musts: [], ...(row['kit'] as Row) } }
+    : row;
+
+/** Brings one row of version 5 to version 6: what is wrapped in a place, and what is demanded of a kit. */
+export function rowTo6(table: TableName, row: Row): Row {
+  switch (table) {
+    case 'pieces':
+      return pieceTo6(row);
+    case 'places':
+      return { wrapped: false, ...row };
+    case 'trips':
+      return tripTo6(row);
+    default:
+      return row;
+  }
+}
+export const garageTo6 = (garage: Row): Row => garage;
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
   const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
@@ -245,5 +273,6 @@ export function fileToNow(file: Row, version: number): Row {
   const second = version < 2 ? fileTo(file, 2, rowTo2, garageTo2) : file;
   const third = version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
   const fourth = version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
-  return version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
+  const fifth = version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
+  return version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
 }

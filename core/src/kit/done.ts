@@ -27,7 +27,7 @@ export function doneOfAsk(ask: Ask, a: number, available: readonly boolean[], st
   const by = ask.tails.map(() => endless);
   // What sits beside the live part weighs nothing either.
   if (ask.fitted.size > 0)
-    for (const s of slotsOfAsk(ask, a, available).slots) if (s.baseWay >= 0) by[s.mend] = s.baseWay;
+    for (const s of slotsOfAsk(ask, a, available).slots) if (s.baseWay >= 0 && s.baseMass === 0) by[s.mend] = s.baseWay;
   for (const { mend, way } of stocked) {
     if (!available[way]) continue;
     // More mends than are looked at one by one still count as covered.
@@ -79,9 +79,29 @@ export function savedWith(problem: KitProblem, contents: Contents): { hours: num
   return { hours, value };
 }
 
+/** Whether a way gets a rider home by own means: as good as ride-out, and it holds at least sometimes. Calling for help does not. */
+export const reachesHome = (w: Pick<AskWay, 'grade' | 'way'>): boolean =>
+  gradeMeets(w.grade, 'ride-out') && w.way.holds > 0;
+
+/** Mends that are done with what sits beside the live part, besides those stocked for. */
+export function fittedMends(
+  problem: KitProblem,
+  done: readonly Done[],
+  stocked: readonly StockedMend[],
+): StockedMend[] {
+  const known = new Set(stocked.map((s) => `${s.ask} ${s.mend}`));
+  return problem.asks.flatMap((ask, a) =>
+    ask.fitted.size === 0
+      ? []
+      : done[a]!.by.flatMap((way, mend) =>
+          way >= 0 && ask.ways[way]!.supplies.length > 0 && !known.has(`${a} ${mend}`) ? [{ ask: a, mend, way }] : [],
+        ),
+  );
+}
+
 /** Mends at ride-out or better in a row from the first; Infinity when nothing is used up. */
 export function homeMends(ask: Ask, { by, beyond }: Done): number {
-  const good = (w: number) => w >= 0 && gradeMeets(ask.ways[w]!.grade, 'ride-out');
+  const good = (w: number) => w >= 0 && reachesHome(ask.ways[w]!);
   const first = by.findIndex((w) => !good(w));
   if (first >= 0) return first;
   return good(beyond) ? Infinity : by.length;
@@ -119,8 +139,8 @@ export function stockedBy(
       );
       a.ways.forEach((w, way) => {
         if (!available[ask]![way] || w.supplies.length === 0) return;
-        if (w.supplies.some((s) => (left.get(s.kind) ?? 0) + (mend === 0 ? (a.fitted.get(s.kind) ?? 0) : 0) < s.units))
-          return;
+        const there = (kind: string) => (left.get(kind) ?? 0) + (mend === 0 ? (a.fitted.get(kind) ?? 0) : 0);
+        if (w.supplies.some((s) => there(s.kind) < s.units)) return;
         const worth = p * (w.gain - (endless >= 0 ? a.ways[endless]!.gain : 0));
         if (worth > 1e-12 && (!best || worth > best.worth)) best = { mend: { ask, mend, way }, worth };
       });

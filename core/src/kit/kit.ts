@@ -2,12 +2,12 @@ import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/
 import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
 import type { KitProblem, Requirement } from '../optimum/problem.js';
-import { availableWays, does, metBy, metWithout } from '../optimum/tools.js';
+import { availableWays, does, metBy, metWithout, withinWorth } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
 import { supplyKind } from '../supplies/index.js';
 import { BAG_FILL, boxVolume, type Piece } from '../tools/index.js';
-import { byAsk, doneOfAsk, doneWith, homeMends, savedBy, type Contents } from './done.js';
+import { byAsk, doneOfAsk, doneWith, fittedMends, homeMends, reachesHome, savedBy, type Contents } from './done.js';
 
 /** A piece in the kit, with the reason for it. */
 export interface KitPiece {
@@ -105,8 +105,8 @@ export interface Kit {
   bulk: number;
   /** Price of all that is in it, euros. */
   price: number;
-  /** What it was made as: the lightest that gives the grade, the most under the limits, or a kept kit as it is. */
-  as: 'lightest' | 'most' | 'kept';
+  /** What it was made as: worth its weight, the lightest that gives the grade, the most under the limits, or a kept kit as it is. */
+  as: 'worth' | 'lightest' | 'most' | 'kept';
   keptName: string | null;
   proven: boolean;
   gap: number;
@@ -119,6 +119,8 @@ export interface Kit {
   reached: string[];
   /** Functions that some trouble asks for and that nothing in the drawer does. */
   missing: FunctionNeed[];
+  /** What the rider demands and cannot be had, in words. */
+  unmet: string[];
   mends: Mend[];
   prevention: Prevention[];
   /** Home by own means: Π over troubles that end the ride of P(N ≤ mends at ride-out or better). */
@@ -137,11 +139,17 @@ export function unitsOf(problem: KitProblem, stocked: readonly StockedMend[]): M
     for (const s of problem.asks[ask]!.ways[way]!.supplies) units.set(s.kind, (units.get(s.kind) ?? 0) + s.units);
   return units;
 }
-/** Units that sit beside live parts, by kind. */
-function fittedOf(problem: KitProblem): Map<string, number> {
+/** Units that sit beside live parts, by kind: each once, however many troubles may use it. */
+export function fittedOf(problem: Pick<KitProblem, 'fitted'>): Map<string, number> {
   const fitted = new Map<string, number>();
-  for (const a of problem.asks) for (const [kind, n] of a.fitted) fitted.set(kind, (fitted.get(kind) ?? 0) + n);
+  for (const kinds of problem.fitted.values())
+    for (const [kind, n] of kinds) fitted.set(kind, (fitted.get(kind) ?? 0) + n);
   return fitted;
+}
+/** Grams of so many units of each supply, those beside the live part left out. */
+export function stockMass(problem: Pick<KitProblem, 'fitted'>, units: ReadonlyMap<string, number>): number {
+  const fitted = fittedOf(problem);
+  return [...units].reduce((s, [kind, n]) => s + Math.max(0, n - (fitted.get(kind) ?? 0)) * supplyKind(kind).mass, 0);
 }
 
 export interface KitFacts {
@@ -149,7 +157,6 @@ export interface KitFacts {
   keptName?: string | null;
   proven: boolean;
   gap: number;
-  withinWorth: boolean;
   served: boolean;
   owned: ReadonlyMap<string, number>;
   /** A kept kit's own spares, where those are what is packed. */
@@ -170,10 +177,14 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   const nameOf = new Map(reaches.map((r) => [r.fastener.id, r.fastener.name.toLowerCase()]));
   const met = metBy(problem, counts);
   const { available, done } = doneWith(problem, contents, availableWays(problem, counts, met));
+  // What sits beside the live part is used like what is packed: it is part of the stock.
+  const stockedAll = facts.supplies
+    ? contents.stocked
+    : [...contents.stocked, ...fittedMends(problem, done, contents.stocked)];
   const saved = asks.map((a, i) => savedBy(a, done[i]!, (w) => w.hours));
 
   /** What the kit is without one copy of a piece: only what hangs on the piece can change. */
-  const stockedFor = byAsk(problem, contents.stocked);
+  const stockedFor = byAsk(problem, stockedAll);
   const withoutPiece = (p: number) => {
     const less = counts.map((n, i) => (i === p ? n - 1 : n));
     const there = availableWays(problem, less, metWithout(problem, counts, met, p));
@@ -260,7 +271,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     ];
   });
 
-  const kitSpares = sparesOf(problem, contents, facts, saved, available);
+  const kitSpares = sparesOf(problem, { counts, stocked: stockedAll }, facts, saved, available);
   const mends = asks.map((a, i): Mend => {
     const d = done[i]!;
     const way = d.by[0] ?? d.beyond;
@@ -289,11 +300,11 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
         .sort((x, y) => y.w.gain - x.w.gain)
         .map(({ w }) => ({
           name: w.way.name,
-          hours: w.way.minutes / 60,
+          hours: w.time,
           worth: GRADE_WORTH[w.grade],
           supplies: w.supplies,
           holds: w.way.holds,
-          home: gradeMeets(w.grade, 'ride-out'),
+          home: reachesHome(w),
         })),
       others: [
         ...a.ways.flatMap((w, k) =>
@@ -332,18 +343,19 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     preventionMass,
     mass: toolMass + spareMass + preventionMass,
     bulk: boxes / BAG_FILL,
-    price: worth + kitSpares.reduce((s, k) => s + supplyKind(k.kind).price * k.quantity, 0),
+    price: worth + kitSpares.reduce((s, k) => s + supplyKind(k.kind).price * (k.quantity - k.fitted), 0),
     as: facts.as,
     keptName: facts.keptName ?? null,
     proven: facts.proven,
     gap: facts.gap,
     worth,
-    withinWorth: facts.withinWorth,
+    withinWorth: withinWorth(problem, counts),
     served: facts.served,
     reached: [...all],
     missing: [...missing]
       .map(([does, count]) => ({ does, count: count - able(does) }))
       .sort((a, b) => (a.does < b.does ? -1 : 1)),
+    unmet: [...problem.unmet],
     mends,
     prevention: [...problem.prevention],
     home: mends.reduce((p, m, i) => (asks[i]!.exposure.trouble.stops ? p * m.covered : p), 1),

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import fc from 'fast-check';
 import { frontier, type Curve } from '../optimum/curve.js';
-import { PrizeProblem } from '../optimum/prize.js';
+import { PrizeProblem, type Priced } from '../optimum/prize.js';
 import type { KitProblem } from '../optimum/problem.js';
 import { homeWith, savedWith } from './done.js';
 import { compareKits, keptOf, listOf, withFigures, writeKit } from './keeping.js';
@@ -39,7 +39,7 @@ describe('the picture of the curve', () => {
     }
     for (const b of shown.band) expect(b.bound).toBeGreaterThanOrEqual(b.best);
     // Any price of a gram bounds all of it from above.
-    const { bound } = new PrizeProblem(problem).solve(0.003)!;
+    const { bound } = new PrizeProblem(problem).solve(0.003) as Priced;
     for (const p of shown.points) expect(p.value).toBeLessThanOrEqual(bound + 0.003 * p.limit + 1e-6);
   });
   test('the hull is concave, over all points, and flattens where it says', () => {

@@ -6,7 +6,7 @@ import type { Curve } from '../optimum/curve.js';
 import type { KitProblem } from '../optimum/problem.js';
 import { stockedAt, type StockedMend } from '../optimum/slots.js';
 import { doneWith, homeMends, savedBy, type Contents } from './done.js';
-import { unitsOf } from './kit.js';
+import { fittedOf, unitsOf } from './kit.js';
 
 /** One step of the curve: the best kit of its limit, as far as lists and readout need it. */
 export interface CurvePoint {
@@ -90,15 +90,12 @@ export function picture(problem: KitProblem, curve: Curve): CurvePicture {
   const points: CurvePoint[] = [];
   for (const [set, mine] of bySet) {
     const tools = curve.sets[set]!;
-    const carried = new Map(problem.pieces.map((p, i) => [p.id, tools.counts[i]!]));
-    const reached = problem.tools.reaches.filter((r) => reachedBy(carriedChains(r, carried), carried)).length;
+    const known = { reached: reachedWith(problem, tools.counts), available: tools.available };
     const all = stockedAt(
       tools.slots,
       mine.map((m) => Math.floor(m - tools.mass + 1e-9)),
     );
-    mine.forEach((limit, k) =>
-      points.push(pointOf(problem, { counts: tools.counts, stocked: all[k]! }, limit, reached, tools.available)),
-    );
+    mine.forEach((limit, k) => points.push(pointOf(problem, { counts: tools.counts, stocked: all[k]! }, limit, known)));
   }
   points.sort((a, b) => a.limit - b.limit);
   const hull = concaveHull(points.map((p) => ({ mass: p.limit, value: p.hours })));
@@ -117,18 +114,44 @@ export function picture(problem: KitProblem, curve: Curve): CurvePicture {
   return { most: curve.most, points, band, gap: curve.gap, proven: curve.proven, solves: curve.solves, flatFrom };
 }
 
-/** A kit as a point of the picture. */
+/** Grams, room and money of contents, what sits beside the live part left out. */
+export function measuresOf(problem: KitProblem, contents: Contents): { mass: number; bulk: number; price: number } {
+  const units = unitsOf(problem, contents.stocked);
+  const fitted = fittedOf(problem);
+  let [mass, boxes, price] = [0, 0, 0];
+  contents.counts.forEach((n, i) => {
+    if (n === 0) return;
+    const p = problem.pieces[i]!;
+    mass += n * p.mass;
+    boxes += n * boxVolume(p);
+    price += n * p.price;
+  });
+  for (const [kind, n] of units) {
+    const packed = Math.max(0, n - (fitted.get(kind) ?? 0));
+    mass += packed * supplyKind(kind).mass;
+    boxes += packed * boxVolume(supplyKind(kind));
+    price += packed * supplyKind(kind).price;
+  }
+  return { mass, bulk: boxes / BAG_FILL, price };
+}
+
+/** How many heads the copies of a kit turn. */
+export function reachedWith(problem: KitProblem, counts: readonly number[]): number {
+  const carried = new Map(problem.pieces.map((p, i) => [p.id, counts[i]!]));
+  return problem.tools.reaches.filter((r) => reachedBy(carriedChains(r, carried), carried)).length;
+}
+
+/**
+ * A kit as a point of the picture.
+ * @param known what was worked out for the same tools already
+ */
 export function pointOf(
   problem: KitProblem,
   contents: Contents,
   limit: number,
-  reached: number,
-  available: boolean[][] | null = null,
+  known: { reached: number; available: boolean[][] } | null = null,
 ): CurvePoint {
-  const { done } = doneWith(problem, contents, available);
-  const units = unitsOf(problem, contents.stocked);
-  const fitted = new Map<string, number>();
-  for (const a of problem.asks) for (const [kind, n] of a.fitted) fitted.set(kind, (fitted.get(kind) ?? 0) + n);
+  const { done } = doneWith(problem, contents, known?.available ?? null);
   let [value, hours, home] = [0, 0, 1];
   const mends = new Map<string, { hours: number; way: string }>();
   problem.asks.forEach((a, i) => {
@@ -146,33 +169,15 @@ export function pointOf(
     const n = homeMends(a, done[i]!);
     if (n !== Infinity) home *= countCdf(n, a.law);
   });
-  let [mass, boxes, price] = [0, 0, 0];
-  const pieces: CurvePoint['pieces'] = [];
-  contents.counts.forEach((n, i) => {
-    if (n === 0) return;
-    const p = problem.pieces[i]!;
-    pieces.push([p.id, n]);
-    mass += n * p.mass;
-    boxes += n * boxVolume(p);
-    price += n * p.price;
-  });
-  for (const [kind, n] of units) {
-    const packed = Math.max(0, n - (fitted.get(kind) ?? 0));
-    mass += packed * supplyKind(kind).mass;
-    boxes += packed * boxVolume(supplyKind(kind));
-    price += packed * supplyKind(kind).price;
-  }
   return {
     limit,
-    mass,
+    ...measuresOf(problem, contents),
     value,
     hours,
     home,
-    bulk: boxes / BAG_FILL,
-    price,
-    reached,
-    pieces,
-    supplies: [...units],
+    reached: known?.reached ?? reachedWith(problem, contents.counts),
+    pieces: contents.counts.flatMap((n, i): [string, number][] => (n > 0 ? [[problem.pieces[i]!.id, n]] : [])),
+    supplies: [...unitsOf(problem, contents.stocked)],
     mends: [...mends].map(([troubleId, m]) => ({ troubleId, ...m })),
     stocked: [...contents.stocked],
     counts: [...contents.counts],

@@ -1,15 +1,15 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, TOWING } from './words.js';
+import { BRAKES, BY_HAND, PUSHED, TOWING, WALKING_PACE } from './words.js';
 
 const TOW = way(
   'Be towed by a companion',
   'limp',
-  60,
+  15,
   2,
   ['Strap from the other’s rear to this bike’s bars, wound, never tied [tow]'],
   ['Hold it by hand so that it can be let go; no faster than a run'],
-  { when: ['company'], caution: TOWING },
+  { when: ['company'], travel: { over: 'workshop', speed: 'towing' }, caution: TOWING },
 );
 
 /** Chain, sprockets, clutch, levers and cables. */
@@ -34,7 +34,9 @@ export const DRIVE: Trouble[] = [
         { caution: BY_HAND },
       ),
       TOW,
-      way('Coast and push to the road', 'limp', 120, 1, ['Chain off, so that it locks nothing']),
+      way('Coast and push to the road', 'limp', 10, 1, ['Chain off, so that it locks nothing'], [], {
+        travel: PUSHED,
+      }),
     ],
   }),
   trouble({
@@ -191,7 +193,9 @@ export const DRIVE: Trouble[] = [
         ['Try full lock both ways {tank}'],
         { caution: 'Without its return cable it may stick: a hand on the stop switch.' },
       ),
-      way('Idle screw up, walk it out', 'limp', 30, 2, ['Idle as high as it goes; first gear']),
+      way('Idle screw up, walk it out', 'limp', 10, 2, ['Idle as high as it goes; first gear'], [], {
+        travel: WALKING_PACE,
+      }),
     ],
   }),
   trouble({

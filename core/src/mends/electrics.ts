@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { WIRING } from './words.js';
+import { JUMPING, TOWING, WIRING } from './words.js';
 
 const PUSH = way(
   'Push it off',
@@ -12,6 +12,29 @@ const PUSH = way(
   { when: ['pushes'] },
 );
 
+/** The starter's work done by leg or arm. */
+const KICK = way(
+  'Kick it over',
+  'proper',
+  10,
+  1,
+  ['Neutral, choke as for a cold start, kick through from the top of the stroke'],
+  ['Let it run at a fast idle until the battery has taken some charge'],
+  {
+    only: { byHand: 'kick' },
+    caution: 'A kick lever can kick back: wear boots, and keep the knee bent.',
+  },
+);
+const CORD = way(
+  'Pull the cord',
+  'proper',
+  10,
+  1,
+  ['Neutral, choke as for a cold start, pull the cord with a straight back'],
+  ['Let it run at a fast idle until the battery has taken some charge'],
+  { only: { byHand: 'cord' } },
+);
+
 /** Battery, charging, fuses and wires, light, ignition. */
 export const ELECTRICS: Trouble[] = [
   trouble({
@@ -20,18 +43,30 @@ export const ELECTRICS: Trouble[] = [
     subject: 'electrics',
     rate: per(0.03, 0.03, 0.03),
     ways: [
+      KICK,
+      CORD,
       PUSH,
       way(
-        'Jump it',
+        'Jump it with a pack',
         'proper',
         24,
         1,
         ['Get at the poles {battery}', 'Plus first, minus to bare metal, manual’s order and polarity [jump-start]'],
         ['Start, let it run, minus off first, cover back {battery}'],
-        {
-          caution:
-            'The manual’s order and polarity; no lithium pack that is hot, swollen or wet. Jump currents do not go through a thin accessory lead.',
-        },
+        { caution: JUMPING },
+      ),
+      way(
+        'Jump it from a companion’s bike',
+        'proper',
+        30,
+        1,
+        [
+          'The other bike close, its engine off, the same voltage',
+          'Get at the poles {battery}',
+          'Plus to plus, minus last and to bare metal away from the battery [jump leads]',
+        ],
+        ['Start, let it run, minus off first, cover back {battery}'],
+        { when: ['company'], caution: JUMPING },
       ),
       way(
         'Swap batteries with a companion, start, swap back',
@@ -49,7 +84,7 @@ export const ELECTRICS: Trouble[] = [
         3,
         ['Strap wound round the bars, never tied [tow]'],
         ['Second gear, clutch out when rolling'],
-        { when: ['company', 'pushes'], caution: 'Towing: law and skill, short, slow.' },
+        { when: ['company', 'pushes'], caution: TOWING },
       ),
     ],
   }),
@@ -225,6 +260,7 @@ export const ELECTRICS: Trouble[] = [
     rate: per(0.001, 0.002, 0.004),
     only: {},
     ways: [
+      KICK,
       PUSH,
       way(
         'Clean the relay’s poles',
@@ -236,6 +272,40 @@ export const ELECTRICS: Trouble[] = [
         { holds: 0.5, caution: WIRING },
       ),
       way('Spare relay', 'proper', 20, 1, ['Unplug the old one'], ['New one in <relay>'], { holds: 0.5 }),
+    ],
+  }),
+  trouble({
+    id: 'starter-cord',
+    name: 'Starter cord torn',
+    subject: 'electrics',
+    rate: per(0.002, 0.003, 0.004),
+    only: { byHand: 'cord' },
+    ways: [
+      way(
+        'New cord on the drum',
+        'proper',
+        40,
+        2,
+        [
+          'Housing off, hold the drum against its spring [grip]',
+          'Old cord out, wind the spring as far as the book says',
+        ],
+        ['New cord knotted in, let the drum draw it up slowly, handle on <starter cord>'],
+        {
+          caution:
+            'The spring in a cord starter flies out and cuts: hold the drum all the time and turn your face away.',
+        },
+      ),
+      way(
+        'Knot what is left',
+        'ride-out',
+        20,
+        1,
+        ['Pull the torn end out, knot it to the rest or to a lace [grip]'],
+        ['Pull it gently, then keep the engine running until home'],
+        { holds: 0.7 },
+      ),
+      PUSH,
     ],
   }),
   trouble({

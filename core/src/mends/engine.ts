@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, FUEL, SLOW } from './words.js';
+import { BRAKES, BY_HAND, FUEL, SLOW, WALKING_PACE } from './words.js';
 
 /** Fuel, air, cooling, oil, water in the engine; brakes. */
 export const ENGINE: Trouble[] = [
@@ -326,6 +326,7 @@ export const ENGINE: Trouble[] = [
         ['Fold and clamp the line above the leak [clamp]'],
         ['Walking pace, the other brake only'],
         {
+          travel: WALKING_PACE,
           caution:
             'A clamped brake line means a brake missing: slowly, to the nearest road. With any doubt do not ride.',
         },

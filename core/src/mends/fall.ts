@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, HOT, SLOW } from './words.js';
+import { BRAKES, BY_HAND, HOT, SLOW, WALKING_PACE } from './words.js';
 
 /** What a fall breaks. */
 export const FALL: Trouble[] = [
@@ -63,7 +63,7 @@ export const FALL: Trouble[] = [
         1,
         ['Pliers set tight on the stump [clamp]'],
         ['Tape them on, try a full stop at walking pace <cloth tape>'],
-        { caution: `${BRAKES} Pliers as a lever: walking pace.` },
+        { travel: WALKING_PACE, caution: `${BRAKES} Pliers as a lever: walking pace.` },
       ),
     ],
   }),

@@ -43,7 +43,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ['it flickers: loose', 'battery-terminal'],
         ['nothing changes', '?volts'],
       ),
-      test('volts', 'Volts at the poles [measure current]', ['under 11.5', 'battery'], ['12 or more', '?mainfuse']),
+      test('volts', 'Volts at the poles [measure current]', ['under 12', 'battery'], ['12 or more', '?mainfuse']),
       test('mainfuse', 'Look at the main fuse {fuse box}', ['blown', 'fuse'], ['whole', 'starter']),
       test(
         'stand',
@@ -119,8 +119,9 @@ export const FAULT_TREES: readonly FaultTree[] = [
       test(
         'volts2',
         'Volts at the battery at speed [measure current]',
-        ['under 13', 'charging'],
-        ['13.5 to 14.5', 'coil'],
+        ['under 13.5', 'charging'],
+        ['13.5 to 14.8', 'coil'],
+        ['over 14.8', 'charging'],
       ),
     ],
   },

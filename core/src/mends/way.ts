@@ -14,9 +14,50 @@ export const GRADE_WORTH: Readonly<Record<Grade, number>> = { proper: 1, 'ride-o
 /** Whether a grade is at least as good as the one asked for. */
 export const gradeMeets = (grade: Grade, asked: Grade): boolean => GRADES.indexOf(grade) <= GRADES.indexOf(asked);
 
+/** How a way goes on after the hands are off: so far at walking pace, pushed or on a strap. */
+export interface Travel {
+  /** To people or the road, or all the way to a workshop. */
+  over: 'help' | 'workshop';
+  /** km/h, or one of the trip's own speeds. */
+  speed: number | 'walking' | 'towing';
+}
+/** Where a trouble happens on average: km to people, km to a workshop, and the trip's speeds. */
+export interface Away {
+  helpKm: number;
+  workshopKm: number;
+  walking: number;
+  towing: number;
+}
+/** Where nothing is far. */
+export const AT_HAND: Away = { helpKm: 0, workshopKm: 0, walking: 4, towing: 25 };
+
+/** Hours of one mend by a way: the work, and the distance that has to be covered by it. */
+export function hoursOfWay(way: Pick<Way, 'minutes' | 'travel'>, away: Away): number {
+  if (!way.travel) return way.minutes / 60;
+  const { over, speed } = way.travel;
+  const km = over === 'help' ? away.helpKm : away.workshopKm;
+  return way.minutes / 60 + km / (typeof speed === 'number' ? speed : away[speed]);
+}
+
+/**
+ * Hours that one mend by a way saves on average: when it holds (hours without − hours of the mend) × the grade's worth, when it does not the
+ * time is lost on top (reference section 4, with the share that holds).
+ */
+export const savedByWay = (
+  way: Pick<Way, 'minutes' | 'travel' | 'grade' | 'holds'>,
+  without: number,
+  away: Away,
+): number => {
+  const hours = hoursOfWay(way, away);
+  return Math.max(0, way.holds * GRADE_WORTH[way.grade] * (without - hours) - (1 - way.holds) * hours);
+};
+
 /** The most hours that any of some ways saves of those without a mend. */
-export const mostSaved = (ways: readonly Pick<Way, 'minutes' | 'grade'>[], without: number): number =>
-  ways.reduce((m, w) => Math.max(m, (without - w.minutes / 60) * GRADE_WORTH[w.grade]), 0);
+export const mostSaved = (
+  ways: readonly Pick<Way, 'minutes' | 'travel' | 'grade' | 'holds'>[],
+  without: number,
+  away: Away,
+): number => ways.reduce((m, w) => Math.max(m, savedByWay(w, without, away)), 0);
 
 /** What a way asks of whoever does it: anybody, somebody handy, somebody who has done it before. */
 export const SKILLS = [1, 2, 3] as const;
@@ -65,6 +106,8 @@ export interface Way {
   back: readonly WayStep[];
   /** Share of such mends that hold. Planning value. */
   holds: number;
+  /** What way is to be made by it at its pace; null where riding goes on as before. */
+  travel: Travel | null;
   /** Shown where the way is. */
   caution: string;
 }
@@ -117,7 +160,7 @@ export const way = (
   skill: Skill,
   out: readonly string[],
   back: readonly string[] = [],
-  more: Partial<Pick<Way, 'only' | 'when' | 'holds' | 'caution'>> = {},
+  more: Partial<Pick<Way, 'only' | 'when' | 'holds' | 'travel' | 'caution'>> = {},
 ): Way => ({
   name,
   grade,
@@ -126,6 +169,7 @@ export const way = (
   only: {},
   when: [],
   holds: 1,
+  travel: null,
   caution: '',
   ...more,
   out: out.map(readStep),

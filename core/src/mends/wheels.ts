@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BY_HAND, LIFT, SLOW } from './words.js';
+import { BY_HAND, LIFT, SLOW, WALKING_PACE } from './words.js';
 
 /** Taking a wheel out: broken loose on its wheels, then raised, its spacers kept in order. */
 const OUT = [
@@ -27,20 +27,21 @@ const TYRE_ON = [
 const TIED = way(
   'Ties round tyre and rim',
   'limp',
-  20,
+  15,
   1,
   ['Pull ties tight round tyre and rim between the spokes, so that the tyre stays on <cable tie ×8>'],
   ['Ride at walking pace; look at the ties every km'],
-  { caution: `Ties on a rim: walking pace. ${SLOW}` },
+  { travel: WALKING_PACE, caution: `Ties on a rim: walking pace. ${SLOW}` },
 );
 const WALK_FLAT = way(
   'Ride on the flat, walking pace',
   'limp',
-  60,
+  5,
   1,
   ['Stand, weight off the flat wheel, walking pace on soft ground'],
   [],
   {
+    travel: WALKING_PACE,
     caution: `It ruins tyre and maybe rim. ${SLOW}`,
   },
 );
@@ -284,7 +285,7 @@ export const WHEELS: Trouble[] = [
         1,
         ['Cloth tape over the cut, ties round tyre and rim <cloth tape> <cable tie ×8>'],
         ['Walking pace'],
-        { caution: `Ties on a rim: ${SLOW}` },
+        { travel: WALKING_PACE, caution: `Ties on a rim: ${SLOW}` },
       ),
       WALK_FLAT,
     ],
@@ -380,7 +381,11 @@ export const WHEELS: Trouble[] = [
         3,
         [...OUT, 'Seal out, wash it with fuel, pack with grease'],
         BACK,
-        { holds: 0.6, caution: `A worn-out bearing can lock the wheel: walking pace. ${BY_HAND}` },
+        {
+          holds: 0.6,
+          travel: WALKING_PACE,
+          caution: `A worn-out bearing can lock the wheel: walking pace. ${BY_HAND}`,
+        },
       ),
     ],
   }),
@@ -406,7 +411,7 @@ export const WHEELS: Trouble[] = [
         2,
         ['Axle in, wire round both ends so that it cannot wander <wire ×2> [cut]'],
         ['Walking pace; look every km'],
-        { caution: `Walking pace. ${BY_HAND}` },
+        { travel: WALKING_PACE, caution: `Walking pace. ${BY_HAND}` },
       ),
     ],
   }),

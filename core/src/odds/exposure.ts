@@ -3,7 +3,7 @@ import { strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
 import { boltKind } from '../supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
 import { posterior, type Experience, type Record } from './record.js';
-import { appliesTo, mostSaved, TROUBLES, type Trouble } from '../mends/index.js';
+import { appliesTo, AT_HAND, mostSaved, TROUBLES, type Away, type Trouble } from '../mends/index.js';
 
 /** One trouble on one trip with one bike. */
 export interface Exposure {
@@ -21,6 +21,8 @@ export interface Exposure {
   odds: number;
   /** Hours lost each time without a mend, averaged over where it happens. */
   without: number;
+  /** How far people and a workshop are there, averaged likewise. */
+  away: Away;
   /** Hours at stake with no kit: Λ × the most that any known way saves. */
   atStake: number;
   /** How Λ was made, for whoever asks. */
@@ -48,8 +50,15 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
   const lambdas = trip.legs.map((leg) => legLambda(trouble, leg, trip) * weak * after.factor);
   const lambda = lambdas.reduce((a, b) => a + b, 0);
   const law: CountLaw = { mean: lambda, shape: after.shape };
-  const stranded =
-    lambda > 0 ? trip.legs.reduce((s, leg, i) => s + lambdas[i]! * strandedHours(leg, trip).total, 0) / lambda : 0;
+  const onAverage = (of: (leg: Leg) => number) =>
+    lambda > 0 ? trip.legs.reduce((s, leg, i) => s + lambdas[i]! * of(leg), 0) / lambda : 0;
+  const stranded = onAverage((leg) => strandedHours(leg, trip).total);
+  const away: Away = {
+    helpKm: onAverage((leg) => leg.helpKm),
+    workshopKm: onAverage((leg) => leg.workshopKm),
+    walking: trip.speeds.walking,
+    towing: trip.speeds.towing,
+  };
   const without = trouble.stops ? stranded : trouble.nuisance;
   const km = (on: (typeof TERRAINS)[number]) => trip.legs.reduce((s, l) => s + l.km[on], 0);
   const parts = TERRAINS.filter((on) => trouble.rate[on] > 0 && km(on) > 0).map(
@@ -72,7 +81,8 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
     byLeg: lambdas.map((l) => (lambda > 0 ? l / lambda : 0)),
     odds: 1 - countPmf(0, law),
     without,
-    atStake: lambda * mostSaved(trouble.ways, without),
+    away,
+    atStake: lambda * mostSaved(trouble.ways, without, away),
     formula: `Λ = (${parts.join(' + ') || '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care${said} = ${lambda.toFixed(3)}`,
   };
 }
@@ -103,7 +113,8 @@ export function certain(trouble: Trouble, times: number, why: string): Exposure 
     byLeg: [],
     odds: times > 0 ? 1 : 0,
     without,
-    atStake: times * mostSaved(trouble.ways, without),
+    away: AT_HAND,
+    atStake: times * mostSaved(trouble.ways, without, AT_HAND),
     formula: why,
   };
 }

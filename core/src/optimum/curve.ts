@@ -1,19 +1,22 @@
 import { PrizeProblem } from './prize.js';
 import type { KitProblem } from './problem.js';
 import { slotsOf, stockCurve, type Slot } from './slots.js';
-import { availableWays, toolMassOf } from './tools.js';
+import { availableWays, demandsMet, toolMassOf, withinWorth } from './tools.js';
 
 /** A set of tools that some point of the curve carries, with what stocks on top of it save. */
 export interface CarriedTools {
   counts: number[];
+  /** Grams of the tools, and of what is demanded beside them. */
   mass: number;
-  /** Saved with no stocks at all, and the slots that stocks can fill. */
+  /** Saved with no stocks but those, and the slots that stocks can fill. */
   free: number;
   slots: Slot[];
   /** For each ask, which of its ways it allows. */
   available: boolean[][];
   /** Saved beyond `free` by stocks of so many grams. */
   stocked: Float64Array;
+  /** Whether it does all that is demanded, and keeps to what the tools may be worth. */
+  allowed: boolean;
 }
 
 /** The most that a kit of each whole gram can save, as far as it is known: the best found and what none can beat. */
@@ -48,6 +51,8 @@ interface Node {
   in: number[];
   out: number[];
   lines: Line[];
+  /** Prices at which the search gave up. */
+  failed: number[];
   bound: Float64Array;
 }
 
@@ -110,13 +115,15 @@ class FrontierSearch {
     const known = this.bySet.get(key);
     if (known !== undefined) return known;
     const { most, best, by, sets } = this.curve;
-    const mass = toolMassOf(this.problem, counts);
     const available = availableWays(this.problem, counts);
-    const { slots, free } = slotsOf(this.problem, available);
+    const { slots, free, mass: demanded, met } = slotsOf(this.problem, available);
+    const mass = toolMassOf(this.problem, counts) + demanded;
     const room = Math.floor(most - mass + 1e-9);
     const stocked = room >= 0 ? stockCurve(slots, room) : new Float64Array(0);
-    const n = sets.push({ counts, mass, free, slots, available, stocked }) - 1;
+    const allowed = met && demandsMet(this.problem, counts) && withinWorth(this.problem, counts);
+    const n = sets.push({ counts, mass, free, slots, available, stocked, allowed }) - 1;
     this.bySet.set(key, n);
+    if (!allowed) return n;
     const start = Math.ceil(mass - 1e-9);
     for (let m = start; m <= most; m++) {
       const value = free + stocked[Math.floor(m - mass + 1e-9)]!;
@@ -132,7 +139,12 @@ class FrontierSearch {
     if (this.curve.solves >= this.limit || this.stopped) return false;
     this.curve.solves++;
     const found = this.prize.solve(slope, node);
-    if (!found) {
+    // A search that gave up says nothing of this part.
+    if (found === null) {
+      node.failed.push(slope);
+      return true;
+    }
+    if (found === 'infeasible') {
       // Nothing fits what is forced: this part is empty.
       node.bound.fill(-Infinity);
       return true;
@@ -175,7 +187,8 @@ class FrontierSearch {
   /** The price of a gram to try next at a limit: the slope of the chord between the kits beside it; null when it was tried. */
   private nextSlope(node: Node, at: number): number | null {
     const [left, right] = this.beside(node, at);
-    const tried = (slope: number) => node.lines.some((l) => Math.abs(l.slope - slope) <= 1e-7 * slope);
+    const tried = (slope: number) =>
+      [...node.lines.map((l) => l.slope), ...node.failed].some((s) => Math.abs(s - slope) <= 1e-7 * slope);
     const steepest = node.lines.reduce((m, l) => Math.max(m, l.slope), 0);
     const flattest = node.lines.reduce((m, l) => Math.min(m, l.slope), Infinity);
     if (node.lines.length === 0) return null;
@@ -237,6 +250,7 @@ class FrontierSearch {
       in: [...forcedIn],
       out: [...new Set([...forcedOut, ...heavy])],
       lines: [],
+      failed: [],
       bound: n.bound.slice(low - n.low, high - n.low + 1),
     };
   }
@@ -256,9 +270,15 @@ class FrontierSearch {
     for (const i of base) least[this.problem.items.owner[i]!]!++;
     this.add(least);
     this.top = this.problem.asks.reduce((s, a) => s + a.law.mean * Math.max(0, ...a.ways.map((w) => w.gain)), 0);
-    if (this.top <= 0) {
-      this.boundAll([]);
-      return this.curve;
+    const ceiling = this.top;
+    const wanted = ceiling > 0;
+    // Where nothing can be saved, what is demanded still has to be found, as light as it can be.
+    if (!wanted) {
+      if (this.curve.sets[0]!.allowed) {
+        this.boundAll([]);
+        return this.curve;
+      }
+      this.top = 1;
     }
     const root: Node = {
       low: 0,
@@ -266,9 +286,12 @@ class FrontierSearch {
       in: base,
       out: [],
       lines: [],
-      bound: new Float64Array(most + 1).fill(Infinity),
+      failed: [],
+      // Nothing saves more than all that there is to save.
+      bound: new Float64Array(most + 1).fill(ceiling),
     };
-    // From prices at which little is worth its grams down to where everything is.
+    // From prices at which nothing but what is demanded is worth its grams down to where everything is.
+    if (!this.curve.sets[0]!.allowed) this.solveAt(root, this.top * 10);
     for (const part of [300, 1500, 5000, 20_000, 100_000, 1e6]) this.solveAt(root, this.top / part);
     // Light limits leave heavy pieces out: they are looked at by themselves.
     const start = Math.ceil(toolMassOf(this.problem, least));

@@ -1,6 +1,8 @@
 import { addTask, leastCopies, MilpBuilder, type Solve } from '../cover/index.js';
-import { BAG_FILL, boxVolume } from '../tools/index.js';
+import { gradeMeets } from '../mends/index.js';
+import { BAG_FILL, boxVolume, type Piece } from '../tools/index.js';
 import { frontier } from './curve.js';
+import { worthItsWeight } from './worth.js';
 import type { KitProblem } from './problem.js';
 import { massOfMends, type StockedMend } from './slots.js';
 
@@ -18,13 +20,19 @@ export interface Most {
 }
 
 /**
- * The most that a kit saves under limits of mass, bulk and price at once, stated whole for a general solver: pieces are whole numbers, a way is
- * there when all it hangs on is, each mend is done by at most one way.
+ * The most that a kit saves under limits of mass, room and price at once, and of what its tools may be worth; or over a price of its grams under
+ * the others. Stated whole for a general solver: pieces are whole numbers, a way is there when all it hangs on is, each mend is done by at most one
+ * way. What the rider demands is in it.
+ * @param price what a gram costs in the question's value; then there is no limit of mass
+ * @returns null where nothing keeps to the limits, or where the solver ran out of time with nothing found
  */
-export function mostUnder(problem: KitProblem, solve: Solve): Most {
-  const { pieces, requirements, asks, question } = problem;
+export function mostUnder(problem: KitProblem, solve: Solve, price: number | null = null): Most | 'infeasible' | null {
+  const { pieces, requirements, asks, question, practice } = problem;
   const b = new MilpBuilder();
-  const x = pieces.map((p) => b.column(0, p.mark === 'never' ? 0 : Math.min(p.count, 8), true, leastCopies(p)));
+  const perGram = price ?? 0;
+  const x = pieces.map((p) =>
+    b.column(perGram * p.mass * SCALE, p.mark === 'never' ? 0 : Math.min(p.count, 8), true, leastCopies(p)),
+  );
   const shared = new Map<string, number>();
   // Whether each requirement is met: one where its sets allow.
   const met = requirements.map((r) => {
@@ -59,7 +67,7 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
     } else addTask(b, r.by.head, x, shared, d);
     return d;
   });
-  const limits: [number[], number][] = [];
+  for (const n of problem.required) b.row([[met[n]!, 1]], 1);
   const columns: { column: number; mend: StockedMend; mass: number; bulk: number; price: number }[] = [];
   asks.forEach((ask, a) => {
     const there = ask.ways.map((w) => {
@@ -75,14 +83,20 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
       return y;
     });
     const rows = [...ask.tails.map((p, j) => ({ p, j })), ...(ask.rest > 0 ? [{ p: ask.rest, j: -1 }] : [])];
+    // A demand is met by the first mend, however seldom the trouble comes.
+    if (ask.must !== null && ask.tails.length === 0) rows.push({ p: 0, j: 0 });
     for (const { p, j } of rows) {
       const one: [number, number][] = [];
+      const demanded: [number, number][] = [];
       ask.ways.forEach((w, k) => {
         if (j < 0 && w.supplies.length > 0) return;
         const gain = p * w.gain;
-        if (gain <= 0) return;
-        const z = b.column(-gain * SCALE, 1, true);
+        const must = ask.must !== null && j === 0 && gradeMeets(w.grade, ask.must);
+        if (gain <= 0 && !must) return;
+        const mass = w.supplies.length === 0 ? 0 : massOfMends(ask, w, j + 1) - massOfMends(ask, w, j);
+        const z = b.column((perGram * mass - gain) * SCALE, 1, true);
         one.push([z, 1]);
+        if (must) demanded.push([z, 1]);
         b.row(
           [
             [there[k]!, 1],
@@ -94,41 +108,65 @@ export function mostUnder(problem: KitProblem, solve: Solve): Most {
           columns.push({
             column: z,
             mend: { ask: a, mend: j, way: k },
-            mass: massOfMends(ask, w, j + 1) - massOfMends(ask, w, j),
+            mass,
             bulk: w.bulk / BAG_FILL,
             price: w.price,
           });
       });
       if (one.length > 0) b.row(one, -Infinity, 1);
+      if (demanded.length > 0) b.row(demanded, 1);
     }
   });
-  limits.push([pieces.map((p) => p.mass), question.mass]);
-  if (question.bulk !== null) limits.push([pieces.map((p) => boxVolume(p) / BAG_FILL), question.bulk]);
-  if (question.price !== null) limits.push([pieces.map((p) => p.price), question.price]);
-  limits.forEach(([of, limit], which) => {
-    const name = which === 0 ? 'mass' : question.bulk !== null && which === 1 ? 'bulk' : 'price';
+  const limit = (of: (p: Piece) => number, stock: (c: (typeof columns)[number]) => number, upper: number | null) => {
+    if (upper === null) return;
     b.row(
-      [...of.map((c, i): [number, number] => [x[i]!, c]), ...columns.map((c): [number, number] => [c.column, c[name]])],
+      [
+        ...pieces.map((p, i): [number, number] => [x[i]!, of(p)]),
+        ...columns.map((c): [number, number] => [c.column, stock(c)]),
+      ],
       -Infinity,
-      limit,
+      upper,
     );
-  });
+  };
+  limit(
+    (p) => p.mass,
+    (c) => c.mass,
+    price === null ? question.mass : null,
+  );
+  limit(
+    (p) => boxVolume(p) / BAG_FILL,
+    (c) => c.bulk,
+    question.bulk,
+  );
+  limit(
+    (p) => p.price,
+    (c) => c.price,
+    question.price,
+  );
+  limit(
+    (p) => p.price,
+    () => 0,
+    practice.worth,
+  );
   const answer = solve(b.model);
-  if (answer.status === 'infeasible') {
-    const least = pieces.map((p) => (p.mark === 'never' ? 0 : leastCopies(p)));
-    return { counts: least, stocked: [], value: 0, bound: 0, proven: true, gap: 0 };
-  }
+  if (answer.status === 'infeasible') return 'infeasible';
+  if (answer.status === 'unknown') return null;
   const value = -answer.objective / SCALE;
-  // Where the solver ran out of time, the mass alone bounds what can be saved.
-  const limit = Math.floor(question.mass);
-  const bound =
-    answer.status === 'optimal' ? value : frontier(problem, { most: limit, from: limit, solves: 40 }).bound[limit]!;
+  const proven = answer.status === 'optimal';
+  const bound = proven ? value : boundOf(problem, price);
   return {
     counts: x.map((c) => Math.round(answer.values[c]!)),
     stocked: columns.filter((c) => answer.values[c.column]! > 0.5).map((c) => c.mend),
     value,
     bound,
-    proven: answer.status === 'optimal',
-    gap: answer.status === 'optimal' || value <= 0 ? 0 : (bound - value) / value,
+    proven,
+    gap: proven || value <= 0 ? 0 : Math.max(0, bound - value) / value,
   };
+}
+
+/** What no kit exceeds when room and money are left out of it: where the solver ran out of time, the grams alone bound what can be saved. */
+function boundOf(problem: KitProblem, price: number | null): number {
+  if (price !== null) return worthItsWeight(problem)?.bound ?? Infinity;
+  const limit = Math.floor(problem.question.mass);
+  return frontier(problem, { most: limit, from: limit, solves: 40 }).bound[limit]!;
 }

@@ -2,21 +2,15 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import fc from 'fast-check';
-import { DEFAULT_PRACTICE } from '../chains/index.js';
 import type { Solve } from '../cover/index.js';
 import { kitCase, savedWith } from '../kit/index.js';
-import { way } from '../mends/index.js';
-import { certain, countCdf, poisson } from '../odds/index.js';
-import { TROUBLES } from '../mends/index.js';
+import { countCdf, poisson } from '../odds/index.js';
+import { bruteForce, MOST, small } from '../testing/smallKits.js';
 import { supplyKind } from '../supplies/index.js';
-import { owned } from '../testing/make.js';
-import { functional } from '../tools/index.js';
-import { newKitQuestion } from '../trip/index.js';
 import { frontier, TOLERANCE } from './curve.js';
-import { Items } from './items.js';
 import { levels } from './levels.js';
-import { mostUnder } from './milp.js';
-import { tailsOf, type Ask, type KitProblem } from './problem.js';
+import { mostUnder, type Most } from './milp.js';
+import type { Ask } from './problem.js';
 import { leastMends, priceOfService } from './service.js';
 import { massOfMends, stockedAt } from './slots.js';
 
@@ -24,128 +18,6 @@ let solve: Solve;
 beforeAll(async () => {
   solve = await loadSolver();
 });
-
-const KINDS = ['patch', 'fuse', 'clutch lever', 'engine oil'];
-const plain = way('a way', 'proper', 0, 1, ['Do it']);
-
-/** Small problems of every shape: pieces, sets of them that ways hang on, troubles with ways that use things up. */
-const small: fc.Arbitrary<KitProblem> = fc
-  .record({
-    masses: fc.array(fc.integer({ min: 5, max: 300 }), { minLength: 2, maxLength: 6 }),
-    requirements: fc.array(fc.array(fc.integer({ min: 1, max: 63 }), { minLength: 1, maxLength: 3 }), {
-      minLength: 1,
-      maxLength: 4,
-    }),
-    asks: fc.array(
-      fc.record({
-        mean: fc.double({ min: 0.05, max: 1.5, noNaN: true }),
-        ways: fc.array(
-          fc.record({
-            requires: fc.integer({ min: 0, max: 15 }),
-            kind: fc.option(fc.integer({ min: 0, max: 3 })),
-            units: fc.integer({ min: 1, max: 2 }),
-            gain: fc.double({ min: 0, max: 9, noNaN: true }),
-          }),
-          { minLength: 1, maxLength: 3 },
-        ),
-      }),
-      { minLength: 1, maxLength: 3 },
-    ),
-  })
-  .map(({ masses, requirements, asks }): KitProblem => {
-    const pieces = masses.map((mass, i) => owned(functional(`Piece ${i}`, [], mass, [10, 10, 10], 1)));
-    const items = new Items(pieces);
-    const sets = requirements.map((list) =>
-      list.map((bits) => masses.flatMap((_, i) => (bits & (1 << i) ? [i] : []))).filter((s) => s.length > 0),
-    );
-    const exposure = certain(TROUBLES[0]!, 1, '');
-    return {
-      tools: {
-        reaches: [],
-        pieces,
-        functions: [],
-        choices: [],
-        losable: () => false,
-        practice: DEFAULT_PRACTICE,
-        offered: new Set(),
-      },
-      pieces,
-      items,
-      requirements: sets.map((s, i) => ({
-        label: `requirement ${i}`,
-        by: { head: { fasteners: [], ends: [], lost: null }, fasteners: [], any: true },
-        sets: s,
-        loose: false,
-      })),
-      asks: asks.map((a, i): Ask => {
-        const law = poisson(a.mean);
-        const { tails, rest } = tailsOf(law);
-        // Two mends looked at one by one keep the oracle's work small; what is beyond is left as it is.
-        const beyond = tails.slice(2).reduce((x, y) => x + y, rest);
-        return {
-          key: `ask ${i}`,
-          name: `ask ${i}`,
-          bikeId: '',
-          exposure,
-          law,
-          tails: tails.slice(0, 2),
-          rest: beyond,
-          barred: [],
-          fitted: new Map(),
-          ways: a.ways.map((w) => {
-            const supplies = w.kind === null ? [] : [{ kind: KINDS[w.kind]!, units: w.units }];
-            return {
-              way: plain,
-              grade: 'proper' as const,
-              requires: sets.map((_, r) => r).filter((r) => w.requires & (1 << r)),
-              supplies,
-              mass: supplies.reduce((s, x) => s + supplyKind(x.kind).mass * x.units, 0),
-              bulk: 0,
-              price: 0,
-              gain: w.gain,
-              hours: w.gain,
-            };
-          }),
-        };
-      }),
-      marked: [],
-      question: { ...newKitQuestion(), service: 0.9 },
-      practice: DEFAULT_PRACTICE,
-      prevention: [],
-    };
-  });
-
-const MOST = 900;
-/** Every selection of pieces with every selection of stocked mends: the most for each limit. */
-function bruteForce(problem: KitProblem): number[] {
-  const best = new Array<number>(MOST + 1).fill(0);
-  const n = problem.pieces.length;
-  for (let bits = 0; bits < 2 ** n; bits++) {
-    const mass = problem.pieces.reduce((s, p, i) => s + (bits & (1 << i) ? p.mass : 0), 0);
-    if (mass > MOST) continue;
-    const has = (set: readonly number[]) => set.every((i) => bits & (1 << i));
-    const met = problem.requirements.map((r) => r.sets.some(has));
-    let states = new Map<number, number>([[mass, 0]]);
-    for (const ask of problem.asks) {
-      const ways = ask.ways.filter((w) => w.requires.every((r) => met[r]));
-      const free = Math.max(0, ...ways.filter((w) => w.supplies.length === 0).map((w) => w.gain));
-      for (const p of [...ask.tails, ask.rest]) {
-        const next = new Map<number, number>();
-        const put = (m: number, v: number) => {
-          if (m <= MOST && v > (next.get(m) ?? -1)) next.set(m, v);
-        };
-        for (const [m, v] of states) {
-          put(m, v + p * free);
-          if (p !== ask.rest) for (const w of ways) if (w.supplies.length > 0) put(m + w.mass, v + p * w.gain);
-        }
-        states = next;
-      }
-    }
-    for (const [m, v] of states) best[m] = Math.max(best[m]!, v);
-  }
-  for (let m = 1; m <= MOST; m++) best[m] = Math.max(best[m]!, best[m - 1]!);
-  return best;
-}
 
 describe('the frontier', () => {
   test('is, for every limit, what trying everything gives; it rises, and its bound holds', () => {
@@ -193,7 +65,7 @@ describe('the frontier', () => {
     fc.assert(
       fc.property(small, fc.integer({ min: 0, max: MOST }), (problem, mass) => {
         const given = { ...problem, question: { ...problem.question, mass } };
-        const found = mostUnder(given, solve);
+        const found = mostUnder(given, solve) as Most;
         expect(found.proven).toBe(true);
         expect(found.value).toBeCloseTo(frontier(problem, { most: MOST }).best[mass]!, 2);
       }),
@@ -236,7 +108,7 @@ describe('the demo', () => {
     const { problem } = kitCase(doc, { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id });
     const mass = 650;
     const curve = frontier(problem, { most: mass, from: mass, solves: 120 });
-    const found = mostUnder({ ...problem, question: { ...problem.question, mass } }, solve);
+    const found = mostUnder({ ...problem, question: { ...problem.question, mass } }, solve) as Most;
     expect(found.value).toBeLessThanOrEqual(curve.bound[mass]! + 2e-3);
     if (found.proven) expect(curve.best[mass]!).toBeCloseTo(found.value, 2);
     expect(curve.best[mass]!).toBeGreaterThanOrEqual(found.value - 2e-3);

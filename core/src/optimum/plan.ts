@@ -26,7 +26,7 @@ export interface Plan {
 /** Costs are whole tenths of the measure, as the choice of tools has them. */
 export const TENTHS = 10;
 /** Mends of one trouble that are counted at most. */
-const MOST_MENDS = 40;
+const MOST_MENDS = 400;
 
 /** Cost of k mends by a way in tenths of the measure, beyond what sits on the bike. */
 export function costOfMends(problem: KitProblem, ask: Ask, way: AskWay, mends: number): number {
@@ -60,12 +60,14 @@ const noWorse = (a: Option, b: Option): boolean =>
   a.functions.every((f) => b.functions.some((g) => g.does === f.does && g.count >= f.count)) &&
   b.ladder.costs.every((c, k) => (a.ladder.costs[Math.min(k, a.ladder.costs.length - 1)] ?? 0) <= c);
 
-/** Whether a trouble is asked for: likely enough, and not left out by the rider. */
+/** Whether a trouble is asked for: demanded, or likely enough and not left out by the rider. */
 export const isWanted = (problem: KitProblem, ask: Ask): boolean =>
-  ask.exposure.odds >= problem.question.likely && !problem.question.leftOut.includes(ask.exposure.trouble.id);
+  ask.must !== null ||
+  (ask.exposure.odds >= problem.question.likely && !problem.question.leftOut.includes(ask.exposure.trouble.id));
 
 /** The grade that a trouble is asked to be mended at: the question's, or the best known where that is less. */
 export function askedGrade(problem: KitProblem, ask: Ask): Grade {
+  if (ask.must !== null && gradeMeets(ask.must, problem.question.grade)) return ask.must;
   const known = [...ask.ways.map((w) => w.grade), ...ask.barred.map((b) => b.way.grade)];
   return known.some((g) => gradeMeets(g, problem.question.grade))
     ? problem.question.grade

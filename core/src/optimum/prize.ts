@@ -1,7 +1,8 @@
 import { cheapestCover } from '../cover/index.js';
+import { gradeMeets } from '../mends/index.js';
 import { leastSets } from './items.js';
 import type { KitProblem } from './problem.js';
-import { massOfMends, slotsOf, type Slot } from './slots.js';
+import { demandedMends, massOfMends, slotsOf, type Slot, type StockedMend } from './slots.js';
 import { availableWays, countsOf, toolMassOf } from './tools.js';
 
 /** What must hold of the items for one of several ways to be there, or else its prize is forgone: a job of sets of items each. */
@@ -11,6 +12,8 @@ type Clause = number[][];
 export interface Priced {
   /** Copies of each piece. */
   counts: number[];
+  /** Stocks that are worth their grams at the price, and what is demanded. */
+  stocked: StockedMend[];
   /** Grams and what is saved, stocks in it. */
   mass: number;
   value: number;
@@ -76,16 +79,18 @@ export class PrizeProblem {
   /**
    * @param lambda what a gram costs, in what is saved
    * @param forced items that are in, and those that are out
-   * @returns copies of each piece, and L(λ): the most that (saved − λ·grams) comes to
+   * @returns copies of each piece, and L(λ): the most that (saved − λ·grams) comes to; `infeasible` where nothing fits what is forced; null where
+   *   the search gave up with nothing found, which proves nothing
    */
   solve(
     lambda: number,
     forced: { in: readonly number[]; out: readonly number[] } = { in: [], out: [] },
-  ): Priced | null {
+  ): Priced | 'infeasible' | null {
     const { problem } = this;
     let most = 0;
     // Prizes by what they hang on: those that hang on the same are forgone together.
     const prizes = new Map<string, { jobs: Clause[]; worth: number }>();
+    const required: Clause[] = problem.required.map((n) => problem.requirements[n]!.sets);
     problem.asks.forEach((ask, a) => {
       const endless = ask.ways.map((w, i) => ({ gain: w.supplies.length === 0 ? w.gain : 0, i }));
       const slot = (p: number, cost: (way: number) => number) => {
@@ -110,8 +115,19 @@ export class PrizeProblem {
           else prizes.set(key, { jobs, worth: loss });
         }
       };
+      // What is demanded is paid for in any case, at its lightest: no kit is let off less.
+      const { must } = ask;
+      const grams = (i: number, j: number) => massOfMends(ask, ask.ways[i]!, j + 1) - massOfMends(ask, ask.ways[i]!, j);
+      const demanded =
+        must === null ? [] : ask.ways.map((_, i) => i).filter((i) => gradeMeets(ask.ways[i]!.grade, must));
+      const least = demanded.reduce((m, i) => Math.min(m, grams(i, 0)), Infinity);
+      if (demanded.length > 0) {
+        most -= lambda * least;
+        const needs = this.needSets(a, demanded);
+        if (!needs.some((n) => n.length === 0)) required.push(...this.clausesOf(needs).jobs);
+      }
       ask.tails.forEach((p, j) =>
-        slot(p, (i) => massOfMends(ask, ask.ways[i]!, j + 1) - massOfMends(ask, ask.ways[i]!, j)),
+        slot(p, (i) => (j === 0 && demanded.includes(i) ? Math.max(0, grams(i, 0) - least) : grams(i, j))),
       );
       if (ask.rest > 0) {
         const best = endless.reduce((m, x) => Math.max(m, x.gain), 0);
@@ -122,7 +138,11 @@ export class PrizeProblem {
     const costs = this.itemMass.map((m) => Math.round(m * 1000));
     const out = new Set(forced.out);
     const allowed = (job: Clause) => (out.size > 0 ? job.filter((set) => !set.some((i) => out.has(i))) : job);
-    const jobs: number[][][] = [...problem.marked.map(allowed), ...forced.in.map((i) => [[i]])];
+    const jobs: number[][][] = [
+      ...problem.marked.map(allowed),
+      ...required.map(allowed),
+      ...forced.in.map((i) => [[i]]),
+    ];
     let slack = 0;
     for (const { jobs: clauses, worth } of prizes.values()) {
       const grams = (worth / lambda) * 1000;
@@ -133,26 +153,31 @@ export class PrizeProblem {
       for (const clause of clauses) jobs.push([...allowed(clause), [prize]]);
     }
     const found = cheapestCover({ costs, jobs }, 3000);
-    if (found === null || found === 'infeasible') return null;
+    if (found === null || found === 'infeasible') return found;
     const counts = countsOf(problem, found.taken);
     // The kit behind it: its tools, and the stocks that are worth their grams at this price.
-    const { slots, free } = slotsOf(problem, availableWays(problem, counts));
-    let mass = toolMassOf(problem, counts);
+    const { slots, free, mass: demanded } = slotsOf(problem, availableWays(problem, counts));
+    let mass = toolMassOf(problem, counts) + demanded;
     let value = free;
+    const stocked: StockedMend[] = [];
     for (const s of slots) {
       let best = 0;
       let of: Slot['options'][number] | null = null;
-      for (const o of s.options)
-        if (o.gain - s.base - lambda * o.mass > best) {
-          best = o.gain - s.base - lambda * o.mass;
+      for (const o of s.options) {
+        const more = o.gain - s.base - lambda * (o.mass - s.baseMass);
+        if (more > best) {
+          best = more;
           of = o;
         }
+      }
       if (!of) continue;
-      mass += of.mass;
+      mass += of.mass - s.baseMass;
       value += of.gain - s.base;
+      stocked.push({ ask: s.ask, mend: s.mend, way: of.way });
     }
     return {
       counts,
+      stocked: [...stocked, ...demandedMends(slots, stocked)],
       mass,
       value,
       bound: most - lambda * (found.bound / 1000),

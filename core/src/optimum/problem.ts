@@ -3,14 +3,23 @@ import { usualThread } from '../bike/index.js';
 import type { Practice, Reach } from '../chains/index.js';
 import { coverProblem, leastCopies, type FunctionNeed, type Task } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { PREVENTIONS, preventionsFor, type Grade, type Prevention, type Way } from '../mends/index.js';
+import {
+  gradeMeets,
+  hoursOfWay,
+  PREVENTIONS,
+  preventionsFor,
+  savedByWay,
+  type Grade,
+  type Prevention,
+  type Way,
+} from '../mends/index.js';
 import { countPmf, exposuresIn, lostByThread, type CountLaw, type Exposure } from '../odds/index.js';
 import { boltKind, stockOf, supplyKind } from '../supplies/index.js';
 import { boxVolume, type Piece, type PieceFunction } from '../tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../trip/index.js';
 import type { ToolCase } from '../kit/toolCase.js';
 import { Items, setsOfEnds, setsOfFunction, setsOfTask } from './items.js';
-import { gainOf, hoursOf, practisedWays, type PractisedWay } from './ways.js';
+import { gainOf, practisedWays, type PractisedWay } from './ways.js';
 
 /** Something that the tools must be able to do: a head, or a function. Ways hang on these. */
 export interface Requirement {
@@ -36,6 +45,8 @@ export interface AskWay {
   /** What one mend saves: in the question's value, and in hours. */
   gain: number;
   hours: number;
+  /** Hours that it takes, what is to be walked or towed in it. */
+  time: number;
 }
 
 /** One trouble of one bike, with how often it comes and the ways that can be had. */
@@ -52,8 +63,10 @@ export interface Ask {
   ways: AskWay[];
   /** Ways that cannot be had, with why. */
   barred: { way: Way; why: string; lacks: FunctionNeed[] }[];
-  /** Units that sit on the bike beside the live part, by kind: they weigh nothing. */
+  /** Units beside the live part that are this trouble's to use, by kind: they weigh nothing. Each unit is one trouble's only. */
   fitted: ReadonlyMap<string, number>;
+  /** The grade at which the kit must mend it once, whatever that weighs; null where nothing is demanded. */
+  must: Grade | null;
 }
 
 /** The choice of tools, spares, consumables and prevention at once. */
@@ -65,29 +78,40 @@ export interface KitProblem {
   asks: Ask[];
   /** Sets of which one must be in the kit whatever it is: marks. */
   marked: number[][][];
+  /** Requirements that every kit must meet, by number: heads that the rider demands. */
+  required: number[];
+  /** What is demanded and cannot be had, in words. */
+  unmet: string[];
+  /** Units beside live parts, by bike and kind: one stock, however many troubles draw on it. */
+  fitted: ReadonlyMap<string, ReadonlyMap<string, number>>;
+  /** The same with every fitted unit at every trouble's hand: no kit saves more. Null where no unit is wanted twice, so that it is the same. */
+  relaxed: KitProblem | null;
   question: KitQuestion & { service: number };
   practice: Practice;
   /** Measures taken before leaving that count in the rates, with their grams. */
   prevention: readonly Prevention[];
 }
 
-/** Mends of one trouble that are looked at one by one. */
-const MOST_MENDS = 8;
-/** Chance of one more mend below which it is not looked at. */
-const NEVER = 2e-5;
+/** Mends of one trouble that are looked at one by one, at most. */
+const MOST_MENDS = 400;
+/** What all further mends together may save, in the question's value, below which they are not looked at one by one. */
+const NOTHING = 1e-4;
 /** Threads above this are never lost on the road without being noticed. */
 const LARGEST_SPARE_BOLT = 10;
 
-/** P(N ≥ 1), P(N ≥ 2), …, and the expected count beyond. */
-export function tailsOf(law: CountLaw): { tails: number[]; rest: number } {
+/** P(N ≥ 1), P(N ≥ 2), … as far as a mend of so much gain matters, and the expected count beyond. */
+export function tailsOf(law: CountLaw, gain = 1): { tails: number[]; rest: number } {
   const tails: number[] = [];
   let left = 1;
-  for (let j = 0; j < MOST_MENDS; j++) {
+  let rest = law.mean;
+  for (let j = 0; j < MOST_MENDS && rest * gain > NOTHING; j++) {
     left -= countPmf(j, law);
-    if (left < NEVER) break;
+    // What is left of one after many subtractions is no chance any more.
+    if (left < 1e-12) break;
     tails.push(left);
+    rest -= left;
   }
-  return { tails, rest: Math.max(0, law.mean - tails.reduce((a, b) => a + b, 0)) };
+  return { tails, rest: Math.max(0, rest) };
 }
 
 const scaled = (law: CountLaw, share: number): CountLaw => ({ mean: law.mean * share, shape: law.shape });
@@ -210,8 +234,9 @@ function askWay(
       mass: sum((k) => supplyKind(k).mass),
       bulk: sum((k) => boxVolume(supplyKind(k))),
       price: sum((k) => supplyKind(k).price),
-      gain: gainOf(way, exposure.trouble, exposure.without, question),
-      hours: hoursOf(way, exposure.without),
+      gain: gainOf(way, exposure.trouble, exposure.without, exposure.away, question),
+      hours: savedByWay(way, exposure.without, exposure.away),
+      time: hoursOfWay(way, exposure.away),
     },
   };
 }
@@ -245,10 +270,10 @@ function asksOf(
   build: Builder,
   today: string | null,
   prevention: readonly Prevention[],
+  musts: ReadonlyMap<string, Grade>,
 ): Ask[] {
   const question = trip.kit;
   const practice = doc.garage.practice;
-  const fitted = stockOf(doc.supplies, bike, today).fitted;
   const reduced = preventedBy(prevention);
   const chosen = tools.reaches.filter((r) => r.fastener.bikeId === bike.id);
   const out: Ask[] = [];
@@ -261,7 +286,20 @@ function asksOf(
       if ('ok' in made) ways.push(made.ok);
       else barred.push({ way: p.way, ...made });
     }
-    out.push({ key: `${bike.id} ${key}`, name, bikeId: bike.id, exposure, law, ...tailsOf(law), ways, barred, fitted });
+    const most = ways.reduce((m, w) => Math.max(m, w.gain), 0);
+    const wanted = musts.get(exposure.trouble.id) ?? null;
+    out.push({
+      key: `${bike.id} ${key}`,
+      name,
+      bikeId: bike.id,
+      exposure,
+      law,
+      ...tailsOf(law, most),
+      ways,
+      barred,
+      fitted: new Map(),
+      must: wanted !== null && ways.some((w) => gradeMeets(w.grade, wanted)) ? wanted : null,
+    });
   };
   for (const exposure of exposuresIn(doc, { bikeId: bike.id, tripId: trip.id, today })) {
     const { trouble } = exposure;
@@ -310,6 +348,38 @@ function asksOf(
   return out;
 }
 
+/** Each fitted unit goes to the trouble where the next mend with it saves most: no unit is counted for two. */
+function allot(asks: Ask[], fitted: ReadonlyMap<string, ReadonlyMap<string, number>>): boolean {
+  let shared = false;
+  for (const [bikeId, kinds] of fitted)
+    for (const [kind, units] of kinds) {
+      const wanting = asks.flatMap((ask, a) => {
+        if (ask.bikeId !== bikeId) return [];
+        const uses = ask.ways.flatMap((w) => w.supplies.filter((s) => s.kind === kind).map((s) => ({ w, n: s.units })));
+        if (uses.length === 0) return [];
+        const best = uses.reduce((x, y) => (y.w.gain / y.n > x.w.gain / x.n ? y : x));
+        return [{ a, units: best.n, gain: best.w.gain }];
+      });
+      shared ||= wanting.length > 1;
+      let left = units;
+      const mends = new Map<number, number>();
+      while (left > 0) {
+        const next = wanting
+          .map((x) => ({ ...x, worth: ((asks[x.a]!.tails[mends.get(x.a) ?? 0] ?? 0) * x.gain) / x.units }))
+          .filter((x) => x.worth > 0)
+          .sort((x, y) => y.worth - x.worth || x.a - y.a)[0];
+        if (!next) break;
+        const given = Math.min(left, next.units);
+        const mine = new Map(asks[next.a]!.fitted);
+        mine.set(kind, (mine.get(kind) ?? 0) + given);
+        asks[next.a] = { ...asks[next.a]!, fitted: mine };
+        mends.set(next.a, (mends.get(next.a) ?? 0) + 1);
+        left -= given;
+      }
+    }
+  return shared;
+}
+
 /**
  * Everything that a kit is chosen from and for: the bikes' troubles with their ways, what the ways hang on, and the pieces.
  * @param today ISO date, for what has passed its own; null where dates do not count
@@ -325,31 +395,62 @@ export function kitProblem(
   const build = new Builder(tools);
   const own = doc.bikes.find((b) => b.id === question.bikeId)!;
   const prevention = preventionOf(own, also);
+  const today = question.today ?? null;
+  const bikes = trip ? bikesFor(doc, question.bikeId, trip) : [];
+  const asked = trip?.kit ?? newKitQuestion();
+  const repairs = new Map(asked.musts.flatMap((m) => (m.by === 'repair' ? [[m.trouble, m.grade] as const] : [])));
   const asks = trip
-    ? bikesFor(doc, question.bikeId, trip).flatMap((bike) =>
+    ? bikes.flatMap((bike) =>
         asksOf(
           bike,
           doc,
           trip,
           tools,
           build,
-          question.today ?? null,
+          today,
           bike.id === own.id ? prevention : preventionOf(bike),
+          bike.id === own.id ? repairs : new Map(),
         ),
       )
     : [];
   const marked = tools.pieces.flatMap((piece, p) =>
     Array.from({ length: Math.min(leastCopies(piece), build.items.copies(p)) }, (_, c) => [[build.items.item(p, c)]]),
   );
-  return {
+  const unmet: string[] = [];
+  const required: number[] = [];
+  for (const m of asked.musts) {
+    if (m.by === 'repair') {
+      const mine = asks.filter((a) => a.bikeId === own.id && a.exposure.trouble.id === m.trouble);
+      const open = mine.filter((a) => a.must === null);
+      for (const a of open)
+        unmet.push(`${a.name}: ${[...new Set(a.barred.map((b) => b.why))][0] ?? 'no way of that grade is known'}`);
+      continue;
+    }
+    const heads = tools.reaches.filter((r) => r.fastener.bikeId === own.id && r.fastener.role === m.role);
+    if (heads.length === 0) unmet.push(`no fastener is marked as ${m.role}`);
+    for (const r of heads) {
+      const n = build.head(r.fastener.id);
+      if (n === null) unmet.push(`${r.fastener.name} is out of reach`);
+      else if (!required.includes(n)) required.push(n);
+    }
+  }
+  const fitted = new Map(bikes.map((b) => [b.id, stockOf(doc.supplies, b, today).fitted]));
+  const open = asks.map((a) => ({ ...a, fitted: fitted.get(a.bikeId) ?? a.fitted }));
+  const shared = allot(asks, fitted);
+  const problem: KitProblem = {
     tools,
     pieces: tools.pieces,
     items: build.items,
     requirements: build.requirements,
     asks,
     marked,
-    question: { ...(trip?.kit ?? newKitQuestion()), service: trip?.serviceLevel ?? 0.9 },
+    required,
+    unmet,
+    fitted,
+    relaxed: null,
+    question: { ...asked, service: trip?.serviceLevel ?? 0.9 },
     practice: doc.garage.practice,
     prevention,
   };
+  return shared ? { ...problem, relaxed: { ...problem, asks: open } } : problem;
 }

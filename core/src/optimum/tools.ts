@@ -59,3 +59,15 @@ export function countsOf(problem: KitProblem, taken: readonly boolean[]): number
 }
 export const toolMassOf = (problem: KitProblem, counts: readonly number[]): number =>
   problem.pieces.reduce((s, p, i) => s + counts[i]! * p.mass, 0);
+
+/** Whether so many copies of each piece turn every head that the rider demands. */
+export const demandsMet = (problem: KitProblem, counts: readonly number[]): boolean =>
+  problem.required.every((n) => does(problem, problem.requirements[n]!, counts));
+
+/** What tools are worth together, euros. */
+export const worthOf = (problem: KitProblem, counts: readonly number[]): number =>
+  problem.pieces.reduce((s, p, i) => s + counts[i]! * p.price, 0);
+
+/** Whether they keep to what the rider puts into a bag at most. */
+export const withinWorth = (problem: KitProblem, counts: readonly number[]): boolean =>
+  problem.practice.worth === null || worthOf(problem, counts) <= problem.practice.worth + 1e-9;

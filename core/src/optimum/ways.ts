@@ -1,6 +1,15 @@
 import type { Bike } from '../bike/index.js';
 import { HANDS, type Practice } from '../chains/index.js';
-import { GRADE_WORTH, hasTraits, needsOf, type Trouble, type Way, type WayNeeds } from '../mends/index.js';
+import {
+  GRADE_WORTH,
+  hasTraits,
+  needsOf,
+  savedByWay,
+  type Away,
+  type Trouble,
+  type Way,
+  type WayNeeds,
+} from '../mends/index.js';
 import type { PieceFunction } from '../tools/index.js';
 import type { KitQuestion, Trip } from '../trip/index.js';
 
@@ -88,13 +97,16 @@ export function practisedWays(
     });
 }
 
-/** Hours that one mend by a way saves: (hours without − hours of the mend) × the grade's worth (reference section 4). */
-export const hoursOf = (way: Pick<Way, 'minutes' | 'grade'>, without: number): number =>
-  Math.max(0, without - way.minutes / 60) * GRADE_WORTH[way.grade];
-
-/** What one mend saves: (hours without − hours of the mend) × the grade's worth; in money, that many hours' worth and the fetch spared. */
-export function gainOf(way: Way, trouble: Trouble, without: number, question: KitQuestion): number {
-  const hours = hoursOf(way, without);
+/** What one mend saves: hours, or in money so many hours' worth and the fetch spared as often as the mend holds. */
+export function gainOf(
+  way: Way,
+  trouble: Trouble,
+  without: number,
+  away: Away,
+  question: Pick<KitQuestion, 'value' | 'hourEuros' | 'fetchEuros'>,
+): number {
+  const hours = savedByWay(way, without, away);
   if (question.value === 'hours') return hours;
-  return hours * question.hourEuros + (trouble.stops && hours > 0 ? question.fetchEuros * GRADE_WORTH[way.grade] : 0);
+  const fetched = trouble.stops && hours > 0 ? question.fetchEuros * GRADE_WORTH[way.grade] * way.holds : 0;
+  return hours * question.hourEuros + fetched;
 }

@@ -4,7 +4,7 @@ import { boundStow } from './bound.js';
 import { placePoints, POINTS, type Points } from './cost.js';
 import { solveStow } from './exact.js';
 import type { Goals } from './goals.js';
-import { itemsOf, stowUnits, type StowItem, type Unit } from './item.js';
+import { itemsOf, stowUnits, windings, type StowItem, type Unit } from './item.js';
 import { LaidMemory } from './laid.js';
 import type { Pose } from './pack/index.js';
 import type { Pin, Place } from './place.js';
@@ -50,6 +50,8 @@ export interface Packing {
   proven: boolean;
   /** Bin of each unit by the key of its host, for whoever searches on. */
   bins: Record<string, number>;
+  /** Keys of what has no place and therefore carries nothing. */
+  apart: string[];
   /** Points by goal, as the sliders weigh them. */
   parts: Points;
   /** Expected minutes of opening places on the trip. */
@@ -61,6 +63,7 @@ export interface PackingHint {
   /** Of the input that it was found for. */
   key: string;
   bins: Readonly<Record<string, number>>;
+  apart: readonly string[];
   bound: number;
   proven: boolean;
 }
@@ -101,9 +104,42 @@ const ROUNDS_OF_PRICES = 30;
 const TURNS = 2;
 
 /** The whole problem with the cuts found so far, for tests that look at the search from outside. */
-export function stowCase(input: StowInput): { problem: StowProblem; units: Unit[] } {
-  const units = stowUnits(input.items, input.pins);
+export function stowCase(
+  input: StowInput,
+  apart: ReadonlySet<string> = withoutPlace(input),
+): { problem: StowProblem; units: Unit[] } {
+  const units = stowUnits(input.items, input.pins, apart);
   return { units, problem: stowProblem({ ...input, units }) };
+}
+
+/** Items that no place takes even by themselves: what would hang on them must not be lost with them. */
+function withoutPlace({ items, places }: StowInput): Set<string> {
+  return new Set(
+    items
+      .filter((i) => i.hollow !== null || windings(i) > 0)
+      .filter((i) => {
+        const alone = stowUnits([i], [])[0]!;
+        return places.every((p) => standingRules(p, alone).length > 0);
+      })
+      .map((i) => i.key),
+  );
+}
+
+/**
+ * Puts every item into a place that obeys the hard rules, at the least soft cost; a carrier that ends up without one lets go of what it carries,
+ * and all is looked at again.
+ */
+export function assign(input: StowInput, options: StowOptions = {}): Packing {
+  const { hint } = options;
+  const apart = hint && hint.key === stowKey(input) ? new Set(hint.apart) : withoutPlace(input);
+  for (;;) {
+    const packing = assignOnce(input, apart, options);
+    const carriers = packing.stowed.filter(
+      (s) => s.placeId === null && s.on === null && packing.stowed.some((g) => g.on?.key === s.item.key),
+    );
+    if (carriers.length === 0) return packing;
+    for (const { item } of carriers) apart.add(item.key);
+  }
 }
 
 /**
@@ -111,9 +147,9 @@ export function stowCase(input: StowInput): { problem: StowProblem; units: Unit[
  * then the proof or, with a solver, the optimum. Sets that do not lie beside each other in a place are cut off and the rest is searched
  * again. What fits nowhere stays loose with its reason for each place.
  */
-export function assign(input: StowInput, options: StowOptions = {}): Packing {
+function assignOnce(input: StowInput, apart: ReadonlySet<string>, options: StowOptions): Packing {
   const memory = options.memory ?? new LaidMemory();
-  const { problem: p, units } = stowCase(input);
+  const { problem: p, units } = stowCase(input, apart);
   const cuts: Cut[] = [];
   const unitsIn = (where: readonly number[], k: number) =>
     units.filter((_, u) => where[u] !== p.loose && p.bins[where[u]!]!.place === k);
@@ -139,7 +175,12 @@ export function assign(input: StowInput, options: StowOptions = {}): Packing {
   const { hint } = options;
   const given = hint ? units.map((u) => hint.bins[u.host.key] ?? p.loose) : null;
   if (given && hint!.key === stowKey(input) && keepsRules(p, given) && cutsOf(given).length === 0)
-    return described(p, units, input, given, { bound: hint!.bound * SCALE, proven: hint!.proven, memory });
+    return described(p, units, input, given, {
+      bound: hint!.bound * SCALE,
+      proven: hint!.proven,
+      memory,
+      apart,
+    });
   // The prices are driven up in turns with searches from what they wish for: each makes the other better. Whether things lie beside each other is
   // asked of the best alone, since that takes longest.
   let best = searchStow(p, cuts, { rounds: 0 });
@@ -163,7 +204,8 @@ export function assign(input: StowInput, options: StowOptions = {}): Packing {
     for (let i = 0; i < MOST_CUTS; i++) {
       options.onProgress?.(0.2 + (0.8 * i) / MOST_CUTS);
       const solved = solveStow(p, priced.open, cuts, options.solve);
-      if (!solved) {
+      if (solved === null) break;
+      if (solved === 'infeasible') {
         // Nothing better than what is known is left open: it is the best.
         proven = true;
         bound = best.cost;
@@ -180,7 +222,7 @@ export function assign(input: StowInput, options: StowOptions = {}): Packing {
       cuts.push(...more);
     }
   }
-  return described(p, units, input, best.where, { bound: Math.min(bound, best.cost), proven, memory });
+  return described(p, units, input, best.where, { bound: Math.min(bound, best.cost), proven, memory, apart });
 }
 
 /** Everything that is said of an assignment. */
@@ -189,7 +231,7 @@ function described(
   units: readonly Unit[],
   input: StowInput,
   where: readonly number[],
-  known: { bound: number; proven: boolean; memory: LaidMemory },
+  known: { bound: number; proven: boolean; memory: LaidMemory; apart: ReadonlySet<string> },
 ): Packing {
   const contents = p.places.map((place) => nothingHeld(place));
   const here = p.places.map((): number[] => []);
@@ -252,6 +294,7 @@ function described(
     bound: known.bound / SCALE,
     proven: known.proven,
     bins: Object.fromEntries(units.map((unit, u) => [unit.host.key, where[u]!])),
+    apart: [...known.apart].sort(),
     parts,
     minutes,
   };
@@ -277,7 +320,8 @@ function slotNumbers(p: StowProblem, units: readonly Unit[], where: readonly num
     if (b.slot === null) return;
     const first = p.places[b.place]!.slots!.slice(0, b.slot).reduce((s, g) => s + g.count, 0);
     where
-      .flatMap((w, u) => (w === bin ? [u] : []))
+      // What the rider put here against its slots' measures lies in none of them.
+      .flatMap((w, u) => (w === bin && Number.isFinite(p.cost[u]![bin]!) ? [u] : []))
       .sort((x, y) => units[y]!.host.size.length - units[x]!.host.size.length || x - y)
       .slice(0, b.count)
       .forEach((u, i) => out.set(u, first + i));
@@ -317,7 +361,13 @@ export function searchOn(
   solve: Solve,
   onProgress?: (share: number) => void,
 ): PackingHint {
-  const hint: PackingHint = { key: '', bins: packing.bins, bound: packing.bound, proven: false };
-  const { bins, bound, proven } = assign(input, { solve, hint, ...(onProgress ? { onProgress } : {}) });
-  return { key: stowKey(input), bins, bound, proven };
+  const hint: PackingHint = {
+    key: '',
+    bins: packing.bins,
+    apart: packing.apart,
+    bound: packing.bound,
+    proven: false,
+  };
+  const { bins, apart, bound, proven } = assign(input, { solve, hint, ...(onProgress ? { onProgress } : {}) });
+  return { key: stowKey(input), bins, apart, bound, proven };
 }

@@ -4,13 +4,14 @@ import type { Cut, StowProblem } from './problem.js';
 /**
  * The assignment as a whole-number programme, over the bins that are still open: every unit in one bin or loose; weight, room and slots; sharp
  * apart from what is pierced; sets that do not pack; |side| and further places of a group as columns of their own.
+ * @returns `infeasible` where nothing is left in the open bins; null where the solver stopped with nothing, which proves nothing
  */
 export function solveStow(
   p: StowProblem,
   open: readonly (readonly boolean[])[],
   cuts: readonly Cut[],
   solve: Solve,
-): { where: number[]; bound: number; proven: boolean } | null {
+): { where: number[]; bound: number; proven: boolean } | 'infeasible' | null {
   const m = new MilpBuilder();
   const columns = p.units.map((_, u) =>
     p.fixed[u]! >= 0
@@ -130,7 +131,8 @@ export function solveStow(
     m.row(terms, -Infinity, units.length - 1 - already);
   }
   const answer = solve(m.model);
-  if (answer.status === 'infeasible') return null;
+  if (answer.status === 'infeasible') return 'infeasible';
+  if (answer.status === 'unknown') return null;
   const where = p.units.map((_, u) =>
     isFixed(u) ? p.fixed[u]! : (columns[u]!.find((c) => answer.values[c.column]! > 0.5)?.bin ?? p.loose),
   );

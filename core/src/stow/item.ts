@@ -56,26 +56,34 @@ const largestFirst = (a: StowItem, b: StowItem) => b.volume - a.volume || (a.key
 /**
  * Winds what may be wound on the longest handles, and lays what nests into hollows in which it goes beside what is there already. What the
  * rider put into another place than its carrier goes alone, and so does what finds no carrier.
+ * @param apart keys of items that carry nothing: they have no place themselves
  */
-export function stowUnits(items: readonly StowItem[], pins: readonly Pin[]): Unit[] {
+export function stowUnits(
+  items: readonly StowItem[],
+  pins: readonly Pin[],
+  apart: ReadonlySet<string> = new Set(),
+): Unit[] {
   const pinOf = new Map(pins.map((p) => [p.item, p.placeId]));
   const guests = (trait: Trait) => items.filter((i) => i.traits.includes(trait));
   const carried = new Map<StowItem, { host: StowItem; how: 'wound' | 'nested' }>();
+  /** What carries something already: it is not carried itself, or what hangs on it would be nowhere. */
+  const carriers = new Set<StowItem>();
   /** A guest goes along unless it is pinned elsewhere; one that is pinned needs a host pinned to the same place. */
   const agree = (guest: StowItem, host: StowItem) => {
     const [a, b] = [pinOf.get(guest.key), pinOf.get(host.key)];
-    return guest !== host && !carried.has(host) && (a === undefined || a === b);
+    return guest !== host && !carried.has(host) && !carriers.has(guest) && (a === undefined || a === b);
   };
   const wound = [...guests('wound')].sort(largestFirst);
-  const handles = items.filter((i) => windings(i) > 0).sort(longestFirst);
+  const handles = items.filter((i) => windings(i) > 0 && !apart.has(i.key)).sort(longestFirst);
   const left = new Map(handles.map((h) => [h, windings(h)]));
   for (const guest of wound) {
     const host = handles.find((h) => left.get(h)! > 0 && agree(guest, h));
     if (!host) continue;
     left.set(host, left.get(host)! - 1);
     carried.set(guest, { host, how: 'wound' });
+    carriers.add(host);
   }
-  const hollow = items.filter((i) => i.hollow !== null).sort(longestFirst);
+  const hollow = items.filter((i) => i.hollow !== null && !apart.has(i.key)).sort(longestFirst);
   const inside = new Map<StowItem, StowItem[]>();
   for (const guest of [...guests('nests')].filter((g) => !carried.has(g)).sort(largestFirst)) {
     // A host that itself lies in another is not opened twice.
@@ -93,6 +101,7 @@ export function stowUnits(items: readonly StowItem[], pins: readonly Pin[]): Uni
     if (!host) continue;
     inside.set(host, [...(inside.get(host) ?? []), guest]);
     carried.set(guest, { host, how: 'nested' });
+    carriers.add(host);
   }
   return items
     .filter((i) => !carried.has(i))

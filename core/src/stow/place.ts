@@ -40,6 +40,8 @@ export const placeSchema = z.strictObject({
   hot: z.boolean(),
   /** Next to wiring or battery. */
   wiring: z.boolean(),
+  /** Whether what lies here is wrapped in a roll, a towel or a padded bag: then nothing rubs on wires or presses on a back. */
+  wrapped: z.boolean(),
   /** Slots of a roll from left to right, those alike together; null for other places. */
   slots: z
     .array(z.strictObject({ count: z.int().min(1).max(60), width: mm, length: mm }))

@@ -109,7 +109,7 @@ function sizeRule(place: Place, unit: Unit): BrokenRule | null {
   if (fitsTurned(unit.host.size, place.inside)) return null;
   return {
     rule: 'size',
-    message: `${r(long)} × ${r(middle)} × ${r(thin)} mm goes in at no slant, there is ${r(length)} × ${r(width)} × ${r(height)} mm`,
+    message: `${r(long)} × ${r(middle)} × ${r(thin)} mm does not fit at any angle, there is ${r(length)} × ${r(width)} × ${r(height)} mm`,
   };
 }
 
@@ -126,10 +126,10 @@ export function standingRules(place: Place, unit: Unit): BrokenRule[] {
     else if (tall > place.inside.height)
       out.push({ rule: 'upright', message: `stands ${r(tall)} mm tall, there is ${r(place.inside.height)} mm` });
   }
-  if (place.kind === 'body' && (has('hard') || has('sharp')))
-    out.push({ rule: 'body', message: 'hard or sharp: it injures in a fall' });
-  if (place.wiring && has('conductive') && place.kind !== 'roll')
-    out.push({ rule: 'wiring', message: 'conductive and loose next to wiring' });
+  if (place.kind === 'body' && (has('hard') || has('sharp')) && !place.wrapped)
+    out.push({ rule: 'body', message: 'hard or sharp, and not wrapped: it injures in a fall' });
+  if (place.wiring && has('conductive') && place.kind !== 'roll' && !place.wrapped)
+    out.push({ rule: 'wiring', message: 'conductive, and not wrapped, next to wiring' });
   if (place.hot && (has('melts') || has('pressurised') || has('leaks')))
     out.push({ rule: 'heat', message: 'must stay away from heat' });
   if (!place.dry && has('kept dry')) out.push({ rule: 'wet', message: 'must be kept dry' });

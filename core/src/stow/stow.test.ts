@@ -6,11 +6,11 @@ import { newBike } from '../bike/index.js';
 import type { Solve } from '../cover/index.js';
 import { TRAITS, type Trait } from '../tools/index.js';
 import { uuid } from '../testing/make.js';
-import { assign, stowCase, stowKey, type Packing, type StowInput } from './assign.js';
+import { assign, searchOn, stowCase, stowKey, type Packing, type StowInput } from './assign.js';
 import { boundStow } from './bound.js';
 import { POINTS } from './cost.js';
 import { NEW_GOALS, type Goals } from './goals.js';
-import { stowUnits, windings, type StowItem } from './item.js';
+import { itemsOf, stowUnits, windings, type StowItem } from './item.js';
 import {
   bears,
   longestPiece,
@@ -27,6 +27,11 @@ import { costOf, keepsRules, SCALE } from './problem.js';
 import { heldWith, nothingHeld, sharedRules, standingRules } from './rules.js';
 import { searchStow } from './search.js';
 import { placeLibrary, usualPlaces } from './usual.js';
+
+let solve: Solve;
+beforeAll(async () => {
+  solve = await loadSolver();
+});
 
 const bike = newBike(uuid(1), 'Test');
 const place = (n: number, given: Partial<Place> = {}): Place => ({
@@ -49,6 +54,7 @@ const place = (n: number, given: Partial<Place> = {}): Place => ({
   dry: true,
   hot: false,
   wiring: false,
+  wrapped: false,
   slots: null,
   note: '',
   ...given,
@@ -201,6 +207,47 @@ describe('one thing with another', () => {
     expect(stowUnits([lever, tape], pins)).toHaveLength(2);
     expect(stowUnits([lever, tape], [...pins, { ...pins[0]!, item: 'piece 1' }])).toHaveLength(1);
   });
+  test('what is wound on something that is itself wound is not lost', () => {
+    const wrap = item(5, {
+      kind: 'strap',
+      size: { length: 200, width: 30, height: 14 },
+      traits: ['hard', 'wound'],
+      volume: 10,
+    });
+    for (const list of [
+      [tape, wrap, lever],
+      [lever, wrap, tape],
+      [wrap, tape, lever, item(6, { traits: ['wound', 'hard'], size: lever.size })],
+    ]) {
+      const units = stowUnits(list, []);
+      expect(units.flatMap((u) => itemsOf(u).map((i) => i.key)).sort()).toEqual(list.map((i) => i.key).sort());
+      const packing = assign(input(list, [place(1, { inside: { length: 400, width: 200, height: 100 } })]));
+      expect(packing.stowed.map((s) => s.item.key)).toEqual(list.map((i) => i.key));
+      expect(packing.faults).toEqual([]);
+    }
+  });
+  test('a carrier without a place lets go of what it carries', () => {
+    const pipe = item(1, {
+      kind: 'pipe',
+      size: { length: 500, width: 27, height: 27 },
+      traits: ['hard'],
+      hollow: { length: 500, width: 20, height: 20 },
+    });
+    const small = [
+      item(2, { traits: ['wound'] }),
+      item(3, { traits: ['nests'], size: { length: 30, width: 8, height: 8 } }),
+    ];
+    const packing = assign(input([pipe, ...small], [place(1)]));
+    expect(packing.stowed.filter((s) => s.placeId === null).map((s) => s.item.key)).toEqual(['piece 1']);
+    expect(packing.apart).toEqual(['piece 1']);
+    // A heavy one that fits but is not borne lets go as well.
+    const heavy = { ...pipe, size: { ...pipe.size, length: 150 }, mass: 5000 };
+    const full = assign(input([heavy, ...small], [place(1)]));
+    expect(full.stowed.filter((s) => s.placeId === null).map((s) => s.item.key)).toEqual(['piece 1']);
+    // Searched on, it stays so.
+    const hint = searchOn(input([heavy, ...small], [place(1)]), full, solve);
+    expect(assign(input([heavy, ...small], [place(1)]), { hint }).stowed).toEqual(full.stowed);
+  });
   test('bits lie in a filter socket as far as they go in beside each other', () => {
     const cup = item(1, { hollow: { length: 60, width: 40, height: 40 }, size: { length: 70, width: 74, height: 74 } });
     const bits = Array.from({ length: 30 }, (_, i) =>
@@ -238,11 +285,6 @@ const usual = usualPlaces({ ...bike, fitted: ['side racks', 'crash bars'] }).map
 }));
 
 describe('the assignment', () => {
-  let solve: Solve;
-  beforeAll(async () => {
-    solve = await loadSolver();
-  });
-
   test('hard rules hold wherever it puts things, counted again from the raw items; what is loose truly fits nowhere', () => {
     fc.assert(
       fc.property(someItems(30), fc.boolean(), (list, rough) => {
@@ -471,11 +513,15 @@ describe('the assignment', () => {
     const given = input([item(1), item(2, { mass: 900 })], [place(1), place(2, { at: { x: 700, y: 0, z: 500 } })]);
     const proven = assign(given, { solve });
     const key = stowKey(given);
-    const again = assign(given, { hint: { key, bins: proven.bins, bound: proven.bound, proven: true } });
+    const again = assign(given, {
+      hint: { key, bins: proven.bins, apart: proven.apart, bound: proven.bound, proven: true },
+    });
     expect(again).toEqual(proven);
     // A hint that breaks a rule is not believed, whatever it claims.
     const barred = input([item(1, { traits: ['kept dry'] })], [place(1, { dry: false }), place(2)]);
-    const lied = assign(barred, { hint: { key: stowKey(barred), bins: { 'piece 1': 0 }, bound: 0, proven: true } });
+    const lied = assign(barred, {
+      hint: { key: stowKey(barred), bins: { 'piece 1': 0 }, apart: [], bound: 0, proven: true },
+    });
     expect(lied.stowed[0]!.placeId).toBe(uuid(2));
   });
   test('no places at all: everything is loose without a reason to name', () => {

@@ -20,6 +20,7 @@ const model = ({ inside: [length, width, height], ...given }: Given): PlaceModel
   dry: true,
   hot: false,
   wiring: false,
+  wrapped: false,
   slots: null,
   note: '',
   ...given,
@@ -95,6 +96,8 @@ export function placeLibrary(bike: Bike): PlaceModel[] {
       tier: 'under straps or seat',
       lockable: true,
       wiring: true,
+      wrapped: true,
+      note: 'Tools in a towel or a soft roll, so that nothing rubs on wires.',
     }),
     model({
       name: 'Behind a side panel',
@@ -104,6 +107,8 @@ export function placeLibrary(bike: Bike): PlaceModel[] {
       at: { x: w * 0.74, y: 150, z: seat - 200 },
       tier: 'under straps or seat',
       wiring: true,
+      wrapped: true,
+      note: 'Tools in a towel or a soft roll, so that nothing rubs on wires.',
     }),
     model({
       name: 'Tool tube on the frame',
@@ -247,6 +252,8 @@ export function placeLibrary(bike: Bike): PlaceModel[] {
       at: { x: w * 0.66, y: 0, z: seat + 200 },
       tier: 'in the saddle',
       stays: false,
+      wrapped: true,
+      note: 'Tools in a soft roll towards the back: nothing hard against the spine.',
     }),
     model({
       name: 'Backpack with water',
@@ -258,6 +265,8 @@ export function placeLibrary(bike: Bike): PlaceModel[] {
       at: { x: w * 0.7, y: 0, z: seat + 330 },
       tier: 'one zip',
       stays: false,
+      wrapped: true,
+      note: 'Tools in a soft roll, low and away from the spine.',
     }),
   ];
 }

@@ -31,6 +31,7 @@ export const FIT_SLOTS = [
   'axle nut',
   'power socket',
   'cut-outs',
+  'starter cord',
 ] as const;
 export type FitSlot = (typeof FIT_SLOTS)[number];
 
@@ -100,6 +101,12 @@ export const FIT_LINES: readonly FitLine[] = [
     ask: 'connector and fuse: ring ends, 10 A',
     decides: ['charging lead'],
     caution: 'Jump currents do not go through a thin accessory lead.',
+  },
+  {
+    slot: 'starter cord',
+    ask: 'thickness and length: 5 mm, 1.6 m',
+    decides: ['starter cord'],
+    on: (b) => b.starter === 'pull cord',
   },
   { slot: 'cut-outs', ask: 'what stops the engine: side stand, low oil, fall sensor', decides: [] },
 ];

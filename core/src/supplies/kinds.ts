@@ -76,6 +76,7 @@ const FIXED: SupplyKind[] = [
   s('burn dressing', 'Burn dressing', 'dressing', 22, [100, 80, 8], 4, ['soft', 'kept dry']),
   s('goggle lens', 'Goggle lens', 'lens', 35, [190, 90, 3], 12, ['fragile']),
   s('water tablet', 'Water tablets', 'tablet', 1, [15, 15, 4], 0.2, ['kept dry']),
+  s('starter cord', 'Starter cord', 'cord', 22, [60, 40, 15], 3, ['soft']),
   s('hose clamp', 'Hose clamp, large', 'clamp', 22, [70, 20, 10], 1.2, ['hard']),
 ];
 

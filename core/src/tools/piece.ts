@@ -80,6 +80,7 @@ export const FUNCTIONS = [
   'electric air',
   'gas air',
   'drill',
+  'jump leads',
 ] as const;
 export type PieceFunction = (typeof FUNCTIONS)[number];
 

@@ -212,7 +212,7 @@ const forFunctions = (): PieceModel[] => [
   pliers('Locking pliers 180', ['grip', 'clamp'], 250, 180, 16),
   pliers('Locking pliers 130', ['grip', 'clamp'], 150, 130, 14),
   pliers('Slip-joint pliers 180', ['grip'], 170, 180, 14),
-  pliers('Retaining-ring pliers 140', ['grip'], 105, 140, 11),
+  pliers('Retaining-ring pliers 140', [], 105, 140, 11),
   functional('Multi-tool', ['grip', 'cut', 'file', 'pry', 'saw'], 230, [105, 42, 22], 60, {
     traits: ['hard', 'conductive', 'sharp', 'dear'],
   }),
@@ -232,7 +232,7 @@ const forFunctions = (): PieceModel[] => [
   functional('Tow strap', ['tow'], 260, [140, 80, 60], 14, { traits: ['soft'] }),
   functional('Thin tow cord', ['tow'], 120, [110, 60, 40], 12, { traits: ['soft'] }),
   functional('Jump pack', ['jump-start'], 420, [150, 80, 30], 75, { traits: ['melts', 'dear', 'kept dry'] }),
-  functional('Jump leads, thin', ['jump-start'], 260, [180, 90, 45], 18, { traits: ['conductive'] }),
+  functional('Jump leads, thin', ['jump leads'], 260, [180, 90, 45], 18, { traits: ['conductive'] }),
   functional('First-aid kit', ['bandage'], 250, [160, 110, 55], 20, { traits: ['soft', 'kept dry'] }),
   functional('Small first-aid pouch', ['bandage'], 110, [110, 80, 35], 12, { traits: ['soft', 'kept dry'] }),
   functional('Foil blanket and whistle', ['shelter', 'signal'], 75, [110, 80, 25], 6, { traits: ['soft'] }),

@@ -1,11 +1,26 @@
 import { z } from 'zod';
 import { euros, grams, id } from '../garage/fields.js';
+import { ROLES } from '../bike/fastener.js';
 import { GRADES } from '../mends/way.js';
+
+/** Something that the kit must allow, whatever it weighs: a trouble mended at a grade once, or fasteners of a job turned. */
+export const mustSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('repair'), trouble: z.string().max(80), grade: z.enum(GRADES) }),
+  z.strictObject({ by: z.literal('turn'), role: z.enum(ROLES) }),
+]);
+export type Must = z.infer<typeof mustSchema>;
 
 /** What is asked of the kit of a trip. */
 export const kitQuestionSchema = z.strictObject({
-  /** The lightest kit that gives each chosen trouble the grade, or the most that a limit of mass allows. */
-  ask: z.enum(['lightest', 'most']),
+  /**
+   * The best kit for its weight, up to where a further 100 g save less than so many minutes; the lightest kit that gives each chosen trouble the
+   * grade; or the most that a limit of mass allows.
+   */
+  ask: z.enum(['worth', 'lightest', 'most']),
+  /** Minutes that 100 g more have to save. */
+  knee: z.number().min(0.01).max(600),
+  /** What the kit must allow in any case. */
+  musts: z.array(mustSchema).max(60),
   grade: z.enum(GRADES),
   /** Chance from which a trouble is asked for. */
   likely: z.number().min(0).max(1),
@@ -27,12 +42,17 @@ export const kitQuestionSchema = z.strictObject({
 });
 export type KitQuestion = z.infer<typeof kitQuestionSchema>;
 
+/** Minutes that 100 g more have to save where the rider does not say. Planning value. */
+export const KNEE_MINUTES = 1.2;
+
 export const LEVEL_NAMES = ['Everyday', 'Day', 'Week', 'Far'] as const;
 
 export const newKitQuestion = (): KitQuestion => ({
-  ask: 'lightest',
+  ask: 'worth',
+  knee: KNEE_MINUTES,
+  musts: [],
   grade: 'ride-out',
-  likely: 0.02,
+  likely: 0.005,
   leftOut: [],
   value: 'hours',
   mass: 4500,

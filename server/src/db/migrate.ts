@@ -4,6 +4,7 @@ import * as survey from './migrations/002_survey.js';
 import * as practice from './migrations/003_practice.js';
 import * as kit from './migrations/004_kit.js';
 import * as stow from './migrations/005_stow.js';
+import * as right from './migrations/006_right.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -11,6 +12,7 @@ const MIGRATIONS = [
   { name: '003_practice', ...practice },
   { name: '004_kit', ...kit },
   { name: '005_stow', ...stow },
+  { name: '006_right', ...right },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

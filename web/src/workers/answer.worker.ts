@@ -109,7 +109,7 @@ const worker = {
     const shown = picture(problem, curve);
     tell({ ...known, picture: shown, share: 0.8, done: false });
     const nested = levels(problem, limits.levels, LEVEL_SOLVES).map((l): LevelPoint => {
-      const point = pointOf(problem, l, l.limit, 0);
+      const point = pointOf(problem, l, l.limit);
       return {
         limit: l.limit,
         mass: l.mass,
@@ -126,7 +126,7 @@ const worker = {
   ownList(doc: GarageDocument, question: Question, kept: Pick<KeptKit, 'pieces' | 'supplies'>): CurvePoint {
     const { problem } = kitCase(doc, question);
     const contents = contentsOfKept(problem, kept);
-    const point = pointOf(problem, contents, 0, 0);
+    const point = pointOf(problem, contents, 0);
     // Its weight is what it holds, whatever of it is of use.
     const mass = kept.pieces.reduce((s, p) => s + p.mass * p.count, 0) + kept.supplies.reduce((s, x) => s + x.mass, 0);
     return { ...point, mass, limit: mass };
@@ -143,7 +143,7 @@ const worker = {
   keptMeans(doc: GarageDocument, question: Question, kept: KeptKit): Means {
     const { problem } = kitCase(doc, question);
     const contents = contentsOfKept(problem, kept);
-    const facts = { as: 'kept' as const, proven: true, gap: 0, withinWorth: true, served: true, owned: new Map() };
+    const facts = { as: 'kept' as const, proven: true, gap: 0, served: true, owned: new Map() };
     return meansOf(`with ${kept.name}`, kitFrom(problem, contents, { ...facts, supplies: contents.supplies }));
   },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */

@@ -1,0 +1,47 @@
+import type { StockedMend } from './slots.js';
+import { PrizeProblem } from './prize.js';
+import type { KitProblem } from './problem.js';
+import { demandsMet, toolMassOf } from './tools.js';
+
+/** The kit in which each gram pays, with how far from proven it is. */
+export interface WorthIts {
+  counts: number[];
+  stocked: StockedMend[];
+  mass: number;
+  value: number;
+  /** The most that value − price × grams comes to for any kit. */
+  bound: number;
+  proven: boolean;
+}
+
+/**
+ * What a gram has to save, in the question's value: so many minutes for each 100 g, an hour in money where that is asked for.
+ */
+export const priceOfGram = ({ question }: Pick<KitProblem, 'question'>): number =>
+  (question.knee / 60 / 100) * (question.value === 'money' ? Math.max(question.hourEuros, 0.01) : 1);
+
+/** Distance that counts as none, in the question's value. */
+const NEAR = 1e-3;
+
+/**
+ * The kit that saves most over the price of its grams: the point of the curve from which on 100 g more save less than is asked of them. Exact: one
+ * problem at one price, whose optimum touches the curve there (reference section 4).
+ * @returns null where the search gave up with nothing found, or nothing meets what is demanded
+ */
+export function worthItsWeight(problem: KitProblem): WorthIts | null {
+  const price = priceOfGram(problem);
+  const found = new PrizeProblem(problem).solve(price);
+  if (found === null || found === 'infeasible' || !demandsMet(problem, found.counts)) return null;
+  const { counts, stocked, mass, value, bound } = found;
+  return { counts, stocked, mass, value, bound, proven: found.proven && bound - (value - price * mass) <= NEAR };
+}
+
+/** The lightest set of tools that the marks allow. */
+export function leastMarked(problem: KitProblem): { counts: number[]; mass: number } {
+  const counts = problem.pieces.map(() => 0);
+  for (const job of problem.marked) {
+    const p = problem.items.owner[job[0]![0]!]!;
+    counts[p] = counts[p]! + 1;
+  }
+  return { counts, mass: toolMassOf(problem, counts) };
+}

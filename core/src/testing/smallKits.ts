@@ -1,0 +1,170 @@
+import fc from 'fast-check';
+import { DEFAULT_PRACTICE } from '../chains/index.js';
+import { gradeMeets, TROUBLES, way } from '../mends/index.js';
+import { certain, poisson } from '../odds/index.js';
+import { Items } from '../optimum/items.js';
+import { tailsOf, type Ask, type KitProblem } from '../optimum/problem.js';
+import { supplyKind } from '../supplies/index.js';
+import { functional } from '../tools/index.js';
+import { newKitQuestion } from '../trip/index.js';
+import { owned } from './make.js';
+
+const KINDS = ['patch', 'fuse', 'clutch lever', 'engine oil'];
+const plain = way('a way', 'proper', 0, 1, ['Do it']);
+
+/** Small problems of every shape: pieces, sets of them that ways hang on, troubles with ways that use things up. */
+export const small: fc.Arbitrary<KitProblem> = fc
+  .record({
+    masses: fc.array(fc.integer({ min: 5, max: 300 }), { minLength: 2, maxLength: 6 }),
+    requirements: fc.array(fc.array(fc.integer({ min: 1, max: 63 }), { minLength: 1, maxLength: 3 }), {
+      minLength: 1,
+      maxLength: 4,
+    }),
+    asks: fc.array(
+      fc.record({
+        mean: fc.double({ min: 0.05, max: 1.5, noNaN: true }),
+        ways: fc.array(
+          fc.record({
+            requires: fc.integer({ min: 0, max: 15 }),
+            kind: fc.option(fc.integer({ min: 0, max: 3 })),
+            units: fc.integer({ min: 1, max: 2 }),
+            gain: fc.double({ min: 0, max: 9, noNaN: true }),
+          }),
+          { minLength: 1, maxLength: 3 },
+        ),
+      }),
+      { minLength: 1, maxLength: 3 },
+    ),
+  })
+  .map(({ masses, requirements, asks }): KitProblem => {
+    const pieces = masses.map((mass, i) => owned(functional(`Piece ${i}`, [], mass, [10, 10, 10], 1)));
+    const items = new Items(pieces);
+    const sets = requirements.map((list) =>
+      list.map((bits) => masses.flatMap((_, i) => (bits & (1 << i) ? [i] : []))).filter((s) => s.length > 0),
+    );
+    const exposure = certain(TROUBLES[0]!, 1, '');
+    return {
+      tools: {
+        reaches: [],
+        pieces,
+        functions: [],
+        choices: [],
+        losable: () => false,
+        practice: DEFAULT_PRACTICE,
+        offered: new Set(),
+      },
+      pieces,
+      items,
+      requirements: sets.map((s, i) => ({
+        label: `requirement ${i}`,
+        by: { head: { fasteners: [], ends: [], lost: null }, fasteners: [], any: true },
+        sets: s,
+        loose: false,
+      })),
+      asks: asks.map((a, i): Ask => {
+        const law = poisson(a.mean);
+        const { tails, rest } = tailsOf(law);
+        // Two mends looked at one by one keep the oracle's work small; what is beyond is left as it is.
+        const beyond = tails.slice(2).reduce((x, y) => x + y, rest);
+        return {
+          key: `ask ${i}`,
+          name: `ask ${i}`,
+          bikeId: '',
+          exposure,
+          law,
+          tails: tails.slice(0, 2),
+          rest: beyond,
+          barred: [],
+          fitted: new Map(),
+          must: null,
+          ways: a.ways.map((w) => {
+            const supplies = w.kind === null ? [] : [{ kind: KINDS[w.kind]!, units: w.units }];
+            return {
+              way: plain,
+              grade: 'proper' as const,
+              requires: sets.map((_, r) => r).filter((r) => w.requires & (1 << r)),
+              supplies,
+              mass: supplies.reduce((s, x) => s + supplyKind(x.kind).mass * x.units, 0),
+              bulk: 0,
+              price: 0,
+              gain: w.gain,
+              hours: w.gain,
+              time: 0,
+            };
+          }),
+        };
+      }),
+      marked: [],
+      required: [],
+      unmet: [],
+      fitted: new Map(),
+      relaxed: null,
+      question: { ...newKitQuestion(), service: 0.9 },
+      practice: DEFAULT_PRACTICE,
+      prevention: [],
+    };
+  });
+
+/** Limits looked at, grams. */
+export const MOST = 900;
+/**
+ * Every selection of pieces with every selection of stocked mends: the most for each limit; −1 where nothing of that weight does what is demanded.
+ */
+export function bruteForce(problem: KitProblem): number[] {
+  const best = new Array<number>(MOST + 1).fill(-1);
+  const n = problem.pieces.length;
+  for (let bits = 0; bits < 2 ** n; bits++) {
+    const mass = problem.pieces.reduce((s, p, i) => s + (bits & (1 << i) ? p.mass : 0), 0);
+    if (mass > MOST) continue;
+    const has = (set: readonly number[]) => set.every((i) => bits & (1 << i));
+    const met = problem.requirements.map((r) => r.sets.some(has));
+    if (!problem.required.every((r) => met[r])) continue;
+    let states = new Map<number, number>([[mass, 0]]);
+    for (const ask of problem.asks) {
+      const ways = ask.ways.filter((w) => w.requires.every((r) => met[r]));
+      const free = Math.max(0, ...ways.filter((w) => w.supplies.length === 0).map((w) => w.gain));
+      [...ask.tails, ask.rest].forEach((p, j) => {
+        const beyond = j === ask.tails.length;
+        const next = new Map<number, number>();
+        const put = (m: number, v: number) => {
+          if (m <= MOST && v > (next.get(m) ?? -1)) next.set(m, v);
+        };
+        for (const [m, v] of states) {
+          // What is demanded of the first mend: one of the ways of its grade is carried, and the best of all that is there is gone.
+          if (j === 0 && ask.must !== null) {
+            for (const w of ways.filter((x) => gradeMeets(x.grade, ask.must!)))
+              put(m + (w.supplies.length > 0 ? w.mass : 0), v + p * Math.max(free, w.gain));
+            continue;
+          }
+          put(m, v + p * free);
+          if (!beyond) for (const w of ways) if (w.supplies.length > 0) put(m + w.mass, v + p * w.gain);
+        }
+        states = next;
+      });
+    }
+    for (const [m, v] of states) best[m] = Math.max(best[m]!, v);
+  }
+  for (let m = 1; m <= MOST; m++) best[m] = Math.max(best[m]!, best[m - 1]!);
+  return best;
+}
+
+/** The same with demands on some troubles and some requirements, and with ways of different grades. */
+export const demanding: fc.Arbitrary<KitProblem> = fc
+  .record({
+    problem: small,
+    musts: fc.array(fc.option(fc.constantFrom('proper' as const, 'ride-out' as const)), { minLength: 3, maxLength: 3 }),
+    grades: fc.array(fc.constantFrom('proper' as const, 'ride-out' as const, 'limp' as const), {
+      minLength: 9,
+      maxLength: 9,
+    }),
+    required: fc.array(fc.boolean(), { minLength: 4, maxLength: 4 }),
+  })
+  .map(({ problem, musts, grades, required }) => ({
+    ...problem,
+    required: problem.requirements.flatMap((r, i) => (required[i] && r.sets.length > 0 ? [i] : [])),
+    asks: problem.asks.map((a, i) => {
+      const ways = a.ways.map((w, k) => ({ ...w, grade: grades[3 * i + k]! }));
+      const must = musts[i] ?? null;
+      return { ...a, ways, must: must && ways.some((w) => gradeMeets(w.grade, must)) ? must : null };
+    }),
+  }));
