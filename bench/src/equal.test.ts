@@ -26,7 +26,7 @@ const problemOf = (doc: GarageDocument, bikeId?: string): CoverProblem => {
     doc.pieces,
   );
 };
-const demo = demoGarage();
+const demo = demoGarage('lightest');
 const cases: [string, () => CoverProblem][] = [
   ...demo.bikes.map((b): [string, () => CoverProblem] => [b.name, () => problemOf(demo, b.id)]),
   ...[1, 2, 3].map((seed): [string, () => CoverProblem] => [

@@ -52,7 +52,7 @@ function seeded(seed: number, heads: number, pieces: number, bikes: number): Gar
 }
 const ms = (t: number) => performance.now() - t;
 const cases: [string, GarageDocument][] = [
-  ['Quarrel 450', demoGarage()],
+  ['Quarrel 450', demoGarage('lightest')],
   ['60 heads', seeded(1, 60, 180, 1)],
   ['3 × 90', seeded(2, 90, 400, 3)],
   ...(large ? [['8 × 120', seeded(3, 120, 800, 8)] as [string, GarageDocument]] : []),

@@ -51,7 +51,7 @@ function byHand(input: StowInput): number {
 }
 
 function inputs(): { name: string; input: StowInput }[] {
-  const doc = demoGarage();
+  const doc = demoGarage('lightest');
   const of = (garage: GarageDocument, bikeId: string): StowInput =>
     answerFor(garage, { bikeId, tripId: garage.trips[0]?.id ?? null, today: '2026-06-01' }, solve).stow;
   const seeded = [1, 2].map((seed) => {

@@ -36,7 +36,7 @@ interface Subject {
 const every: Subject[] = GAUGED.flatMap((form) =>
   FORM_SIZES[form]!.map((size): Subject => ({ head: { form, size }, prior: () => 1 })),
 );
-const demo = demoGarage();
+const demo = demoGarage('lightest');
 /** Each head of the demo bikes, as if it were the one that nobody has measured yet. */
 const onDemo: Subject[] = demo.fasteners
   .filter((f) => f.leftOut === null)

@@ -85,7 +85,7 @@ console.log(
   `from file to profile: plain, all points and every mark, takes ${((file.ms + whole.ms) / (file.ms + route.ms + profile.ms)).toFixed(1)} times as long`,
 );
 
-const demo = demoGarage();
+const demo = demoGarage('lightest');
 const trip = demo.trips[0]!;
 const bare = { ...demo, rides: [] };
 const list = exposuresIn(bare, { bikeId: demo.bikes[0]!.id, tripId: trip.id });

@@ -14,7 +14,7 @@ let file: string;
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'necessaire-cli-'));
   file = join(folder, 'garage.json');
-  writeFileSync(file, writeGarageFile(demoGarage()));
+  writeFileSync(file, writeGarageFile(demoGarage('lightest')));
 });
 afterAll(() => rmSync(folder, { recursive: true }));
 
@@ -32,7 +32,7 @@ const broken = (name: string, text: string) => {
 
 describe('necessaire kit', () => {
   test('gives the answer of the core, as JSON', async () => {
-    const doc = demoGarage();
+    const doc = demoGarage('lightest');
     const answer = wholeAnswer(doc, { bikeId: doc.bikes[1]!.id, tripId: doc.trips[0]!.id }, await loadSolver());
     const { code, out } = await run('kit', file, '--bike', 'carrack 1100', '--json');
     expect(code).toBe(0);
@@ -58,7 +58,7 @@ describe('necessaire kit', () => {
     expect(out).toBe('');
   });
   test('bad input: exit 2 with the path to the culprit', async () => {
-    const text = writeGarageFile(demoGarage());
+    const text = writeGarageFile(demoGarage('lightest'));
     const wrong = JSON.parse(text);
     wrong.fasteners[2].torque.value = -4;
     const { code, err } = await run('kit', broken('wrong.json', JSON.stringify(wrong)));

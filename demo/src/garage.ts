@@ -14,6 +14,7 @@ import {
   usualPlaces,
   type Fastener,
   type GarageDocument,
+  type KitQuestion,
   type Role,
   type Supply,
   type Trip,
@@ -58,7 +59,7 @@ function fasteners(lines: string, bikeId: string, nextId: () => string): Fastene
 }
 
 /** Nine made-up days on a made-up plateau. */
-function ossel(id: string, nextLeg: () => string): Trip {
+function ossel(id: string, nextLeg: () => string, ask: KitQuestion['ask']): Trip {
   const leg = (
     name: string,
     days: number,
@@ -98,13 +99,16 @@ function ossel(id: string, nextLeg: () => string): Trip {
     factors: { age: 1.1, load: 1.1, care: 0.9 },
     route: osselWay(),
     air: { times: 6, low: 120, high: 200 },
-    kit: newKitQuestion(),
+    kit: { ...newKitQuestion(), ask },
     note: '',
   };
 }
 
-/** The made-up garage that a first start opens: two bikes, a drawer, a trip. */
-export function demoGarage(): GarageDocument {
+/**
+ * The made-up garage that a first start opens: two bikes, a drawer, a trip.
+ * @param ask what is asked of the trip's kit
+ */
+export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
   const id = demoIds();
   const bikes = [quarrel(id('bike'), () => id('service')), carrack(id('bike'), () => id('service'))];
   return {
@@ -173,7 +177,7 @@ export function demoGarage(): GarageDocument {
       mishaps: mishaps.map(([trouble, count, used]) => ({ trouble, count, used })),
       note: '',
     })),
-    trips: [ossel(id('trip'), () => id('leg'))],
+    trips: [ossel(id('trip'), () => id('leg'), ask)],
     places: bikes.flatMap((bike, i) =>
       [
         ...usualPlaces(bike),

@@ -14,7 +14,7 @@ let doc: GarageDocument;
 let answers: Answer[];
 beforeAll(async () => {
   solve = await loadSolver();
-  doc = demoGarage();
+  doc = demoGarage('lightest');
   answers = doc.bikes.map((b) => answerFor(doc, { bikeId: b.id, tripId: doc.trips[0]!.id }, solve));
 });
 
@@ -98,7 +98,9 @@ describe('the demo', () => {
         if (e.trouble.stops && m.mends !== Infinity) home *= n.reduce((s, p, j) => (j <= m.mends ? s + p : s), 0);
         // What each mend of a run of so many is worth: the stock set aside for it, then what uses nothing up.
         const stock = kit.spares.flatMap((x) => x.for.filter((f) => f.trouble === m.name).map((f) => f.mends));
-        const worth = (w: (typeof m.ways)[number]) => Math.max(0, e.without - w.hours) * w.worth;
+        // When it holds, the hours less its own times its worth; when it does not, its own hours are lost on top.
+        const worth = (w: (typeof m.ways)[number]) =>
+          Math.max(0, w.holds * w.worth * (e.without - w.hours) - (1 - w.holds) * w.hours);
         const free = Math.max(0, ...m.ways.filter((w) => w.supplies.length === 0).map(worth));
         if (stock.length === 0 && m.ways.every((w) => w.supplies.length === 0)) {
           expect(m.hoursSaved).toBeCloseTo(law.mean * free, 6);

@@ -18,6 +18,7 @@ import { allEnough, pooled, exposuresIn, stockDemands, stocksFor, type Exposure,
 import type { Ridden } from '../simulate/index.js';
 import { stockOf, supplyKind } from '../supplies/index.js';
 import { assign, LaidMemory, type Packing, type PackingHint, type StowInput, type StowItem } from '../stow/index.js';
+import type { Trip } from '../trip/index.js';
 import { stowInput } from './stowInput.js';
 import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
 
@@ -127,6 +128,23 @@ export class AnswerMemory {
   }
 }
 
+/** What is missing before a figure can be known. */
+export type Missing = 'no fasteners' | 'no tools' | 'no trip' | 'no legs';
+/** For each figure what it still wants; null where it is known. A figure that is not known is no nought and no hundred per cent. */
+export interface Unknown {
+  reached: Missing | null;
+  mass: Missing | null;
+  /** Chance of getting home, hours saved and at stake. */
+  home: Missing | null;
+}
+
+function unknownOf(doc: GarageDocument, chosen: number, trip: Trip | undefined, list: readonly Exposure[]): Unknown {
+  const home = !trip ? 'no trip' : list.some((e) => e.lambda > 0) ? null : 'no legs';
+  const reached = chosen === 0 ? 'no fasteners' : null;
+  const tools = doc.pieces.length === 0 && doc.garage.practice.from === 'drawer' ? 'no tools' : null;
+  return { reached, home, mass: tools ?? (home === null ? null : reached) };
+}
+
 /** Everything that follows from a garage, a bike and a trip. Same input, same output. */
 export interface Answer {
   fasteners: FastenerAnswer[];
@@ -148,6 +166,7 @@ export interface Answer {
   packing: Packing;
   /** What was to be packed, for whoever searches on or looks at a change. */
   stow: StowInput;
+  unknown: Unknown;
 }
 
 export type Phase = 'chains' | 'odds' | 'kit' | 'stow' | 'cures';
@@ -340,6 +359,7 @@ export function answerFor(
     kitUse,
     packing,
     stow,
+    unknown: unknownOf(doc, chosen.length, trip, list),
   };
 }
 

@@ -4,7 +4,7 @@ import { newBike } from '../bike/index.js';
 import { DEFAULT_PRACTICE } from '../chains/index.js';
 import type { Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
-import { fastener, owned, uuid } from '../testing/make.js';
+import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import { adjustable, combinationSpanner, plainBar, ratchet, socket } from '../tools/index.js';
 import { newLeg, newTrip } from '../trip/index.js';
 import { answerFor } from './answer.js';
@@ -21,7 +21,7 @@ test('each position of each switch is the difference of two whole answers', () =
   const doc: GarageDocument = {
     ...emptyDocument({ name: 'Test', practice: DEFAULT_PRACTICE }),
     bikes: [newBike(uuid(1), 'Test')],
-    trips: [{ ...newTrip(uuid(7), 'Long'), legs: [{ ...newLeg(uuid(8), 'a'), days: 4 }] }],
+    trips: [{ ...newTrip(uuid(7), 'Long'), kit: askLightest(), legs: [{ ...newLeg(uuid(8), 'a'), days: 4 }] }],
     fasteners: [hex('10', 10), hex('24', 60)],
     pieces: [
       owned(ratchet('1/4in')),

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { FILE_VERSION, MOST_BYTES, readGarageFile, writeGarageFile, pathText } from './file.js';
 
-const text = writeGarageFile(demoGarage());
+const text = writeGarageFile(demoGarage('lightest'));
 const faults = (broken: string) => {
   const read = readGarageFile(broken);
   return read.ok ? [] : read.faults.map((f) => `${f.path}: ${f.message}`);

@@ -77,7 +77,7 @@ describe('what to buy', () => {
     for (const row of all.sets) expect([...row.used, ...row.left].sort()).toEqual([...row.set.holds].sort());
   });
   test('every list, bought and put in the drawer, reaches every gap that it says it cures', () => {
-    const demo = demoGarage();
+    const demo = demoGarage('lightest');
     const bike = newBike(uuid(1), 'One');
     const walked: GarageDocument = {
       ...garage(looksOf(bike).map((l, i) => proposal(l, bike, uuid(300 + i)))),
@@ -87,6 +87,8 @@ describe('what to buy', () => {
     for (const base of [walked, thinned])
       for (const quality of practiceSchema.shape.quality.options)
         for (const least of ['money', 'mass'] as const) {
+          // Each quality once for money; for grams where a drawer is there already.
+          if ((least === 'mass') === (base === walked)) continue;
           const doc = { ...base, garage: { ...base.garage, practice: { ...DEFAULT_PRACTICE, quality } } };
           const bikeId = doc.bikes[0]!.id;
           const list = buyList(doc, { bikeId, tripId: null }, least);
@@ -115,7 +117,7 @@ describe('what to buy', () => {
     );
   }, 120_000);
   test('what a trip’s troubles ask for and the drawer does not do is on the list, the cheapest that does it', () => {
-    const doc = demoGarage();
+    const doc = demoGarage('lightest');
     const pieces = doc.pieces.filter((p) => !p.functions.includes('inflate') && !p.functions.includes('lever tyre'));
     const asked = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
     const now = buyList({ ...doc, pieces }, asked, 'money');
@@ -155,7 +157,7 @@ describe('what to buy', () => {
 });
 
 test('the maker’s kit against what the lightest kit takes of it', () => {
-  const doc = demoGarage();
+  const doc = demoGarage('lightest');
   const kit = answerFor(doc, { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id }, solve).kit;
   const [set] = ownSets(doc.pieces, kit);
   expect(set!.name).toBe('Maker’s kit, one cylinder');

@@ -52,6 +52,10 @@ interface Found extends Contents {
   proven: boolean;
   /** Distance to the bound, as a share of what the kit is made best in. */
   gap: number;
+  /** What it saves, the same less the price of its grams, and what none of that comes to more than. */
+  value: number;
+  net: number;
+  bound: number;
 }
 
 /**
@@ -82,20 +86,42 @@ export function kitFor(
   }
   const { ask } = problem.question;
   if (ask === 'lightest') {
-    const found = lightestJoint(problem, solve);
-    // Fitted units at every trouble's hand weigh least: what that comes to bounds the kit in which each serves one only.
-    const floor = problem.relaxed ? lightestJoint(problem.relaxed, solve) : found;
-    const gap = Math.max(found.gap, problem.relaxed ? gapOver(found.total, floor.total * (1 - floor.gap)) : 0);
+    const all = [problem, ...problem.others].map((p) => ({ p, found: lightestJoint(p, solve) }));
+    const best = all.reduce((a, b) =>
+      (b.found.served && !a.found.served) || (b.found.served === a.found.served && b.found.total < a.found.total - 1e-9)
+        ? b
+        : a,
+    );
+    const { found } = best;
+    // No share of the fitted units is lighter than the lightest of each share, less what was not looked at.
+    const floor = all.reduce((m, x) => Math.min(m, x.found.total * (1 - x.found.gap)), Infinity) - problem.slackMass;
+    const gap = found.total > 0 ? Math.max(0, (found.total - floor) / found.total) : 0;
     return kitFrom(
-      problem,
+      best.p,
       { counts: found.set.counts, stocked: found.stocked },
-      { as: 'lightest', proven: found.proven && gap < 1e-9, gap, served: found.served, owned },
+      { as: 'lightest', proven: all.every((x) => x.found.proven) && gap < 1e-9, gap, served: found.served, owned },
     );
   }
-  const found = ask === 'worth' ? worthOfGrams(problem, solve) : mostOfLimit(problem, solve, curve, hint);
+  if (ask === 'worth') {
+    const all = [problem, ...problem.others].map((p) => ({ p, found: worthOfGrams(p, solve) }));
+    const best = all.reduce((a, b) => (b.found.net > a.found.net + 1e-9 ? b : a));
+    const { proven, gap } = bestOfAll(
+      all.map((x) => x.found),
+      best.found,
+      problem.slack,
+    );
+    return kitFrom(best.p, best.found, { as: ask, proven, gap, served: true, owned });
+  }
+  const found = mostOfLimit(problem, solve, curve, hint);
   return kitFrom(problem, found, { as: ask, proven: found.proven, gap: found.gap, served: true, owned });
 }
-const gapOver = (total: number, floor: number) => (total > 0 ? Math.max(0, (total - floor) / total) : 0);
+
+/** How far the best of several problems' kits is from proven over all of them. */
+function bestOfAll(all: readonly Found[], best: Found, slack: number): { proven: boolean; gap: number } {
+  const short = all.reduce((m, f) => Math.max(m, f.bound), -Infinity) + slack - best.net;
+  const proven = short <= TOLERANCE && all.every((f) => f.proven);
+  return { proven, gap: proven ? best.gap : Math.min(1, Math.max(0, short) / Math.max(1e-9, best.value)) };
+}
 
 /** Whether contents keep to the limits of room and price, and to what the tools may be worth. */
 function keepsLimits(problem: KitProblem, contents: Contents): boolean {
@@ -108,43 +134,45 @@ function keepsLimits(problem: KitProblem, contents: Contents): boolean {
   );
 }
 
-/** A kit of the general solver as contents; where it found none, the best of those that keep to the limits, and nothing proven. */
-function solved(
-  problem: KitProblem,
-  most: ReturnType<typeof mostUnder>,
-  instead: readonly Contents[],
-  bound: number,
-  price: number,
-): Found {
-  const worth = (c: Contents) => savedWith(problem, c).value - price * measuresOf(problem, c).mass;
+/** A kit of the general solver; where it found none, the best of those that keep to the limits, and nothing proven. */
+function solved(problem: KitProblem, most: ReturnType<typeof mostUnder>, bound: number, price: number): Found {
+  const found = (c: Contents, proven: boolean, top: number): Found => {
+    const { value } = savedWith(problem, c);
+    const net = value - price * measuresOf(problem, c).mass;
+    const short = proven ? 0 : Math.max(0, top - net);
+    return {
+      ...c,
+      proven,
+      gap: value > 0 ? Math.min(1, short / value) : Number(!proven),
+      value,
+      net,
+      bound: proven ? net : top,
+    };
+  };
   const least = { counts: leastMarked(problem).counts, stocked: [] };
-  const kits = [...instead, least].filter((c) => keepsLimits(problem, c) && demandsMet(problem, c.counts));
-  const own = kits.reduce<Contents | null>((a, b) => (a === null || worth(b) > worth(a) ? b : a), null) ?? least;
   // Nothing keeps to the limits at all: then the least that the marks allow is carried, and that is sure.
-  if (most === 'infeasible') return { ...own, proven: true, gap: 0 };
-  if (most === null) return { ...own, proven: false, gap: shareOver(worth(own), bound) };
-  if (!most.proven && worth(own) > most.value + 1e-9)
-    return { ...own, proven: false, gap: shareOver(worth(own), Math.min(bound, most.bound)) };
-  return { counts: most.counts, stocked: most.stocked, proven: most.proven && !problem.relaxed, gap: most.gap };
+  if (most === 'infeasible') return found(least, true, bound);
+  if (most === null) return found(least, false, bound);
+  return found(most, most.proven, Math.min(bound, most.bound));
 }
-const shareOver = (value: number, bound: number) => (value > 0 ? Math.max(0, bound - value) / value : 1);
 
 /** What is worth its weight: exact without limits beside; where that breaks one of them, the general solver has the word. */
 function worthOfGrams(problem: KitProblem, solve: Solve): Found {
   const price = priceOfGram(problem);
   const found = worthItsWeight(problem);
-  if (found && keepsLimits(problem, found)) {
-    const top = problem.relaxed ? worthItsWeight(problem.relaxed) : found;
-    const reach = found.value - price * found.mass;
-    const short = Math.max(0, (top?.bound ?? Infinity) - reach);
-    return {
-      counts: found.counts,
-      stocked: found.stocked,
-      proven: found.proven && short <= TOLERANCE,
-      gap: found.value > 0 ? Math.min(1, short / found.value) : 0,
-    };
-  }
-  return solved(problem, mostUnder(problem, solve, price), [], found?.bound ?? Infinity, price);
+  if (!found || !keepsLimits(problem, found))
+    return solved(problem, mostUnder(problem, solve, price), found?.bound ?? Infinity, price);
+  const net = found.value - price * found.mass;
+  const short = found.proven ? 0 : Math.max(0, found.bound - net);
+  return {
+    counts: found.counts,
+    stocked: found.stocked,
+    proven: found.proven,
+    gap: found.value > 0 ? Math.min(1, short / found.value) : 0,
+    value: found.value,
+    net,
+    bound: found.proven ? net : found.bound,
+  };
 }
 
 /** The most under a limit of mass: from the curve without limits beside; where that kit breaks one of them, the general solver has the word. */
@@ -162,16 +190,29 @@ function mostOfLimit(problem: KitProblem, solve: Solve, curve: Curve | null, hin
   } else {
     const now = known();
     free = contentsAt(now, limit);
-    [best, bound] = [now.best[limit]!, now.bound[limit]!];
+    [best, bound] = [Math.max(0, now.best[limit]!), now.bound[limit]!];
   }
-  if (problem.relaxed)
-    bound = Math.max(
-      best,
-      frontier(problem.relaxed, { most: limit, from: limit, solves: SOLVES_FOR_ONE }).bound[limit]!,
-    );
-  if (keepsLimits(problem, free))
-    return { ...free, proven: bound - best <= TOLERANCE, gap: best > 0 ? (bound - best) / best : 0 };
-  return solved(problem, mostUnder(problem, solve), [], bound, 0);
+  // Shares of the fitted units that the curve does not know could save so much more.
+  bound += problem.slack + problem.others.reduce((m, o) => Math.max(m, lastSlack(problem, o)), 0);
+  if (!keepsLimits(problem, free)) return solved(problem, mostUnder(problem, solve), bound, 0);
+  const proven = bound - best <= TOLERANCE;
+  return { ...free, proven, gap: best > 0 ? (bound - best) / best : 0, value: best, net: best, bound };
+}
+
+/** What another share of the fitted units saves more at most: at each trouble that gets some of them, its mends with these. */
+function lastSlack(problem: KitProblem, other: KitProblem): number {
+  return other.asks.reduce((sum, o, a) => {
+    let more = 0;
+    for (const [kind, n] of o.fitted) {
+      const extra = n - (problem.asks[a]!.fitted.get(kind) ?? 0);
+      if (extra <= 0) continue;
+      const uses = o.ways.flatMap((w) => w.supplies.filter((s) => s.kind === kind).map((s) => ({ w, n: s.units })));
+      const units = Math.min(...uses.map((u) => u.n));
+      const gain = Math.max(...uses.map((u) => u.w.gain));
+      for (let j = 0; j * units < extra; j++) more += (o.tails[j] ?? 0) * gain;
+    }
+    return sum + more;
+  }, 0);
 }
 
 /** What the best kit of a curve carries under a limit; the lightest that does what is demanded where the limit is below it. */
@@ -227,7 +268,7 @@ export function chosenKit(
     const one = also.length === 0 ? problem : kitProblem(doc, question, problem.tools, also);
     const fitted = one.prevention.reduce((s, p) => s + p.mass, 0);
     const under = { ...one.question, mass: Math.max(0, one.question.mass - fitted) };
-    const limited = { ...one, question: under, relaxed: one.relaxed && { ...one.relaxed, question: under } };
+    const limited = { ...one, question: under, others: one.others.map((o) => ({ ...o, question: under })) };
     const kit = kitFor(limited, solve, owned, kept, null, also.length === 0 ? hint : null);
     const better =
       !best ||

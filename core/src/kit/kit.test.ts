@@ -7,7 +7,7 @@ import type { Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { TROUBLES } from '../mends/index.js';
 import { certain, countCdf, exposures } from '../odds/index.js';
-import { fastener, owned, uuid } from '../testing/make.js';
+import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import { adjustable, combinationSpanner, functional, ratchet, socket, tyreLever, type Piece } from '../tools/index.js';
 import { newLeg, newTrip, type KitQuestion } from '../trip/index.js';
 import { byTrouble } from './byTrouble.js';
@@ -22,6 +22,7 @@ beforeAll(async () => {
 const bike = newBike(uuid(1), 'Test');
 const trip = {
   ...newTrip(uuid(2), 'Trip'),
+  kit: askLightest(),
   legs: [{ ...newLeg(uuid(3), 'a'), days: 1, km: { paved: 0, gravel: 0, track: 600 } }],
 };
 const hex = (size: string, role: Parameters<typeof fastener>[0]['role'] = null) =>

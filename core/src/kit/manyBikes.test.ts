@@ -13,7 +13,7 @@ const counts = (list: readonly Carried[]) => new Map(list.map((c) => [c.piece.id
 const mass = (list: readonly Carried[]) => list.reduce((s, c) => s + c.piece.mass * c.count, 0);
 
 test('each bike’s set is its own lightest; core and difference make it up; moves lead from one to the other', () => {
-  const demo = demoGarage();
+  const demo = demoGarage('lightest');
   const tripId = demo.trips[0]!.id;
   const many = manyBikes(demo, tripId, solve);
   expect(many.bikes).toHaveLength(2);
@@ -34,7 +34,7 @@ test('each bike’s set is its own lightest; core and difference make it up; mov
 });
 
 test('one set for all is no lighter than any bike’s, and no heavier than all of them laid together', () => {
-  const demo = demoGarage();
+  const demo = demoGarage('lightest');
   const many = manyBikes(demo, null, solve);
   const most = Math.max(...many.bikes.map((b) => b.mass));
   expect(many.oneMass).toBeGreaterThanOrEqual(most - 1e-6);
@@ -46,7 +46,7 @@ test('one set for all is no lighter than any bike’s, and no heavier than all o
 });
 
 test('a piece for one bike alone is in no core and not in the one set', () => {
-  const demo = demoGarage();
+  const demo = demoGarage('lightest');
   const [first] = manyBikes(demo, null, solve).core;
   const doc = {
     ...demo,

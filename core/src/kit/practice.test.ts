@@ -6,7 +6,7 @@ import { newBike, type Fastener } from '../bike/index.js';
 import { ChainFinder, DEFAULT_PRACTICE, reachOf, type Practice } from '../chains/index.js';
 import { coverProblem, lightestSet, reachedBy, type Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
-import { fastener, owned, uuid } from '../testing/make.js';
+import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import {
   adapter,
   bit,
@@ -33,6 +33,7 @@ const hex = (size: string, more: Partial<Fastener> = {}): Fastener =>
   fastener({ head: { form: 'hex', size }, torque: nm(10), ...more });
 const LONG = {
   ...newTrip(uuid(7), 'Long'),
+  kit: askLightest(),
   legs: [{ ...newLeg(uuid(8), 'a'), days: 5, km: { paved: 1, gravel: 0, track: 0 } }],
 };
 const garage = (fasteners: Fastener[], pieces: Piece[], practice: Partial<Practice> = {}): GarageDocument => ({

@@ -84,8 +84,11 @@ export interface KitProblem {
   unmet: string[];
   /** Units beside live parts, by bike and kind: one stock, however many troubles draw on it. */
   fitted: ReadonlyMap<string, ReadonlyMap<string, number>>;
-  /** The same with every fitted unit at every trouble's hand: no kit saves more. Null where no unit is wanted twice, so that it is the same. */
-  relaxed: KitProblem | null;
+  /** The same with the units beside live parts shared out in every other way, where these are few. */
+  others: KitProblem[];
+  /** Where they are many: how much more another share could save at most, in the question's value, and how much lighter it could be, grams. */
+  slack: number;
+  slackMass: number;
   question: KitQuestion & { service: number };
   practice: Practice;
   /** Measures taken before leaving that count in the rates, with their grams. */
@@ -337,10 +340,13 @@ function asksOf(
         const name = `${trouble.name}: ${g.names.slice(0, 2).join(', ').toLowerCase()}${g.names.length > 2 ? ` and ${g.names.length - 2} more` : ''}`;
         if (n !== null) add(exposure, `${trouble.id} ${n}`, name, scaled(law, g.share), [n], null);
         else {
+          const before = out.length;
           add(exposure, `${trouble.id} none`, name, scaled(law, g.share), [], null);
-          const last = out.at(-1)!;
-          last.barred = last.ways.map((w) => ({ way: w.way, why: 'the head is out of reach', lacks: [] }));
-          last.ways = [];
+          // What never happens on this trip is not asked for at all.
+          const last = out[before];
+          if (!last) continue;
+          const why = { why: 'the head is out of reach', lacks: [] };
+          out[before] = { ...last, ways: [], must: null, barred: last.ways.map((w) => ({ way: w.way, ...why })) };
         }
       }
     } else add(exposure, trouble.id, trouble.name, law, [], null);
@@ -348,36 +354,93 @@ function asksOf(
   return out;
 }
 
-/** Each fitted unit goes to the trouble where the next mend with it saves most: no unit is counted for two. */
-function allot(asks: Ask[], fitted: ReadonlyMap<string, ReadonlyMap<string, number>>): boolean {
-  let shared = false;
+/** How the units beside the live parts are shared out among the troubles that could use them. */
+interface Allotment {
+  asks: Ask[];
+  /** Every other way to share them out, where these are few. */
+  others: Ask[][];
+  /** Where they are many: what no other way of sharing saves more than this one, in the question's value, and grams that none is lighter by. */
+  slack: number;
+  slackMass: number;
+}
+/** Ways of sharing out that are looked at one by one. */
+const FEW_ALLOTMENTS = 4;
+
+/** All ways to share so many units among so many takers; null where they are too many to look at. */
+function shares(units: number, takers: number): number[][] | null {
+  let out: number[][] = [[]];
+  for (let t = 0; t < takers; t++) {
+    const last = t === takers - 1;
+    out = out.flatMap((given) => {
+      const left = units - given.reduce((a, b) => a + b, 0);
+      return last ? [[...given, left]] : Array.from({ length: left + 1 }, (_, n) => [...given, n]);
+    });
+    if (out.length > FEW_ALLOTMENTS) return null;
+  }
+  return out;
+}
+
+/**
+ * Shares out what sits beside the live parts: each unit is one trouble's only. It goes where the next mend with it saves most, and what another
+ * share could do better is either looked at as well or bounded.
+ */
+function allot(given: readonly Ask[], fitted: ReadonlyMap<string, ReadonlyMap<string, number>>): Allotment {
+  const out: Allotment = { asks: [...given], others: [], slack: 0, slackMass: 0 };
+  const give = (asks: Ask[], a: number, kind: string, n: number) => {
+    if (n === 0) return;
+    const mine = new Map(asks[a]!.fitted);
+    mine.set(kind, (mine.get(kind) ?? 0) + n);
+    asks[a] = { ...asks[a]!, fitted: mine };
+  };
   for (const [bikeId, kinds] of fitted)
     for (const [kind, units] of kinds) {
-      const wanting = asks.flatMap((ask, a) => {
+      const wanting = given.flatMap((ask, a) => {
         if (ask.bikeId !== bikeId) return [];
         const uses = ask.ways.flatMap((w) => w.supplies.filter((s) => s.kind === kind).map((s) => ({ w, n: s.units })));
         if (uses.length === 0) return [];
         const best = uses.reduce((x, y) => (y.w.gain / y.n > x.w.gain / x.n ? y : x));
-        return [{ a, units: best.n, gain: best.w.gain }];
+        return [{ a, units: best.n, gain: best.w.gain, given: 0 }];
       });
-      shared ||= wanting.length > 1;
       let left = units;
-      const mends = new Map<number, number>();
       while (left > 0) {
-        const next = wanting
-          .map((x) => ({ ...x, worth: ((asks[x.a]!.tails[mends.get(x.a) ?? 0] ?? 0) * x.gain) / x.units }))
-          .filter((x) => x.worth > 0)
-          .sort((x, y) => y.worth - x.worth || x.a - y.a)[0];
+        const worth = (x: (typeof wanting)[number]) =>
+          ((given[x.a]!.tails[Math.floor(x.given / x.units)] ?? 0) * x.gain) / x.units;
+        const next = wanting.filter((x) => worth(x) > 0).sort((x, y) => worth(y) - worth(x) || x.a - y.a)[0];
         if (!next) break;
-        const given = Math.min(left, next.units);
-        const mine = new Map(asks[next.a]!.fitted);
-        mine.set(kind, (mine.get(kind) ?? 0) + given);
-        asks[next.a] = { ...asks[next.a]!, fitted: mine };
-        mends.set(next.a, (mends.get(next.a) ?? 0) + 1);
-        left -= given;
+        const n = Math.min(left, next.units - (next.given % next.units));
+        next.given += n;
+        left -= n;
+      }
+      const before = [out.asks, ...out.others].map((list) => [...list]);
+      for (const x of wanting) give(out.asks, x.a, kind, x.given);
+      if (wanting.length < 2) {
+        for (const list of out.others) for (const x of wanting) give(list, x.a, kind, x.given);
+        continue;
+      }
+      const all = shares(units, wanting.length);
+      if (all && before.length * all.length <= FEW_ALLOTMENTS) {
+        const chosen = wanting.map((x) => x.given).join();
+        out.others = before.flatMap((list, b) =>
+          all
+            .filter((share) => b > 0 || share.join() !== chosen)
+            .map((share) => {
+              const next = [...list];
+              wanting.forEach((x, i) => give(next, x.a, kind, share[i]!));
+              return next;
+            }),
+        );
+        continue;
+      }
+      for (const list of out.others) for (const x of wanting) give(list, x.a, kind, x.given);
+      // At another trouble's hand a unit saves at most that trouble's next mend, or its own grams.
+      for (const x of wanting) {
+        const beyond = units - x.given;
+        const from = Math.floor(x.given / x.units);
+        for (let j = 0; j * x.units < beyond; j++) out.slack += (given[x.a]!.tails[from + j] ?? 0) * x.gain;
+        out.slackMass += beyond * supplyKind(kind).mass;
       }
     }
-  return shared;
+  return out;
 }
 
 /**
@@ -397,8 +460,8 @@ export function kitProblem(
   const prevention = preventionOf(own, also);
   const today = question.today ?? null;
   const bikes = trip ? bikesFor(doc, question.bikeId, trip) : [];
-  const asked = trip?.kit ?? newKitQuestion();
-  const repairs = new Map(asked.musts.flatMap((m) => (m.by === 'repair' ? [[m.trouble, m.grade] as const] : [])));
+  const given = trip?.kit ?? newKitQuestion();
+  const repairs = new Map(given.musts.flatMap((m) => (m.by === 'repair' ? [[m.trouble, m.grade] as const] : [])));
   const asks = trip
     ? bikes.flatMap((bike) =>
         asksOf(
@@ -418,7 +481,7 @@ export function kitProblem(
   );
   const unmet: string[] = [];
   const required: number[] = [];
-  for (const m of asked.musts) {
+  for (const m of given.musts) {
     if (m.by === 'repair') {
       const mine = asks.filter((a) => a.bikeId === own.id && a.exposure.trouble.id === m.trouble);
       const open = mine.filter((a) => a.must === null);
@@ -435,22 +498,28 @@ export function kitProblem(
     }
   }
   const fitted = new Map(bikes.map((b) => [b.id, stockOf(doc.supplies, b, today).fitted]));
-  const open = asks.map((a) => ({ ...a, fitted: fitted.get(a.bikeId) ?? a.fitted }));
-  const shared = allot(asks, fitted);
+  const { asks: allotted, others, slack, slackMass } = allot(asks, fitted);
   const problem: KitProblem = {
     tools,
     pieces: tools.pieces,
     items: build.items,
     requirements: build.requirements,
-    asks,
+    asks: allotted,
     marked,
     required,
     unmet,
     fitted,
-    relaxed: null,
-    question: { ...asked, service: trip?.serviceLevel ?? 0.9 },
+    others: [],
+    slack,
+    slackMass,
+    // Where nothing is known that can go wrong no gram is worth anything: then the tools that reach all are the kit.
+    question: {
+      ...given,
+      ask: asks.length === 0 && given.ask === 'worth' ? 'lightest' : given.ask,
+      service: trip?.serviceLevel ?? 0.9,
+    },
     practice: doc.garage.practice,
     prevention,
   };
-  return shared ? { ...problem, relaxed: { ...problem, asks: open } } : problem;
+  return { ...problem, others: others.map((list) => ({ ...problem, asks: list })) };
 }

@@ -102,13 +102,13 @@ export const FIT_LINES: readonly FitLine[] = [
     decides: ['charging lead'],
     caution: 'Jump currents do not go through a thin accessory lead.',
   },
+  { slot: 'cut-outs', ask: 'what stops the engine: side stand, low oil, fall sensor', decides: [] },
   {
     slot: 'starter cord',
     ask: 'thickness and length: 5 mm, 1.6 m',
     decides: ['starter cord'],
     on: (b) => b.starter === 'pull cord',
   },
-  { slot: 'cut-outs', ask: 'what stops the engine: side stand, low oil, fall sensor', decides: [] },
 ];
 
 /** The lines that a bike has. */

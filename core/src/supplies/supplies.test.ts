@@ -5,7 +5,7 @@ import { SUPPLY_KINDS } from './kinds.js';
 import { goodUntil, newSupply, stockOf, whyNot } from './supply.js';
 import { uuid } from '../testing/make.js';
 
-const [dual, tourer] = demoGarage().bikes as [
+const [dual, tourer] = demoGarage('lightest').bikes as [
   ReturnType<typeof demoGarage>['bikes'][number],
   ReturnType<typeof demoGarage>['bikes'][number],
 ];

@@ -52,7 +52,7 @@ export const newKitQuestion = (): KitQuestion => ({
   knee: KNEE_MINUTES,
   musts: [],
   grade: 'ride-out',
-  likely: 0.005,
+  likely: 0.01,
   leftOut: [],
   value: 'hours',
   mass: 4500,
