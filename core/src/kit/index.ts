@@ -5,6 +5,7 @@ export * from './toolCase.js';
 export * from './done.js';
 export * from './kit.js';
 export * from './choose.js';
+export * from './needMet.js';
 export * from './byTrouble.js';
 export * from './points.js';
 export * from './ownSets.js';

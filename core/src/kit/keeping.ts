@@ -15,12 +15,15 @@ export function keptOf(
     ...rest,
     frozen: false,
     pieces: kit.pieces.map((p) => ({ pieceId: p.piece.id, name: p.piece.name, count: p.count, mass: p.piece.mass })),
-    supplies: kit.spares.map((s) => ({
-      kind: s.kind,
-      name: s.name,
-      quantity: s.quantity,
-      mass: supplyKind(s.kind).mass * (s.quantity - s.fitted),
-    })),
+    // What sits on the bike is not packed: it is there for any kit.
+    supplies: kit.spares
+      .filter((s) => s.quantity > s.fitted)
+      .map((s) => ({
+        kind: s.kind,
+        name: s.name,
+        quantity: s.quantity - s.fitted,
+        mass: supplyKind(s.kind).mass * (s.quantity - s.fitted),
+      })),
     figures: {
       mass: kit.mass,
       bulk: kit.bulk,

@@ -1,7 +1,7 @@
 import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/index.js';
 import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
-import type { KitProblem, Requirement } from '../optimum/problem.js';
+import type { AskWay, KitProblem, Requirement } from '../optimum/problem.js';
 import { availableWays, does, metBy, metWithout, withinWorth } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
@@ -271,13 +271,26 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     ];
   });
 
+  /** Units of each supply that are there: packed, and beside the live part. */
+  const stock = stockOfKit(problem, facts, stockedAll);
+  /** What a way uses up and the kit has too little of, in words. */
+  const shortOf = (w: AskWay): string[] =>
+    w.supplies.filter((s) => (stock.get(s.kind) ?? 0) < s.units).map((s) => supplyKind(s.kind).name.toLowerCase());
   const kitSpares = sparesOf(problem, { counts, stocked: stockedAll }, facts, saved, available);
+  const lackingTools = (w: AskWay): string[] => [
+    ...new Set(
+      w.requires
+        .filter((n) => !does(problem, problem.requirements[n]!, counts))
+        .map((n) => wordsOf(problem.requirements[n]!)),
+    ),
+  ];
   const mends = asks.map((a, i): Mend => {
     const d = done[i]!;
     const way = d.by[0] ?? d.beyond;
     const homes = homeMends(a, d);
     const best = way >= 0 ? a.ways[way]! : null;
-    const has = a.ways.map((w, k) => ({ w, k })).filter(({ k }) => available[i]![k]!);
+    // A way that lacks anything, tool or spare, is none.
+    const has = a.ways.map((w, k) => ({ w, k })).filter(({ w, k }) => available[i]![k]! && shortOf(w).length === 0);
     const ideal = Math.max(...[...a.ways.map((w) => w.hours), 0]);
     const stake = a.law.mean * Math.max(ideal, a.exposure.lambda > 0 ? a.exposure.atStake / a.exposure.lambda : 0);
     return {
@@ -308,14 +321,9 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
         })),
       others: [
         ...a.ways.flatMap((w, k) =>
-          available[i]![k]!
+          has.some((x) => x.k === k)
             ? []
-            : [
-                {
-                  name: w.way.name,
-                  why: `left at home: ${[...new Set(w.requires.filter((n) => !does(problem, problem.requirements[n]!, counts)).map((n) => wordsOf(problem.requirements[n]!)))].join(', ')}`,
-                },
-              ],
+            : [{ name: w.way.name, why: `left at home: ${[...lackingTools(w), ...shortOf(w)].join(', ')}` }],
         ),
         ...a.barred.map((b) => ({ name: b.way.name, why: b.why })),
       ],
@@ -365,6 +373,18 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   };
 }
 
+/** Units of each supply that a kit has: what it is stocked with or what a kept list holds, and in either case what sits beside the live part. */
+function stockOfKit(
+  problem: KitProblem,
+  facts: Pick<KitFacts, 'supplies'>,
+  stocked: readonly StockedMend[],
+): Map<string, number> {
+  if (!facts.supplies) return unitsOf(problem, stocked);
+  const units = new Map(facts.supplies);
+  for (const [kind, n] of fittedOf(problem)) units.set(kind, (units.get(kind) ?? 0) + n);
+  return units;
+}
+
 /** A requirement in words. */
 const wordsOf = (r: Requirement): string =>
   'does' in r.by
@@ -381,7 +401,7 @@ function sparesOf(
   available: readonly (readonly boolean[])[],
 ): KitSpare[] {
   const { asks } = problem;
-  const units = facts.supplies ?? unitsOf(problem, contents.stocked);
+  const units = stockOfKit(problem, facts, contents.stocked);
   const fitted = fittedOf(problem);
   return [...units]
     .filter(([, n]) => n > 0)

@@ -18,7 +18,7 @@ export const DRIVE: Trouble[] = [
     id: 'chain',
     name: 'Chain broken',
     subject: 'drive',
-    rate: per(0.002, 0.004, 0.01),
+    rate: per(0.0015, 0.003, 0.006),
     only: { drive: 'chain' },
     ways: [
       way(
@@ -43,7 +43,7 @@ export const DRIVE: Trouble[] = [
     id: 'chain-off',
     name: 'Chain thrown off',
     subject: 'drive',
-    rate: per(0.002, 0.004, 0.012),
+    rate: per(0.0015, 0.003, 0.009),
     only: { drive: 'chain' },
     ways: [
       way(

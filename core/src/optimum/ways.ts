@@ -35,7 +35,7 @@ const LEVERS: Readonly<Record<Practice['levers'], number>> = { two: 2, 'one and 
 const RESCUE: readonly PieceFunction[] = ['tow', 'haul'];
 
 /** A way's needs as the switches of practice change them. */
-function practisedNeeds(needs: WayNeeds, practice: Practice): WayNeeds {
+export function practisedNeeds(needs: WayNeeds, practice: Practice): WayNeeds {
   const functions: WayNeeds['functions'] = [];
   const supplies = [...needs.supplies];
   for (const f of needs.functions) {

@@ -5,10 +5,11 @@ import {
   appliesTo,
   GRADE_WORTH,
   hasTraits,
+  needMet,
   SKILL_WORDS,
-  supplyKind,
   troublesIn,
   type Need,
+  type NeedMet,
   type Trouble,
   type Way,
 } from '@necessaire/core';
@@ -42,36 +43,16 @@ function state(w: Way): { has: boolean; why: string } {
   const why = m.flatMap((x) => x.others.filter((o) => o.name === w.name).map((o) => o.why))[0] ?? '';
   return { has, why };
 }
-/** What meets a need: tools of the kit, or that nothing does. */
-function metBy(n: Need): { ask: string; by: string; ok: boolean } {
-  const kit = answers.answer?.kit;
-  if (n.by === 'function') {
-    const names = kit?.pieces.filter((p) => p.piece.functions.includes(n.does)).map((p) => p.piece.name) ?? [];
-    return {
-      ask: n.count > 1 ? `${n.does} ×${n.count}` : n.does,
-      by: names.slice(0, 2).join(' or '),
-      ok: names.length > 0,
-    };
-  }
-  if (n.by === 'supply') {
-    const bolts = n.kind === 'bolt';
-    const spares = kit?.spares.filter((s) => (bolts ? s.kind.startsWith('bolt') : s.kind === n.kind)) ?? [];
-    const total = spares.reduce((s, x) => s + x.quantity, 0);
-    const name = bolts ? 'bolt of its thread' : supplyKind(n.kind).name.toLowerCase();
-    return {
-      ask: n.units > 1 ? `${name} ×${n.units}` : name,
-      by: total > 0 ? `${total} in the kit` : '',
-      ok: total >= n.units,
-    };
-  }
-  const heads = garage.fasteners.filter((f) => f.role === n.role && f.leftOut === null);
-  if (heads.length === 0) return { ask: n.role, by: n.ifAny ? 'none on this bike' : '', ok: n.ifAny };
-  const chains = heads.map((f) => answers.answer?.kitChains[f.id]);
-  const first = chains
-    .find((c) => c)
-    ?.map((c) => c.join(' → '))
-    .join(' + ');
-  return { ask: n.role, by: first ?? '', ok: chains.every((c) => c !== undefined) };
+const having = computed(() => ({
+  kit: answers.answer?.kit ?? { pieces: [], spares: [] },
+  chains: answers.answer?.kitChains ?? {},
+  fasteners: garage.fasteners,
+  practice: garage.doc!.garage.practice,
+}));
+/** What meets a need of a way: where the kit goes the way, all of them are met. */
+function metBy(n: Need, w: Way): NeedMet {
+  const met = needMet(n, having.value);
+  return state(w).has ? { ...met, ok: true } : met;
 }
 </script>
 
@@ -117,10 +98,10 @@ function metBy(n: Need): { ask: string; by: string; ok: boolean } {
           <ol v-if="steps.length > 0">
             <li v-for="(s, i) in steps" :key="i">
               {{ s.text }}
-              <span v-for="(n, k) in s.needs" :key="k" class="need" :class="{ lacking: !metBy(n).ok }"
-                ><strong>{{ metBy(n).ask }}</strong
-                ><template v-if="metBy(n).by"> {{ metBy(n).by }}</template
-                ><template v-else> lacking</template></span
+              <span v-for="(n, k) in s.needs" :key="k" class="need" :class="{ lacking: !metBy(n, w).ok }"
+                ><strong>{{ metBy(n, w).ask }}</strong
+                ><template v-if="metBy(n, w).by"> {{ metBy(n, w).by }}</template
+                ><template v-if="!metBy(n, w).ok"> lacking</template></span
               >
             </li>
           </ol>
