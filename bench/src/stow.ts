@@ -81,7 +81,8 @@ for (const { name, input } of inputs()) {
   const { problem } = stowCase(input);
   const all = problem.units.map(() => problem.bins.map(() => true));
   const [plain, plainMs] = timed(() => solveStow(problem, all, [], solve));
-  if (plain && plain !== 'infeasible' && plain.bound / 100 > best.cost + 0.05) throw new Error(`${name}: the whole programme says otherwise`);
+  if (plain && plain !== 'infeasible' && plain.bound / 100 > best.cost + 0.05)
+    throw new Error(`${name}: the whole programme says otherwise`);
   const hand = byHand(input);
   const over = (x: number) => `+${((x / best.cost - 1) * 100).toFixed(1)} %`;
   console.log(

@@ -7,6 +7,20 @@ import { shapeSchema } from '../sizes/index.js';
  */
 export const SPREADS = { clean: 0.05, worn: 0.15, ruler: 0.5 } as const;
 export type Surface = keyof typeof SPREADS;
+/**
+ * What of that belongs to the head and is the same at every reading, and what is the hand's, fresh each time, mm: wear and paint do not go away by
+ * reading again. Their squares add up to a single reading's spread.
+ */
+export const WEAR: Readonly<Record<Surface, number>> = {
+  clean: 0,
+  worn: Math.sqrt(SPREADS.worn ** 2 - SPREADS.clean ** 2),
+  ruler: 0,
+};
+export const HAND: Readonly<Record<Surface, number>> = {
+  clean: SPREADS.clean,
+  worn: SPREADS.clean,
+  ruler: SPREADS.ruler,
+};
 export const SURFACES = Object.keys(SPREADS) as Surface[];
 
 /** What a rider feels when a tool is put on a head. `goes on` is said when nobody noticed how it sat. */
@@ -39,12 +53,16 @@ export function repeats(readings: readonly number[]): { n: number; mean: number;
 const TRUST = 8;
 
 /**
- * Spread of one reading, mm, to reckon with: the surface's usual one, pulled towards what the repeats show
+ * Spread of the hand at one reading, mm, to reckon with: the usual one, pulled towards what the repeats show
  * (pooled variance, the usual one counting as eight readings).
  */
 export function readingSpread(gauging: Gauging): number {
-  const usual = SPREADS[gauging.surface];
+  const usual = HAND[gauging.surface];
   const { n, spread } = repeats(gauging.readings);
   if (spread === null) return usual;
   return Math.sqrt((TRUST * usual ** 2 + (n - 1) * spread ** 2) / (TRUST + n - 1));
 }
+
+/** Spread of the mean of all readings about the size as it was made, mm: the head's own wear stays, the hand's noise averages out. */
+export const meanSpread = (gauging: Gauging): number =>
+  Math.hypot(WEAR[gauging.surface], readingSpread(gauging) / Math.sqrt(Math.max(1, gauging.readings.length)));

@@ -1,5 +1,7 @@
 import { FORM_SIZES, isInch, type Head, type HeadForm, type Shape } from '../sizes/index.js';
-import { readingSpread, repeats, type Gauging, type Outcome } from './gauging.js';
+import { meanSpread, readingSpread, repeats, WEAR, type Gauging, type Outcome } from './gauging.js';
+import { above } from './normal.js';
+import type { Band } from './bands.js';
 import { gaugedBand, saidOf, SEATS } from './tried.js';
 
 /** One nominal size with its odds. */
@@ -43,9 +45,18 @@ interface Candidate {
   measure: number;
 }
 
+/** Density of what a head of a made band measures once it is worn or painted by so much: the band folded with a normal curve. */
+function wornDensity({ min, max }: Band, wear: number): (y: number) => number {
+  if (wear === 0) return (y) => (y >= min - 1e-12 && y <= max + 1e-12 ? 1 / (max - min) : 0);
+  return (y) => Math.max(0, above((y - max) / wear) - above((y - min) / wear)) / (max - min);
+}
+/** Wear beyond which a head is no head of that band, in spreads. */
+const MOST_WEAR = 8;
+
 /**
- * Weight of every size of a form: prior × mean over its made band of N(mean reading; x, u/√n) × chances of what the tries gave on a head of
- * measure x. The repeats' own scatter is the same for all sizes and drops out. Simpson's rule.
+ * Weight of every size of a form: prior × mean, over what such a head measures now, of N(mean reading; y, u/√n) × chances of what the tries gave on
+ * a head of measure y. Wear belongs to the head: it is the same at every reading and for every tool. The repeats' own scatter is the same for all
+ * sizes and drops out. Simpson's rule.
  */
 function tally(
   form: HeadForm,
@@ -55,29 +66,31 @@ function tally(
 ): Candidate[] {
   const { n, mean } = repeats(gauging.readings);
   const u = n === 0 ? 1 : readingSpread(gauging) / Math.sqrt(n);
+  const wear = WEAR[gauging.surface];
   const said = gauging.tries.map((t) => saidOf(t.tool, t.outcome));
   const out: Candidate[] = [];
   for (const size of sizes) {
     const head: Head = { form, size };
     const band = gaugedBand(head);
+    if (!band) continue;
+    const [low, high] = [band.min - MOST_WEAR * wear, band.max + MOST_WEAR * wear];
     // A band far from every reading needs no closer look.
-    if (!band || (n > 0 && (mean < band.min - FAR * u || mean > band.max + FAR * u))) continue;
+    if (n > 0 && (mean < low - FAR * u || mean > high + FAR * u)) continue;
     // Only where the curve has not died away against its highest in the band: far from a reading that is a sliver at the band's edge.
-    const away = Math.max(0, band.min - mean, mean - band.max);
+    const away = Math.max(0, low - mean, mean - high);
     const reach = n === 0 ? Infinity : Math.sqrt(away * away + 2 * DEAD * u * u);
-    const [from, to] =
-      n === 0 ? [band.min, band.max] : [Math.max(band.min, mean - reach), Math.min(band.max, mean + reach)];
+    const [from, to] = n === 0 ? [low, high] : [Math.max(low, mean - reach), Math.min(high, mean + reach)];
+    const density = wornDensity(band, wear);
     let [sum, moment] = [0, 0];
     for (let i = 0; i <= STEPS; i++) {
       const x = from + ((to - from) * i) / STEPS;
       const share = i === 0 || i === STEPS ? 1 / 3 : i % 2 === 1 ? 4 / 3 : 2 / 3;
-      let p = share * (n === 0 ? 1 : Math.exp(-((mean - x) ** 2) / (2 * u * u)) / u);
+      let p = share * density(x) * (n === 0 ? 1 : Math.exp(-((mean - x) ** 2) / (2 * u * u)) / u);
       for (const chance of said) p *= chance(x);
       sum += p;
       moment += p * x;
     }
-    const part = (to - from) / (band.max - band.min);
-    if (sum > 0) out.push({ head, weight: (prior(head) * part * sum) / STEPS, measure: moment / sum });
+    if (sum > 0) out.push({ head, weight: (prior(head) * (to - from) * sum) / STEPS, measure: moment / sum });
   }
   return out;
 }
@@ -95,7 +108,7 @@ export function sizeOdds(form: HeadForm, gauging: Gauging, prior: Prior = () => 
   const { mean, n } = repeats(gauging.readings);
   const all = tally(form, gauging, prior);
   const total = totalOf(all);
-  const reach = 4 * readingSpread(gauging);
+  const reach = 4 * meanSpread(gauging);
   const foreign =
     n > 0 &&
     !(FORM_SIZES[form] ?? []).some((size) => {
@@ -135,8 +148,8 @@ export interface NextTry {
 
 /** A tool in the hand is preferred to a better one that is not, up to this share of what the better one gains. */
 const OWNED_GAIN = 0.7;
-/** Fewer bits than this are within the feel of a hand. */
-const LEAST_BITS = 0.03;
+/** Fewer bits than this say nothing that is worth the walk to the drawer. */
+const LEAST_BITS = 0.005;
 /** Only tools that a rider would take for the size: farther ones tell by spinning, which nobody trusts. */
 const NEAR = 0.055;
 

@@ -318,8 +318,8 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           </p>
         </div>
         <p v-else-if="measured && !result.settled && result.sizes.length > 1" class="soft small">
-          No tool tells {{ printShape(result.sizes[0]!.head) }} and {{ printShape(result.sizes[1]!.head) }} apart:
-          either one’s tool sits on it.
+          None of the usual tools tells {{ printShape(result.sizes[0]!.head) }} and
+          {{ printShape(result.sizes[1]!.head) }} apart for sure. Measure again, or look it up in the manual.
         </p>
         <form class="typed" @submit.prevent="tried">
           <label class="hidden-label" for="tried">Tool tried, and how it sat</label>
