@@ -95,5 +95,6 @@ describe('fuel and water', () => {
     expect(at(10)).toBe(4);
     expect(at(40)).toBe(8);
     expect(legNeeds(bike, { ...leg(10), hours: 1 }).water).toBe(2);
+    expect(legNeeds(bike, { ...leg(10), hours: 1, temperature: 40 }).water).toBe(4);
   });
 });

@@ -95,7 +95,7 @@ export const FUEL_FACTOR = { paved: 1, gravel: 1.1, track: 1.3 } as const;
 export const RESERVE = 0.15;
 export const FUEL_DETOUR = 1.2;
 /** Water in the saddle, litres an hour in the cool and in the heat, and a day at least. Planning values. */
-const WATER = { cool: 0.5, hot: 1, coolAt: 15, hotAt: 35, leastADay: 2 };
+const WATER = { cool: 0.5, hot: 1, coolAt: 15, hotAt: 35, leastADay: 2, leastHot: 4, heatFrom: 25, heatAt: 30 };
 
 /** Fuel and water of one leg. */
 export interface LegNeeds {
@@ -129,7 +129,10 @@ export function legNeeds(bike: Bike, leg: Leg): LegNeeds {
       : Math.max(0, Math.ceil((Math.max(0, gap * FUEL_DETOUR - range) * per100) / 100 / 0.5 - 1e-9)) * 0.5;
   const warm = Math.max(0, Math.min(1, (leg.temperature - WATER.coolAt) / (WATER.hotAt - WATER.coolAt)));
   const hoursADay = leg.days > 0 ? leg.hours / leg.days : leg.hours;
-  const water = Math.max(WATER.leastADay, hoursADay * (WATER.cool + warm * (WATER.hot - WATER.cool)));
+  // However short the ride, a day in the heat takes its litres (reference section 8: 4 to 10 L).
+  const heat = Math.max(0, Math.min(1, (leg.temperature - WATER.heatFrom) / (WATER.heatAt - WATER.heatFrom)));
+  const least = WATER.leastADay + heat * (WATER.leastHot - WATER.leastADay);
+  const water = Math.max(least, hoursADay * (WATER.cool + warm * (WATER.hot - WATER.cool)));
   return {
     leg,
     range,

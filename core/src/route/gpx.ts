@@ -6,6 +6,8 @@ export interface TrackPoint {
   lon: number;
   ele: number | null;
   time: string | null;
+  /** Whether a new stretch begins here: the way from the point before was not recorded, and not ridden. */
+  begins?: boolean;
 }
 export interface Waypoint {
   lat: number;
@@ -28,6 +30,9 @@ const MOST_WAYPOINTS = 5000;
 const MOST_DEPTH = 40;
 const MOST_TEXT = 200;
 
+/** The name of an element without the prefix of its namespace. */
+const localName = (name: string): string => name.slice(name.indexOf(':') + 1).toLowerCase();
+
 /** What makes a file no use; its message says what to do. */
 class Refused extends Error {}
 
@@ -49,6 +54,9 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
   let words = '';
   let point: (TrackPoint & Waypoint) | null = null;
   let sawGpx = false;
+  /** How deep the point lies whose words are read: only its own children speak of it. */
+  let pointDepth = 0;
+  let begins = false;
 
   parser.on('doctype', () => {
     throw new Refused('it has a document type, which no track needs: export it again as plain GPX');
@@ -57,7 +65,7 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
     throw new Refused(`it is not whole XML (${error.message.replace(/^\d+:\d+: /, '').slice(0, 80)}): export it again`);
   });
   parser.on('opentag', (tag) => {
-    const name = tag.name.toLowerCase();
+    const name = localName(tag.name);
     path.push(name);
     words = '';
     if (path.length > MOST_DEPTH) throw new Refused('it is nested too deep to be a track');
@@ -65,7 +73,9 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
       if (name !== 'gpx') throw new Refused(`this is ${name.slice(0, 30)}, not GPX: export the track as GPX`);
       sawGpx = true;
     }
+    if (name === 'trkseg' || name === 'rte') begins = true;
     if (name !== 'trkpt' && name !== 'rtept' && name !== 'wpt') return;
+    pointDepth = path.length;
     if (tracks.length + routes.length >= MOST_GPX_POINTS)
       throw new Refused(`over ${MOST_GPX_POINTS.toLocaleString('en')} points: thin it out or split it`);
     if (waypoints.length >= MOST_WAYPOINTS) throw new Refused(`over ${MOST_WAYPOINTS} waypoints: split the file`);
@@ -79,30 +89,35 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
     };
     point = { lat: number('lat', 90), lon: number('lon', 180), ele: null, time: null, name: '', kind: '' };
   });
-  parser.on('text', (t) => {
+  const hear = (t: string) => {
     if (words.length < MOST_TEXT) words += t;
-  });
+  };
+  parser.on('text', hear);
+  parser.on('cdata', hear);
   parser.on('closetag', (tag) => {
-    const name = tag.name.toLowerCase();
+    const name = localName(tag.name);
     path.pop();
     const said = words.trim().slice(0, MOST_TEXT);
     words = '';
     if (point) {
-      if (name === 'ele') {
-        const n = said === '' ? Number.NaN : Number(said);
-        point.ele = Number.isFinite(n) && Math.abs(n) < 12_000 ? n : null;
-      } else if (name === 'time') point.time = Number.isNaN(Date.parse(said)) ? null : said;
-      else if (name === 'name') point.name = said;
-      else if (name === 'sym' || name === 'type') point.kind = `${point.kind} ${said}`.trim();
-      else if (name === 'trkpt' || name === 'rtept') {
+      const own = path.length === pointDepth;
+      if (name === 'trkpt' || name === 'rtept') {
         const { lat, lon, ele, time } = point;
-        (name === 'trkpt' ? tracks : routes).push({ lat, lon, ele, time });
+        const into = name === 'trkpt' ? tracks : routes;
+        into.push({ lat, lon, ele, time, ...(begins && into.length > 0 ? { begins } : {}) });
+        begins = false;
         if (name === 'rtept' && point.name) waypoints.push({ lat, lon, name: point.name, kind: point.kind });
         point = null;
       } else if (name === 'wpt') {
         waypoints.push({ lat: point.lat, lon: point.lon, name: point.name || 'Waypoint', kind: point.kind });
         point = null;
-      }
+      } else if (!own) return;
+      else if (name === 'ele') {
+        const n = said === '' ? Number.NaN : Number(said);
+        point.ele = Number.isFinite(n) && Math.abs(n) < 12_000 ? n : null;
+      } else if (name === 'time') point.time = Number.isNaN(Date.parse(said)) ? null : said;
+      else if (name === 'name') point.name = said;
+      else if (name === 'sym' || name === 'type') point.kind = `${point.kind} ${said}`.trim();
     } else if (name === 'name' && (path.at(-1) === 'trk' || path.at(-1) === 'rte') && said) names.push(said);
   });
   try {

@@ -255,3 +255,96 @@ describe('help along the way', () => {
     expect(over.every((s) => Math.abs(s.lon) >= 179.9)).toBe(true);
   });
 });
+
+describe('files as devices write them', () => {
+  const trk = (...segments: string[]) =>
+    gpx(`<trk><name><![CDATA[Ride & return]]></name>${segments.map((x) => `<trkseg>${x}</trkseg>`).join('')}</trk>`);
+  test('names in CDATA are read', () => {
+    const read = readGpx(trk(trkpt(50, 8), trkpt(50.1, 8)));
+    expect(read.ok && read.file.name).toBe('Ride & return');
+    const wpt = readGpx(gpx('<wpt lat="1" lon="2"><name><![CDATA[Fuel <24h>]]></name></wpt>'));
+    expect(wpt.ok && wpt.file.waypoints[0]!.name).toBe('Fuel <24h>');
+  });
+  test('prefixed elements are the same elements', () => {
+    const text =
+      '<?xml version="1.0"?><g:gpx xmlns:g="http://www.topografix.com/GPX/1/1"><g:trk><g:name>P</g:name><g:trkseg>' +
+      '<g:trkpt lat="1" lon="2"><g:ele>7</g:ele></g:trkpt><g:trkpt lat="1.1" lon="2"/></g:trkseg></g:trk></g:gpx>';
+    const read = readGpx(text);
+    expect(read.ok && read.file).toMatchObject({ name: 'P', points: [{ lat: 1, lon: 2, ele: 7 }, { lat: 1.1 }] });
+  });
+  test('an elevation inside extensions is not the point’s own', () => {
+    const inner =
+      '<ele>100</ele><extensions><x><ele>999</ele><name>no</name><time>2020-01-01T00:00:00Z</time></x></extensions>';
+    const read = readGpx(trk(trkpt(50, 8, inner), trkpt(50.1, 8)));
+    expect(read.ok && read.file.points[0]).toMatchObject({ ele: 100, time: null });
+  });
+  test('a gap between segments was not ridden', () => {
+    const read = readGpx(trk(trkpt(50, 8) + trkpt(50.1, 8), trkpt(51, 8) + trkpt(51.1, 8)));
+    if (!read.ok) throw new Error(read.message);
+    const once = apart({ lat: 50, lon: 8 }, { lat: 50.1, lon: 8 });
+    expect(routeKm(makeRoute('x', read.file.points, [])!)).toBeCloseTo(2 * once, 2);
+    for (const spot of spotsAlong(makeRoute('x', read.file.points, [])!))
+      expect(spot.lat <= 50.1001 || spot.lat >= 50.9999).toBe(true);
+  });
+});
+
+describe('days of a track', () => {
+  /** A ride along a meridian at so many km/h, with rests at hours after its start, in UTC. */
+  const ride = (start: string, lon: number, hours: number, rests: [after: number, hours: number][] = []) => {
+    const points: TrackPoint[] = [];
+    let ms = Date.parse(start);
+    for (let i = 0; i <= hours * 12; i++) {
+      points.push(at(-30 + i * 0.02, lon, null, new Date(ms).toISOString()));
+      ms += 300_000;
+      const rest = rests.find(([after]) => Math.abs(after * 12 - i) < 0.5);
+      if (rest) ms += rest[1] * 3_600_000;
+    }
+    return makeRoute('x', points, [])!;
+  };
+  test('one ride at UTC+10 that passes midnight in Greenwich is one day', () => {
+    expect(ride('2026-05-01T20:00:00Z', 150, 8).dayEnds).toEqual([]);
+  });
+  test('a night’s rest ends the day, wherever midnight falls', () => {
+    const route = ride('2026-05-01T08:00:00Z', 0, 14, [[7, 10]]);
+    expect(route.dayEnds).toHaveLength(1);
+    expect(route.dayEnds[0]!).toBeCloseTo(routeKm(route) / 2, -1);
+    // A late arrival after midnight: the day ends where the rest is.
+    const late = ride('2026-05-01T16:00:00Z', 0, 14, [[9, 7]]);
+    expect(late.dayEnds).toHaveLength(1);
+    expect(late.dayEnds[0]! / routeKm(late)).toBeCloseTo(9 / 14, 1);
+  });
+  test('a ride through the night is cut at the sun’s midnight', () => {
+    const through = ride('2026-05-01T20:00:00Z', 0, 8);
+    expect(through.dayEnds).toHaveLength(1);
+    expect(through.dayEnds[0]! / routeKm(through)).toBeCloseTo(0.5, 1);
+  });
+  test('legs by mark share the days of the ride', () => {
+    const route = ride('2026-05-01T08:00:00Z', 0, 8);
+    const marks: Mark[] = [1, 2, 3, 4, 5, 6].map((i) => ({
+      lat: -30 + (i * 0.02 * 96) / 7,
+      lon: 0,
+      name: `M${i}`,
+      kinds: [],
+    }));
+    const sections = sectionsOf({ ...route, marks }, 'mark');
+    expect(sections.length).toBe(7);
+    expect(sections.reduce((s, x) => s + x.days, 0)).toBeCloseTo(1, 6);
+    for (const s of sectionsOf(ride('2026-05-01T08:00:00Z', 0, 14, [[7, 10]]), 'day')) expect(s.days).toBeCloseTo(1, 6);
+  });
+});
+
+describe('what a waypoint is taken for', () => {
+  const cases: [name: string, kind: string, kinds: string[]][] = [
+    ['Water tank', '', []],
+    ['Pumpkin farm', '', []],
+    ['Cityscape view', '', []],
+    ['Chute', '', []],
+    ['Broadway', '', []],
+    ['Petrol', '', ['fuel']],
+    ['Ossel', 'Gas Station', ['fuel']],
+    ['Old petrol pump, museum', 'Lodging', ['shelter']],
+    ['Lower village', '', ['signal', 'shop', 'road-head']],
+    ['Camp by the road', '', ['shelter', 'road-head']],
+  ];
+  test.each(cases)('%s (%s)', (name, kind, kinds) => expect(kindsOf({ name, kind })).toEqual(kinds));
+});

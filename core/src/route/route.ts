@@ -52,8 +52,9 @@ export function measured(track: readonly TrackPoint[]): Measured {
       last.ele ??= p.ele;
       continue;
     }
-    if (last) along += apart(last, p);
-    points.push({ ...p, km: along });
+    // Between two stretches nothing was recorded: that way was not ridden.
+    if (last && !p.begins) along += apart(last, p);
+    points.push({ lat: p.lat, lon: p.lon, ele: p.ele, time: p.time, km: along });
   }
   // Heights between two known ones follow the distance; before the first and after the last they stay level.
   let from = -1;
@@ -94,17 +95,58 @@ export function climbOf(points: readonly { ele: number | null }[], noise = HEIGH
   return climb + (high - low > noise ? high - low : 0);
 }
 
-/** Days by the date in the file's times: km at which each day but the last ends. */
+/** Hours of rest that end a day, and how far a resting device wanders, km. Planning values. */
+const NIGHT_REST = 3;
+const WANDERS = 0.3;
+/** km/h below which nobody was under way. Planning value. */
+const RESTING = 2;
+const HOUR = 3_600_000;
+
+/**
+ * Days by the file's times: km at which each day but the last ends. A day ends at the longest rest between one noon and the next, by the sun's time
+ * where the track lies; where nobody rested, at midnight.
+ */
 function dayEndsOf(points: Measured['points']): number[] {
+  const timed = points.flatMap((p) => {
+    const ms = p.time === null ? Number.NaN : Date.parse(p.time);
+    // The sun's time: fifteen degrees are an hour, wherever the border of a zone runs.
+    return Number.isNaN(ms) ? [] : [{ km: p.km, ms, local: ms + (p.lon / 15) * HOUR }];
+  });
+  const dayOf = (local: number) => Math.floor(local / (24 * HOUR));
   const ends: number[] = [];
-  let day: string | null = null;
-  for (const p of points) {
-    if (!p.time) continue;
-    const now = p.time.slice(0, 10);
-    if (day !== null && now !== day) ends.push(p.km);
-    day = now;
+  for (let i = 1; i < timed.length && ends.length < 200; i++) {
+    const [before, now] = [timed[i - 1]!, timed[i]!];
+    if (dayOf(now.local) <= dayOf(before.local)) continue;
+    const midnight = dayOf(now.local) * 24 * HOUR;
+    const rest = longestRest(timed, i, midnight - 12 * HOUR, midnight + 12 * HOUR);
+    const km = rest && rest.ms >= NIGHT_REST * HOUR ? rest.km : before.km;
+    if (km > (ends.at(-1) ?? 0) && km < points.at(-1)!.km) ends.push(km);
   }
-  return ends.slice(0, 200);
+  return ends;
+}
+
+/** The longest stay at one spot that touches a window of local time round a midnight's pass. */
+function longestRest(
+  timed: readonly { km: number; ms: number; local: number }[],
+  at: number,
+  from: number,
+  to: number,
+): { km: number; ms: number } | null {
+  let first = at;
+  while (first > 0 && timed[first - 1]!.local >= from) first--;
+  let best: { km: number; ms: number } | null = null;
+  let start = Math.max(0, first - 1);
+  for (let end = start + 1; end < timed.length && timed[end]!.local <= to + 12 * HOUR; end++) {
+    while (start < end && timed[end]!.km - timed[start]!.km > WANDERS) start++;
+    if (timed[start]!.local > to) break;
+    const stay = { km: timed[end]!.km, ms: timed[end]!.ms - timed[start]!.ms };
+    // A device that was off meanwhile: slower than on foot from one point to the next is a rest as well.
+    const last = timed[end - 1]!;
+    const [ms, km] = [timed[end]!.ms - last.ms, timed[end]!.km - last.km];
+    const off = km <= (RESTING * ms) / HOUR ? { km: last.km, ms } : { km: 0, ms: 0 };
+    for (const rest of [stay, off]) if (rest.ms > (best?.ms ?? 0)) best = rest;
+  }
+  return best;
 }
 
 /**
@@ -176,20 +218,28 @@ function thinned(points: Measured['points'], most: number): Measured['points'] {
 }
 
 const round = (v: number, digits: number) => Math.round(v * 10 ** digits) / 10 ** digits;
+/** Whole words only: a pumpkin farm sells no petrol, and a cityscape has no signal. */
 const WORDS: Record<MarkKind, RegExp> = {
-  fuel: /fuel|petrol|gas station|pump|tank/iu,
-  shop: /\bshop|store|market|food|grocer/iu,
-  workshop: /workshop|mechanic|garage|repair|tyre|car service/iu,
-  shelter: /shelter|hut|lodg|hotel|camp|cabin|refuge/iu,
-  'road-head': /road.?head|trail.?head|junction|crossroad|road/iu,
-  signal: /signal|coverage|phone|antenna|town|city|village/iu,
+  fuel: /\b(?:fuel|petrol|gasoline|gas stations?|filling stations?|(?:fuel|petrol) pumps?)\b/iu,
+  shop: /\b(?:shops?|stores?|supermarkets?|markets?|grocer(?:y|ies)?|food)\b/iu,
+  workshop: /\b(?:workshops?|mechanics?|garages?|repairs?|tyres?|car services?)\b/iu,
+  shelter: /\b(?:shelters?|huts?|lodges?|lodging|hotels?|camps?|campsites?|campgrounds?|cabins?|refuges?)\b/iu,
+  'road-head': /\b(?:road.?heads?|trail.?heads?|junctions?|crossroads?|roads?)\b/iu,
+  signal: /\b(?:signal|coverage|phones?|antennas?|masts?)\b/iu,
 };
-/** What a waypoint is good for, by the words that it uses; a town has a signal, a shop and a road. */
+const SETTLED = /\b(?:towns?|cit(?:y|ies)|villages?)\b/iu;
+const kindsIn = (words: string): MarkKind[] => {
+  const settled = SETTLED.test(words);
+  const said = MARK_KINDS.filter((k) => WORDS[k].test(words) || (settled && k === 'signal'));
+  return settled ? [...new Set<MarkKind>([...said, 'shop', 'road-head'])] : said;
+};
+/**
+ * What a waypoint is good for: by the symbol and type that the file gives it, and only where these say nothing by the words of its name. A town has
+ * a signal, a shop and a road. The rider sees and corrects it.
+ */
 export function kindsOf({ name: called, kind }: Pick<Waypoint, 'name' | 'kind'>): MarkKind[] {
-  const words = `${called} ${kind}`;
-  const hits = MARK_KINDS.filter((k) => WORDS[k].test(words));
-  if (/town|city|village/iu.test(words)) return [...new Set<MarkKind>([...hits, 'shop', 'road-head'])];
-  return hits;
+  const said = kindsIn(kind);
+  return said.length > 0 ? said : kindsIn(called);
 }
 
 /**

@@ -18,6 +18,8 @@ export interface Section {
   signal: boolean;
   /** Longest way between two pumps that lies wholly or partly on it, km; null without marks of fuel. */
   fuelGap: number | null;
+  /** Its share of the days that the whole way takes. */
+  days: number;
 }
 
 /** A phone works this far from where a signal is marked, km. Planning value. */
@@ -26,6 +28,27 @@ export const SIGNAL_REACH = 3;
 export const ON_THE_WAY = 0.5;
 /** Passes of one mark that lie closer than this along the track are one pass, km. */
 const APART = 2;
+
+/** km that make a day where the file has no times. Planning value. */
+export const DAY_KM = 200;
+
+/** Days that a stretch takes: of each day by the file's times the share of its km, or of the whole by a usual day's km. */
+function daysOf(route: Route, from: number, to: number): number {
+  const total = routeKm(route);
+  const even = Math.max(1, Math.round(total / DAY_KM));
+  const ends =
+    route.dayEnds.length > 0
+      ? [...route.dayEnds, total]
+      : Array.from({ length: even }, (_, i) => (total * (i + 1)) / even);
+  let start = 0;
+  let days = 0;
+  for (const end of ends) {
+    const shared = Math.min(to, end) - Math.max(from, start);
+    if (shared > 0 && end > start) days += shared / (end - start);
+    start = end;
+  }
+  return days;
+}
 
 /** Marks that the track passes, in order, each with where; one that it passes twice comes twice. */
 export function marksOnTheWay(route: Route, close = ON_THE_WAY): { mark: Mark; km: number }[] {
@@ -104,6 +127,7 @@ export function sectionsOf(route: Route, by: 'day' | 'mark'): Section[] {
       workshopKm: farthest('workshop'),
       signal,
       fuelGap,
+      days: daysOf(route, from, to),
     };
     from = to;
     return [section];

@@ -80,6 +80,9 @@ function makeLegs() {
     const blank = newLeg(crypto.randomUUID(), s.name);
     return {
       ...blank,
+      // A stretch takes its share of the days, and a day six hours in the saddle.
+      days: Math.round(s.days * 100) / 100,
+      hours: round(blank.hours * s.days),
       km: { paved: round(km * paved), gravel: round(km * gravel), track: round(km * track) },
       signal: s.signal,
       helpKm: s.helpKm === null ? blank.helpKm : round(s.helpKm),
