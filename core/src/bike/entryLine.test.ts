@@ -159,6 +159,15 @@ const fastener = fc
     }),
   );
 
+test('inch threads are said as such, and carry their usual heads', () => {
+  expect(readEntry('7/16in rack bolt thread 1/4in').draft).toMatchObject({ thread: '1/4in', head: { size: '7/16in' } });
+  expect(readEntry('thread 5/16-18 rack bolt').draft).toMatchObject({
+    thread: '5/16in',
+    head: { form: 'hex', size: '1/2in' },
+  });
+  expect(readEntry('10 x thread 9/32').problems[0]!.message).toMatch(/no thread 9\/32in here/);
+});
+
 test('a fastener typed out and read again is the same', () => {
   fc.assert(
     fc.property(fastener, (f) => {

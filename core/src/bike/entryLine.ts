@@ -111,6 +111,15 @@ const PATTERNS: Pattern[] = [
     },
   },
   {
+    re: word(String.raw`thread ?(\d+/\d+)(?: ?(?:in|inch|"))?(?:-\d+)?`),
+    take: (m, s) => {
+      const thread = `${m[1]!}in`;
+      if (!THREADS.includes(thread)) return `! no thread ${thread} here: threads are ${THREADS.join(', ')}`;
+      s.draft.thread = thread;
+      return `thread ${thread}`;
+    },
+  },
+  {
     re: word(String.raw`m ?(\d+(?:[.,]\d+)?)`),
     take: (m, s) => {
       const thread = `M${num(m[1])}`;
@@ -316,7 +325,7 @@ export function typeEntry(f: Fastener): string {
   out.push(typeShape(f.head), typeName(f.name));
   if (f.far && !same) out.push(`far ${typeShape(f.far)}`);
   if (f.count > 1) out.push(`x${f.count}`);
-  if (f.thread) out.push(f.thread.toLowerCase());
+  if (f.thread) out.push(f.thread.startsWith('M') ? f.thread.toLowerCase() : `thread ${f.thread}`);
   if (f.torque) {
     const { value, source } = f.torque;
     const said = Object.keys(TORQUE_WORDS).find((w) => TORQUE_WORDS[w] === source);

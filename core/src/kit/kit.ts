@@ -6,7 +6,7 @@ import { availableWays, does, metBy, metWithout, withinWorth } from '../optimum/
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
 import { supplyKind } from '../supplies/index.js';
-import { BAG_FILL, boxVolume, type Piece } from '../tools/index.js';
+import { BAG_FILL, boxVolume, catalogue, type Piece, type PieceFunction } from '../tools/index.js';
 import { byAsk, doneOfAsk, doneWith, fittedMends, homeMends, reachesHome, savedBy, type Contents } from './done.js';
 
 /** A piece in the kit, with the reason for it. */
@@ -28,6 +28,8 @@ export interface KitPiece {
   uses: number;
   /** Hours that the kit saves less without one copy of it. */
   hours: number;
+  /** A lighter tool that could be bought for what this one does here, and the grams that it saves; null where none saves much. */
+  lighter: { name: string; mass: number; price: number; saves: number } | null;
   /** What becomes of each mend that loses its way without it: the next best way, or none. */
   without: { trouble: string; way: string; instead: string | null; grade: Grade | null; hours: number }[];
 }
@@ -223,6 +225,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   const uses = new Map<string, number>();
   const serves = new Map<string, Set<string>>();
   const turnsFor = new Map<string, Set<string>>();
+  const doing = new Map<string, Set<PieceFunction>>();
   asks.forEach((a, i) => {
     const w = done[i]!.by[0] ?? done[i]!.beyond;
     if (w < 0) return;
@@ -233,6 +236,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
           if (counts[k]! === 0 || !p.functions.includes(by.does)) return;
           uses.set(p.id, (uses.get(p.id) ?? 0) + a.law.mean);
           serves.set(p.id, (serves.get(p.id) ?? new Set()).add(a.exposure.trouble.name));
+          doing.set(p.id, (doing.get(p.id) ?? new Set()).add(by.does));
         });
       else {
         const reach = reaches.find((r) => r.fastener.id === by.fasteners[0]);
@@ -266,6 +270,11 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
         toBuy: offered.has(piece.id),
         uses: uses.get(piece.id) ?? 0,
         hours,
+        // What turns heads is judged with all the others; here only what is carried for what it does.
+        lighter:
+          offered.has(piece.id) || needed.length > 0 || turnsFor.has(piece.id)
+            ? null
+            : lighterFor(piece, [...(doing.get(piece.id) ?? [])]),
         without: changes,
       },
     ];
@@ -383,6 +392,17 @@ function stockOfKit(
   const units = new Map(facts.supplies);
   for (const [kind, n] of fittedOf(problem)) units.set(kind, (units.get(kind) ?? 0) + n);
   return units;
+}
+
+/** Grams that a purchase has to save before it is spoken of. Planning value. */
+const WORTH_SAYING = 100;
+/** The lightest tool of the catalogue that does all that a tool does in this kit, where it saves enough. */
+function lighterFor(piece: Piece, functions: readonly PieceFunction[]): KitPiece['lighter'] {
+  if (functions.length === 0) return null;
+  const able = catalogue().filter((m) => functions.every((f) => m.functions.includes(f)));
+  const best = able.reduce<(typeof able)[number] | null>((a, b) => (a === null || b.mass < a.mass ? b : a), null);
+  const saves = best ? piece.mass - best.mass : 0;
+  return best && saves >= WORTH_SAYING ? { name: best.name, mass: best.mass, price: best.price, saves } : null;
 }
 
 /** A requirement in words. */

@@ -18,6 +18,7 @@ import { wayMet } from './needMet.js';
 import { contentsOfKept } from './choose.js';
 import { kitCase } from './toolCase.js';
 import { pointOf } from './points.js';
+import { canBeSwapped } from './weighs.js';
 
 let solve: Solve;
 beforeAll(async () => {
@@ -283,4 +284,33 @@ describe('limits and demands', () => {
     expect(none.kit.unmet.length).toBeGreaterThan(0);
     for (const why of none.kit.unmet) expect(why.length).toBeGreaterThan(10);
   }, 120_000);
+});
+
+describe('advice', () => {
+  test('no plug, spoke or axle is to be swapped for a commoner head', () => {
+    const heads = demo.fasteners.filter((f) => f.bikeId === bike.id);
+    for (const f of heads) {
+      const own =
+        ['plug', 'spoke', 'valve', 'clip', 'hook'].includes(f.head.form) || f.role === 'rear axle' || f.role === 'plug';
+      if (own) expect([f.name, canBeSwapped(f)]).toEqual([f.name, false]);
+    }
+    expect(canBeSwapped(fastener({ head: { form: 'hex', size: '11' }, role: 'luggage rack' }))).toBe(true);
+  });
+  test('what a purchase would save at once is said: a reamer for the drill that the drawer has', () => {
+    const models = ['Powered drill, small', 'Hand pump'].map((n) => catalogue().find((m) => m.name === n)!);
+    const doc: GarageDocument = {
+      ...demo,
+      bikes: [{ ...newBike(uuid(1), 'One'), tyres: 'tubeless' }],
+      fasteners: [],
+      places: [],
+      supplies: [],
+      pieces: models.map((m, i) => newPiece(m, { id: uuid(980 + i) })),
+      trips: demo.trips.map((t) => ({ ...t, kit: { ...t.kit, ask: 'lightest' as const } })),
+    };
+    const drill = answer(doc).kit.pieces.find((p) => p.piece.name === 'Powered drill, small')!;
+    expect(drill.lighter).toMatchObject({ name: 'Hand reamer', mass: 42, saves: 678 });
+  });
+  test('ring pliers stand in for no multi-tool', () => {
+    expect(catalogue().find((m) => m.name.startsWith('Retaining-ring'))!.functions).toEqual([]);
+  });
 });

@@ -137,6 +137,25 @@ export function markCost(
 
 const byGrams = (a: Difference, b: Difference) => b.grams - a.grams || b.euros - a.euros;
 
+/** Heads that come with their part, and jobs whose part is made for one place: nobody swaps a spark plug for another hexagon. */
+const OWN_HEADS: ReadonlySet<string> = new Set(['plug', 'spoke', 'valve', 'clip', 'hook']);
+const OWN_PARTS: ReadonlySet<string | null> = new Set([
+  'front axle',
+  'rear axle',
+  'steering',
+  'brake union',
+  'brake pads',
+  'plug',
+  'spoke',
+  'valve core',
+  'oil drain',
+  'oil filter',
+  'battery',
+]);
+/** Whether a bolt or screw of another head would do as well. */
+export const canBeSwapped = (f: Pick<Fastener, 'head' | 'role'>): boolean =>
+  !OWN_HEADS.has(f.head.form) && !OWN_PARTS.has(f.role);
+
 /** Most purchases that are solved: the ones with the most to gain by a hopeful count. */
 const MOST_PURCHASES = 400;
 
@@ -159,6 +178,7 @@ export function whatWeighs(
 
   const swaps: Swap[] = reaches.flatMap((reach, i) => {
     onProgress((0.4 * i) / reaches.length);
+    if (!canBeSwapped(reach.fastener)) return [];
     // Heads with a task in common with another free nothing alone.
     const after: ToolCase = { ...base, reaches: reaches.filter((r) => r !== reach) };
     const set = leastOf(after, solve);

@@ -62,7 +62,7 @@ export const DRIVE: Trouble[] = [
         1,
         ['Gear out, chain on the sprocket’s lower edge, roll the wheel, fingers away'],
         [],
-        { holds: 0.5, caution: 'Fingers between chain and sprocket are lost: turn the wheel by the tyre.' },
+        { holds: 0.5, caution: 'A chain takes fingers off at the sprocket: turn the wheel by the tyre.' },
       ),
       TOW,
     ],
@@ -84,7 +84,7 @@ export const DRIVE: Trouble[] = [
         { caution: BY_HAND },
       ),
       way('Tighten what is left', 'ride-out', 15, 1, ['Every other bolt tight, crosswise {sprocket}'], [], {
-        caution: `Gently on the throttle. ${BY_HAND}`,
+        caution: `The bolts that are left carry more: go gently on the throttle. ${BY_HAND}`,
       }),
     ],
   }),
@@ -165,7 +165,7 @@ export const DRIVE: Trouble[] = [
         3,
         ['Start rolling in first; match the engine’s speed at each shift'],
         [],
-        { caution: 'Stopping means stalling: quiet roads only.' },
+        { caution: 'Without a clutch every stop stalls the engine: keep to quiet roads.' },
       ),
     ],
   }),
@@ -182,7 +182,10 @@ export const DRIVE: Trouble[] = [
         2,
         ['Tank loose, cable out {tank} [grip]'],
         ['New inner, cut, nipple, play set, try full lock both ways <cable inner> [cut] {tank}'],
-        { holds: 0.9, caution: 'It must snap shut by itself at full lock both ways.' },
+        {
+          holds: 0.9,
+          caution: 'A throttle that sticks open throws you off: it must snap shut by itself at full lock both ways.',
+        },
       ),
       way(
         'The return cable as the pull',
@@ -191,7 +194,7 @@ export const DRIVE: Trouble[] = [
         3,
         ['Tank loose; swap return for pull {tank} [grip]'],
         ['Try full lock both ways {tank}'],
-        { caution: 'Without its return cable it may stick: a hand on the stop switch.' },
+        { caution: 'A throttle without its return cable may stick open: keep a thumb on the stop switch.' },
       ),
       way('Idle screw up, walk it out', 'limp', 10, 2, ['Idle as high as it goes; first gear'], [], {
         travel: WALKING_PACE,
@@ -212,7 +215,7 @@ export const DRIVE: Trouble[] = [
         2,
         ['Find where it comes from, tighten {final drive}'],
         ['Oil to the mark <engine oil> {final drive}'],
-        { holds: 0.6, caution: `Oil on tyre or brake: wipe both. ${BRAKES}` },
+        { holds: 0.6, caution: `Oil on a tyre or a brake makes you fall: wipe both. ${BRAKES}` },
       ),
       way(
         'Rag round it, look every 20 km',

@@ -144,7 +144,7 @@ export const ELECTRICS: Trouble[] = [
         1,
         ['Take it from what is not needed: horn, heated grips {fuse box}'],
         [],
-        { holds: 0.5, caution: 'Only the same rating.' },
+        { holds: 0.5, caution: 'A stronger fuse lets wires burn: fit one of the same rating only.' },
       ),
     ],
   }),
@@ -182,7 +182,7 @@ export const ELECTRICS: Trouble[] = [
         1,
         ['Lamps and heat off where the law lets you; fuse of the lamp out {fuse box}'],
         ['Charge at each stop'],
-        { caution: 'Not in the dark, not in traffic.' },
+        { caution: 'The lamps go out when the battery is empty: do not ride in the dark or in traffic.' },
       ),
     ],
   }),
@@ -196,7 +196,7 @@ export const ELECTRICS: Trouble[] = [
     ways: [
       way('New bulb', 'proper', 18, 1, ['Cowl off, do not touch the glass'], ['Bulb in, try dip and main <bulb>']),
       way('Torch tied on, ride in daylight', 'limp', 10, 1, ['Torch on the bars <cable tie ×2> [light]'], [], {
-        caution: 'Local law says whether it may be ridden.',
+        caution: 'Riding without a proper lamp may be forbidden: check local law, and ride by daylight.',
       }),
       way('Ride by daylight behind a companion', 'ride-out', 5, 1, ['In the middle of the group, by daylight'], [], {
         when: ['company'],
@@ -249,7 +249,10 @@ export const ELECTRICS: Trouble[] = [
         2,
         ['Unplug it; bridge only the two pins that the manual names <cable> [cut]'],
         ['Tape it, a note on the bars <self-fusing tape>'],
-        { caution: 'A defeated side-stand or clutch switch: only to leave danger, removed at once after.' },
+        {
+          caution:
+            'A bridged side-stand or clutch switch can throw you: use it only to leave danger, and remove it at once after.',
+        },
       ),
     ],
   }),

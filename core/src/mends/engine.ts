@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, FUEL, SLOW, WALKING_PACE } from './words.js';
+import { BRAKES, BY_HAND, COOLANT, FUEL, WALKING_PACE, home } from './words.js';
 
 /** Fuel, air, cooling, oil, water in the engine; brakes. */
 export const ENGINE: Trouble[] = [
@@ -18,7 +18,7 @@ export const ENGINE: Trouble[] = [
         2,
         ['Let it cool; clamps off {hose clamp}', 'Cut the bad part out [cut]'],
         ['Piece and two clamps in <hose piece> {hose clamp}', 'Fill up, run warm, look <coolant>'],
-        { caution: 'Coolant only when cold.' },
+        { caution: COOLANT },
       ),
       way(
         'Splice in the hose',
@@ -27,7 +27,7 @@ export const ENGINE: Trouble[] = [
         1,
         ['Let it cool; cut it through [cut]'],
         ['Splice in, clamps on <hose splice> <hose clamp ×2> {hose clamp}', 'Fill up <coolant>'],
-        { caution: 'Coolant only when cold.' },
+        { caution: COOLANT },
       ),
       way(
         'Self-fusing tape',
@@ -36,7 +36,7 @@ export const ENGINE: Trouble[] = [
         1,
         ['Let it cool; dry it'],
         ['Tape stretched round, half over half <self-fusing tape ×2>', 'Cap loose, fill up <coolant>'],
-        { holds: 0.7, caution: `Coolant only when cold. ${SLOW}` },
+        { holds: 0.7, caution: `${COOLANT} ${home('A taped hose')}` },
       ),
     ],
   }),
@@ -56,10 +56,10 @@ export const ENGINE: Trouble[] = [
         1,
         ['Let it cool; mud out from behind [brush]', 'Does the fan turn when its plug is bridged as the manual says?'],
         ['Fill up <coolant>'],
-        { caution: 'Coolant only when cold.' },
+        { caution: COOLANT },
       ),
       way('Rest, and ride where there is wind', 'ride-out', 40, 1, ['Let it cool; water on the fins'], [], {
-        caution: 'Coolant only when cold.',
+        caution: COOLANT,
       }),
     ],
   }),
@@ -223,7 +223,10 @@ export const ENGINE: Trouble[] = [
           'Plug out {plug}',
         ],
         ['Crank with the plug out, lead held away from the spray', 'Filter wrung out, plug in, start {plug} {seat}'],
-        { caution: 'Plug out before cranking, its lead held away from the spray.' },
+        {
+          caution:
+            'Water in a cylinder bends the engine: take the plug out before cranking, and hold its lead far from the spray.',
+        },
       ),
       way(
         'New plug',
@@ -232,7 +235,10 @@ export const ENGINE: Trouble[] = [
         2,
         ['Out of the water; seat and air box open {seat}', 'Plug out, crank dry {plug}'],
         ['New plug in, start <spark plug> {plug}'],
-        { caution: 'Plug out before cranking, its lead held away from the spray.' },
+        {
+          caution:
+            'Water in a cylinder bends the engine: take the plug out before cranking, and hold its lead far from the spray.',
+        },
       ),
     ],
   }),
@@ -294,10 +300,10 @@ export const ENGINE: Trouble[] = [
         2,
         ['Wipe, look where it comes from', 'Tighten {oil drain} {oil filter?}'],
         ['Seal with a bead where it weeps <liquid gasket>', 'Oil to the mark <engine oil>'],
-        { holds: 0.8, caution: 'Oil on the rear tyre or the disc: wipe both before riding.' },
+        { holds: 0.8, caution: 'Oil on the rear tyre or the disc makes you fall: wipe both before you ride.' },
       ),
       way('Top up and look every 20 km', 'ride-out', 15, 1, ['Tighten {oil drain}'], ['Oil to the mark <engine oil>'], {
-        caution: 'No oil, no engine.',
+        caution: 'Without oil the engine seizes: do not run it below the mark.',
       }),
     ],
   }),
@@ -316,7 +322,7 @@ export const ENGINE: Trouble[] = [
         3,
         ['Union tight {brake union}', 'Lid off, fluid of the cap’s grade <brake fluid>'],
         ['Bleed until the lever is hard, wipe all {brake union}'],
-        { holds: 0.5, caution: `${BRAKES} Brake fluid: the grade on the cap, sealed bottle only.` },
+        { holds: 0.5, caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only.` },
       ),
       way(
         'Clamp it, ride on the other brake',
@@ -328,7 +334,7 @@ export const ENGINE: Trouble[] = [
         {
           travel: WALKING_PACE,
           caution:
-            'A clamped brake line means a brake missing: slowly, to the nearest road. With any doubt do not ride.',
+            'A clamped brake line is a brake missing: ride at walking pace to the nearest road, and if in doubt do not ride.',
         },
       ),
     ],
@@ -347,7 +353,7 @@ export const ENGINE: Trouble[] = [
         3,
         ['Half an hour’s rest'],
         ['Bleed with fresh fluid <brake fluid> {brake union}'],
-        { caution: `${BRAKES} The grade on the cap, sealed bottle only.` },
+        { caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only.` },
       ),
       way('Cool, ride gently', 'limp', 40, 1, ['Half an hour’s rest; try it at walking pace'], [], { caution: BRAKES }),
     ],
@@ -366,7 +372,7 @@ export const ENGINE: Trouble[] = [
         2,
         ['Pads’ pin or caliper off {brake pads}', 'Pistons back, slowly [pry]'],
         ['Pads in, pin in, pump the lever before riding off <brake pads> {brake pads}'],
-        { caution: `${BRAKES} Pump the lever before riding off. ${BY_HAND}` },
+        { caution: `${BRAKES} Pump the lever until it is hard before you ride off. ${BY_HAND}` },
       ),
       way('Ride on the other brake', 'limp', 10, 1, ['Caliper tied clear or left; walking pace'], [], {
         caution: BRAKES,

@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, HOT, SLOW, WALKING_PACE } from './words.js';
+import { BRAKES, BY_HAND, COOLANT, HOT, WALKING_PACE, home } from './words.js';
 
 /** What a fall breaks. */
 export const FALL: Trouble[] = [
@@ -18,7 +18,7 @@ export const FALL: Trouble[] = [
         1,
         ['Pivot out, both ends {clutch lever}', 'Cable or push rod out of the stump'],
         ['Lever in, grease, pivot back, set the play <clutch lever> {clutch lever}'],
-        { caution: 'A lever clamp left loose must still hold a full pull.' },
+        { caution: 'A lever clamp that is left loose must still hold a full pull: try it before you ride.' },
       ),
       way(
         'Locking pliers on the stump',
@@ -27,7 +27,7 @@ export const FALL: Trouble[] = [
         1,
         ['Pliers set tight on the stump, handle along the grip [clamp]'],
         ['Tape them on <cloth tape>'],
-        { caution: `Pliers as a lever: ${SLOW}` },
+        { caution: home('A lever of locking pliers') },
       ),
       way(
         'Shift without the clutch',
@@ -36,7 +36,7 @@ export const FALL: Trouble[] = [
         3,
         ['Start rolling in first, match the engine’s speed at each shift'],
         [],
-        { caution: 'Stopping means stalling: quiet roads only.' },
+        { caution: 'Without a clutch every stop stalls the engine: keep to quiet roads.' },
       ),
     ],
   }),
@@ -63,7 +63,7 @@ export const FALL: Trouble[] = [
         1,
         ['Pliers set tight on the stump [clamp]'],
         ['Tape them on, try a full stop at walking pace <cloth tape>'],
-        { travel: WALKING_PACE, caution: `${BRAKES} Pliers as a lever: walking pace.` },
+        { travel: WALKING_PACE, caution: `${BRAKES} Pliers slip off a brake lever: ride at walking pace.` },
       ),
     ],
   }),
@@ -89,7 +89,7 @@ export const FALL: Trouble[] = [
         1,
         ['Pliers on the shaft or the stump as a pedal [clamp]'],
         [],
-        { caution: `Pliers as a pedal: ${SLOW}` },
+        { caution: home('A pedal of locking pliers') },
       ),
       way('Stay in second gear', 'limp', 5, 1, ['Second by hand, then ride in it']),
     ],
@@ -162,7 +162,7 @@ export const FALL: Trouble[] = [
         { caution: BY_HAND },
       ),
       way('Ride with them as they are', 'limp', 5, 1, ['Try full lock both ways; ride slowly'], [], {
-        caution: 'A cracked bar breaks without a word: walking pace.',
+        caution: 'A cracked handlebar breaks without warning: ride at walking pace.',
       }),
     ],
   }),
@@ -208,7 +208,7 @@ export const FALL: Trouble[] = [
           'Degrease, putty both sides, wait an hour <metal putty ×2> <cleaner>',
           'Fill up, look for drips <coolant> {radiator guard?}',
         ],
-        { holds: 0.8, caution: `Coolant only when cold. A putty repair: ${SLOW}` },
+        { holds: 0.8, caution: `${COOLANT} ${home('Putty')}` },
       ),
       way(
         'Stop-leak powder for a weep',
@@ -217,7 +217,7 @@ export const FALL: Trouble[] = [
         1,
         ['Let it cool, cap off'],
         ['Powder in, fill up, let it run warm <stop-leak powder> <coolant>'],
-        { holds: 0.6, caution: 'Coolant only when cold. Small weeps only.' },
+        { holds: 0.6, caution: `${COOLANT} Powder stops small weeps only.` },
       ),
       way(
         'Cap loose, top up with water',
@@ -226,7 +226,7 @@ export const FALL: Trouble[] = [
         1,
         ['Let it cool; cap on its first notch so that no pressure builds'],
         ['Water from the bottle; stop whenever the gauge climbs'],
-        { caution: 'Coolant only when cold: it scalds.' },
+        { caution: COOLANT },
       ),
     ],
   }),
@@ -247,7 +247,7 @@ export const FALL: Trouble[] = [
           'Cut a patch of thin alloy a finger wider [cut] <alloy sheet>',
         ],
         ['Putty under and over it, wait an hour <metal putty ×2>', 'Oil in, look for drips <engine oil>'],
-        { holds: 0.7, caution: `A putty repair: ${SLOW}` },
+        { holds: 0.7, caution: home('Putty') },
       ),
       way(
         'Soap and tape over a crack',
@@ -256,7 +256,7 @@ export const FALL: Trouble[] = [
         1,
         ['Dry it, soap pressed into the crack'],
         ['Tape and a pad strapped over <cloth tape> <cable tie ×4>'],
-        { holds: 0.5, caution: 'No oil, no engine: look every few km.' },
+        { holds: 0.5, caution: 'Without oil the engine seizes: look at its level every few kilometres.' },
       ),
     ],
   }),
@@ -338,9 +338,11 @@ export const FALL: Trouble[] = [
         2,
         ['Luggage off; seat off {seat}', 'A lever or spanner along the break [lever tyre]'],
         ['Steel ties or clamps round both <hose clamp ×3>', 'Bolts tight, weight off the rear {subframe}'],
-        { caution: SLOW },
+        { caution: home('A tied subframe') },
       ),
-      way('Leave the luggage, ride standing', 'limp', 20, 1, ['Hide or hand over the luggage'], [], { caution: SLOW }),
+      way('Leave the luggage, ride standing', 'limp', 20, 1, ['Hide or hand over the luggage'], [], {
+        caution: home('A tied subframe'),
+      }),
     ],
   }),
 ];

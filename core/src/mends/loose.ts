@@ -72,7 +72,7 @@ export const LOOSE: Trouble[] = [
           'File two flats and turn those [file]',
         ],
         ['New bolt in <bolt M6>'],
-        { holds: 0.8, caution: 'Heat only where nothing burns or melts: never near tank, hoses or seals.' },
+        { holds: 0.8, caution: 'A flame sets fuel and rubber alight: use heat only far from tank, hoses and seals.' },
       ),
       way(
         'Grip it with pliers',
@@ -81,7 +81,7 @@ export const LOOSE: Trouble[] = [
         1,
         ['Locking pliers square on the head, rocked back and forth [grip]'],
         [],
-        { holds: 0.5, caution: 'It ruins the head: a new bolt goes in.' },
+        { holds: 0.5, caution: 'Locking pliers and files ruin a bolt’s head: fit a new bolt afterwards.' },
       ),
       way(
         'Cut it',
@@ -118,7 +118,11 @@ export const LOOSE: Trouble[] = [
         2,
         ['Clean and degrease hole and bolt <cleaner>'],
         ['Putty round the bolt, in by hand, an hour’s rest <metal putty>'],
-        { holds: 0.7, caution: 'Never where brake, axle or steering hang on it.' },
+        {
+          holds: 0.7,
+          caution:
+            'A thread held by putty can let go: never use it where a brake, an axle or the steering hangs on it.',
+        },
       ),
       way('Tie in its place', 'limp', 10, 1, ['Ties round the part <cable tie ×2>'], [], { caution: HOT }),
     ],
@@ -161,7 +165,8 @@ export const LOOSE: Trouble[] = [
     rate: per(0.005, 0.005, 0.008),
     ways: [
       way('The spare key', 'proper', 6, 1, ['Ask the one who carries the double'], ['Use it <spare key>'], {
-        caution: 'The doubled key travels on another person or hidden on the bike.',
+        caution:
+          'A spare key in the same pocket is lost with the first: give it to another person or hide it on the bike.',
       }),
       way('Ride back and look for it', 'proper', 90, 1, ['Go back to where it was last used'], [], {
         holds: 0.3,
@@ -184,7 +189,10 @@ export const LOOSE: Trouble[] = [
         1,
         ['Let it cool', 'Line the silencer up {exhaust fixing}'],
         ['Bolt with two washers, tighten, look again <bolt M8> {exhaust fixing}'],
-        { caution: 'Wire or steel ties only: plastic melts. Hot for an hour.' },
+        {
+          caution:
+            'An exhaust stays hot for an hour and plastic melts on it: let it cool, and use wire or steel ties only.',
+        },
       ),
       way(
         'Wire or steel tie',
@@ -193,7 +201,7 @@ export const LOOSE: Trouble[] = [
         1,
         ['Let it cool', 'Wire round silencer and mount, twisted tight <wire> [grip]'],
         [],
-        { caution: 'Wire or steel ties only: plastic melts.' },
+        { caution: 'Plastic melts on an exhaust: use wire or steel ties only.' },
       ),
     ],
   }),

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { ROLES } from '../bike/index.js';
 import { exposuresIn } from '../odds/index.js';
-import { SUPPLIES, supplyKindKnown } from '../supplies/index.js';
+import { FIT_LINES, SUPPLIES, supplyKindKnown } from '../supplies/index.js';
 import { catalogue, FUNCTIONS } from '../tools/index.js';
 import { uuid } from '../testing/make.js';
 import { FAULT_TREES } from './faults.js';
@@ -82,11 +82,42 @@ describe('what is known', () => {
           n.heads.some((h) =>
             ['rear axle', 'front axle', 'brake pads', 'brake union', 'steering', 'bars'].includes(h.role),
           ) ||
-          n.functions.some((f) => ['tow', 'haul', 'jump-start', 'bandage', 'siphon'].includes(f.does)) ||
+          n.functions.some((f) => ['tow', 'haul', 'jump-start', 'jump leads', 'bandage', 'siphon'].includes(f.does)) ||
           n.supplies.some((s) =>
             ['plug string', 'pin plug', 'patch', 'metal putty', 'gas cartridge', 'brake fluid'].includes(s.kind),
           );
         if (risky) expect([t.id, w.name, w.caution.length > 10]).toEqual([t.id, w.name, true]);
+      }
+  });
+  test('each caution is whole sentences that stand alone, wherever they are printed', () => {
+    const said = new Set([
+      ...TROUBLES.flatMap((t) => t.ways.map((w) => w.caution)),
+      ...PREVENTIONS.map((p) => p.caution),
+      ...FIT_LINES.map((l) => l.caution ?? ''),
+    ]);
+    for (const caution of [...said].filter(Boolean))
+      for (const sentence of caution.match(/[^.]+\.?/gu)!.map((x) => x.trim())) {
+        expect([sentence, /^[A-Z].*\.$/u.test(sentence)]).toEqual([sentence, true]);
+        expect([sentence, sentence.split(' ').length >= 5]).toEqual([sentence, true]);
+        // What begins with these has lost its subject.
+        expect(sentence).not.toMatch(/^(?:Only|Never|Not|No|Then|It|Small|Gently) /u);
+      }
+  });
+  test('volts that a meter can show have an answer, with no gap between', () => {
+    for (const tree of FAULT_TREES)
+      for (const t of tree.tests) {
+        const ranges = t.answers.flatMap(({ seen }): [number, number][] => {
+          const [, under] = /^under ([\d.]+)/u.exec(seen) ?? [];
+          if (under) return [[-Infinity, Number(under)]];
+          const [, over] = /^(?:over )?([\d.]+)(?: or more)?$/u.exec(seen) ?? [];
+          if (over) return [[Number(over), Infinity]];
+          const [, from, to] = /^([\d.]+) to ([\d.]+)$/u.exec(seen) ?? [];
+          return from ? [[Number(from), Number(to)]] : [];
+        });
+        if (ranges.length === 0) continue;
+        ranges.sort((a, b) => a[0] - b[0]);
+        expect([t.id, ranges[0]![0], ranges.at(-1)![1]]).toEqual([t.id, -Infinity, Infinity]);
+        ranges.slice(1).forEach(([from], i) => expect([t.id, from]).toEqual([t.id, ranges[i]![1]]));
       }
   });
   test('searches for faults end in known troubles, and no test leads nowhere', () => {

@@ -23,7 +23,8 @@ export const PEOPLE: Trouble[] = [
         { caution: AID },
       ),
       way('A clean cloth tied round', 'limp', 15, 1, ['Clean cloth on it, pressed'], [], {
-        caution: 'A cable tie or cord is no tourniquet. Wounds are not glued by the roadside on a program’s word.',
+        caution:
+          'A cable tie or a cord is no tourniquet, and no wound is glued by the roadside on a program’s word: call for help.',
       }),
     ],
   }),
@@ -41,7 +42,11 @@ export const PEOPLE: Trouble[] = [
         2,
         ['Call first; note place and time', 'Stop bleeding with what is in the kit [bandage]'],
         ['Blanket under and over [shelter]', 'Light and whistle for who comes [light] [signal]'],
-        { holds: 0, caution: 'Call for help first. Training before tools. A signal is for emergencies.' },
+        {
+          holds: 0,
+          caution:
+            'Call for help first, and do only what you are trained to do. Emergency signals are for emergencies only.',
+        },
       ),
     ],
   }),
@@ -121,7 +126,7 @@ export const PEOPLE: Trouble[] = [
         1,
         ['Fill from running water, let mud settle'],
         ['A tablet to each litre, wait half an hour <water tablet ×2>'],
-        { caution: 'Water from the wild: treat it.' },
+        { caution: 'Water from the wild makes you ill: treat it before you drink.' },
       ),
       way('Share, rest in the shade', 'ride-out', 60, 1, ['Shade until the heat is over'], [], { when: ['company'] }),
     ],
@@ -145,7 +150,7 @@ export const PEOPLE: Trouble[] = [
           'Light in hand [light]',
         ],
         ['Fire only where it may burn [fire]'],
-        { caution: 'A signal is for emergencies. Fires: bans and season.' },
+        { caution: 'Emergency signals are for emergencies only. A fire in the dry spreads: check for fire bans.' },
       ),
       way('Huddle behind the bikes', 'limp', 120, 1, ['All clothes on, seat and bags under you']),
     ],
@@ -183,7 +188,7 @@ export const PEOPLE: Trouble[] = [
         2,
         ['Luggage off', 'Anchor low, cord through the pulleys [haul]'],
         ['Take it up a hand at a time, stand aside of the cord'],
-        { caution: `${LIFT} A cord under load cuts: nobody in line.` },
+        { caution: `${LIFT} A cord under load cuts when it breaks: keep everybody out of its line.` },
       ),
       way('Dig, lay branches, rest, try', 'ride-out', 110, 1, [
         'Luggage off; lay it over, fill the hole with stones and branches',

@@ -39,7 +39,7 @@ export const PREVENTIONS: readonly Prevention[] = [
     [0, 0, 10],
     { 'clutch-lever': 0.6, 'brake-lever': 0.6 },
     {
-      caution: 'A lever clamp left loose must still hold a full pull.',
+      caution: 'A lever clamp that is left loose must still hold a full pull: try it before you ride.',
     },
   ),
   p('skid-plate', 'Skid plate', [1900, 140, 60], { case: 0.2, 'oil-leak': 0.7 }, { fitted: 'skid plate' }),
@@ -71,7 +71,7 @@ export const PREVENTIONS: readonly Prevention[] = [
     'Brake pads renewed',
     [0, 40, 60],
     { pads: 0.2, 'service-pads': 0.1 },
-    { caution: 'Bed them in before leaving.' },
+    { caution: 'New pads brake badly at first: bed them in before you leave.' },
   ),
   p('new-battery', 'Battery tested or renewed', [0, 80, 30], { battery: 0.4 }),
   p(

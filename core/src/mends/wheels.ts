@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BY_HAND, LIFT, SLOW, WALKING_PACE } from './words.js';
+import { BY_HAND, LIFT, PRESSURE, WALKING_PACE, home } from './words.js';
 
 /** Taking a wheel out: broken loose on its wheels, then raised, its spacers kept in order. */
 const OUT = [
@@ -31,7 +31,7 @@ const TIED = way(
   1,
   ['Pull ties tight round tyre and rim between the spokes, so that the tyre stays on <cable tie ×8>'],
   ['Ride at walking pace; look at the ties every km'],
-  { travel: WALKING_PACE, caution: `Ties on a rim: walking pace. ${SLOW}` },
+  { travel: WALKING_PACE, caution: `Ties on a rim slip: ride at walking pace. ${home('A tied tyre')}` },
 );
 const WALK_FLAT = way(
   'Ride on the flat, walking pace',
@@ -42,7 +42,7 @@ const WALK_FLAT = way(
   [],
   {
     travel: WALKING_PACE,
-    caution: `It ruins tyre and maybe rim. ${SLOW}`,
+    caution: `Riding on a flat ruins the tyre and maybe the rim: go at walking pace and have both looked at.`,
   },
 );
 const RE_STRING = [
@@ -65,7 +65,7 @@ export const WHEELS: Trouble[] = [
         2,
         [...OUT, ...TYRE_OFF, 'Find the hole, feel the tyre inside for what made it'],
         ['Rough, glue, let it dry, press the patch on <patch ×2>', ...TYRE_ON, ...BACK],
-        { holds: 0.95, caution: `A patched tube: ${SLOW} ${BY_HAND} ${LIFT}` },
+        { holds: 0.95, caution: `${home('A patched tube')} ${BY_HAND} ${LIFT}` },
       ),
       way(
         'Fit a front tube, in the rear too',
@@ -74,7 +74,7 @@ export const WHEELS: Trouble[] = [
         2,
         [...OUT, ...TYRE_OFF, 'Feel the tyre inside for what made it'],
         ['Put the tube in <front tube>', ...TYRE_ON, ...BACK],
-        { caution: `A mixed-size tube: ${SLOW} ${BY_HAND}` },
+        { caution: `${home('A tube of another size')} ${BY_HAND}` },
       ),
       TIED,
       WALK_FLAT,
@@ -147,7 +147,7 @@ export const WHEELS: Trouble[] = [
           ...TYRE_ON,
           'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}',
         ],
-        { caution: `A front tube in the rear gets you out: ${SLOW} ${BY_HAND}` },
+        { caution: `${home('A front tube in the rear wheel')} ${BY_HAND}` },
       ),
       TIED,
       WALK_FLAT,
@@ -172,7 +172,7 @@ export const WHEELS: Trouble[] = [
         ],
         {
           holds: 0.93,
-          caution: `A plugged tyre: ${SLOW}`,
+          caution: `${home('A plugged tyre')}`,
         },
       ),
       way(
@@ -184,7 +184,7 @@ export const WHEELS: Trouble[] = [
         ['Drive the pin plug in to its stop, cut it off <pin plug>', 'Pump up, look again after 20 km [inflate]'],
         {
           holds: 0.85,
-          caution: `A plugged tyre: ${SLOW} Small holes only.`,
+          caution: `A pin plug closes small holes only. ${home('A plugged tyre')}`,
         },
       ),
       way(
@@ -195,7 +195,7 @@ export const WHEELS: Trouble[] = [
         [...OUT, ...TYRE_OFF, 'Take the tubeless valve out'],
         ['Put the tube in <front tube>', ...TYRE_ON, ...BACK],
         {
-          caution: `A tube in a tubeless tyre runs hot: ${SLOW} ${BY_HAND}`,
+          caution: `A tube in a tubeless tyre runs hot. ${home('Such a tube')} ${BY_HAND}`,
         },
       ),
       WALK_FLAT,
@@ -262,7 +262,7 @@ export const WHEELS: Trouble[] = [
         {
           only: { tyres: 'tubed' },
           holds: 0.8,
-          caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
+          caution: `${home('A booted tyre')} ${BY_HAND}`,
         },
       ),
       way(
@@ -275,7 +275,7 @@ export const WHEELS: Trouble[] = [
         {
           only: { tyres: 'tubeless' },
           holds: 0.8,
-          caution: `A booted tyre: ${SLOW} ${BY_HAND}`,
+          caution: `${home('A booted tyre')} ${BY_HAND}`,
         },
       ),
       way(
@@ -285,7 +285,7 @@ export const WHEELS: Trouble[] = [
         1,
         ['Cloth tape over the cut, ties round tyre and rim <cloth tape> <cable tie ×8>'],
         ['Walking pace'],
-        { travel: WALKING_PACE, caution: `Ties on a rim: ${SLOW}` },
+        { travel: WALKING_PACE, caution: `Ties on a rim slip: ride at walking pace. ${home('A tied tyre')}` },
       ),
       WALK_FLAT,
     ],
@@ -306,8 +306,7 @@ export const WHEELS: Trouble[] = [
         ['A strap tight round the tread, a burst of gas <gas cartridge ×2>', 'Core in, refill with air [inflate]'],
         {
           holds: 0.85,
-          caution:
-            'Never above the tyre or rim maker’s seating pressure. A cartridge-filled tyre loses gas within a day: refill with air. Gas freezes skin.',
+          caution: `${PRESSURE} Gas freezes the skin and seeps out of the tyre within a day: wear gloves, and refill with air.`,
         },
       ),
       way(
@@ -319,7 +318,7 @@ export const WHEELS: Trouble[] = [
         ['Pump until it seats, core in, pump again [inflate]'],
         {
           holds: 0.5,
-          caution: 'Never above the tyre or rim maker’s seating pressure.',
+          caution: PRESSURE,
         },
       ),
       WALK_FLAT,
@@ -384,7 +383,7 @@ export const WHEELS: Trouble[] = [
         {
           holds: 0.6,
           travel: WALKING_PACE,
-          caution: `A worn-out bearing can lock the wheel: walking pace. ${BY_HAND}`,
+          caution: `A worn-out bearing can lock the wheel: ride at walking pace. ${BY_HAND}`,
         },
       ),
     ],
@@ -402,7 +401,7 @@ export const WHEELS: Trouble[] = [
         2,
         ['Break loose, raise, look what is missing {rear axle}'],
         ['Make up the width with washers, nut on <axle nut> {rear axle}'],
-        { holds: 0.8, caution: `${SLOW} ${BY_HAND}` },
+        { holds: 0.8, caution: `${home('An axle on washers')} ${BY_HAND}` },
       ),
       way(
         'Wire the axle in',
@@ -411,7 +410,7 @@ export const WHEELS: Trouble[] = [
         2,
         ['Axle in, wire round both ends so that it cannot wander <wire ×2> [cut]'],
         ['Walking pace; look every km'],
-        { travel: WALKING_PACE, caution: `Walking pace. ${BY_HAND}` },
+        { travel: WALKING_PACE, caution: `A wired axle can work loose: ride at walking pace. ${BY_HAND}` },
       ),
     ],
   }),

@@ -1,5 +1,6 @@
 import { usualThread, type Bike, type Fastener } from '../bike/index.js';
 import { strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
+import { threadMm } from '../sizes/index.js';
 import { boltKind } from '../supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
 import { posterior, type Experience, type Record } from './record.js';
@@ -136,7 +137,7 @@ export function lostByThread(fasteners: readonly Fastener[]): { thread: string; 
   const total = [...weights.values()].reduce((a, b) => a + b, 0);
   return [...weights]
     .map(([thread, w]) => ({ thread, share: w / total }))
-    .sort((a, b) => Number(a.thread.slice(1)) - Number(b.thread.slice(1)));
+    .sort((a, b) => threadMm(a.thread) - threadMm(b.thread));
 }
 
 /** What the trip asks of one stock. */
@@ -182,6 +183,6 @@ export function stockDemands(
         if (spare) ask(spare, exposure, 1, units);
       } else
         for (const { thread, share } of threads)
-          if (Number(thread.slice(1)) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), exposure, share, units);
+          if (threadMm(thread) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), exposure, share, units);
   return [...stocks.values()].sort((a, b) => (a.kind < b.kind ? -1 : 1));
 }

@@ -14,6 +14,7 @@ import {
   type Way,
 } from '../mends/index.js';
 import { countPmf, exposuresIn, lostByThread, type CountLaw, type Exposure } from '../odds/index.js';
+import { threadMm } from '../sizes/index.js';
 import { boltKind, stockOf, supplyKind } from '../supplies/index.js';
 import { boxVolume, type Piece, type PieceFunction } from '../tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../trip/index.js';
@@ -310,7 +311,7 @@ function asksOf(
     if (trouble.id === 'fastener-lost') {
       // Lost fasteners by thread: the spare bolt goes in with any head of that thread that the kit turns.
       for (const { thread, share } of lostByThread(chosen.map((r) => r.fastener))) {
-        if (Number(thread.slice(1)) > LARGEST_SPARE_BOLT) continue;
+        if (threadMm(thread) > LARGEST_SPARE_BOLT) continue;
         const heads = chosen
           .filter((r) => (r.fastener.thread ?? usualThread(r.fastener.head)) === thread)
           .map((r) => r.fastener.id);

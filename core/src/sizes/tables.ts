@@ -78,8 +78,21 @@ export const USUAL_TORQUE: Readonly<Record<string, number>> = {
   M12: 82,
   M14: 130,
   M16: 200,
+  // Inch threads, coarse or fine.
+  '1/4in': 11,
+  '5/16in': 22,
+  '3/8in': 40,
+  '7/16in': 62,
+  '1/2in': 95,
 };
 export const THREADS = Object.keys(USUAL_TORQUE);
+
+/** Diameter of a thread, mm: `M8` is 8, `5/16in` is 7.9. */
+export function threadMm(thread: string): number {
+  if (thread.startsWith('M')) return Number(thread.slice(1));
+  const [n, of] = thread.replace('in', '').split('/').map(Number) as [number, number];
+  return (n / of) * 25.4;
+}
 
 /** Head to the thread it usually sits on, where nothing better is known. */
 export const USUAL_THREAD: Readonly<Record<string, string>> = {
@@ -108,6 +121,15 @@ export const USUAL_THREAD: Readonly<Record<string, string>> = {
   'lobe 30': 'M6',
   'lobe 40': 'M8',
   'lobe 50': 'M10',
+  'hex 7/16in': '1/4in',
+  'hex 1/2in': '5/16in',
+  'hex 9/16in': '3/8in',
+  'hex 5/8in': '7/16in',
+  'hex 3/4in': '1/2in',
+  'key 3/16in': '1/4in',
+  'key 1/4in': '5/16in',
+  'key 5/16in': '3/8in',
+  'key 3/8in': '1/2in',
 };
 
 /** Outside hex that a thread usually carries, for a row where only the thread is known. */
@@ -120,6 +142,11 @@ export const USUAL_HEAD: Readonly<Record<string, string>> = {
   M12: '19',
   M14: '22',
   M16: '24',
+  '1/4in': '7/16in',
+  '5/16in': '1/2in',
+  '3/8in': '9/16in',
+  '7/16in': '5/8in',
+  '1/2in': '3/4in',
 };
 
 /** Heads that a thread usually carries, the commonest first; small heads and button heads behind them. */
@@ -133,8 +160,14 @@ export const USUAL_HEADS: Readonly<Record<string, readonly { form: 'hex' | 'key'
     M12: ['19 18 17', '10', '55'],
     M14: ['22 21', '12', '60'],
     M16: ['24', '14', '60'],
+    '1/4in': ['7/16in', '3/16in', ''],
+    '5/16in': ['1/2in', '1/4in', ''],
+    '3/8in': ['9/16in', '5/16in', ''],
+    '7/16in': ['5/8in', '', ''],
+    '1/2in': ['3/4in', '3/8in', ''],
   };
-  const list = (form: 'hex' | 'key' | 'lobe', sizes: string) => sizes.split(' ').map((size) => ({ form, size }));
+  const list = (form: 'hex' | 'key' | 'lobe', sizes: string) =>
+    sizes.split(' ').flatMap((size) => (size === '' ? [] : [{ form, size }]));
   return Object.fromEntries(
     Object.entries(rows).map(([thread, [hex, key, lobe]]) => [
       thread,

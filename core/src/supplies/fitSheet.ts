@@ -84,7 +84,7 @@ export const FIT_LINES: readonly FitLine[] = [
     slot: 'brake fluid',
     ask: 'the grade on the cap',
     decides: ['brake fluid'],
-    caution: 'The grade on the cap, sealed bottle only.',
+    caution: 'The wrong brake fluid ruins the seals: use the grade on the cap, from a sealed bottle only.',
   },
   { slot: 'engine oil', ask: 'grade and volume: 10W-40, 1.1 L', decides: ['engine oil'] },
   { slot: 'coolant', ask: 'kind and volume: silicate-free, 0.9 L', decides: ['coolant'], on: liquid },

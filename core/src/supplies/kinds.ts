@@ -1,3 +1,4 @@
+import { printSize, threadMm } from '../sizes/index.js';
 import type { Trait } from '../tools/index.js';
 
 /** A spare or consumable as data: mass and size of one unit are planning values. */
@@ -90,14 +91,19 @@ const BOLT_MASS: Readonly<Record<string, number>> = {
   M12: 75,
   M14: 110,
   M16: 150,
+  '1/4in': 12,
+  '5/16in': 23,
+  '3/8in': 40,
+  '7/16in': 58,
+  '1/2in': 82,
 };
 
 /** Kind of the spare bolt of a thread, such as `bolt M6`. */
 export const boltKind = (thread: string): string => `bolt ${thread}`;
 
 const BOLTS: SupplyKind[] = Object.entries(BOLT_MASS).map(([thread, mass]) => {
-  const d = Number(thread.slice(1));
-  return s(boltKind(thread), `Bolt ${thread}, nut and washer`, 'set', mass, [d * 5, d * 2, d * 2], 0.5, [
+  const d = Math.round(threadMm(thread));
+  return s(boltKind(thread), `Bolt ${printSize(thread)}, nut and washer`, 'set', mass, [d * 5, d * 2, d * 2], 0.5, [
     'hard',
     'conductive',
   ]);
