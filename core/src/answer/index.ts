@@ -3,3 +3,4 @@ export * from './stowInput.js';
 export * from './whole.js';
 export * from './switches.js';
 export * from './prevention.js';
+export * from './inWords.js';

@@ -34,7 +34,12 @@ async function call(method: string, path: string, body?: unknown): Promise<unkno
     // The answer may still break off while it is read.
     text = await response.text();
   } catch {
-    throw new ApiError(0, 'unreached', 'the server is not reached: what you typed is kept here and sent again', '');
+    throw new ApiError(
+      0,
+      'unreached',
+      'Server not reachable. Your changes are stored here and will be sent when it is back.',
+      '',
+    );
   }
   let json: unknown;
   try {
@@ -44,7 +49,13 @@ async function call(method: string, path: string, body?: unknown): Promise<unkno
   }
   if (response.ok) return json;
   const parsed = errorSchema.safeParse(json);
-  if (!parsed.success) throw new ApiError(response.status, 'server', `the server answered ${response.status}`, '');
+  if (!parsed.success)
+    throw new ApiError(
+      response.status,
+      'server',
+      'The server did not answer as it should. Your changes are stored here and will be sent again.',
+      '',
+    );
   const { code, path: where, message, ...more } = parsed.data.error;
   throw new ApiError(response.status, code, message, where, more);
 }

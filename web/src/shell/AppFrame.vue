@@ -3,6 +3,7 @@ import { onBeforeUnmount, onMounted } from 'vue';
 import FirstBike from '../garages/FirstBike.vue';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
+import AlertBar from './AlertBar.vue';
 import BriefLine from './BriefLine.vue';
 import CommandBox from './CommandBox.vue';
 import ConflictDialog from './ConflictDialog.vue';
@@ -47,6 +48,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
   <div class="frame">
     <a class="skip" href="#stage">Skip to the stage</a>
     <BriefLine class="top" />
+    <AlertBar class="alert" />
     <StageRail class="rail" />
     <main id="stage" class="main" tabindex="-1">
       <FirstBike v-if="!garage.bike" />
@@ -64,11 +66,14 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
 .frame {
   height: 100dvh;
   display: grid;
-  grid-template: var(--top) minmax(0, 1fr) var(--foot) / var(--rail) minmax(0, 1fr);
-  grid-template-areas: 'top top' 'rail main' 'foot foot';
+  grid-template: var(--top) auto minmax(0, 1fr) var(--foot) / var(--rail) minmax(0, 1fr);
+  grid-template-areas: 'top top' 'alert alert' 'rail main' 'foot foot';
 }
 .top {
   grid-area: top;
+}
+.alert {
+  grid-area: alert;
 }
 .rail {
   grid-area: rail;
@@ -111,8 +116,8 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
 }
 @media (max-width: 760px) {
   .frame {
-    grid-template: auto minmax(0, 1fr) auto 60px / minmax(0, 1fr);
-    grid-template-areas: 'top' 'main' 'foot' 'rail';
+    grid-template: auto auto minmax(0, 1fr) auto 60px / minmax(0, 1fr);
+    grid-template-areas: 'top' 'alert' 'main' 'foot' 'rail';
   }
   .notice {
     bottom: 128px;

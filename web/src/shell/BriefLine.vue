@@ -3,13 +3,11 @@ import { computed, ref } from 'vue';
 import { strandedHours, type Bike } from '@necessaire/core';
 import BikeDialog from '../garages/BikeDialog.vue';
 import GarageMenu from '../garages/GarageMenu.vue';
-import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 
 const garage = useGarage();
-const answers = useAnswer();
 const view = useView();
 const editing = ref<Bike | 'new' | null>(null);
 
@@ -23,7 +21,7 @@ const company = computed(() => {
   return n === 0 ? 'alone' : `with ${n} ${n === 1 ? 'companion' : 'companions'}`;
 });
 const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text);
-const keptWords = { kept: 'kept', keeping: 'keeping …', 'not kept': 'not kept yet' } as const;
+const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved yet' } as const;
 </script>
 
 <template>
@@ -61,9 +59,9 @@ const keptWords = { kept: 'kept', keeping: 'keeping …', 'not kept': 'not kept 
           >&nbsp;{{ company }}{{ worst === null ? '' : ', ' }}
           <template v-if="worst !== null"
             ><router-link class="worst" to="/trip"
-              ><span class="num">{{ worst.toFixed(0) }} h</span></router-link
+              ><span class="num">up to {{ worst.toFixed(0) }} h</span></router-link
             >
-            lost at worst</template
+            stranded</template
           >
         </span>
       </template>
@@ -76,8 +74,6 @@ const keptWords = { kept: 'kept', keeping: 'keeping …', 'not kept': 'not kept 
         keptWords[garage.keeping]
       }}</span>
     </div>
-    <p v-if="garage.trouble && garage.keeping === 'not kept'" class="trouble" role="alert">{{ garage.trouble }}</p>
-    <p v-if="answers.failed" class="trouble" role="alert">{{ answers.failed }}</p>
     <BikeDialog v-if="editing" :bike="editing === 'new' ? null : editing" @close="editing = null" />
   </header>
 </template>
@@ -136,17 +132,6 @@ const keptWords = { kept: 'kept', keeping: 'keeping …', 'not kept': 'not kept 
 .kept.gap {
   color: var(--gap);
   font-weight: 600;
-}
-.trouble {
-  position: absolute;
-  top: 100%;
-  right: 0;
-  z-index: 6;
-  background: var(--gap);
-  color: var(--sheet);
-  padding: 6px 16px;
-  font-size: 14px;
-  max-width: 100%;
 }
 @media (max-width: 1100px) {
   .hint {

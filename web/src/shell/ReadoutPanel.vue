@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { figure, unitOf, WORTH_CARRYING, type Quantity } from '@necessaire/core';
-import { useAnswer, type Figures } from '../stores/answer';
+import { figure, unitOf, type Missing, type Quantity } from '@necessaire/core';
+import { useAnswer, type FigureKey } from '../stores/answer';
 import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -12,53 +12,85 @@ const view = useView();
 const explain = useExplain();
 const opened = ref(false);
 
+/** What a figure still wants, in a word under its dash, and the next step. */
+const WANTS: Record<Missing, { short: string; say: string; to: { path: string; label: string } }> = {
+  'no fasteners': {
+    short: 'no fastener yet',
+    say: 'Measure a fastener first.',
+    to: { path: '/walk', label: 'Open Walk' },
+  },
+  'no tools': { short: 'no tool yet', say: 'Add your tools first.', to: { path: '/match', label: 'Open Match' } },
+  'no trip': { short: 'no trip yet', say: 'Plan a trip first.', to: { path: '/trip', label: 'Open Trip' } },
+  'no legs': { short: 'no legs yet', say: 'Add legs to the trip first.', to: { path: '/trip', label: 'Open Trip' } },
+};
+
 interface Cell {
-  key: keyof Figures;
+  key: FigureKey;
   label: string;
   value: string;
   unit: string;
   diff: string;
   good: boolean;
   bad?: boolean;
+  /** Why there is no figure; empty where there is one. */
+  wants?: string;
   explain: () => void;
 }
 
 /** Difference of a figure as text; empty when it did not move by what is shown. */
-function difference(key: keyof Figures, quantity: Quantity | null, digits?: number): string {
+function difference(key: FigureKey | 'carried', quantity: Quantity | null, digits?: number): string {
+  if (key !== 'carried' && answers.shown?.missing[key]) return '';
   const [was, now] = [answers.shownBefore?.[key], answers.shown?.[key]];
   if (was === undefined || now === undefined || was === now) return '';
   const text = quantity ? figure(view.units, quantity, Math.abs(now - was), digits) : String(Math.abs(now - was));
   return Number(text) === 0 ? '' : `${now > was ? '+' : '−'}${text}`;
 }
 
-const cells = computed<Cell[]>(() => {
+const cells = computed<Cell[]>(() =>
+  known.value.map((c) => {
+    const wants = answers.shown?.missing[c.key];
+    if (!wants) return c;
+    const { short, say, to } = WANTS[wants];
+    return {
+      ...c,
+      value: '–',
+      unit: '',
+      diff: '',
+      bad: false,
+      wants: short,
+      explain: () =>
+        explain.show({ title: c.label, value: '–', formula: `Not known yet. ${say}`, inputs: [], source: '', to }),
+    };
+  }),
+);
+const known = computed<Cell[]>(() => {
   const f = answers.shown;
   const a = answers.answer;
   const u = view.units;
   const q = (quantity: Quantity, value: number) => figure(u, quantity, value);
-  const rose = (key: keyof Figures) => (f && answers.shownBefore ? f[key] > answers.shownBefore[key] : false);
+  const rose = (key: FigureKey | 'carried') => (f && answers.shownBefore ? f[key] > answers.shownBefore[key] : false);
   const value = (text: string) => (f ? text : '–');
   const kitBy = (mass: number) => `${q('weight', mass)} ${unitOf(u, 'weight')}`;
   return [
     {
       key: 'reached',
-      label: 'Reached',
-      value: value(String(f?.reached)),
+      label: 'Kit reaches',
+      value: value(String(f?.carried)),
       unit: f ? `/${f.chosen}` : '',
-      diff: difference('reached', null),
-      good: rose('reached'),
+      diff: difference('carried', null),
+      good: rose('carried'),
       explain: () =>
         explain.show({
-          title: 'Fasteners reached',
-          value: `${f?.reached} of ${f?.chosen}`,
+          title: 'Fasteners that this kit reaches',
+          value: `${f?.carried} of ${f?.chosen}`,
           formula:
-            'A fastener is reached when at each end a chain of pieces goes from the hand to the head: every coupling fits by free play, length ≥ recess, width ≤ what is free, every piece bears the break-loose torque, and arm × allowed force gives it. Both ends at once share no piece.',
+            'A fastener is reached when at each end a chain of carried tools goes from the hand to the head: every coupling fits by free play, length ≥ recess, width ≤ what is free, every tool bears the break-loose torque, and arm × allowed force gives it. The two ends share no tool, and one of them turns.',
           inputs: [
             { name: 'chosen fasteners', value: String(f?.chosen) },
+            { name: 'reached with everything that you own', value: String(f?.reached) },
             { name: 'left out, with a reason', value: String(garage.fasteners.length - (f?.chosen ?? 0)) },
-            { name: 'pieces in the drawer', value: String(garage.doc?.pieces.length ?? 0) },
           ],
-          source: 'your drawer and your survey; limits of pieces are planning values unless you changed them',
+          source: 'your tools and your survey; limits of tools are planning values unless you changed them',
           to: { path: '/match', label: 'See each one in Match' },
         }),
     },
@@ -74,10 +106,10 @@ const cells = computed<Cell[]>(() => {
         explain.show({
           title: 'Gaps',
           value: String(f?.gaps),
-          formula: 'chosen − reached',
+          formula: 'chosen fasteners − those that anything you own reaches',
           inputs: [
             { name: 'chosen', value: String(f?.chosen) },
-            { name: 'reached', value: String(f?.reached) },
+            { name: 'reached with everything that you own', value: String(f?.reached) },
           ],
           source: 'your drawer and your survey',
           to: { path: '/match', label: 'See why, and what would cure each' },
@@ -94,16 +126,27 @@ const cells = computed<Cell[]>(() => {
         explain.show({
           title: 'Mass of the kit',
           value: kitBy(f?.mass ?? 0),
-          formula:
-            'tools + spares. Tools: the lightest set of your drawer that reaches every fastener that the drawer reaches and has the functions that likely troubles ask for, found by exact integer programming; ties go to fewer pieces, then to the lower price.',
+          formula: {
+            worth:
+              'tools + spares + what was fitted beforehand: the kit in which each further 100 g would save less than the trip asks of them',
+            lightest:
+              'tools + spares + what was fitted beforehand: the lightest that reaches what your tools reach and fixes each likely problem',
+            most: 'tools + spares + what was fitted beforehand: what saves most under your weight limit',
+            kept: 'tools + spares of the saved kit',
+          }[a?.kit.as ?? 'worth'],
           inputs: [
             { name: 'tools', value: kitBy(a?.kit.toolMass ?? 0) },
             { name: 'spares', value: kitBy(a?.kit.spareMass ?? 0) },
-            {
-              name: 'proof',
-              value: a?.kit.proven ? 'proven lightest' : `within ${((a?.kit.gap ?? 0) * 100).toFixed(1)} % of proven`,
-            },
-            { name: 'a trouble asks for tools from', value: `${WORTH_CARRYING * 100} % of trips (planning value)` },
+            ...(a?.kit.as === 'kept'
+              ? []
+              : [
+                  {
+                    name: 'proof',
+                    value: a?.kit.proven
+                      ? 'optimal, proven'
+                      : `within ${((a?.kit.gap ?? 0) * 100).toFixed(1)} % of the best`,
+                  },
+                ]),
           ],
           source: 'masses: planning values by size unless you weighed them',
           to: { path: '/kit', label: 'See each piece and why' },
@@ -128,14 +171,14 @@ const cells = computed<Cell[]>(() => {
     },
     {
       key: 'home',
-      label: 'Home by own means',
+      label: 'Gets home unaided',
       value: value(q('share', f?.home ?? 0)),
       unit: '%',
       diff: difference('home', 'share'),
       good: rose('home'),
       explain: () =>
         explain.show({
-          title: 'Home by own means',
+          title: 'Gets home unaided',
           value: `${q('share', f?.home ?? 0)} %`,
           formula: 'Π over troubles that end the ride of P(N ≤ mends at ride-out or better), N Poisson with mean Λ',
           inputs: (a?.kit.mends ?? [])
@@ -152,18 +195,18 @@ const cells = computed<Cell[]>(() => {
     },
     {
       key: 'atStake',
-      label: 'Hours at stake',
+      label: 'Hours at risk',
       value: value(q('hours', f?.atStake ?? 0)),
       unit: 'h',
       diff: difference('atStake', 'hours'),
       good: !rose('atStake'),
       explain: () =>
         explain.show({
-          title: 'Hours still at stake',
+          title: 'Hours at risk with this kit',
           value: `${q('hours', f?.atStake ?? 0)} h`,
           formula: 'Σ over troubles of Λ × the most that any way saves, less what this kit’s ways save',
           inputs: [
-            { name: 'at stake without any kit', value: `${q('hours', (a?.kit.atStake ?? 0) + (a?.kit.saved ?? 0))} h` },
+            { name: 'at risk without any kit', value: `${q('hours', (a?.kit.atStake ?? 0) + (a?.kit.saved ?? 0))} h` },
             { name: 'saved by this kit', value: `${q('hours', a?.kit.saved ?? 0)} h` },
           ],
           source: 'rates and hours stranded: planning values and your legs',
@@ -184,7 +227,7 @@ const cells = computed<Cell[]>(() => {
           formula: '(measured + tried + proven) ÷ chosen',
           inputs: a ? Object.entries(a.evidence).map(([name, n]) => ({ name, value: String(n) })) : [],
           source: 'your survey',
-          to: { path: '/walk', label: 'Go round the bike' },
+          to: { path: '/walk', label: 'Open Walk' },
         }),
     },
   ];
@@ -195,14 +238,23 @@ const folded = computed(() =>
 </script>
 
 <template>
-  <footer class="readout panel" aria-label="Readout" :data-working="answers.busy ? 'yes' : 'no'">
+  <footer
+    class="readout panel"
+    :class="{ old: answers.old || answers.slow }"
+    aria-label="Readout"
+    :data-working="answers.busy ? 'yes' : 'no'"
+  >
     <div class="cells wide">
       <button v-for="c in cells" :key="c.key" class="plain cell" :data-figure="c.key" @click="c.explain">
         <span class="name">{{ c.label }}</span>
         <span class="value num"
           ><span class="big" :class="{ bad: c.bad }">{{ c.value }}</span
           ><span class="unit">{{ c.unit }}</span>
-          <span v-if="c.diff" class="diff" :class="c.good ? 'up' : 'down'">{{ c.diff }}</span></span
+          <span v-if="c.diff" class="diff" :class="c.good ? 'up' : 'down'">{{ c.diff }}</span><small
+            v-if="c.wants"
+            class="wants"
+            >{{ c.wants }}</small
+          ></span
         >
       </button>
     </div>
@@ -212,7 +264,11 @@ const folded = computed(() =>
         <span class="value num"
           ><span class="big" :class="{ bad: c.bad }">{{ c.value }}</span
           ><span class="unit">{{ c.unit }}</span>
-          <span v-if="c.diff" class="diff" :class="c.good ? 'up' : 'down'">{{ c.diff }}</span></span
+          <span v-if="c.diff" class="diff" :class="c.good ? 'up' : 'down'">{{ c.diff }}</span><small
+            v-if="c.wants"
+            class="wants"
+            >{{ c.wants }}</small
+          ></span
         >
       </button>
       <button class="plain fold" :aria-expanded="opened" @click="opened = !opened">
@@ -220,7 +276,8 @@ const folded = computed(() =>
       </button>
     </div>
     <p v-if="answers.draftShown" class="state">as typed, not added yet</p>
-    <p v-else-if="answers.slow" class="state" role="status">working: {{ answers.phase }} …</p>
+    <p v-else-if="answers.slow" class="state" role="status">Working: {{ answers.phase }}…</p>
+    <p v-else-if="answers.old && !answers.failed" class="state" role="status">From your last visit, checking…</p>
   </footer>
 </template>
 
@@ -283,6 +340,16 @@ const folded = computed(() =>
 }
 .diff.down {
   color: var(--panel-bad);
+}
+/* From before, until the new answer is there. */
+.old .big {
+  color: var(--panel-soft);
+}
+.wants {
+  font-family: var(--v-font-body);
+  font-size: 12px;
+  color: var(--panel-soft);
+  margin-left: 6px;
 }
 .state {
   position: absolute;

@@ -1,10 +1,22 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { Answer, Fastener, GarageDocument, KitHint, PackingHint, Phase, Question } from '@necessaire/core';
+import {
+  inWords,
+  type Answer,
+  type Fastener,
+  type GarageDocument,
+  type KitHint,
+  type Missing,
+  type PackingHint,
+  type Phase,
+  type Question,
+} from '@necessaire/core';
 import type { AnswerWorker } from '../workers/answer.worker';
 import { today } from '../ui/day';
 import { useGarage } from './garage';
+import { answerOf, keepAnswer, lastAnswer } from './lastAnswer';
+import { useView } from './view';
 
 /** The figures of the readout, kept apart so that two answers can be compared. */
 export interface Figures {
@@ -16,7 +28,13 @@ export interface Figures {
   home: number;
   atStake: number;
   sure: number;
+  /** Fasteners that the kit itself turns. */
+  carried: number;
+  /** What each figure still wants before it can be known; null where it is known. */
+  missing: Record<FigureKey, Missing | null>;
 }
+/** Figures that the readout shows. */
+export type FigureKey = 'reached' | 'gaps' | 'mass' | 'bulk' | 'home' | 'atStake' | 'sure';
 
 const figuresOf = (a: Answer): Figures => ({
   reached: a.reached,
@@ -27,6 +45,16 @@ const figuresOf = (a: Answer): Figures => ({
   home: a.kit.home,
   atStake: a.kit.atStake,
   sure: a.chosen === 0 ? 0 : (a.chosen - a.evidence.assumed) / a.chosen,
+  carried: new Set(a.fasteners.map((f) => f.id).filter((id) => a.kit.reached.includes(id))).size,
+  missing: {
+    reached: a.unknown.reached,
+    gaps: a.unknown.reached,
+    sure: a.unknown.reached,
+    mass: a.unknown.mass,
+    bulk: a.unknown.mass,
+    home: a.unknown.home,
+    atStake: a.unknown.home,
+  },
 });
 
 /** A run that is stale and has taken this long is cut off; a shorter one ends by itself sooner than a new worker starts. */
@@ -36,6 +64,7 @@ const PROGRESS_AFTER = 500;
 /** The computed answer to the open garage, bike and trip; recomputed in a worker on every change, the stale run cancelled. */
 export const useAnswer = defineStore('answer', () => {
   const garage = useGarage();
+  const view = useView();
   const answer = shallowRef<Answer | null>(null);
   const figures = shallowRef<Figures | null>(null);
   /** Figures before the last change, for showing what it did. */
@@ -51,6 +80,8 @@ export const useAnswer = defineStore('answer', () => {
   /** Whether what is shown is about to be replaced. */
   const busy = ref(false);
   const failed = ref<string | null>(null);
+  /** Whether what is shown is from before: of the last visit, or of an entry that could not be answered. */
+  const old = ref(false);
   /** A fastener still being typed: counted as if it were added, and marked as such in the readout. */
   const draft = shallowRef<Fastener | null>(null);
   const draftShown = ref(false);
@@ -89,13 +120,40 @@ export const useAnswer = defineStore('answer', () => {
     };
   }
 
+  /** Nothing is shown any more, and what is still being worked out is of no use. */
+  function clear() {
+    if (running) cut();
+    again = false;
+    answer.value = null;
+    figures.value = null;
+    before.value = null;
+    preview.value = null;
+    failed.value = null;
+    old.value = false;
+    busy.value = false;
+    slow.value = false;
+    phase.value = null;
+  }
+  /** The answer of the last visit stands, dimmed, until this one's is there. */
+  async function showLast(doc: GarageDocument, question: Question, garageId: string) {
+    const kept = await lastAnswer(garageId, answerOf(doc, question));
+    if (!kept || answer.value || view.garageId !== garageId) return;
+    answer.value = kept;
+    figures.value = figuresOf(kept);
+    old.value = true;
+  }
+
+  /** Garage that the shown answer is of: it is shown for no other. */
+  let ownerId: string | null = null;
   async function run() {
     const { doc, bike, trip } = garage;
-    if (!doc || !bike) {
-      answer.value = null;
-      figures.value = null;
-      before.value = null;
-      busy.value = false;
+    const garageId = view.garageId;
+    if (garageId !== ownerId) {
+      clear();
+      ownerId = garageId;
+    }
+    if (!doc || !bike || !garageId) {
+      clear();
       return;
     }
     if (running) {
@@ -117,6 +175,8 @@ export const useAnswer = defineStore('answer', () => {
       packed,
     };
     const asked = `${bike.id} ${trip?.id ?? ''}`;
+    const plain = { bikeId: bike.id, tripId: trip?.id ?? null, today: question.today };
+    if (answer.value === null) void showLast(doc, plain as Question, garageId);
     const typed = draft.value !== null;
     const timer = setTimeout(() => (slow.value = true), PROGRESS_AFTER);
     try {
@@ -127,7 +187,7 @@ export const useAnswer = defineStore('answer', () => {
           if (running === mine) phase.value = p;
         }),
       );
-      if (running !== mine) return;
+      if (running !== mine || view.garageId !== garageId) return;
       if (!mine.stale) {
         const now = figuresOf(made);
         // Another bike or trip is another question: no difference is shown between two of them.
@@ -137,9 +197,16 @@ export const useAnswer = defineStore('answer', () => {
         figures.value = now;
         draftShown.value = typed;
         failed.value = null;
+        old.value = false;
+        // What is only typed so far is no answer to come back to.
+        if (!typed) void keepAnswer(garageId, answerOf(doc, plain), made);
       }
     } catch (error) {
-      if (running === mine) failed.value = error instanceof Error ? error.message : String(error);
+      if (running === mine) {
+        failed.value = inWords(error);
+        old.value = true;
+        console.error(error);
+      }
     } finally {
       clearTimeout(timer);
       if (running === mine) {
@@ -153,7 +220,7 @@ export const useAnswer = defineStore('answer', () => {
   }
 
   watch(
-    () => [garage.version, garage.bike?.id, garage.trip?.id, draft.value] as const,
+    () => [garage.version, view.garageId, garage.bike?.id, garage.trip?.id, draft.value] as const,
     () => void run(),
     { immediate: true },
   );
@@ -186,6 +253,7 @@ export const useAnswer = defineStore('answer', () => {
     slow,
     busy,
     failed,
+    old,
     draft,
     draftShown,
     byFastener,

@@ -2,7 +2,9 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
   newGarage,
+  faultsOf,
   garageSchema,
+  ROW_SCHEMAS,
   TABLES,
   type Fastener,
   type Garage,
@@ -18,6 +20,14 @@ import { useView } from './view';
 export type Conflict =
   | { table: TableName; id: string; mine: Row | null; theirs: Row | null; revision: number }
   | { table: 'garage'; id: ''; mine: Garage; theirs: Garage; revision: number };
+/** A row that was not taken, by this page or by the server, set aside so that it holds up nothing else. */
+export interface Refused {
+  label: string;
+  /** What is wrong, in words. */
+  why: string;
+  change: RowChange;
+  fastenerId: string | null;
+}
 export type Keeping = 'kept' | 'keeping' | 'not kept';
 
 const MOST_UNDO = 200;
@@ -38,6 +48,7 @@ export const useGarage = defineStore('garage', () => {
   const keeping = ref<Keeping>('kept');
   const trouble = ref<string | null>(null);
   const conflict = shallowRef<Conflict | null>(null);
+  const refused = shallowRef<Refused[]>([]);
   const undoStack = shallowRef<Edit[]>([]);
   const redoStack = shallowRef<Edit[]>([]);
   /** Counts edits, so that whoever computes knows that something changed. */
@@ -102,6 +113,7 @@ export const useGarage = defineStore('garage', () => {
     undoStack.value = [];
     redoStack.value = [];
     conflict.value = null;
+    refused.value = [];
     view.garageId = wanted.id;
     view.fastenerId = null;
     view.pieceId = null;
@@ -116,7 +128,9 @@ export const useGarage = defineStore('garage', () => {
       const unsent = JSON.parse(text) as Unsent;
       const rows = unsent.rows.map((r) => ({ ...r, before: rowNow(r.table, r.id) }));
       const garage = unsent.garage && doc.value ? { before: doc.value.garage, after: unsent.garage } : undefined;
-      perform({ label: 'unsent changes', rows, ...(garage ? { garage } : {}) });
+      const sound = rows.filter((r) => valid(r));
+      for (const r of rows) if (!sound.includes(r)) setAside('An unsaved change', r);
+      perform({ label: 'unsent changes', rows: sound, ...(garage ? { garage } : {}) });
     } catch {
       localStorage.removeItem(pendingKey(id));
     }
@@ -140,6 +154,20 @@ export const useGarage = defineStore('garage', () => {
     }
   }
 
+  /** Whether a row is what the server would take: the same schema decides. */
+  const valid = ({ table, after }: RowChange): boolean => after === null || ROW_SCHEMAS[table].safeParse(after).success;
+  const nameOf = (row: Row | null): string =>
+    row && 'name' in row && typeof row.name === 'string' ? row.name : 'A change';
+  function setAside(label: string, change: RowChange, why?: string) {
+    const parsed = change.after ? ROW_SCHEMAS[change.table].safeParse(change.after) : null;
+    const [first] = parsed && !parsed.success ? faultsOf(parsed.error) : [];
+    const said = why ?? (first ? `${first.path}: ${first.message}` : 'it is not complete');
+    refused.value = [
+      ...refused.value.filter((r) => r.change.id !== change.id),
+      { label, why: said, change, fastenerId: change.table === 'fasteners' ? change.id : null },
+    ];
+  }
+
   function perform(edit: Edit) {
     if (!doc.value) return;
     doc.value = applied(doc.value, edit, order);
@@ -159,6 +187,12 @@ export const useGarage = defineStore('garage', () => {
       rows,
       ...(garage ? { garage: { before: doc.value.garage, after: garage } } : {}),
     });
+    // Nothing invalid enters the document: it would be refused, and all that comes after it with it.
+    const bad = made.rows.filter((r) => !valid(r));
+    if (bad.length > 0) {
+      for (const r of bad) setAside(nameOf(r.after), r);
+      return;
+    }
     undoStack.value = [...undoStack.value, made].slice(-MOST_UNDO);
     redoStack.value = [];
     perform(made);
@@ -249,11 +283,42 @@ export const useGarage = defineStore('garage', () => {
       settleStale(error);
       return;
     }
+    if ((error.status === 422 || error.status === 404) && refuseRow(error)) return;
     failures++;
     waiting = true;
     // What the server cannot take will not get better by sending it again; what did not arrive will.
     if (error.status === 0 || error.status >= 500 || error.status === 429)
       setTimeout(() => void send(), RETRY_MS[Math.min(failures, RETRY_MS.length) - 1]);
+  }
+
+  /** Sets the row aside that the server will not take as it is, and goes on with the others. */
+  function refuseRow(error: ApiError): boolean {
+    const at = /^changes\[(\d+)\]/.exec(error.path);
+    const where = at ? [...pending.values()][Number(at[1])] : undefined;
+    if (!where) return false;
+    const { table, id } = where;
+    const mine = rowNow(table, id);
+    const last = synced.get(`${table} ${id}`) ?? null;
+    pending.delete(`${table} ${id}`);
+    setAside(nameOf(mine ?? last), { table, id, before: last, after: mine }, error.message);
+    // The page shows what is saved; what was refused can be opened and sent again.
+    if (doc.value)
+      doc.value = applied(doc.value, { label: 'refused', rows: [{ table, id, before: mine, after: last }] }, order);
+    version.value++;
+    keepUnsent();
+    waiting = false;
+    return true;
+  }
+  const dropRefused = (i: number) => (refused.value = refused.value.filter((_, k) => k !== i));
+  function retryRefused(i: number) {
+    const r = refused.value[i];
+    if (!r) return;
+    dropRefused(i);
+    edit(r.label, [{ ...r.change, before: rowNow(r.change.table, r.change.id) }]);
+  }
+  function openRefused(i: number) {
+    const r = refused.value[i];
+    if (r?.fastenerId && rowNow('fasteners', r.fastenerId)) view.fastenerId = r.fastenerId;
   }
 
   function settleStale(error: ApiError) {
@@ -347,6 +412,10 @@ export const useGarage = defineStore('garage', () => {
     keeping,
     trouble,
     conflict,
+    refused,
+    dropRefused,
+    retryRefused,
+    openRefused,
     version,
     undoStack,
     redoStack,
