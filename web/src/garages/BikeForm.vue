@@ -77,7 +77,8 @@ const name = computed(() => bike.value.name);
       </select></label
     >
     <NumberField
-      label="Tank, litres"
+      label="Tank"
+      quantity="capacity"
       :min="2"
       :max="45"
       :model-value="bike.tank"

@@ -179,8 +179,9 @@ export const useGarage = defineStore('garage', () => {
   }
 
   /** Applies an edit and remembers it for undo. */
-  function edit(label: string, rows: RowChange[], garage?: Garage) {
-    if (!doc.value) return;
+  /** Whether it was taken; what is not goes to the refused, named and with what to do. */
+  function edit(label: string, rows: RowChange[], garage?: Garage): boolean {
+    if (!doc.value) return false;
     // Rows go to the worker and the server as they are, so nothing reactive may hide in them.
     const made: Edit = plain({
       label,
@@ -191,18 +192,19 @@ export const useGarage = defineStore('garage', () => {
     const bad = made.rows.filter((r) => !valid(r));
     if (bad.length > 0) {
       for (const r of bad) setAside(nameOf(r.after), r);
-      return;
+      return false;
     }
     undoStack.value = [...undoStack.value, made].slice(-MOST_UNDO);
     redoStack.value = [];
     perform(made);
+    return true;
   }
 
   /** Writes rows of a table; rows that are new are added. */
   const put = <T extends TableName>(label: string, table: T, ...rows: Row<T>[]) => {
     // One pass over the table, however many rows: a whole file may come in at once.
     const known = new Map<string, Row>(doc.value?.[table].map((row) => [row.id, row]));
-    edit(
+    return edit(
       label,
       rows.map((row) => ({ table, id: row.id, before: known.get(row.id) ?? null, after: row as Row })),
     );

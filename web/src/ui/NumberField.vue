@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A number in the units on show; the value itself stays in core units. What cannot be read stays in the field, marked. */
 import { computed, ref, watch } from 'vue';
-import { figure, fromShown, unitOf, type Quantity } from '@necessaire/core';
+import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necessaire/core';
 import { useView } from '../stores/view';
 
 const props = defineProps<{
@@ -31,9 +31,12 @@ function take(event: Event) {
   text.value = typed;
   const n = Number(typed.trim().replace(',', '.'));
   const core = props.quantity ? fromShown(view.units, props.quantity, n) : n;
+  const outside = outsideLimits(view.units, props.quantity ?? null, core, {
+    ...(props.min === undefined ? {} : { min: props.min }),
+    ...(props.max === undefined ? {} : { max: props.max }),
+  });
   if (typed.trim() === '' || !Number.isFinite(n)) bad.value = 'write a number';
-  else if (core < (props.min ?? 0)) bad.value = `not under ${props.min ?? 0}`;
-  else if (props.max !== undefined && core > props.max) bad.value = `not over ${props.max}`;
+  else if (outside) bad.value = outside;
   else {
     bad.value = null;
     // Only what was really changed is written, so that rounding in another unit does not creep in.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A number that may be left empty, in the units on show. What cannot be read stays in the field with its reason. */
 import { computed, ref, watch } from 'vue';
-import { figure, fromShown, unitOf, type Quantity } from '@necessaire/core';
+import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necessaire/core';
 import { useView } from '../stores/view';
 
 const props = defineProps<{
@@ -39,8 +39,9 @@ function take(event: Event) {
   }
   const n = Number(typed.replace(',', '.'));
   const core = props.quantity ? fromShown(view.units, props.quantity, n) : n;
+  const outside = outsideLimits(view.units, props.quantity ?? null, core, props);
   if (!Number.isFinite(n)) bad.value = 'write a number, or nothing';
-  else if (core < props.min || core > props.max) bad.value = `${props.min} to ${props.max}`;
+  else if (outside) bad.value = outside;
   else if (props.whole && !Number.isInteger(core)) bad.value = 'a whole number';
   else value.value = core;
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Kits written down: named, frozen with their numbers, packed again as they were, laid side by side; and the list carried by habit. */
 import { computed, ref, shallowRef } from 'vue';
-import { compareKits, keptOf, withFigures, writeKit, type KeptKit } from '@necessaire/core';
+import { compareKits, keptOf, withFigures, writeKit, type KeptKit, withUnit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -84,7 +84,7 @@ const pair = computed(() => {
 });
 const FIGURES = [
   { name: 'weighs', of: (k: KeptKit) => massText(view.units, k.figures.mass) },
-  { name: 'room', of: (k: KeptKit) => `${(k.figures.bulk / 1000).toFixed(1)} L` },
+  { name: 'room', of: (k: KeptKit) => withUnit(view.units, 'volume', k.figures.bulk) },
   { name: 'worth', of: (k: KeptKit) => `${k.figures.price.toFixed(0)} €` },
   { name: 'hours saved', of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
   { name: 'left at stake', of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },

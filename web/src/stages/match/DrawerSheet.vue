@@ -11,6 +11,7 @@ import {
   writePieces,
   type Difference,
   type Piece,
+  withUnit,
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
@@ -50,13 +51,14 @@ const heldBy = (p: Piece) =>
   [
     ...new Set(
       p.modes.map((m) =>
-        m.offer.by === 'hand' ? `hand, arm ${Math.round(m.offer.arm)} mm` : printShape(m.offer.shape),
+        m.offer.by === 'hand' ? `hand, arm ${withUnit(view.units, 'length', m.offer.arm)}` : printShape(m.offer.shape),
       ),
     ),
   ]
     .slice(0, 3)
     .join(', ');
-const bears = (p: Piece) => (p.modes.length > 0 ? Math.round(Math.min(...p.modes.map((m) => m.bears))) : 0);
+const bears = (p: Piece) =>
+  withUnit(view.units, 'torque', p.modes.length > 0 ? Math.min(...p.modes.map((m) => m.bears)) : 0);
 const sub = (p: Piece) =>
   [
     p.kind === 'home-made' ? 'home-made' : '',
@@ -240,7 +242,7 @@ const costWords = computed(() => {
         >
         <p class="facts">
           <template v-if="p.modes.length > 0"
-            >Turns {{ turns(p) }}; held by {{ heldBy(p) }}; bears {{ bears(p) }} N·m.</template
+            >Turns {{ turns(p) }}; held by {{ heldBy(p) }}; bears {{ bears(p) }}.</template
           >
           <template v-if="p.functions.length > 0"> Does: {{ p.functions.join(', ') }}.</template>
           <template v-if="p.set"> From "{{ p.set }}".</template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** How the rigid pieces of a box or tube lie: from above and from the side, to scale; soft goods fill what is left. */
 import { computed } from 'vue';
-import { figure, shadow, unitOf, type Packing, type Place, type Pose } from '@necessaire/core';
+import { figure, shadow, unitOf, type Packing, type Place, type Pose, withUnit } from '@necessaire/core';
 import { useView } from '../../stores/view';
 
 const props = defineProps<{ place: Place; packing: Packing }>();
@@ -100,7 +100,8 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
     </div>
     <p v-if="soft.length > 0" class="soft">In the room that is left: {{ soft.map((s) => s.item.name).join(', ') }}.</p>
     <p v-if="place.taken > 0" class="soft">
-      Clothes and food take {{ place.taken }} L of it already, and lie round the pieces.
+      Clothes and food take {{ withUnit(view.units, 'volume', place.taken * 1000) }} of it already, and lie round the
+      pieces.
     </p>
   </div>
 </template>

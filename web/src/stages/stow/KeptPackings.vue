@@ -9,6 +9,7 @@ import {
   unitOf,
   type KeptPacking,
   type Packing,
+  withUnit,
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
@@ -49,7 +50,7 @@ const lines = computed(() => {
   return [
     ...line(d.higher, 0.5, 'higher', 'lower', mm(d.higher)),
     ...line(d.further, 0.5, 'further back', 'further forward', mm(d.further)),
-    ...line(d.side, 0.005, 'more to one side', 'less to one side', `${Math.abs(d.side).toFixed(2)} kg·m`),
+    ...line(d.side, 0.005, 'more to one side', 'less to one side', withUnit(view.units, 'moment', Math.abs(d.side))),
     ...line(-d.front, 50, 'less on the front axle', 'more on the front axle', massText(view.units, Math.abs(d.front))),
     ...line(d.back, 1, 'more on the rider', 'less on the rider', massText(view.units, Math.abs(d.back))),
     ...line(d.mass, 1, 'heavier', 'lighter', massText(view.units, Math.abs(d.mass))),

@@ -13,6 +13,7 @@ import {
   type Bike,
   type Load,
   type LoadCase,
+  withUnit,
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -37,7 +38,9 @@ const columns = computed(() => [
   { name: props.trial ? 'Packed, if moved' : 'Packed', load: shown.value.packed },
 ]);
 const side = (l: Load) =>
-  Math.abs(l.side) < 0.005 ? 'even' : `${Math.abs(l.side).toFixed(2)} ${l.side > 0 ? 'left' : 'right'}`;
+  Math.abs(l.side) < 0.005
+    ? 'even'
+    : `${figure(view.units, 'moment', Math.abs(l.side))} ${l.side > 0 ? 'left' : 'right'}`;
 const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
   { name: 'Weight', of: (l) => kg(l.mass), unit: () => unitOf(view.units, 'weight') },
   {
@@ -53,7 +56,7 @@ const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
   { name: 'Front axle', of: (l) => kg(l.front), unit: () => unitOf(view.units, 'weight') },
   { name: 'Rear axle', of: (l) => kg(l.rear), unit: () => unitOf(view.units, 'weight') },
   { name: 'On the front', of: share, unit: () => '' },
-  { name: 'To one side', of: side, unit: () => 'kg·m' },
+  { name: 'To one side', of: side, unit: () => unitOf(view.units, 'moment') },
 ];
 const warned = computed(() => new Set(loadWarnings(props.bike, shown.value).map((w) => w.rule)));
 interface Limit {
@@ -93,7 +96,7 @@ const limits = computed<Limit[]>(() => {
       rule: 'side',
       is: Math.abs(packed.side),
       most: MOST_SIDE,
-      text: `${Math.abs(packed.side).toFixed(2)} of ${MOST_SIDE} kg·m`,
+      text: `${figure(view.units, 'moment', Math.abs(packed.side))} of ${withUnit(view.units, 'moment', MOST_SIDE, 1)}`,
     },
     grams('On the rider', 'back', back, MOST_BACK),
   ];
@@ -128,8 +131,14 @@ function explainLoad(l: Load, name: string) {
             ? '64 % of the seat height (planning value)'
             : `${mm(props.bike.centreHeight)} ${unitOf(view.units, 'length')}`,
       },
-      { name: 'rider', value: '62 % of the wheelbase, 190 mm above the seat (planning values)' },
-      { name: 'pillion', value: '88 % of the wheelbase, 230 mm above the seat (planning values)' },
+      {
+        name: 'rider',
+        value: '62 % of the wheelbase, ' + withUnit(view.units, 'length', 190) + ' above the seat (planning values)',
+      },
+      {
+        name: 'pillion',
+        value: '88 % of the wheelbase, ' + withUnit(view.units, 'length', 230) + ' above the seat (planning values)',
+      },
     ],
     source: 'statics; places as you measured them; the maker’s manual wins wherever it says otherwise',
   });

@@ -121,10 +121,11 @@ function remove() {
       @update:model-value="set({ fill: $event })"
     />
     <NumberField
-      label="Clothes, food (L)"
-      :max="200"
-      :model-value="place.taken"
-      @update:model-value="set({ taken: $event })"
+      label="Clothes, food"
+      quantity="volume"
+      :max="200000"
+      :model-value="place.taken * 1000"
+      @update:model-value="set({ taken: $event / 1000 })"
     />
     <NumberField
       label="Weight of that"

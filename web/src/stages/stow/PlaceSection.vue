@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { bears, figure, longestPiece, slotCount, unitOf, usableVolume, type Held, type Place } from '@necessaire/core';
+import {
+  bears,
+  figure,
+  longestPiece,
+  slotCount,
+  unitOf,
+  usableVolume,
+  type Held,
+  type Place,
+  withUnit,
+} from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
 import { over, useDropTarget } from '../../ui/places/dragging';
@@ -59,7 +69,7 @@ function explainRoom() {
               value: `${figure(view.units, 'length', length)} × ${figure(view.units, 'length', width)} × ${figure(view.units, 'length', height)} ${unit('length')}`,
             },
             { name: 'fill', value: String(place.fill) },
-            { name: 'clothes and food', value: `${place.taken} L` },
+            { name: 'clothes and food', value: withUnit(view.units, 'volume', place.taken * 1000) },
           ],
           source: 'fill 0.65 for odd tools and 0.8 for soft goods: planning values; measures are yours',
         },

@@ -13,6 +13,7 @@ import {
   type Place,
   type StowFault,
   type Stowed,
+  withUnit,
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
@@ -152,8 +153,12 @@ const says = computed(() => {
     : change.value;
   if (!c) return '';
   const parts = [
-    Math.abs(c.z) >= 0.05 ? `${Math.abs(c.z).toFixed(1)} mm ${c.z > 0 ? 'higher' : 'lower'}` : '',
-    Math.abs(c.side) >= 0.0005 ? `${Math.abs(c.side).toFixed(3)} kg·m ${c.side > 0 ? 'less even' : 'more even'}` : '',
+    Math.abs(c.z) >= 0.05
+      ? `${withUnit(view.units, 'length', Math.abs(c.z), view.units === 'metric' ? 1 : 2)} ${c.z > 0 ? 'higher' : 'lower'}`
+      : '',
+    Math.abs(c.side) >= 0.0005
+      ? `${withUnit(view.units, 'moment', Math.abs(c.side), 3)} ${c.side > 0 ? 'less even' : 'more even'}`
+      : '',
   ].filter(Boolean);
   return parts.length > 0 ? parts.join(', ') : 'no change to the bike';
 });
@@ -300,7 +305,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           <strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> on the front,
           <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</button
         ><button class="plain" @click="mode = 'load'">
-          <strong class="num">{{ Math.abs(now.packed.side).toFixed(2) }} kg·m</strong>
+          <strong class="num">{{ withUnit(view.units, 'moment', Math.abs(now.packed.side)) }}</strong>
           {{
             Math.abs(now.packed.side) < 0.005 ? 'to either side' : now.packed.side > 0 ? 'to the left' : 'to the right'
           }}

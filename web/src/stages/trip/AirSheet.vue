@@ -12,6 +12,7 @@ import {
   type Bike,
   type Filling,
   type Trip,
+  withUnit,
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -22,6 +23,7 @@ const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
 const view = useView();
 const explain = useExplain();
+const litres = (v: number) => withUnit(view.units, 'capacity', v);
 // What is on the rider's own pump and cartridge; planning values to begin with.
 const cartridge = ref(16);
 const stroke = ref(90);
@@ -85,12 +87,12 @@ const minutes = (v: number) => (v === Infinity ? 'stalls' : `${v < 10 ? v.toFixe
 function why(name: string, mark: string, f: Filling, from: number) {
   explain.show({
     title: `${name} tyre ${mark}`,
-    value: `${f.litres.toFixed(1)} L, ${f.freeAir.toFixed(1)} L of air`,
+    value: `${litres(f.litres)}, ${litres(f.freeAir)} of air`,
     formula:
       'volume ≈ (π/4)·W·H·2π·(rim/2 + H/2); a cartridge raises by (m/44.01)·R·T/V; strokes = V·Δp/(101.3·stroke·0.7); electric minutes = ∫ of its flow falling to the stall pressure',
     inputs: [
       { name: 'from and to', value: `${kpa(from)} to ${kpa(props.trip.air.high)}` },
-      { name: 'coldest leg', value: `${celsius.value} °C` },
+      { name: 'coldest leg', value: withUnit(view.units, 'temperature', celsius.value) },
       { name: `cartridges of ${cartridge.value} g, ${CARTRIDGE_YIELD} of the ideal`, value: String(f.cartridges) },
       {
         name: `strokes of ${stroke.value} mL, ${STROKE_YIELD} of them`,
@@ -136,7 +138,7 @@ function why(name: string, mark: string, f: Filling, from: number) {
     <template v-for="r in rows" :key="r.name">
       <div class="sheet-head">
         <h2>{{ r.name }} {{ r.mark }}</h2>
-        <span class="num">{{ r.flat.litres.toFixed(1) }} L</span>
+        <span class="num">{{ litres(r.flat.litres) }}</span>
       </div>
       <table>
         <thead>

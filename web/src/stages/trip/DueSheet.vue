@@ -11,6 +11,7 @@ import {
   type Due,
   type Service,
   type Trip,
+  withUnit,
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useExplain } from '../../stores/explain';
@@ -31,6 +32,7 @@ const due = computed(() => dueOn(props.bike, props.trip, today));
 const oil = computed(() => oilBurnt(props.bike, props.trip));
 const needs = computed(() => props.trip.legs.map((l) => legNeeds(props.bike, l)));
 const opened = ref<string | null>(null);
+const litres = (v: number) => withUnit(view.units, 'capacity', v);
 const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.units, 'distance')}`;
 const when = (d: Due) =>
   d.overdue
@@ -96,15 +98,15 @@ function whyLeg(n: (typeof needs.value)[number]) {
         value:
           n.spareFuel === null
             ? 'the way between pumps is not known'
-            : `${n.spareFuel} L, ${massText(view.units, n.fuelMass)}`,
+            : `${litres(n.spareFuel)}, ${massText(view.units, n.fuelMass)}`,
       },
       {
         name: 'water a day',
-        value: `${n.water.toFixed(1)} L at ${n.leg.temperature} °C and ${n.leg.hours} h in the saddle`,
+        value: `${litres(n.water)} at ${withUnit(view.units, 'temperature', n.leg.temperature)} and ${n.leg.hours} h in the saddle`,
       },
     ],
     source:
-      'planning values: a seventh of the tank kept back, pumps a fifth farther than planned, 0.5 to 1 L of water an hour by the heat',
+      'planning values: a seventh of the tank kept back, pumps a fifth farther than planned, half a litre to a litre of water an hour by the heat',
   });
 }
 </script>
@@ -130,14 +132,16 @@ function whyLeg(n: (typeof needs.value)[number]) {
         @update:model-value="setBike('set the engine hours', { engineHours: $event })"
       />
       <NumberField
-        label="Fuel, L/100 km"
+        label="Fuel"
+        quantity="consumption"
         :min="0.5"
         :max="20"
         :model-value="bike.consumption"
         @update:model-value="setBike('set the consumption', { consumption: $event })"
       />
       <NumberField
-        label="Oil, mL/1000 km"
+        label="Oil used"
+        quantity="oil use"
         :max="3000"
         :model-value="bike.oilUse"
         @update:model-value="setBike('set the oil use', { oilUse: $event })"
@@ -165,7 +169,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
           label="Name"
           :most="120"
           :value="d.service.name"
-          @update:value="$event.trim() && setService(d.service, { name: $event.trim() })"
+          @take="$event.trim() && setService(d.service, { name: $event.trim() })"
         />
         <OptionalNumber
           label="Every"
@@ -221,12 +225,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
             :value="d.service.lastDate ?? ''"
             @change="setDate(d.service, ($event.target as HTMLInputElement).value)"
         /></label>
-        <TextField
-          label="Takes"
-          :most="60"
-          :value="d.service.uses"
-          @update:value="setService(d.service, { uses: $event })"
-        />
+        <TextField label="Takes" :most="60" :value="d.service.uses" @take="setService(d.service, { uses: $event })" />
         <NumberField
           label="how much"
           :max="10000"
@@ -244,16 +243,16 @@ function whyLeg(n: (typeof needs.value)[number]) {
     </p>
     <div class="sheet-head">
       <h2>Fuel and water, leg by leg</h2>
-      <span class="soft">tank {{ bike.tank }} L</span>
+      <span class="soft">tank {{ litres(bike.tank) }}</span>
     </div>
     <button v-for="n in needs" :key="n.leg.id" class="plain row leg" @click="whyLeg(n)">
       <span class="title">{{ n.leg.name }}</span>
       <span class="num">{{ km(n.range) }}<small class="soft">on a tank</small></span>
       <span class="num"
-        >{{ n.spareFuel === null ? '?' : `${n.spareFuel} L`
+        >{{ n.spareFuel === null ? '?' : litres(n.spareFuel)
         }}<small class="soft">{{ n.spareFuel === null ? 'gap not known' : 'spare fuel' }}</small></span
       >
-      <span class="num">{{ n.water.toFixed(1) }} L<small class="soft">water a day</small></span>
+      <span class="num">{{ litres(n.water) }}<small class="soft">water a day</small></span>
     </button>
     <p class="caution">Fuel only in approved cans, away from the exhaust. Water from the wild: treat it.</p>
   </div>

@@ -9,6 +9,7 @@ import {
   type Leg,
   type Terrain,
   type Trip,
+  type Quantity,
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -29,14 +30,14 @@ const RECOVERY: Record<Trip['recovery'], string> = {
   nobody: 'nobody',
 };
 
-const SPEEDS: Record<keyof Trip['speeds'], string> = {
-  callWithSignal: 'A call, with signal (h)',
-  walking: 'On foot (km/h)',
-  companionRiding: 'Companion riding (km/h)',
-  recoveryTruck: 'Truck (km/h)',
-  towing: 'On tow (km/h)',
-  hitchWait: 'Wait for a lift (h)',
-  hitching: 'Hitching (km/h)',
+const SPEEDS: Record<keyof Trip['speeds'], { label: string; quantity: Quantity }> = {
+  callWithSignal: { label: 'A call, with signal', quantity: 'hours' },
+  walking: { label: 'On foot', quantity: 'speed' },
+  companionRiding: { label: 'Companion riding', quantity: 'speed' },
+  recoveryTruck: { label: 'Truck', quantity: 'speed' },
+  towing: { label: 'On tow', quantity: 'speed' },
+  hitchWait: { label: 'Wait for a lift', quantity: 'hours' },
+  hitching: { label: 'Hitching', quantity: 'speed' },
 };
 
 function write(label: string, fields: Partial<Trip>) {
@@ -160,9 +161,11 @@ function show(leg: Leg) {
       <summary>Speeds and times behind the hours stranded</summary>
       <div class="block">
         <NumberField
-          v-for="(name, key) in SPEEDS"
+          v-for="(speed, key) in SPEEDS"
           :key="key"
-          :label="name"
+          :label="speed.label"
+          :quantity="speed.quantity"
+          :digits="1"
           :max="200"
           :model-value="trip.speeds[key]"
           @update:model-value="write('change a planning value', { speeds: { ...trip.speeds, [key]: $event } })"
@@ -242,7 +245,8 @@ function show(leg: Leg) {
           @update:model-value="setLeg(leg, { night: $event })"
         />
         <NumberField
-          label="Day, °C"
+          label="By day"
+          quantity="temperature"
           :min="-40"
           :max="60"
           :model-value="leg.temperature"

@@ -164,12 +164,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
             :model-value="m.count"
             @update:model-value="setMishap(r, i, { count: Math.round($event) })"
           />
-          <TextField
-            label="what was used"
-            :most="200"
-            :value="m.used"
-            @update:value="setMishap(r, i, { used: $event })"
-          />
+          <TextField label="what was used" :most="200" :value="m.used" @take="setMishap(r, i, { used: $event })" />
           <button
             class="link gap"
             :aria-label="`Take out ${nameOf(m.trouble)}`"

@@ -7,6 +7,7 @@ import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
+import { undone } from './undone';
 
 const props = defineProps<{ station: Station; visit: Visit | null }>();
 const editing = defineModel<Fastener | null>('editing', { required: true });
@@ -67,7 +68,22 @@ watch(
     answers.draft = e.kind === 'row' && !unchanged(e, editing.value) ? e.row : null;
   },
 );
-watch(editing, async (f) => {
+/** Whether the line holds something typed that is nowhere else. */
+const typed = (row: Fastener | null) =>
+  text.value.trim() !== '' && (row === null || text.value.trim() !== typeEntry(row).trim());
+/** What was typed is set aside before the line takes something else. */
+function setAside(row: Fastener | null) {
+  if (!typed(row) || !view.garageId) return;
+  undone.value = { garageId: view.garageId, text: text.value, row: row && { id: row.id, name: row.name } };
+}
+const offered = computed(() => (undone.value && undone.value.garageId === view.garageId ? undone.value : null));
+watch(editing, async (f, was) => {
+  if (f && was && f.id === was.id && typed(was)) {
+    // The same row, changed meanwhile in its panel: what is being typed stays.
+    box.value?.focus();
+    return;
+  }
+  setAside(was);
   text.value = f ? typeEntry(f) : '';
   if (f) {
     await nextTick();
@@ -75,7 +91,23 @@ watch(editing, async (f) => {
     box.value?.select();
   }
 });
-onBeforeUnmount(() => (answers.draft = null));
+onBeforeUnmount(() => {
+  setAside(editing.value);
+  answers.draft = null;
+});
+async function carryOn() {
+  const back = offered.value;
+  if (!back) return;
+  undone.value = null;
+  setAside(editing.value);
+  const row = back.row ? (garage.fasteners.find((f) => f.id === back.row?.id) ?? null) : null;
+  text.value = '';
+  editing.value = row;
+  await nextTick();
+  await nextTick();
+  text.value = back.text;
+  box.value?.focus();
+}
 
 function keep() {
   const e = entered.value;
@@ -89,27 +121,28 @@ function keep() {
     garage.put(`reading of ${e.row.name}`, 'fasteners', withReading(e.row, e.value));
     emit('measured', e.row.id);
   } else {
-    garage.put(e.label, 'fasteners', e.row);
+    if (!garage.put(e.label, 'fasteners', e.row)) return;
     notice.say(e.says);
     emit('added', e.row.id);
-    editing.value = null;
   }
   nextId.value = crypto.randomUUID();
   text.value = '';
+  editing.value = null;
 }
 /** The last line again, for a row that differs in little. */
 function repeat() {
   text.value = last.value;
   box.value?.focus();
 }
-function focus(start = '') {
-  text.value = start;
+/** The line again, as it stands: pressing a row or "correct" twice never costs what was typed. */
+function focus() {
   box.value?.focus();
 }
 defineExpose({ focus });
 function leave() {
-  if (editing.value) editing.value = null;
+  setAside(editing.value);
   text.value = '';
+  editing.value = null;
 }
 function up() {
   if (text.value === '' && last.value !== '') text.value = last.value;
@@ -154,6 +187,14 @@ function follow() {
       </span>
       <button class="plain add" type="submit"><kbd class="key">Enter</kbd> {{ editing ? 'keep' : 'add' }}</button>
     </form>
+    <p v-if="offered" class="undone">
+      <span
+        >Not kept<template v-if="offered.row"> for {{ offered.row.name.toLowerCase() }}</template
+        >: <code>{{ offered.text }}</code></span
+      >
+      <v-btn variant="text" size="small" @click="carryOn">Continue</v-btn>
+      <v-btn variant="text" size="small" @click="undone = null">Discard</v-btn>
+    </p>
     <div id="entry-says" class="says" aria-live="polite">
       <template v-if="text.trim() !== ''">
         <p v-for="(p, i) in problems" :key="`p ${i}`" class="gap problem">{{ p.message }}</p>
@@ -247,6 +288,19 @@ input::placeholder {
   align-items: center;
   font-size: 13.5px;
 }
+.undone {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  padding: 4px 16px;
+  border-bottom: 1px solid var(--hair);
+  font-size: 14px;
+}
+.undone span {
+  flex: 1 1 200px;
+  overflow-wrap: anywhere;
+}
 .problem {
   flex: 1 1 100%;
   font-weight: 500;
@@ -261,7 +315,7 @@ input::placeholder {
   font-weight: 500;
   font-size: 14px;
 }
-code {
+.says code {
   white-space: nowrap;
   font-family: var(--figures);
   font-size: 12.5px;

@@ -114,7 +114,12 @@ function press(f: Fastener, event: MouseEvent) {
     return;
   }
   view.fastenerId = f.id;
-  editing.value = f;
+  correct(f);
+}
+/** Into the line with it; where it stands there already, only the focus goes back, and what was typed stays. */
+function correct(f: Fastener) {
+  if (editing.value?.id !== f.id) editing.value = f;
+  else line.value?.focus();
 }
 async function close() {
   view.fastenerId = null;
@@ -200,7 +205,7 @@ function takeTable(rows: Fastener[]) {
         v-model:tab="tab"
         :fastener="picked"
         @close="close"
-        @correct="editing = picked"
+        @correct="correct(picked)"
       />
       <GuideCard
         v-else
