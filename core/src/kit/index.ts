@@ -8,6 +8,7 @@ export * from './choose.js';
 export * from './needMet.js';
 export * from './byTrouble.js';
 export * from './points.js';
+export * from './knee.js';
 export * from './ownSets.js';
 export * from './weighs.js';
 export * from './manyBikes.js';

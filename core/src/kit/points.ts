@@ -40,12 +40,8 @@ export interface CurvePicture {
   gap: number;
   proven: boolean;
   solves: number;
-  /** Limit from which a further kilogram saves less than `flat` on the concave hull; null where it never does. */
-  flatFrom: number | null;
 }
 
-/** A further kilogram that saves less than this share of an hour no longer pays, where the rider does not say. Planning value. */
-export const FLAT_HOURS_PER_KG = 0.2;
 const MOST_POINTS = 220;
 const BAND_POINTS = 160;
 
@@ -98,20 +94,13 @@ export function picture(problem: KitProblem, curve: Curve): CurvePicture {
     mine.forEach((limit, k) => points.push(pointOf(problem, { counts: tools.counts, stocked: all[k]! }, limit, known)));
   }
   points.sort((a, b) => a.limit - b.limit);
-  const hull = concaveHull(points.map((p) => ({ mass: p.limit, value: p.hours })));
-  let flatFrom: number | null = null;
-  for (let i = hull.length - 1; i > 0; i--) {
-    const slope = ((hull[i]!.value - hull[i - 1]!.value) / (hull[i]!.mass - hull[i - 1]!.mass)) * 1000;
-    if (slope >= FLAT_HOURS_PER_KG) break;
-    flatFrom = hull[i - 1]!.mass;
-  }
   const band: CurvePicture['band'] = [];
   for (let i = 0; i <= BAND_POINTS; i++) {
     const limit = Math.round((curve.most * i) / BAND_POINTS);
     if (curve.best[limit]! === -Infinity) continue;
     band.push({ limit, best: curve.best[limit]!, bound: Math.max(curve.best[limit]!, curve.bound[limit]!) });
   }
-  return { most: curve.most, points, band, gap: curve.gap, proven: curve.proven, solves: curve.solves, flatFrom };
+  return { most: curve.most, points, band, gap: curve.gap, proven: curve.proven, solves: curve.solves };
 }
 
 /** Grams, room and money of contents, what sits beside the live part left out. */

@@ -17,8 +17,11 @@ export interface WorthIts {
 /**
  * What a gram has to save, in the question's value: so many minutes for each 100 g, an hour in money where that is asked for.
  */
-export const priceOfGram = ({ question }: Pick<KitProblem, 'question'>): number =>
-  (question.knee / 60 / 100) * (question.value === 'money' ? Math.max(question.hourEuros, 0.01) : 1);
+export const priceOfGram = ({
+  question,
+}: {
+  question: Pick<KitProblem['question'], 'knee' | 'value' | 'hourEuros'>;
+}): number => (question.knee / 60 / 100) * (question.value === 'money' ? Math.max(question.hourEuros, 0.01) : 1);
 
 /** Distance that counts as none, in the question's value. */
 const NEAR = 1e-3;

@@ -58,6 +58,10 @@ export interface Packing {
   minutes: number;
 }
 
+/** What has no place and so does not come along, whatever it hangs on. The one count of it, for every screen. */
+export const fitsNowhere = (packing: Pick<Packing, 'stowed'>): Stowed[] =>
+  packing.stowed.filter((s) => s.placeId === null);
+
 /** A packing that a longer search found, with what it proved; taken as it is for the same input, else a place to begin. */
 export interface PackingHint {
   /** Of the input that it was found for. */

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { newBike, usualPlaces, type Bike } from '@necessaire/core';
+import { ref } from 'vue';
+import { newBike, type Bike } from '@necessaire/core';
 import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import BikeForm from './BikeForm.vue';
 import { bikeFaults } from './bikeFields';
+import { newBikeRows } from './newRows';
+import PlaceTicks from './PlaceTicks.vue';
 
 const props = defineProps<{ bike: Bike | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -14,7 +16,7 @@ const view = useView();
 const notice = useNotice();
 const draft = ref<Bike>(props.bike ? { ...props.bike } : newBike(crypto.randomUUID(), ''));
 const tried = ref(false);
-const faults = computed(() => (tried.value ? bikeFaults(draft.value) : {}));
+const placeNames = ref<string[]>([]);
 
 function keep() {
   tried.value = true;
@@ -22,11 +24,7 @@ function keep() {
   const bike = { ...draft.value, name: draft.value.name.trim() };
   if (props.bike) garage.put(`change ${bike.name}`, 'bikes', bike);
   else {
-    const places = usualPlaces(bike).map((p) => ({ ...p, id: crypto.randomUUID(), bikeId: bike.id }));
-    garage.edit(`add ${bike.name}`, [
-      { table: 'bikes', id: bike.id, before: null, after: bike },
-      ...places.map((p) => ({ table: 'places' as const, id: p.id, before: null, after: p })),
-    ]);
+    garage.edit(`add ${bike.name}`, newBikeRows(bike, placeNames.value));
     view.bikeId = bike.id;
   }
   emit('close');
@@ -57,7 +55,13 @@ function remove() {
     <v-card class="dialog">
       <form @submit.prevent="keep">
         <h1>{{ bike ? 'Change the bike' : 'Add a bike' }}</h1>
-        <BikeForm v-model="draft" :faults="faults" />
+        <BikeForm v-model="draft" :tried="tried" />
+        <PlaceTicks
+          v-if="!bike"
+          v-model="placeNames"
+          :bike="draft"
+          label="What it carries things in. Press what there is."
+        />
         <p class="acts">
           <button class="tool-button" type="submit">{{ bike ? 'Keep' : 'Add bike' }}</button>
           <button class="tool-button quiet" type="button" @click="emit('close')">Leave</button>

@@ -3,9 +3,24 @@
 import { computed } from 'vue';
 import { BRAKES, DRIVES, ENGINES, FITTINGS, STARTERS, TYRES, type Bike, type Fitting } from '@necessaire/core';
 import NumberField from '../ui/NumberField.vue';
+import { bikeFaults } from './bikeFields';
 
 const bike = defineModel<Bike>({ required: true });
-defineProps<{ faults: Record<string, string> }>();
+const props = defineProps<{
+  /** Whether it was tried to keep the bike: only then is what was left empty a fault. */
+  tried: boolean;
+}>();
+const faults = computed(() => {
+  const all = bikeFaults(bike.value);
+  // What is typed is judged at once; a name that was not begun is not yet a fault.
+  if (!props.tried && bike.value.name === '') delete all['name'];
+  return all;
+});
+/** Faults of fields that show none beside themselves. */
+const elsewhere = computed(() =>
+  Object.entries(faults.value).filter(([field]) => !['name', 'tyreFront', 'tyreRear'].includes(field)),
+);
+
 const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ...bike.value, [key]: value });
 const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
 
@@ -51,6 +66,7 @@ const name = computed(() => bike.value.name);
         :aria-invalid="!!faults['name']"
         @input="set('name', value($event))"
       />
+      <small v-if="faults['name']" class="gap" role="alert">{{ faults['name'] }}</small>
     </label>
     <label
       ><span>Front tyre</span
@@ -59,8 +75,10 @@ const name = computed(() => bike.value.name);
         :value="bike.tyreFront"
         placeholder="90/90-21"
         :aria-invalid="!!faults['tyreFront']"
-        @change="set('tyreFront', value($event).trim())"
-    /></label>
+        @input="set('tyreFront', value($event).trim())"
+      />
+      <small v-if="faults['tyreFront']" class="gap" role="alert">{{ faults['tyreFront'] }}</small></label
+    >
     <label
       ><span>Rear tyre</span
       ><input
@@ -68,8 +86,10 @@ const name = computed(() => bike.value.name);
         :value="bike.tyreRear"
         placeholder="130/80-18"
         :aria-invalid="!!faults['tyreRear']"
-        @change="set('tyreRear', value($event).trim())"
-    /></label>
+        @input="set('tyreRear', value($event).trim())"
+      />
+      <small v-if="faults['tyreRear']" class="gap" role="alert">{{ faults['tyreRear'] }}</small></label
+    >
     <label v-for="c in CHOICES" :key="c.key"
       ><span>{{ c.label }}</span
       ><select class="field" :value="String(bike[c.key])" @change="choose(c, value($event))">
@@ -118,8 +138,15 @@ const name = computed(() => bike.value.name);
         />{{ f }}</label
       >
     </fieldset>
-    <ul v-if="Object.keys(faults).length > 0" class="wide gap" role="alert">
-      <li v-for="(message, field) in faults" :key="field">{{ field }}: {{ message }}</li>
+    <label class="wide tick"
+      ><input
+        type="checkbox"
+        :checked="bike.pushStarts"
+        @change="set('pushStarts', ($event.target as HTMLInputElement).checked)"
+      />Starts by pushing <small class="soft">with a battery too weak for the starter</small></label
+    >
+    <ul v-if="elsewhere.length > 0" class="wide gap" role="alert">
+      <li v-for="[field, message] in elsewhere" :key="field">{{ field }}: {{ message }}</li>
     </ul>
   </div>
 </template>

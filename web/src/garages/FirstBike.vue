@@ -1,34 +1,30 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { newBike, usualPlaces, type Bike } from '@necessaire/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { newBike, type Bike } from '@necessaire/core';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import BikeDrawing from '../ui/BikeDrawing.vue';
 import BikeForm from './BikeForm.vue';
 import { bikeFaults } from './bikeFields';
+import { newBikeRows } from './newRows';
+import PlaceTicks from './PlaceTicks.vue';
 
 /** An empty garage leads by the hand: first the bike, then its first head in Walk. */
 const garage = useGarage();
 const view = useView();
 const draft = ref<Bike>(newBike(crypto.randomUUID(), ''));
+const placeNames = ref<string[]>([]);
 const tried = ref(false);
-const faults = computed(() => (tried.value ? bikeFaults(draft.value) : {}));
-const drawable = computed(() => {
-  const wrong = bikeFaults({ ...draft.value, name: 'x' });
-  return Object.keys(wrong).length === 0;
-});
+const drawable = computed(() => Object.keys(bikeFaults({ ...draft.value, name: 'x' })).length === 0);
+/** The last drawing that holds stays while a number is being typed. */
+const drawn = shallowRef<Bike>(draft.value);
+watch(draft, (bike) => drawable.value && (drawn.value = bike));
 
 function add() {
   tried.value = true;
   if (Object.keys(bikeFaults(draft.value)).length > 0) return;
   const bike = { ...draft.value, name: draft.value.name.trim() };
-  garage.edit(`add ${bike.name}`, [
-    { table: 'bikes', id: bike.id, before: null, after: bike },
-    ...usualPlaces(bike).map((p) => {
-      const id = crypto.randomUUID();
-      return { table: 'places' as const, id, before: null, after: { ...p, id, bikeId: bike.id } };
-    }),
-  ]);
+  garage.edit(`add ${bike.name}`, newBikeRows(bike, placeNames.value));
   view.bikeId = bike.id;
 }
 </script>
@@ -40,12 +36,13 @@ function add() {
         <h1>First, the bike</h1>
         <p>Its numbers draw it. Next you measure <strong>one head</strong>, and the rest follows.</p>
       </div>
-      <BikeDrawing v-if="drawable" :bike="draft" class="drawing" />
-      <p v-else class="empty">The drawing returns when the numbers on the right hold.</p>
+      <BikeDrawing :bike="drawn" class="drawing" :faint="!drawable" />
+      <p v-if="!drawable" class="empty">Correct the marked numbers, and the drawing follows.</p>
     </section>
     <section class="sheet form">
       <form @submit.prevent="add">
-        <BikeForm v-model="draft" :faults="faults" />
+        <BikeForm v-model="draft" :tried="tried" />
+        <PlaceTicks v-model="placeNames" :bike="drawn" label="What it carries things in. Press what there is." />
         <button class="tool-button" type="submit">Add this bike</button>
       </form>
     </section>

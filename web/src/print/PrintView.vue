@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** One page by place with boxes to tick, black on white, from the browser's print. */
-import { computed } from 'vue';
+import { computed, onBeforeUnmount } from 'vue';
 import { figure, tripDays, unitOf } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
+import { usePacking } from '../stores/packing';
 import { useView } from '../stores/view';
 import { massText } from '../ui/words';
 import './paper.css';
@@ -37,14 +38,24 @@ const gaps = computed(() =>
 const buying = computed(() => a.value?.kit.spares.filter((s) => s.buy > 0) ?? []);
 const cautions = computed(() => {
   const likely = (a.value?.exposures ?? []).filter((e) => e.odds >= 0.02);
-  // Of each likely trouble the caution of the way that this kit goes.
-  const said = likely.flatMap((e) => {
+  // Of each likely trouble the caution of the way that this kit goes, whole and with the troubles that it is for.
+  const said = new Map<string, string[]>();
+  for (const e of likely) {
     const names = a.value!.kit.mends.filter((m) => m.troubleId === e.trouble.id).map((m) => m.wayName);
-    return e.trouble.ways.filter((w) => names.includes(w.name) && w.caution).map((w) => w.caution);
-  });
-  return [...new Set(said.flatMap((c) => c.split(/(?<=\.) /)))].slice(0, 9);
+    for (const way of e.trouble.ways)
+      if (names.includes(way.name) && way.caution) {
+        const of = said.get(way.caution) ?? [];
+        if (!of.includes(e.trouble.name)) said.set(way.caution, [...of, e.trouble.name]);
+      }
+  }
+  return [...said].slice(0, 9).map(([caution, of]) => ({ caution, of: of.join(', ') }));
 });
 const print = () => window.print();
+// The paper shows the places that Stow shows: the same search runs while either is open.
+const search = usePacking();
+search.want(true);
+onBeforeUnmount(() => search.want(false));
+const seeking = computed(() => a.value !== null && !a.value.packing.proven && search.progress !== null);
 </script>
 
 <template>
@@ -52,6 +63,7 @@ const print = () => window.print();
     <nav class="bar" aria-label="Print">
       <router-link to="/stow" class="tool-button quiet">Back</router-link
       ><button class="tool-button" @click="print">Print</button>
+      <span v-if="seeking" role="status">Still looking for better places: this list may change.</span>
     </nav>
     <main v-if="a && garage.bike" class="paper" :class="size">
       <header>
@@ -97,7 +109,10 @@ const print = () => window.print();
         </section>
         <section class="cautions">
           <h2>Mind</h2>
-          <p>Torque from the manual wins. {{ cautions.join(' ') }}</p>
+          <p>Torque from the manual wins.</p>
+          <p v-for="c in cautions" :key="c.caution">
+            <strong>{{ c.of }}:</strong> {{ c.caution }}
+          </p>
         </section>
       </div>
     </main>

@@ -1,5 +1,5 @@
 import { computed } from 'vue';
-import { figure, ladder, tripKm } from '@necessaire/core';
+import { figure, fitsNowhere, ladder, tripKm } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -21,7 +21,7 @@ export function useStages() {
   return computed<Stage[]>(() => {
     const f = answers.figures;
     const faults = answers.answer?.packing.faults ?? [];
-    const loose = faults.filter((x) => x.rule === 'loose').length;
+    const loose = answers.answer ? fitsNowhere(answers.answer.packing).length : 0;
     const trip = garage.trip;
     const missing = answers.answer?.kit.missing.length ?? 0;
     const on = ladder(garage.fasteners);

@@ -1,7 +1,16 @@
 import { proxy, wrap } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { between, type CurvePoint, type KitHint, type StepBetween } from '@necessaire/core';
+import {
+  between,
+  inWords,
+  kneeAt,
+  kneePoint,
+  priceOfGram,
+  type CurvePoint,
+  type KitHint,
+  type StepBetween,
+} from '@necessaire/core';
 import type { AnswerWorker, FrontierNow, LevelPoint } from '../workers/answer.worker';
 import { useGarage } from './garage';
 import { today } from '../ui/day';
@@ -35,12 +44,12 @@ export const useFrontier = defineStore('frontier', () => {
   const subject = computed(() => {
     const { doc, bike, trip } = garage;
     if (!doc || !bike || !trip) return '';
-    const { value, hourEuros, fetchEuros, levels } = trip.kit;
+    const { value, hourEuros, fetchEuros, levels, musts } = trip.kit;
     return JSON.stringify([
       bike.id,
       { ...trip, kit: null },
-      { value, hourEuros, fetchEuros, levels },
-      { ...doc.garage.practice, least: null, worth: null },
+      { value, hourEuros, fetchEuros, levels, musts },
+      { ...doc.garage.practice, least: null },
       doc.bikes,
       doc.fasteners,
       doc.pieces,
@@ -82,7 +91,7 @@ export const useFrontier = defineStore('frontier', () => {
         ),
       );
     } catch (error) {
-      if (worker === mine) failed.value = error instanceof Error ? error.message : String(error);
+      if (worker === mine) failed.value = inWords(error);
     } finally {
       if (worker === mine) stop();
     }
@@ -124,7 +133,20 @@ export const useFrontier = defineStore('frontier', () => {
     }
     return best ?? points[0] ?? null;
   }
-  const limit = computed(() => dragged.value ?? garage.trip?.kit.mass ?? 0);
+  /** Where the kit for its weight lies: the knee of the curve. */
+  const knee = computed(() => {
+    const kit = garage.trip?.kit;
+    if (!kit || !picture.value) return null;
+    return kneePoint(picture.value.points, priceOfGram({ question: kit }))?.mass ?? null;
+  });
+  const limit = computed(
+    () => dragged.value ?? (garage.trip?.kit.ask === 'worth' ? knee.value : null) ?? garage.trip?.kit.mass ?? 0,
+  );
+  /** The knee that asks for the kit nearest to a weight, in minutes for 100 g. */
+  function kneeOf(grams: number): number | null {
+    const kit = garage.trip?.kit;
+    return kit && picture.value ? (kneeAt(picture.value.points, grams, kit)?.minutes ?? null) : null;
+  }
   const point = computed(() => pointAt(limit.value));
   const index = computed(() => (point.value ? picture.value!.points.indexOf(point.value) : -1));
   const nameOf = (id: string) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? 'a piece to buy';
@@ -166,6 +188,8 @@ export const useFrontier = defineStore('frontier', () => {
     stale,
     dragged,
     limit,
+    knee,
+    kneeOf,
     point,
     leaves,
     comes,

@@ -17,8 +17,8 @@ const props = defineProps<{
   now: { mass: number; value: number; name: string } | null;
   limit: number;
   value: 'hours' | 'money';
-  /** Whether the limit is what the kit follows. */
-  active: boolean;
+  /** What the handle drags: the weight limit, the kit that is best for its weight, or nothing where the kit follows no handle. */
+  handle: 'limit' | 'knee' | null;
 }>();
 const emit = defineEmits<{ drag: [grams: number]; settle: [grams: number] }>();
 const view = useView();
@@ -143,22 +143,22 @@ function key(e: KeyboardEvent) {
           <text
             class="own-name"
             :x="x(Math.min(o.point.mass, picture.most)) + (o.point.mass > picture.most * 0.7 ? -10 : 10)"
-            :y="y(o.point.value) + rowOf(i + (now && !active ? 1 : 0))"
+            :y="y(o.point.value) + rowOf(i + (now && !handle ? 1 : 0))"
             :text-anchor="o.point.mass > picture.most * 0.7 ? 'end' : 'start'"
           >
             {{ o.name }}
           </text>
         </g>
-        <circle v-if="now && !active" class="now" :cx="x(Math.min(now.mass, picture.most))" :cy="y(now.value)" r="6" />
+        <circle v-if="now && !handle" class="now" :cx="x(Math.min(now.mass, picture.most))" :cy="y(now.value)" r="6" />
         <text
-          v-if="now && !active"
+          v-if="now && !handle"
           class="own-name"
           :x="x(Math.min(now.mass, picture.most)) + 10"
           :y="y(now.value) + 18"
         >
           {{ now.name }}
         </text>
-        <g :class="{ idle: !active }">
+        <g v-if="handle">
           <path class="limit" :d="`M${x(shown)} -4V${bottom}`" />
           <circle class="handle" :cx="x(shown)" :cy="y(valueAt(shown))" r="7" />
           <text
@@ -176,6 +176,7 @@ function key(e: KeyboardEvent) {
           </text>
         </g>
         <rect
+          v-if="handle"
           class="catch"
           x="0"
           y="-20"
@@ -187,10 +188,11 @@ function key(e: KeyboardEvent) {
           @pointercancel="up"
         />
         <rect
+          v-if="handle"
           class="slider"
           role="slider"
           tabindex="0"
-          aria-label="Weight limit of the kit"
+          :aria-label="handle === 'knee' ? 'Weight of the best kit for its weight' : 'Weight limit of the kit'"
           aria-valuemin="0"
           :aria-valuemax="picture.most"
           :aria-valuenow="limit"
@@ -292,9 +294,6 @@ svg {
   font-size: 14px;
   font-weight: 600;
   fill: var(--ground);
-}
-.idle {
-  opacity: 0.45;
 }
 .catch {
   fill: transparent;

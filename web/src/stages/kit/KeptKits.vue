@@ -88,7 +88,7 @@ const FIGURES = [
   { name: 'worth', of: (k: KeptKit) => `${k.figures.price.toFixed(0)} €` },
   { name: 'hours saved', of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
   { name: 'left at stake', of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
-  { name: 'home by own means', of: (k: KeptKit) => percent(k.figures.home, 1) },
+  { name: 'gets home unaided', of: (k: KeptKit) => percent(k.figures.home, 1) },
   { name: 'heads reached', of: (k: KeptKit) => `${k.figures.reached}` },
 ];
 const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId)?.name ?? 'no trip';

@@ -25,21 +25,24 @@ const view = useView();
 const explain = useExplain();
 const tab = ref<'trouble' | 'piece' | 'place' | 'buy' | 'home'>('trouble');
 
-const time = (h: number) => (h >= 0.995 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
+const time = (h: number) =>
+  h >= 0.995 ? `${h.toFixed(1)} h` : h >= 1 / 60 || h <= 0 ? `${Math.round(h * 60)} min` : `${Math.ceil(h * 3600)} s`;
+/** Savings under half a minute stand at the end, folded, unless the trip has no greater. */
+const LITTLE = 1 / 120;
 const pieces = computed(() =>
   [...props.kit.pieces].sort((a, b) => b.hours - a.hours || b.piece.mass * b.count - a.piece.mass * a.count),
 );
 const spares = computed(() => [...props.kit.spares].sort((a, b) => b.hours - a.hours));
 
 /** Troubles that the kit helps against or should, the most hours first, with what serves each. */
-const troubles = computed(() => {
+const helped = computed(() => {
   const bike = garage.bike;
   if (!bike) return [];
   const sums = byTrouble(props.kit, bike.id);
   return (answers.answer?.exposures ?? [])
     .flatMap((e) => {
       const s = sums.get(e.trouble.id);
-      if (!s || (s.hoursSaved < 1 / 120 && !s.below)) return [];
+      if (!s || (s.hoursSaved <= 0 && !s.below)) return [];
       return [{ e, s, way: s.wayName }];
     })
     .sort(
@@ -48,6 +51,12 @@ const troubles = computed(() => {
         b.s.hoursSaved - a.s.hoursSaved,
     );
 });
+const all = ref(false);
+const troubles = computed(() => {
+  const much = helped.value.filter(({ s }) => s.below || s.hoursSaved >= LITTLE);
+  return all.value || much.length === 0 ? helped.value : much;
+});
+const hasLegs = computed(() => (garage.trip?.legs.length ?? 0) > 0);
 const served = (troubleName: string) => pieces.value.filter((p) => p.serves.includes(troubleName));
 /** What turns the heads of its mend, where that is all the piece is there for. */
 const turning = (troubleName: string) =>
@@ -200,7 +209,13 @@ const count = (key: keyof typeof TABS) =>
   </template>
   <template v-else-if="tab === 'trouble'">
     <p v-if="troubles.length === 0" class="empty">
-      Nothing can be said without a trip: give it legs in <router-link to="/trip">Trip</router-link>.
+      <template v-if="!hasLegs"
+        >Nothing can be said without a trip: give it legs in <router-link to="/trip">Trip</router-link>.</template
+      >
+      <template v-else
+        >This kit helps with none of the problems of this trip. Put what you own into the drawer in
+        <router-link to="/match">Match</router-link>.</template
+      >
     </p>
     <section v-for="{ e, s, way } in troubles" :key="e.trouble.id" class="trouble">
       <button class="plain sheet-head opens" @click="emit('mend', e.trouble.id)">
@@ -239,6 +254,11 @@ const count = (key: keyof typeof TABS) =>
         </button>
       </div>
     </section>
+    <p v-if="helped.length > troubles.length" class="note">
+      <button class="link" @click="all = true">
+        {{ helped.length - troubles.length }} more, each under half a minute
+      </button>
+    </p>
   </template>
   <template v-else-if="tab === 'piece'">
     <div class="sheet-head">
@@ -251,6 +271,9 @@ const count = (key: keyof typeof TABS) =>
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         ><span class="sub"
           ><strong v-if="p.toBuy">to buy, {{ p.piece.price.toFixed(0) }} € · </strong>{{ reason(p) }}</span
+        ><span v-if="p.lighter" class="sub"
+          >A {{ p.lighter.name.toLowerCase() }} to buy for about {{ p.lighter.price.toFixed(0) }} € does this too and
+          saves {{ massText(view.units, p.lighter.saves) }}</span
         >
       </button>
       <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>

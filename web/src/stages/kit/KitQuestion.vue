@@ -1,18 +1,32 @@
 <script setup lang="ts">
-/** What is asked of the kit: the lightest that gives the grade, or the most under a limit; and a kept kit, where one is packed as it is. */
+/** What is asked of the kit: the best for its weight, the lightest that gives the grade, or the best under a limit; and a kept kit, where one is packed as it is. */
 import { computed } from 'vue';
-import { GRADES, type KitQuestion, type Trip } from '@necessaire/core';
+import { GRADES, KNEE_MINUTES, type KitQuestion, type Trip } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
+import { percent } from '../../ui/words';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import MustHaves from './MustHaves.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
+const answers = useAnswer();
 const q = computed(() => props.trip.kit);
 function ask(fields: Partial<KitQuestion>) {
   garage.put('ask something else of the kit', 'trips', { ...props.trip, kit: { ...q.value, ...fields } });
 }
+/** What the chance from which a problem counts leaves out: how many, and the odds that at least one of them comes up. */
+const rarer = computed(() => {
+  const out = (answers.answer?.exposures ?? []).filter((e) => e.odds > 0 && e.odds < q.value.likely);
+  return { count: out.length, odds: 1 - out.reduce((none, e) => none * (1 - e.odds), 1) };
+});
 const used = computed(() => garage.doc?.kits.find((k) => k.id === q.value.use) ?? null);
+const ASKS: Record<KitQuestion['ask'], string> = {
+  worth: 'Best kit for its weight',
+  lightest: 'Lightest kit that fixes every likely problem',
+  most: 'Best kit under a weight limit',
+};
 const GRADE_WORDS = {
   proper: 'as at home',
   'ride-out': 'reaches a workshop',
@@ -27,17 +41,32 @@ const GRADE_WORDS = {
       <button class="tool-button quiet" @click="ask({ use: null })">Work a kit out again</button>
     </p>
     <template v-else>
-      <div class="ways" role="radiogroup" aria-label="Ask for">
-        <label :class="{ on: q.ask === 'lightest' }"
-          ><input type="radio" name="ask" :checked="q.ask === 'lightest'" @change="ask({ ask: 'lightest' })" /> The
-          lightest that mends each likely trouble</label
-        >
-        <label :class="{ on: q.ask === 'most' }"
-          ><input type="radio" name="ask" :checked="q.ask === 'most'" @change="ask({ ask: 'most' })" /> The most under a
-          limit</label
-        >
+      <v-radio-group
+        class="ways"
+        aria-label="Ask for"
+        inline
+        hide-details
+        density="compact"
+        :model-value="q.ask"
+        @update:model-value="$event && ask({ ask: $event as KitQuestion['ask'] })"
+      >
+        <v-radio v-for="(name, key) in ASKS" :key="key" :value="key" :label="name" />
+      </v-radio-group>
+      <div v-if="q.ask === 'worth'" class="fields">
+        <NumberField
+          label="100 g must save, minutes"
+          :digits="2"
+          :model-value="q.knee"
+          :min="0.01"
+          :max="600"
+          @update:model-value="ask({ knee: $event })"
+        />
+        <p class="soft aside">
+          It grows until another 100 g would save less. Planning value: {{ KNEE_MINUTES }} min. Or drag the handle
+          below.
+        </p>
       </div>
-      <div v-if="q.ask === 'lightest'" class="fields">
+      <div v-else-if="q.ask === 'lightest'" class="fields">
         <label
           ><span>Mended at least</span
           ><select
@@ -62,22 +91,28 @@ const GRADE_WORDS = {
           :max="99.9"
           @update:model-value="garage.put('change the service level', 'trips', { ...trip, serviceLevel: $event / 100 })"
         />
+        <p v-if="rarer.count > 0" class="soft aside">
+          {{ rarer.count }} rarer {{ rarer.count === 1 ? 'problem is' : 'problems are' }} not asked for; one of them
+          comes up on {{ percent(rarer.odds, 1) }} of such trips.
+        </p>
       </div>
       <div v-else class="fields">
         <NumberField
-          label="Weight, at most g"
+          label="Weight, at most"
+          quantity="mass"
           :model-value="q.mass"
           :min="0"
           :max="40000"
           @update:model-value="ask({ mass: $event })"
         />
         <OptionalNumber
-          label="Room, at most L"
-          :model-value="q.bulk === null ? null : q.bulk / 1000"
+          label="Room, at most"
+          quantity="volume"
+          :model-value="q.bulk"
           :min="0"
-          :max="200"
+          :max="200000"
           empty="no limit"
-          @update:model-value="ask({ bulk: $event === null ? null : $event * 1000 })"
+          @update:model-value="ask({ bulk: $event })"
         />
         <OptionalNumber
           label="Price, at most €"
@@ -87,6 +122,8 @@ const GRADE_WORDS = {
           empty="no limit"
           @update:model-value="ask({ price: $event })"
         />
+      </div>
+      <div v-if="q.ask !== 'lightest'" class="fields">
         <label
           ><span>Save</span
           ><select
@@ -115,6 +152,7 @@ const GRADE_WORDS = {
           />
         </template>
       </div>
+      <MustHaves :question="q" @change="ask({ musts: $event })" />
     </template>
   </section>
 </template>
@@ -125,20 +163,10 @@ const GRADE_WORDS = {
   padding: 8px 12px 10px;
   margin-top: 10px;
 }
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 22px;
-}
-.ways label {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-  font-size: 15px;
-}
-.ways .on {
-  font-weight: 600;
+.aside {
+  grid-column: span 2;
+  align-self: end;
+  font-size: 14px;
 }
 .fields {
   display: grid;
@@ -156,10 +184,5 @@ const GRADE_WORDS = {
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
-}
-@media (max-width: 760px) {
-  .ways label {
-    min-height: 44px;
-  }
 }
 </style>

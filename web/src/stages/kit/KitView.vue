@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import { FLAT_HOURS_PER_KG, LEVEL_NAMES, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { LEVEL_NAMES, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useFrontier } from '../../stores/frontier';
@@ -56,8 +56,16 @@ onBeforeUnmount(() => {
 /** The limit follows the finger at once; what hangs on it is asked when the finger is lifted. */
 function settle(grams: number) {
   const trip = garage.trip;
+  const knee = handle.value === 'knee' ? curve.kneeOf(grams) : null;
   curve.dragged = null;
   if (!trip) return;
+  if (knee !== null) {
+    garage.put(`100 g must save ${knee.toFixed(2)} min`, 'trips', {
+      ...trip,
+      kit: { ...trip.kit, ask: 'worth', knee, use: null },
+    });
+    return;
+  }
   garage.put(`carry at most ${massText(view.units, grams)}`, 'trips', {
     ...trip,
     kit: { ...trip.kit, ask: 'most', mass: grams, use: null },
@@ -92,17 +100,31 @@ watch(
 );
 const nowDot = computed(() =>
   kit.value
-    ? { mass: kit.value.mass, value: kit.value.value, name: kit.value.as === 'kept' ? kit.value.keptName! : 'lightest' }
+    ? {
+        mass: kit.value.mass,
+        value: kit.value.value,
+        name: kit.value.as === 'kept' ? kit.value.keptName! : 'lightest kit',
+      }
     : null,
 );
-const active = computed(() => garage.trip?.kit.ask === 'most' && garage.trip.kit.use === null);
+/** Only a kit that follows a handle shows one. */
+const handle = computed(() => {
+  const q = garage.trip?.kit;
+  return !q || q.use !== null || q.ask === 'lightest'
+    ? null
+    : q.ask === 'most'
+      ? ('limit' as const)
+      : ('knee' as const);
+});
 const money = computed(() => garage.trip?.kit.value === 'money');
 /** What the kit is the least in, where it is made least. */
 const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
 const proof = computed(() =>
   kit.value?.as === 'lightest'
     ? `nothing ${LEAST[garage.doc?.garage.practice.least ?? 'mass']} does it`
-    : 'nothing saves more',
+    : kit.value?.as === 'worth'
+      ? 'no other is worth its weight more'
+      : 'nothing saves more',
 );
 const toBuyPrice = computed(() => pieces.value.reduce((s, p) => s + (p.toBuy ? p.piece.price * p.count : 0), 0));
 /** Minutes that a hundred grams more save where the limit is. */
@@ -181,7 +203,7 @@ function adds(i: number): string {
         <p v-if="kit">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
           <template v-if="kit.as === 'kept'"> as kept: {{ kit.keptName }};</template>
-          saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, home by own means on
+          saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
           <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips<template v-if="kit.as === 'kept'"
             >.</template
           >
@@ -221,17 +243,17 @@ function adds(i: number): string {
               :now="nowDot"
               :limit="curve.limit"
               :value="garage.trip!.kit.value"
-              :active="active || curve.dragged !== null"
+              :handle="handle"
               @drag="curve.dragged = $event"
               @settle="settle"
             />
             <p class="flat">
-              <template v-if="curve.picture.flatFrom !== null && !money"
-                >Past <strong class="num">{{ massText(view.units, curve.picture.flatFrom) }}</strong>, each further
-                kilogram saves less than {{ Math.round(FLAT_HOURS_PER_KG * 60) }} minutes of this trip.
+              <template v-if="curve.knee !== null"
+                >Past <strong class="num">{{ massText(view.units, curve.knee) }}</strong>, a hundred grams more save
+                less than {{ Number(garage.trip!.kit.knee.toFixed(2)) }} minutes of this trip.
               </template>
-              <template v-if="marginal !== null"
-                >At the limit a hundred grams more save
+              <template v-if="handle !== null && marginal !== null">
+                {{ handle === 'knee' ? 'Here' : 'At the limit' }} a hundred grams more save
                 <strong class="num">{{
                   marginal < 1 ? `${Math.round(marginal * 60)} s` : `${marginal.toFixed(1)} min`
                 }}</strong>.
@@ -247,7 +269,7 @@ function adds(i: number): string {
                 · <button class="link" @click="curve.closeBand()">Close the band further</button></template
               >
             </p>
-            <div class="beside">
+            <div v-if="handle" class="beside">
               <StepsBeside :title="`Leaves first below ${massText(view.units, curve.limit)}`" :steps="curve.leaves" />
               <StepsBeside title="Comes next above it" :steps="curve.comes" />
             </div>

@@ -72,7 +72,7 @@ function why(c: SwitchCost) {
     inputs: [
       { name: 'grams', value: c.grams.toFixed(0) },
       { name: 'hours saved on the trip', value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
-      { name: 'home by own means', value: signed(c.home, percent(Math.abs(c.home), 2)) },
+      { name: 'gets home unaided', value: signed(c.home, percent(Math.abs(c.home), 2)) },
       { name: 'heads reached', value: String(c.reached) },
       { name: 'things that no place takes', value: String(c.loose) },
       { name: 'both proven', value: c.proven ? 'yes' : 'not both' },

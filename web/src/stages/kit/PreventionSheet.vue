@@ -42,7 +42,7 @@ function why(c: PreventionCost, name: string) {
     inputs: [
       { name: 'grams of kit', value: c.grams.toFixed(0) },
       { name: 'hours at stake less', value: `${c.hours.toFixed(2)} h` },
-      { name: 'home by own means', value: `${c.home >= 0 ? '+' : '−'}${percent(Math.abs(c.home), 2)}` },
+      { name: 'gets home unaided', value: `${c.home >= 0 ? '+' : '−'}${percent(Math.abs(c.home), 2)}` },
     ],
     source: 'factors on rates, grams and minutes: planning values',
   });

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Rules broken: the piece, the rule, why it matters, and the cheapest change that mends it, one press to do it. */
+import { computed } from 'vue';
 import type { StowFault, Stowed } from '@necessaire/core';
 
-defineProps<{
+const props = defineProps<{
   faults: readonly StowFault[];
   stowed: readonly Stowed[];
   placeName: (id: string) => string;
@@ -19,14 +20,15 @@ const price = (points: number) =>
     : points > 0
       ? `${points.toFixed(1)} points dearer`
       : `${(-points).toFixed(1)} points better`;
+const broken = computed(() => props.faults.filter((f) => f.rule !== 'loose').length);
 const because = (s: Stowed | undefined) => s?.barred ?? [];
 </script>
 
 <template>
   <section class="faults" aria-label="Rules broken">
     <div class="sheet-head">
-      <h2 class="gap">Rules broken</h2>
-      <span class="num soft">{{ faults.length }}</span>
+      <h2 class="gap">{{ broken === 0 ? 'Fits nowhere' : 'Rules broken' }}</h2>
+      <span class="num soft">{{ broken === 0 ? stowed.filter((s) => s.placeId === null).length : broken }}</span>
     </div>
     <article v-for="f in faults" :key="f.id" class="fault" :data-fault="f.rule">
       <svg class="mark" viewBox="0 0 20 22" width="20" height="22" aria-hidden="true">

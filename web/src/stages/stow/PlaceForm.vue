@@ -23,12 +23,13 @@ const text = (event: Event) => (event.target as HTMLInputElement).value;
 const slots = computed(() => props.place.slots ?? []);
 const setSlot = (i: number, fields: Partial<(typeof slots.value)[number]>) =>
   set({ slots: slots.value.map((s, j) => (j === i ? { ...s, ...fields } : s)) });
-const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring' | 'onRack'; label: string }[] = [
+const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring' | 'wrapped' | 'onRack'; label: string }[] = [
   { key: 'stays', label: 'stays on the bike' },
   { key: 'lockable', label: 'lockable' },
   { key: 'dry', label: 'dry' },
   { key: 'hot', label: 'gets hot' },
   { key: 'wiring', label: 'next to wiring' },
+  { key: 'wrapped', label: 'tools wrapped: a soft roll or a towel' },
   { key: 'onRack', label: 'on the rear rack' },
 ];
 function remove() {

@@ -2,6 +2,7 @@
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import {
   figure,
+  fitsNowhere,
   frontShare,
   loadCase,
   nothingHeld,
@@ -21,6 +22,8 @@ import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
+import { newPlaceRows } from '../../garages/newRows';
+import PlaceTicks from '../../garages/PlaceTicks.vue';
 import AddPlace from './AddPlace.vue';
 import BehindDrawing from './BehindDrawing.vue';
 import BoxPicture from './BoxPicture.vue';
@@ -71,7 +74,7 @@ const at = (id: string | null): Stowed[] =>
   (packing.value?.stowed ?? [])
     .filter((s) => s.placeId === id)
     .sort((a, b) => (a.slot ?? 99) - (b.slot ?? 99) || b.item.mass - a.item.mass);
-const loose = computed(() => at(null));
+const loose = computed(() => (packing.value ? fitsNowhere(packing.value) : []));
 const faults = computed(() => packing.value?.faults ?? []);
 const placeName = (id: string) => garage.places.find((p) => p.id === id)?.name ?? '';
 const heldIn = (p: Place) => packing.value?.places.find((l) => l.placeId === p.id)?.held ?? nothingHeld(p);
@@ -234,6 +237,15 @@ function settlePlace() {
   shifted.value = null;
   if (s && place) garage.put(`move ${place.name}`, 'places', { ...place, at: s.at });
 }
+// A bike without a place: which there are, in one press each.
+const ticked = ref<string[]>([]);
+function addPlaces() {
+  const bike = garage.bike;
+  if (!bike || ticked.value.length === 0) return;
+  const rows = newPlaceRows(bike, ticked.value);
+  garage.edit(rows.length === 1 ? 'add a place' : `add ${rows.length} places`, rows);
+  ticked.value = [];
+}
 const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').length);
 </script>
 
@@ -242,7 +254,10 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
     <section class="picture stow" :data-proven="packing?.proven ?? false">
       <div class="stage-head">
         <h1>A place for each piece</h1>
-        <p v-if="packing" role="status">
+        <p v-if="garage.places.length === 0">
+          No place is on this bike yet. <strong>Press what there is</strong>, and each piece gets one.
+        </p>
+        <p v-else-if="packing" role="status">
           <strong v-if="trial" class="says">If {{ trial.name }}: {{ says }}.</strong>
           <template v-else>
             <template v-if="faults.length === 0"
@@ -332,7 +347,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
     </section>
     <section class="sheet" aria-label="Places">
       <FaultList
-        v-if="packing && faults.length > 0"
+        v-if="packing && garage.places.length > 0 && faults.length > 0"
         :faults="faults"
         :stowed="packing.stowed"
         :place-name="placeName"
@@ -341,6 +356,16 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         @free="move($event, null)"
         @pick="pickItem"
       />
+      <form v-if="garage.places.length === 0" class="first" @submit.prevent="addPlaces">
+        <PlaceTicks
+          v-model="ticked"
+          :bike="garage.bike"
+          label="Where can this bike and you carry things? Press what there is."
+        />
+        <button class="tool-button" type="submit" :disabled="ticked.length === 0">
+          {{ ticked.length === 1 ? 'Add this place' : `Add ${ticked.length || 'these'} places` }}
+        </button>
+      </form>
       <template v-if="loose.length > 0">
         <div class="sheet-head">
           <h2 class="gap">Loose</h2>
@@ -391,6 +416,10 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
 </template>
 
 <style scoped>
+.first {
+  padding: 12px 16px;
+  border-bottom: 1px solid var(--hair);
+}
 .stow {
   display: flex;
   flex-direction: column;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The trip ridden many times over: home by own means, a night out, hours lost; with the present kit, with those kept, and with nothing. */
+/** The trip ridden many times over: gets home unaided, a night out, hours lost; with the present kit, with those kept, and with nothing. */
 import { computed, ref, shallowRef, watch } from 'vue';
 import { meansOf, NO_MEANS, SPREAD, type KeptKit, type Means, type Simulated, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
@@ -48,7 +48,7 @@ const most = computed(() => Math.max(...(result.value ?? []).flatMap((r) => r.sp
 const pm = (share: number, error: number) => `${percent(share, 1)} ± ${(error * 100).toFixed(2)}`;
 function why(r: Simulated) {
   explain.show({
-    title: `Home by own means, ${r.name}`,
+    title: `Gets home unaided, ${r.name}`,
     value: pm(r.home, r.homeError),
     formula:
       'share of simulated trips on which every trouble that ends a ride was mended and the mend held; ± one standard error',
@@ -95,7 +95,7 @@ function why(r: Simulated) {
       </div>
       <div class="figures">
         <button class="plain" @click="why(r)">
-          <span class="small">home by own means</span><strong class="num">{{ percent(r.home, 1) }}</strong
+          <span class="small">gets home unaided</span><strong class="num">{{ percent(r.home, 1) }}</strong
           ><span class="soft small">± {{ (r.homeError * 100).toFixed(2) }}</span>
         </button>
         <p>
