@@ -6,7 +6,7 @@ import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { usePacking } from '../stores/packing';
 import { useView } from '../stores/view';
-import { massText } from '../ui/words';
+import { counted, massText } from '../ui/words';
 import './paper.css';
 
 const answers = useAnswer();
@@ -72,8 +72,9 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
         </h1>
         <p>
           {{ items }} things, {{ massText(view.units, a.kit.mass) }}, {{ figure(view.units, 'volume', a.kit.bulk) }}
-          {{ unitOf(view.units, 'volume') }}<template v-if="garage.trip">, {{ tripDays(garage.trip) }} days</template>.
-          Reaches {{ a.reached }} of {{ a.chosen }} heads.
+          {{ unitOf(view.units, 'volume')
+          }}<template v-if="garage.trip">, {{ counted(tripDays(garage.trip), 'day') }}</template
+          >. Reaches {{ a.reached }} of {{ a.chosen }} heads.
         </p>
       </header>
       <div class="columns">

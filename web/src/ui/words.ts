@@ -41,6 +41,9 @@ export const massText = (units: UnitSystem, grams: number): string =>
 
 export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
 
+/** A count with its noun: `1 day`, `3 days`. */
+export const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+
 /** Traits whose short name needs a word more on screen. */
 export const TRAIT_WORDS: Partial<Record<Trait, string>> = {
   upright: 'goes upright',

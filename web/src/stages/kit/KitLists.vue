@@ -15,6 +15,7 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText, percent } from '../../ui/words';
+import LackWords from '../../ui/LackWords.vue';
 import GradeMark from './GradeMark.vue';
 
 const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
@@ -226,7 +227,9 @@ const count = (key: keyof typeof TABS) =>
         <GradeMark :grade="s.grade" /><span v-if="way">{{ way }}</span>
         <span v-if="s.below" class="gap"
           ><template v-if="s.parts > 1">{{ s.partsBelow }} of {{ s.parts }} kinds of it: </template
-          >{{ s.lacks.slice(0, 2).join('; ') || 'not at the grade you ask for' }}</span
+          ><LackWords v-if="s.lacks.length > 0" :lacks="s.lacks.slice(0, 2)" /><template v-else
+            >not at the grade you ask for</template
+          ></span
         >
       </p>
       <p v-if="turning(e.trouble.name).length > 0" class="turning">

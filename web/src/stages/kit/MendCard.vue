@@ -16,6 +16,7 @@ import {
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { percent } from '../../ui/words';
+import LackWords from '../../ui/LackWords.vue';
 import GradeMark from './GradeMark.vue';
 
 const props = defineProps<{ troubleId: string }>();
@@ -86,7 +87,7 @@ function metBy(n: Need, w: Way): NeedMet {
           >
         </h2>
         <p v-if="state(w).has" class="good">This kit does it.</p>
-        <p v-else-if="state(w).why" class="gap">Not with this kit: {{ state(w).why }}.</p>
+        <p v-else-if="state(w).why" class="gap">Not with this kit: <LackWords :lacks="[state(w).why]" />.</p>
         <template
           v-for="[title, steps] in [
             ['Out', w.out],

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { GRADES, ROLES, troublesIn, type Grade, type KitQuestion, type Must } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import LackWords from '../../ui/LackWords.vue';
 
 const props = defineProps<{ question: KitQuestion }>();
 const emit = defineEmits<{ change: [musts: Must[]] }>();
@@ -88,7 +89,9 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
         />
       </li>
     </ul>
-    <p v-if="unmet.length > 0" class="gap" role="status">Cannot be met with this drawer: {{ unmet.join('; ') }}.</p>
+    <p v-if="unmet.length > 0" class="gap" role="status">
+      Cannot be met with this drawer: <LackWords :lacks="unmet" />.
+    </p>
   </div>
 </template>
 

@@ -1,11 +1,22 @@
 <script setup lang="ts">
 /** The chosen head: its chain drawn as linked pieces with margin and effort, or why none reaches it and what would. */
 import { computed, ref, shallowRef, watch } from 'vue';
-import { breakLoose, figure, printShape, unitOf, type Alternative, type Chain, type Fastener } from '@necessaire/core';
+import {
+  breakLoose,
+  figure,
+  isPlanned,
+  planningTorque,
+  printShape,
+  unitOf,
+  type Alternative,
+  type Chain,
+  type Fastener,
+} from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
 import ChainDrawing from '../../ui/chain/ChainDrawing.vue';
 import { accessWords, massText } from '../../ui/words';
 
@@ -22,6 +33,21 @@ watch(
 
 const found = computed(() => answers.byFastener.get(props.fastener.id) ?? null);
 const need = computed(() => breakLoose(props.fastener));
+const planned = computed(() => (isPlanned(props.fastener) ? planningTorque(props.fastener) : null));
+/** Whether what stops it is torque, which a planning value may overstate. */
+const hangsOnTorque = computed(
+  () =>
+    planned.value !== null &&
+    planned.value.value > 0 &&
+    (found.value?.fails ?? []).some((x) => x.fail.code === 'bears' || x.fail.code === 'arm'),
+);
+function takeTorque(value: number | null) {
+  if (value === null) return;
+  garage.put(`torque of ${props.fastener.name}`, 'fasteners', {
+    ...props.fastener,
+    torque: { value, source: 'manual' },
+  });
+}
 interface Shown {
   title: string;
   chain: Chain;
@@ -146,6 +172,21 @@ function buy() {
         <p v-for="(x, i) in found.fails" :key="i" class="gap">
           <strong>{{ x.end === 'far' ? 'Far end: ' : '' }}{{ x.fail.message }}</strong>
         </p>
+        <div v-if="hangsOnTorque" class="planned">
+          <p>
+            {{ torque(planned!.value) }} is planned ({{ planned!.source }}):
+            <strong>type what your manual says.</strong>
+          </p>
+          <OptionalNumber
+            label="Torque by the manual"
+            quantity="torque"
+            :min="0.1"
+            :max="1000"
+            empty="not looked up"
+            :model-value="null"
+            @update:model-value="takeTorque"
+          />
+        </div>
         <p v-if="found.loose">
           {{ found.loose }} goes on loosely: it spins the head once it is free, and rounds it under load.
         </p>
@@ -153,11 +194,12 @@ function buy() {
           Your own {{ found.barred.join(' and ') }} would reach it: take <em>never</em> off in the drawer.
         </p>
         <p v-if="found.cure">
-          Would reach it, lightest of the catalogue:
+          Would reach it, best suited in the catalogue:
           <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
           <button class="tool-button quiet" @click="buy">Put it in the drawer</button>
         </p>
+        <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>
         <p v-else>
           Nothing in the catalogue reaches it with the drawer: check its access and torque, or alter a piece.
         </p>
@@ -210,6 +252,12 @@ function buy() {
 </template>
 
 <style scoped>
+.planned {
+  display: grid;
+  grid-template-columns: 1fr minmax(140px, 200px);
+  gap: 4px 14px;
+  align-items: end;
+}
 .chain-card {
   border-top: 1px solid var(--line);
   padding-top: 12px;

@@ -18,6 +18,7 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
+import { counted } from '../../ui/words';
 
 const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
@@ -71,7 +72,7 @@ const chosen = computed(() => {
     case 'hand pump':
       return `${rear.flat.strokes} strokes in ${minutes(rear.flat.handMinutes)} for a flat rear.`;
     case 'gas cartridges':
-      return `${rear.flat.cartridges} cartridges for each flat rear${bead > 0 ? `, ${bead} more where a bead must be seated` : ''}; refill with air within a day.`;
+      return `${counted(rear.flat.cartridges, 'cartridge')} for each flat rear${bead > 0 ? `, ${bead} more where a bead must be seated` : ''}; refill with air within a day.`;
     case 'two of them':
       return `${minutes(rear.flat.electricMinutes)} electric, and ${rear.flat.strokes} strokes by hand should it fail.`;
     default:

@@ -49,9 +49,13 @@ function show(s: Stock) {
 <template>
   <div>
     <p class="lead">
-      All spares together suffice on <strong class="num">{{ percent(answers.answer?.sparesEnough ?? 0, 1) }}</strong> of
-      such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>. This is what each trouble
-      takes when it is mended its first way; <router-link to="/kit">Kit</router-link> weighs the other ways against it.
+      All spares together suffice on
+      <strong class="num">{{
+        answers.answer && trip.legs.length > 0 ? percent(answers.answer.sparesEnough, 1) : '–'
+      }}</strong>
+      of such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>. This is what each
+      trouble takes when it is mended its first way; <router-link to="/kit">Kit</router-link> weighs the other ways
+      against it.
     </p>
     <p v-if="saved > 0" class="lead">
       The {{ trip.companions + 1 }} of you, on bikes like this one, pooled:

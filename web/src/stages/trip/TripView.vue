@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { figure, newTrip, strandedHours, tripDays, tripKm, unitOf } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import { counted } from '../../ui/words';
 import { useAnswer } from '../../stores/answer';
 import AirSheet from './AirSheet.vue';
 import DueSheet from './DueSheet.vue';
@@ -48,7 +49,7 @@ function first() {
           <span class="num"
             >{{ figure(view.units, 'distance', tripKm(garage.trip)) }} {{ unitOf(view.units, 'distance') }}</span
           >
-          in <span class="num">{{ tripDays(garage.trip) }}</span> days.
+          in <span class="num">{{ counted(tripDays(garage.trip), 'day') }}</span>.
           <template v-if="worst"
             >Worst: <strong>{{ worst.leg.name }}</strong>,
             <strong class="num">{{ worst.hours.toFixed(1) }} h</strong> lost without a mend.</template

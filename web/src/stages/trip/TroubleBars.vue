@@ -48,6 +48,7 @@ const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h *
 const shown = (name: string) => (name.length > 19 && labelWidth.value < 200 ? `${name.slice(0, 17)}…` : name);
 function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   const t = e.trouble;
+  const unmarked = m.lacks.map((l) => /no fastener is marked as ([a-z -]+)/.exec(l)?.[1]).find(Boolean);
   explain.show({
     title: t.name,
     value: `${percent(e.odds, 1)} here, ${minutes(e.atStake)} at stake`,
@@ -64,6 +65,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
       { name: 'left at stake with the kit', value: minutes(m.hoursLeft) },
     ],
     source: `rates: planning values per 1000 km by ground. ${t.caution ?? ''}`,
+    ...(unmarked ? { to: { path: `/walk?mark=${encodeURIComponent(unmarked)}`, label: `Mark the ${unmarked}` } } : {}),
   });
 }
 </script>

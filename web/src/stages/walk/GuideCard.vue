@@ -5,6 +5,7 @@ import {
   canGauge,
   FORM_SIZES,
   LEAVE_OUT,
+  parseShape,
   printShape,
   proposal,
   sizePrior,
@@ -35,15 +36,31 @@ const row = computed<Fastener | null>(() => {
   return v.rows.find((f) => f.leftOut === null && f.evidence === 'assumed') ?? proposal(v.look, garage.bike, id.value);
 });
 const isNew = computed(() => visit.value?.state === 'to do');
-const far = ref<Head | null>(null);
+/** What the far end is: not yet said, nothing there, or a head. An end that nobody looked at is not known. */
+const far = ref<Head | 'nothing' | null>(null);
+/** The near end, pressed while the far end was not yet said. */
+const near = ref<Head | null>(null);
 watch(
   () => visit.value?.look.key,
-  () => (far.value = null),
+  () => {
+    far.value = null;
+    near.value = null;
+  },
 );
+/** Whether the thing has a far end to be looked at. */
+const asksFar = computed(() => !!row.value && (row.value.far !== null || !!visit.value?.look.farSizes));
+const parsed = (sizes: readonly string[]): Head[] =>
+  sizes.flatMap((s) => {
+    const read = parseShape(s);
+    return 'head' in read ? [read.head] : [];
+  });
 
 /** The usual head and what else sits on such a thread or near that size, the commonest first. */
-function likely(head: Head, thread: string | null): Head[] {
-  const out: Head[] = [head, ...(thread ? (USUAL_HEADS[thread] ?? []) : [])];
+function likely(head: Head | null, thread: string | null, sizes: readonly string[] | undefined): Head[] {
+  const out: Head[] = [...(head ? [head] : []), ...parsed(sizes ?? [])];
+  // What such a thing often has stands for itself; else what is usual on its thread and near its size.
+  if (sizes || !head) return distinct(out);
+  out.push(...(thread ? (USUAL_HEADS[thread] ?? []) : []));
   if (row.value && canGauge(head.form)) {
     const prior = sizePrior(head.form, row.value, garage.fasteners);
     const near = (FORM_SIZES[head.form] ?? [])
@@ -51,11 +68,16 @@ function likely(head: Head, thread: string | null): Head[] {
       .sort((a, b) => prior(b) - prior(a));
     out.push(...near.slice(0, 6));
   }
-  const seen = new Set<string>();
-  return out.filter((h) => !seen.has(typeShape(h)) && seen.add(typeShape(h))).slice(0, 7);
+  return distinct(out).slice(0, 7);
 }
-const heads = computed(() => (row.value ? likely(row.value.head, row.value.thread) : []));
-const farHeads = computed(() => (row.value?.far ? likely(row.value.far, row.value.thread).slice(0, 5) : []));
+function distinct(heads: Head[]): Head[] {
+  const seen = new Set<string>();
+  return heads.filter((h) => !seen.has(typeShape(h)) && seen.add(typeShape(h)));
+}
+const heads = computed(() => (row.value ? likely(row.value.head, row.value.thread, visit.value?.look.sizes) : []));
+const farHeads = computed(() =>
+  row.value && asksFar.value ? likely(row.value.far, row.value.thread, visit.value?.look.farSizes) : [],
+);
 
 function put(label: string, made: Fastener) {
   garage.put(label, 'fasteners', made);
@@ -63,12 +85,34 @@ function put(label: string, made: Fastener) {
 }
 function fits(head: Head) {
   if (!row.value) return;
-  const how = `${printShape(head)} put on${far.value ? `, far end ${printShape(far.value)}` : ''}`;
+  if (asksFar.value && far.value === null) {
+    near.value = head;
+    return;
+  }
+  keep(head, far.value);
+}
+function farIs(end: Head | 'nothing') {
+  far.value = end;
+  if (near.value) keep(near.value, end);
+}
+/** Both ends were looked at: tried. Where one was not, the row stands as assumed, with the size that is known. */
+function keep(head: Head, end: Head | 'nothing' | null) {
+  if (!row.value) return;
+  const { name } = row.value;
+  const known = !asksFar.value || end !== null;
+  const farEnd = end === 'nothing' ? null : (end ?? row.value.far);
+  const farWords = !asksFar.value
+    ? ''
+    : end === null
+      ? ', far end not looked at'
+      : `, far end ${end === 'nothing' ? 'nothing' : printShape(end)}`;
   put(
-    `${row.value.name} is ${typeShape(head)}`,
-    climbed({ ...row.value, head, far: far.value ?? row.value.far }, 'tried', how),
+    `${name} is ${typeShape(head)}`,
+    climbed({ ...row.value, head, far: farEnd }, known ? 'tried' : 'assumed', `${printShape(head)} put on${farWords}`),
   );
-  notice.say(`${row.value.name}: ${printShape(head)}, tried`);
+  notice.say(`${name}: ${printShape(head)}, ${known ? 'tried' : 'assumed until its far end is looked at'}`);
+  near.value = null;
+  far.value = null;
 }
 function assume() {
   if (!row.value) return;
@@ -122,21 +166,6 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
         ><template v-else> · assumed {{ printShape(row.head) }}</template
         ><template v-if="visit.look.tip">. {{ visit.look.tip }}</template>
       </p>
-      <template v-if="row.far">
-        <p class="say">Far end</p>
-        <p class="heads" role="group" aria-label="Far end">
-          <button
-            v-for="h in farHeads"
-            :key="typeShape(h)"
-            class="plain press"
-            :aria-pressed="typeShape(far ?? row.far) === typeShape(h)"
-            :aria-label="`Far end ${printShape(h)}`"
-            @click="far = h"
-          >
-            <HeadGlyph :head="h" tone="ink" :size="36" />
-          </button>
-        </p>
-      </template>
       <p class="say">Press the size that fits</p>
       <p class="heads" role="group" aria-label="Press the size that fits">
         <button
@@ -144,12 +173,39 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
           :key="typeShape(h)"
           class="plain press"
           :class="{ usual: typeShape(h) === typeShape(row.head) }"
+          :aria-pressed="near ? typeShape(near) === typeShape(h) : undefined"
           :aria-label="`${printShape(h)} fits`"
           @click="fits(h)"
         >
           <HeadGlyph :head="h" tone="ink" :size="44" />
         </button>
       </p>
+      <template v-if="asksFar">
+        <p class="say" :class="{ now: near }" role="status">
+          {{ near ? `${printShape(near)}. Now its far end: what holds it there?` : 'And at its far end' }}
+        </p>
+        <p class="heads" role="group" aria-label="Far end">
+          <button
+            class="plain press words"
+            :aria-pressed="far === 'nothing'"
+            aria-label="Far end: nothing to hold"
+            @click="farIs('nothing')"
+          >
+            nothing to hold
+          </button>
+          <button
+            v-for="h in farHeads"
+            :key="typeShape(h)"
+            class="plain press far"
+            :aria-pressed="far !== null && far !== 'nothing' && typeShape(far) === typeShape(h)"
+            :aria-label="`Far end ${printShape(h)}`"
+            @click="farIs(h)"
+          >
+            <HeadGlyph :head="h" tone="ink" :size="36" />
+          </button>
+          <button v-if="near" class="plain press words" @click="keep(near, null)">not looked at</button>
+        </p>
+      </template>
       <p class="acts">
         <button class="tool-button quiet" @click="measure">Measure it</button>
         <button class="tool-button quiet" @click="emit('type')">Type it</button>
@@ -222,6 +278,16 @@ h2 strong {
 }
 .press:hover {
   background: var(--picked);
+}
+.press.words {
+  width: auto;
+  padding: 0 10px;
+  font-size: 14px;
+}
+.say.now {
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 15px;
 }
 .press.usual,
 .press[aria-pressed='true'] {

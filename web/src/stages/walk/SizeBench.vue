@@ -85,7 +85,7 @@ const wrong = ref('');
 const pending = ref<number | null>(null);
 function add(value: number) {
   if (!(value >= 0.5 && value <= 130)) {
-    wrong.value = `${value} mm is no head: 0.5 to 130 mm`;
+    wrong.value = `${mm(value)} is no head: ${mm(0.5)} to ${mm(130)}`;
     return;
   }
   wrong.value = '';
@@ -245,9 +245,9 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
             change('how it was measured', { surface: ($event.target as HTMLSelectElement).value as Gauging['surface'] })
           "
         >
-          <option value="clean">clean flats, ±0.05 mm</option>
-          <option value="worn">worn or painted, ±0.15 mm</option>
-          <option value="ruler">ruler, ±0.5 mm</option>
+          <option value="clean">clean flats, ±{{ mm(0.05) }}</option>
+          <option value="worn">worn or painted, ±{{ mm(0.15) }}</option>
+          <option value="ruler">ruler, ±{{ mm(0.5) }}</option>
         </select></label
       >
       <p v-if="spread.n > 0" class="soft small">

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import {
   FASTENER_COLUMNS,
   guideOf,
   readFasteners,
+  ROLES,
   STATION_NAMES,
   writeFasteners,
   type Fastener,
@@ -23,6 +25,7 @@ import EntryLine from './EntryLine.vue';
 import FastenerPanel, { type PanelTab } from './FastenerPanel.vue';
 import FastenerRow from './FastenerRow.vue';
 import GuideCard from './GuideCard.vue';
+import MarkBar from './MarkBar.vue';
 import { EVERYTHING, groupsOf, stretch, type Showing } from './rows';
 import SheetTools from './SheetTools.vue';
 
@@ -160,6 +163,15 @@ function writeTable() {
   download(fileName(`${garage.bike?.name ?? 'bike'} fasteners`, 'csv'), writeFasteners(garage.fasteners), 'text/csv');
 }
 
+// A repair that found no fastener with its job leads here.
+const route = useRoute();
+const router = useRouter();
+const marking = computed(() => ROLES.find((r) => r === route.query['mark']) ?? null);
+function marked(id: string | null) {
+  if (id) view.fastenerId = id;
+  void router.replace({ path: '/walk' });
+}
+
 const notice = useNotice();
 const readTable = (text: string) => readFasteners(text, garage.bike!.id, garage.fasteners, () => crypto.randomUUID());
 function takeTable(rows: Fastener[]) {
@@ -233,6 +245,7 @@ function takeTable(rows: Fastener[]) {
         @added="added"
         @measured="measured"
       />
+      <MarkBar v-if="marking" :key="marking" :role="marking" @done="marked" />
       <SheetTools
         v-model="showing"
         :shown="shown"

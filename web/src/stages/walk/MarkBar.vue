@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/** Which fastener has a job that a repair asks for: chosen from the rows, one press. */
+import { computed } from 'vue';
+import { printShape, STATION_NAMES, type Fastener, type Role } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+
+const props = defineProps<{ role: Role }>();
+const emit = defineEmits<{ done: [id: string | null] }>();
+const garage = useGarage();
+const notice = useNotice();
+
+const words = computed(() => props.role.split(' '));
+/** Rows whose names share a word with the job first. */
+const choices = computed(() => {
+  const near = (f: Fastener) => words.value.filter((w) => f.name.toLowerCase().includes(w)).length;
+  return garage.fasteners
+    .filter((f) => f.leftOut === null)
+    .map((f) => ({ f, near: near(f) }))
+    .sort((a, b) => b.near - a.near || Number(a.f.role !== null) - Number(b.f.role !== null))
+    .map(({ f }) => ({
+      value: f.id,
+      title: f.name,
+      subtitle: `${printShape(f.head)}, ${STATION_NAMES[f.station].toLowerCase()}${f.role ? `, now ${f.role}` : ''}`,
+    }));
+});
+function mark(id: string | null) {
+  const row = garage.fasteners.find((f) => f.id === id);
+  if (!row) return;
+  garage.put(`mark ${row.name} as ${props.role}`, 'fasteners', { ...row, role: props.role });
+  notice.say(`${row.name} is the ${props.role}.`);
+  emit('done', row.id);
+}
+</script>
+
+<template>
+  <section class="mark" :aria-label="`Which is the ${role}?`">
+    <v-autocomplete
+      :label="`Which fastener is the ${role}?`"
+      :items="choices"
+      item-props
+      :model-value="null"
+      density="compact"
+      variant="outlined"
+      hide-details
+      auto-select-first
+      no-data-text="No such row yet: type its size and name in the line above."
+      @update:model-value="mark($event)"
+    />
+    <v-btn variant="text" size="small" @click="emit('done', null)">Not now</v-btn>
+  </section>
+</template>
+
+<style scoped>
+.mark {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 10px 16px;
+  border-bottom: 1px solid var(--line);
+}
+</style>
