@@ -142,7 +142,8 @@ function unknownOf(doc: GarageDocument, chosen: number, trip: Trip | undefined, 
   const home = !trip ? 'no trip' : list.some((e) => e.lambda > 0) ? null : 'no legs';
   const reached = chosen === 0 ? 'no fasteners' : null;
   const tools = doc.pieces.length === 0 && doc.garage.practice.from === 'drawer' ? 'no tools' : null;
-  return { reached, home, mass: tools ?? (home === null ? null : reached) };
+  // A trip with legs asks for spares, tools or no tools: what they weigh is known.
+  return { reached, home, mass: home === null ? null : (tools ?? reached) };
 }
 
 /** Everything that follows from a garage, a bike and a trip. Same input, same output. */

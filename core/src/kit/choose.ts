@@ -182,7 +182,8 @@ function mostOfLimit(problem: KitProblem, solve: Solve, curve: Curve | null, hin
   const known = (): Curve =>
     curve && curve.most >= limit ? curve : frontier(problem, { most: limit, from: limit, solves: SOLVES_FOR_ONE });
   let free: Contents;
-  let [best, bound] = [0, 0];
+  let best: number;
+  let bound: number;
   if (hinted && hint) {
     free = hinted;
     best = savedWith(problem, hinted).value;

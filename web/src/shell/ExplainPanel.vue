@@ -13,7 +13,7 @@ const explain = useExplain();
     <v-card v-if="explain.shown" class="explain">
       <h2>{{ explain.shown.title }}</h2>
       <p class="num value">{{ explain.shown.value }}</p>
-      <h3>How it is made</h3>
+      <h3>{{ explain.shown.source ? 'How it is made' : 'What is missing' }}</h3>
       <p>{{ explain.shown.formula }}</p>
       <template v-if="explain.shown.inputs.length > 0">
         <h3>From</h3>
@@ -24,8 +24,10 @@ const explain = useExplain();
           </div>
         </dl>
       </template>
-      <h3>Source</h3>
-      <p>{{ explain.shown.source }}</p>
+      <template v-if="explain.shown.source">
+        <h3>Source</h3>
+        <p>{{ explain.shown.source }}</p>
+      </template>
       <p class="acts">
         <router-link v-if="explain.shown.to" :to="explain.shown.to.path" @click="explain.hide()">{{
           explain.shown.to.label

@@ -39,7 +39,8 @@ interface Cell {
 
 /** Difference of a figure as text; empty when it did not move by what is shown. */
 function difference(key: FigureKey | 'carried', quantity: Quantity | null, digits?: number): string {
-  if (key !== 'carried' && answers.shown?.missing[key]) return '';
+  // What was not known before did not change.
+  if (key !== 'carried' && (answers.shown?.missing[key] || answers.shownBefore?.missing[key])) return '';
   const [was, now] = [answers.shownBefore?.[key], answers.shown?.[key]];
   if (was === undefined || now === undefined || was === now) return '';
   const text = quantity ? figure(view.units, quantity, Math.abs(now - was), digits) : String(Math.abs(now - was));
@@ -346,6 +347,7 @@ const folded = computed(() =>
   color: var(--panel-soft);
 }
 .wants {
+  word-spacing: normal;
   font-family: var(--v-font-body);
   font-size: 12px;
   color: var(--panel-soft);

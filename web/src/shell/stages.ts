@@ -38,7 +38,7 @@ export function useStages() {
       {
         path: '/match',
         name: 'Match',
-        live: f ? `${f.reached}/${f.chosen}` : '–',
+        live: f && !f.missing.reached ? `${f.reached}/${f.chosen}` : '–',
         done: !!f && f.chosen > 0 && f.gaps === 0,
       },
       {
@@ -50,7 +50,7 @@ export function useStages() {
       {
         path: '/kit',
         name: 'Kit',
-        live: f ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}` : '–',
+        live: f && !f.missing.mass ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}` : '–',
         done: !!f && f.mass > 0 && missing === 0 && (answers.answer?.kit.proven ?? false),
       },
       {

@@ -8,6 +8,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { percent } from '../../ui/words';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import MustHaves from './MustHaves.vue';
+import SaveWhat from './SaveWhat.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -61,6 +62,7 @@ const GRADE_WORDS = {
           :max="600"
           @update:model-value="ask({ knee: $event })"
         />
+        <SaveWhat :question="q" @change="ask" />
         <p class="soft aside">
           It grows until another 100 g would save less. Planning value: {{ KNEE_MINUTES }} min. Or drag the handle
           below.
@@ -122,35 +124,7 @@ const GRADE_WORDS = {
           empty="no limit"
           @update:model-value="ask({ price: $event })"
         />
-      </div>
-      <div v-if="q.ask !== 'lightest'" class="fields">
-        <label
-          ><span>Save</span
-          ><select
-            class="field"
-            :value="q.value"
-            @change="ask({ value: ($event.target as HTMLSelectElement).value as KitQuestion['value'] })"
-          >
-            <option value="hours">hours</option>
-            <option value="money">money</option>
-          </select></label
-        >
-        <template v-if="q.value === 'money'">
-          <NumberField
-            label="An hour lost costs €"
-            :model-value="q.hourEuros"
-            :min="0"
-            :max="10000"
-            @update:model-value="ask({ hourEuros: $event })"
-          />
-          <NumberField
-            label="Being fetched costs €"
-            :model-value="q.fetchEuros"
-            :min="0"
-            :max="100000"
-            @update:model-value="ask({ fetchEuros: $event })"
-          />
-        </template>
+        <SaveWhat :question="q" @change="ask" />
       </div>
       <MustHaves :question="q" @change="ask({ musts: $event })" />
     </template>

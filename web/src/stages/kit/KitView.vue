@@ -200,13 +200,14 @@ function adds(i: number): string {
       </div>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
         <h1>{{ mode === 'grams' ? 'Where the grams are' : 'How much kit is enough' }}</h1>
-        <p v-if="kit">
+        <p v-if="kit && answers.answer!.unknown.mass === null">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
           <template v-if="kit.as === 'kept'"> as kept: {{ kit.keptName }};</template>
-          saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
-          <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips<template v-if="kit.as === 'kept'"
-            >.</template
-          >
+          <template v-if="answers.answer!.unknown.home === null"
+            >saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
+            <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips</template
+          ><template v-else>, what it saves follows from a trip with legs</template
+          ><template v-if="kit.as === 'kept'">.</template>
           <template v-else-if="kit.proven">; proven: {{ proof }}.</template>
           <template v-else>; at most {{ percent(kit.gap, 1) }} from proven.</template>
           <template v-if="kit.pieces.length > 0">
@@ -222,7 +223,7 @@ function adds(i: number): string {
           <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
         </p>
       </div>
-      <p v-if="kit && kit.pieces.length === 0 && !hasTrip" class="empty">
+      <p v-if="kit && (answers.answer!.unknown.mass !== null || (kit.pieces.length === 0 && !hasTrip))" class="empty">
         Nothing to carry yet: measure heads in <router-link to="/walk">Walk</router-link>, put what you own into the
         drawer in <router-link to="/match">Match</router-link>, and give a trip legs in
         <router-link to="/trip">Trip</router-link>.

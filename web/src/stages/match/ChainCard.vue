@@ -199,11 +199,11 @@ function buy() {
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
           <button class="tool-button quiet" @click="buy">Put it in the drawer</button>
         </p>
-        <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>
         <p v-else>
           Nothing in the catalogue reaches it with the drawer: check its access and torque, or alter a piece.
         </p>
       </div>
+      <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>
       <div v-for="(s, i) in shown" :key="i" class="end">
         <h3 v-if="s.title">{{ s.title }}: {{ printShape(headOf(s)) }}</h3>
         <div class="pair">

@@ -125,7 +125,7 @@ const by = (f: Fastener) =>
               ><span class="title">{{ f.name }}</span
               ><span class="sub why">{{ whyNot(f) }}</span>
               <span v-if="cureOf(f)" class="cure"
-                >Lightest cure:
+                >Would reach it:
                 {{
                   cureOf(f)!
                     .buy.map((p) => p.name)

@@ -260,7 +260,10 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         <p v-else-if="packing" role="status">
           <strong v-if="trial" class="says">If {{ trial.name }}: {{ says }}.</strong>
           <template v-else>
-            <template v-if="faults.length === 0"
+            <template v-if="packing.stowed.length === 0"
+              >Nothing to pack yet: <router-link to="/kit">Kit</router-link> says what comes along.</template
+            >
+            <template v-else-if="faults.length === 0"
               ><strong>All {{ packing.stowed.length }} have one</strong>,
               {{
                 packing.proven

@@ -66,7 +66,7 @@ function first() {
       <TroubleBars v-else-if="answers.answer && garage.bike" :answer="answers.answer" :bike-id="garage.bike.id" />
     </section>
     <section class="sheet">
-      <div class="tabs" role="tablist">
+      <div v-if="garage.trip" class="tabs" role="tablist">
         <button v-for="(name, key) in TABS" :key="key" role="tab" :aria-selected="tab === key" @click="tab = key">
           {{ name }}
         </button>

@@ -167,7 +167,7 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
         ><template v-if="visit.look.tip">. {{ visit.look.tip }}</template>
       </p>
       <p class="say">Press the size that fits</p>
-      <p class="heads" role="group" aria-label="Press the size that fits">
+      <p class="heads" :class="{ many: heads.length > 8 }" role="group" aria-label="Press the size that fits">
         <button
           v-for="h in heads"
           :key="typeShape(h)"
@@ -184,7 +184,7 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
         <p class="say" :class="{ now: near }" role="status">
           {{ near ? `${printShape(near)}. Now its far end: what holds it there?` : 'And at its far end' }}
         </p>
-        <p class="heads" role="group" aria-label="Far end">
+        <p class="heads" :class="{ many: farHeads.length > 6 }" role="group" aria-label="Far end">
           <button
             class="plain press words"
             :aria-pressed="far === 'nothing'"
@@ -279,7 +279,12 @@ h2 strong {
 .press:hover {
   background: var(--picked);
 }
-.press.words {
+.many .press {
+  width: 50px;
+  height: 46px;
+}
+.press.words,
+.many .press.words {
   width: auto;
   padding: 0 10px;
   font-size: 14px;
