@@ -81,6 +81,11 @@ export async function figure(page: Page, label: string): Promise<Locator> {
   if (isPhone(page) && (await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
   return page.locator(`.readout ${side} .cell`, { hasText: label });
 }
+/** What the whole drawer reaches, as it stands under Match in the rail. */
+export async function matched(page: Page): Promise<Locator> {
+  await settled(page);
+  return page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Match' });
+}
 const HEADINGS: Record<string, string> = {
   Walk: 'Walk the bike',
   Match: 'What the drawer reaches',

@@ -7,8 +7,12 @@ test('a walk by pressing: sizes, doubts, what is not there; left and taken up ag
   await expect(page.locator('.stage-head')).toContainText('Start at the front axle');
 
   // The size that fits is pressed: a row that was tried, with all that is usual there.
-  await guide(page).getByRole('button', { name: 'hex 24 fits' }).click();
-  await expect(row(page, 'Front axle')).toHaveCount(1);
+  await guide(page).getByRole('button', { name: 'hex 24 fits', exact: true }).click();
+  // An axle has two ends: the near one alone is not yet the axle.
+  await expect(row(page, 'Front axle')).toHaveCount(0);
+  await expect(guide(page)).toContainText('Now its far end: what holds it there?');
+  await guide(page).getByRole('button', { name: 'Far end inside hex 14' }).click();
+  await expect(row(page, 'Front axle')).toContainText('far end inside hex 14');
   await expect(guide(page)).toContainText('Axle pinch bolt');
   await guide(page).getByRole('button', { name: 'hex 10 fits' }).click();
   await expect(guide(page)).toContainText('Front caliper bolt');
@@ -28,7 +32,7 @@ test('a walk by pressing: sizes, doubts, what is not there; left and taken up ag
     ['Front pad pin', '5', 'assumed', 'inside work, for the workshop'],
   ]);
   expect(doc.fasteners[1]).toMatchObject({ bikeId: bike.id, station: 'front-wheel', thread: 'M6', count: 2 });
-  expect(doc.fasteners[0]!.trail[0]!.how).toBe('hex 24 put on');
+  expect(doc.fasteners[0]!.trail[0]!.how).toBe('hex 24 put on, far end inside hex 14');
 
   // Left and taken up again: it goes on where it was, what was put off included.
   await page.reload();

@@ -1,4 +1,4 @@
-import { expect, figure, open, place, settled, test } from './fixtures';
+import { expect, matched, open, place, settled, test } from './fixtures';
 import type { Page } from '@playwright/test';
 
 /** Presses Tab until the focus is on what is wanted: the keyboard alone must get there. */
@@ -24,7 +24,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await expect(page.locator('#entry')).toBeFocused();
   await page.keyboard.type('36 mystery nut 20nm');
   await page.keyboard.press('Enter');
-  await expect(await figure(page, 'Reached')).toContainText('71/73');
+  await expect(await matched(page)).toContainText('71/73');
   await page.keyboard.press('ArrowUp');
   await expect(page.locator('#entry')).toHaveValue('36 mystery nut 20nm');
   await page.keyboard.press('Escape');
@@ -37,7 +37,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await page.keyboard.press('Control+a');
   await page.keyboard.type('13 mystery nut 20nm tried');
   await page.keyboard.press('Enter');
-  await expect(await figure(page, 'Reached')).toContainText('72/73');
+  await expect(await matched(page)).toContainText('72/73');
 
   // A station is pressed with the keyboard too.
   await tabTo(page, (e) => e?.getAttribute('data-station') === 'exhaust', 'the exhaust');
@@ -49,7 +49,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await expect(page.locator('.chain-card')).toContainText('castellated ring 68');
   await tabTo(page, (e) => e?.textContent?.includes('Put it in the drawer') === true, 'the cure', 200);
   await page.keyboard.press('Enter');
-  await expect(await figure(page, 'Reached')).toContainText('73/73');
+  await expect(await matched(page)).toContainText('73/73');
 
   await command(page, 'go to trip');
   await tabTo(

@@ -1,8 +1,8 @@
-import { enter, entry, expect, figure, goTo, isPhone, open, place, settled, test, kitBy } from './fixtures';
+import { enter, entry, expect, figure, goTo, isPhone, kitBy, matched, open, place, settled, test } from './fixtures';
 
 test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await open(page, app);
-  await expect(await figure(page, 'Reached')).toContainText('71/72');
+  await expect(await matched(page)).toContainText('71/72');
   await expect(await figure(page, 'Gaps')).toContainText('1');
 
   // A new head that nothing in the drawer turns: seen at once, before it is added.
@@ -12,14 +12,14 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await entry(page).press('Enter');
   const row = page.locator('[data-fastener]', { hasText: 'Mystery nut' });
   await expect(row).toContainText('gap');
-  await expect(await figure(page, 'Reached')).toContainText('71/73');
+  await expect(await matched(page)).toContainText('71/73');
 
   // It is corrected in the same line; the readout says what the correction did.
   await row.click();
   await expect(entry(page)).toHaveValue(/^36 Mystery nut 20nm/);
   await entry(page).fill((await entry(page).inputValue()).replace('36', '13'));
   await entry(page).press('Enter');
-  await expect(await figure(page, 'Reached')).toContainText('72/73');
+  await expect(await matched(page)).toContainText('72/73');
   await expect(row).not.toContainText('gap');
 
   // Undo and redo take the correction back and forth.
@@ -35,7 +35,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await page.locator('.head-row', { hasText: 'Shock preload ring' }).click();
   await expect(card).toContainText('nothing in the drawer turns castellated ring 68');
   await card.getByRole('button', { name: 'Put it in the drawer' }).click();
-  await expect(await figure(page, 'Reached')).toContainText('73/73');
+  await expect(await matched(page)).toContainText('73/73');
   await expect(card.getByRole('img', { name: 'Hook spanner 68, on castellated ring 68' })).toBeVisible();
   await page.locator('.head-row', { hasText: 'Spark plug' }).click();
   await expect(card.getByRole('img', { name: /on spark plug hex 16$/ })).toBeVisible();
@@ -57,6 +57,8 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
 
   // Kit: proven, with the reason for each piece.
   await goTo(page, 'Kit');
+  await expect(page.locator('.stage-head')).toContainText('proven: no other is worth its weight more');
+  await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
   await expect(page.locator('.stage-head')).toContainText('proven: nothing lighter does it');
   await kitBy(page, 'By piece');
   await page.locator('.kit-row', { hasText: 'Combination spanner 27' }).locator('.open').click();
@@ -90,7 +92,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   // All of it was kept.
   await open(page, app);
   await expect(page.locator('[data-fastener]', { hasText: 'Mystery nut' })).toBeVisible();
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
 });
 
 test('what cannot be read stays in the line, underlined, with its reason', async ({ page, app }) => {
@@ -122,12 +124,12 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await page.getByRole('button', { name: 'Add this bike' }).click();
   await expect(page.locator('.stage-head')).toContainText('Start at the front axle');
   await enter(page, '24 axle nut 60nm');
-  await expect(await figure(page, 'Reached')).toContainText('0/1');
+  await expect(await matched(page)).toContainText('0/1');
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /Drawer/ }).click();
   await page.locator('#piece').fill('combination 24');
   await page.getByRole('button', { name: 'Add Combination spanner 24' }).click();
-  await expect(await figure(page, 'Reached')).toContainText('1/1');
+  await expect(await matched(page)).toContainText('1/1');
   await goTo(page, 'Kit');
   await kitBy(page, 'By piece');
   await expect(page.locator('.kit-row')).toHaveCount(1);
@@ -140,7 +142,7 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await expect(page.getByTitle('Garages and settings')).toHaveText('Plover shed');
   await menu();
   await page.getByRole('menuitem', { name: 'Demo garage' }).click();
-  await expect(await figure(page, 'Reached')).toContainText('71/72');
+  await expect(await matched(page)).toContainText('71/72');
   await menu();
   await page.getByRole('menuitem', { name: 'Plover shed' }).click();
   await expect(page.getByTitle('Garages and settings')).toHaveText('Plover shed');
@@ -149,7 +151,7 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await expect(page.getByTitle('Garages and settings')).toHaveText('Demo garage');
   await menu();
   await page.getByRole('menuitem', { name: 'Bring back Plover shed' }).click();
-  await expect(await figure(page, 'Reached')).toContainText('1/1');
+  await expect(await matched(page)).toContainText('1/1');
   if (!isPhone(page)) await expect(page.getByTitle('Choose the bike')).toHaveText('Plover 300');
   await settled(page);
 });

@@ -29,7 +29,7 @@ export async function freshBike(page: Page, app: App, fields: Partial<Bike> = {}
 }
 /** The bike as the server has it. */
 export async function stored(page: Page, app: App) {
-  await expect(page.locator('.top')).toContainText('kept');
+  await expect(page.locator('.top')).toContainText('Saved');
   const id = await page.evaluate(
     () => (JSON.parse(localStorage.getItem('necessaire.view')!) as { garageId: string }).garageId,
   );

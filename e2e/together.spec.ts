@@ -2,7 +2,21 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
-import { enter, entry, expect, figure, goTo, kitBy, kitMode, open, packed, place, settled, test } from './fixtures';
+import {
+  enter,
+  entry,
+  expect,
+  figure,
+  goTo,
+  kitBy,
+  kitMode,
+  matched,
+  open,
+  packed,
+  place,
+  settled,
+  test,
+} from './fixtures';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -19,7 +33,7 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
     execFileSync(process.execPath, [join(root, 'cli/bin/necessaire.mjs'), 'kit', file, '--json'], { encoding: 'utf8' }),
   );
   await expect(await figure(page, 'Kit')).toContainText((cli.mass / 1000).toFixed(2));
-  await expect(await figure(page, 'Reached')).toContainText(`${cli.reached}/${cli.chosen}`);
+  await expect(await matched(page)).toContainText(`${cli.reached}/${cli.chosen}`);
   await expect(await figure(page, 'Home')).toContainText((cli.home * 100).toFixed(1));
   await kitBy(page, 'By piece');
   const names = await page.locator('.kit-row .title').allTextContents();
@@ -57,7 +71,7 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
     await page.getByRole('alertdialog').getByRole('button', { name: 'Close' }).click();
     await expect(page.getByRole('alertdialog')).toHaveCount(0);
   }
-  await expect(await figure(page, 'Reached')).toContainText('71/72');
+  await expect(await matched(page)).toContainText('71/72');
 });
 
 test('two windows: different fields are joined, the same field is asked about', async ({ page, app, context }) => {
@@ -73,12 +87,12 @@ test('two windows: different fields are joined, the same field is asked about', 
   const setMass = async (p: typeof page, value: string) => {
     await mass(p).fill(value);
     await mass(p).blur();
-    await expect(p.locator('.kept')).not.toHaveText('keeping …');
+    await expect(p.locator('.kept')).not.toHaveText('Saving…');
   };
   await setMass(page, '390');
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
   await other.getByLabel('In the kit').selectOption('always');
-  await expect(other.locator('.kept')).toHaveText('kept');
+  await expect(other.locator('.kept')).toHaveText('Saved');
   await expect(mass(other)).toHaveValue('390');
   // Now both change the same field.
   await setMass(other, '380');
@@ -88,7 +102,7 @@ test('two windows: different fields are joined, the same field is asked about', 
   await expect(asked).toContainText('380');
   await asked.getByRole('button', { name: 'Take theirs' }).click();
   await expect(mass(page)).toHaveValue('380');
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
 });
 
 test('the garage’s own fields are joined too: a name here, a practice there', async ({ page, app, context }) => {
@@ -101,14 +115,14 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await page.getByRole('menuitem', { name: 'Rename this garage' }).click();
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Ossel shed');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
   await other.getByLabel('Standing on a tool').selectOption('never');
-  await expect(other.locator('.kept')).toHaveText('kept');
+  await expect(other.locator('.kept')).toHaveText('Saved');
   await expect(other.getByTitle('Garages and settings')).toHaveText('Ossel shed');
   await page.getByLabel('Standing on a tool').selectOption('ratchet too');
   await expect(page.getByRole('alertdialog')).toContainText('never');
   await page.getByRole('alertdialog').getByRole('button', { name: 'Keep mine' }).click();
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
   await other.reload();
   await settled(other);
   await kitMode(other, 'Practice');
@@ -119,11 +133,11 @@ test('a server that is away loses nothing that was typed', async ({ page, app })
   await open(page, app);
   await app.stop();
   await enter(page, '13 offline bolt');
-  await expect(page.locator('.kept')).toHaveText('not kept yet');
+  await expect(page.locator('.kept')).toHaveText('Not saved yet');
   await expect(page.getByRole('alert')).toContainText('what you typed is kept here and sent again');
   await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
   await app.startAgain();
-  await expect(page.locator('.kept')).toHaveText('kept', { timeout: 20_000 });
+  await expect(page.locator('.kept')).toHaveText('Saved', { timeout: 20_000 });
   await page.reload();
   await settled(page);
   await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
@@ -133,13 +147,13 @@ test('what was typed while the server was away survives closing the page', async
   await open(page, app);
   await app.stop();
   await enter(page, '13 late bolt');
-  await expect(page.locator('.kept')).toHaveText('not kept yet');
+  await expect(page.locator('.kept')).toHaveText('Not saved yet');
   page.on('dialog', (d) => void d.accept());
   await page.goto('about:blank');
   await app.startAgain();
   await open(page, app);
   await expect(page.locator('[data-fastener]', { hasText: 'Late bolt' })).toBeVisible();
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
 });
 
 /** Drags as a hand does: takes hold, moves over, waits until the target shows that it would take it, lets go. */
@@ -182,11 +196,11 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await expect(dialog.getByRole('alert')).toContainText('write a tyre as width/aspect-rim');
   await dialog.getByRole('button', { name: 'Delete bike' }).click();
   await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(page.locator('.kept')).toHaveText('Saved');
   await page.keyboard.press('Control+z');
   await expect(page.getByTitle('Choose the bike')).toHaveText('Quarrel 450');
-  await expect(await figure(page, 'Reached')).toContainText('71/72');
-  await expect(page.locator('.kept')).toHaveText('kept');
+  await expect(await matched(page)).toContainText('71/72');
+  await expect(page.locator('.kept')).toHaveText('Saved');
   await page.reload();
   await settled(page);
   await expect(page.locator('[data-fastener]')).toHaveCount(76);

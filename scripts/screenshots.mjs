@@ -131,7 +131,7 @@ const SHOTS = [
     LAPTOP,
     'dark',
     async (page) => {
-      await page.getByRole('radio', { name: 'The most under a limit' }).check();
+      await page.getByRole('radio', { name: 'Best kit under a weight limit' }).check();
       await curve(page);
     },
   ],

@@ -50,7 +50,10 @@ export function useStages() {
       {
         path: '/kit',
         name: 'Kit',
-        live: f && !f.missing.mass ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}` : '–',
+        live:
+          f && !f.missing.mass
+            ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}`
+            : '–',
         done: !!f && f.mass > 0 && missing === 0 && (answers.answer?.kit.proven ?? false),
       },
       {

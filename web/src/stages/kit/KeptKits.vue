@@ -8,7 +8,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import { download, fileName } from '../../ui/download';
-import { massText, percent } from '../../ui/words';
+import { counted, massText, percent } from '../../ui/words';
 import KeptEditor from './KeptEditor.vue';
 
 const garage = useGarage();
@@ -113,7 +113,8 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
       <h2>{{ k.name }}<template v-if="k.frozen"> · frozen</template></h2>
       <p class="facts num">
         {{ massText(view.units, k.figures.mass) }} · {{ k.figures.saved.toFixed(1) }} h saved ·
-        {{ percent(k.figures.home, 1) }} home · {{ k.pieces.length }} tools, {{ k.supplies.length }} spares
+        {{ percent(k.figures.home, 1) }} home · {{ counted(k.pieces.length, 'tool') }},
+        {{ counted(k.supplies.length, 'spare') }}
       </p>
       <p class="soft">{{ tripName(k) }}, {{ k.made.slice(0, 10) }}</p>
       <p class="acts">

@@ -1,0 +1,149 @@
+import { enter, entry, expect, figure, goTo, open, settled, test } from './fixtures';
+import { freshBike, row, stored } from './survey';
+
+test('a trip without legs, a head and no tools: every stage says what is missing, and none says more than is known', async ({
+  page,
+  app,
+}) => {
+  await freshBike(page, app);
+  await enter(page, '24 axle nut');
+  await goTo(page, 'Trip');
+  await page.getByRole('button', { name: 'Plan a trip' }).click();
+  for (const reload of [false, true]) {
+    if (reload) await page.reload();
+    await settled(page);
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await expect(page.locator('body')).not.toContainText(/undefined|NaN|Cannot read/);
+    await expect(await figure(page, 'Gets home unaided')).toContainText('– no legs yet');
+    await expect(await figure(page, 'Hours at risk')).toContainText('–');
+  }
+  await goTo(page, 'Kit');
+  await expect(page.locator('.stage-head')).not.toContainText(/100|proven/);
+  await goTo(page, 'Stow');
+  await expect(page.locator('.stage-head')).toContainText('No place is on this bike yet');
+  // A bike has the places that its rider says it has, in one press each.
+  expect((await stored(page, app)).places).toEqual([]);
+  await page.getByText('Tail bag', { exact: true }).click();
+  await page.getByText('Tool roll under the seat', { exact: true }).click();
+  await page.getByRole('button', { name: 'Add 2 places' }).click();
+  await expect(page.getByRole('region', { name: 'Tail bag', exact: true })).toBeVisible();
+  expect((await stored(page, app)).places.map((p) => p.name).sort()).toEqual(['Tail bag', 'Tool roll under the seat']);
+});
+
+test('a row that the server refuses is named and waits beside the others', async ({ page, app }) => {
+  await freshBike(page, app);
+  let refuse = true;
+  await page.route('**/api/garages/*/changes', async (route) => {
+    const body = route.request().postData() ?? '';
+    if (refuse && body.includes('Bad nut')) {
+      const { changes } = JSON.parse(body) as { changes: { row: { name?: string } | null }[] };
+      const i = changes.findIndex((c) => c.row?.name === 'Bad nut');
+      await route.fulfill({
+        status: 422,
+        contentType: 'application/json',
+        body: JSON.stringify({
+          error: { code: 'invalid', message: 'cannot be read', path: `changes[${i}].row.name` },
+        }),
+      });
+    } else await route.continue();
+  });
+  await enter(page, '13 bad nut');
+  await enter(page, '10 good nut');
+  const alert = page.getByRole('alert').filter({ hasText: 'Bad nut' });
+  await expect(alert).toContainText('could not be saved');
+  await enter(page, '12 better nut');
+  await expect
+    .poll(async () => (await stored(page, app)).fasteners.map((f) => f.name).sort())
+    .toEqual(['Better nut', 'Good nut']);
+  refuse = false;
+  await alert.getByRole('button', { name: 'Retry' }).click();
+  await expect(alert).toHaveCount(0);
+  await expect
+    .poll(async () => (await stored(page, app)).fasteners.map((f) => f.name).sort())
+    .toEqual(['Bad nut', 'Better nut', 'Good nut']);
+});
+
+test('what is typed and pushed aside is offered back; a row pressed twice keeps its correction', async ({
+  page,
+  app,
+}) => {
+  await freshBike(page, app);
+  await enter(page, '13 stay bolt');
+  await enter(page, '10 guard bolt');
+  await row(page, 'Stay bolt').click();
+  await expect(entry(page)).toHaveValue(/^13 Stay bolt/);
+  await entry(page).fill('14 Stay bolt 30nm');
+  // The same row again: the line keeps what is in it.
+  await row(page, 'Stay bolt').click();
+  await expect(entry(page)).toHaveValue('14 Stay bolt 30nm');
+  await page.getByRole('button', { name: 'Correct in the line' }).click();
+  await expect(entry(page)).toHaveValue('14 Stay bolt 30nm');
+  await expect(entry(page)).toBeFocused();
+  // Another row: what was typed is set aside, and comes back.
+  await row(page, 'Guard bolt').click();
+  await expect(entry(page)).toHaveValue(/^10 Guard bolt/);
+  await expect(page.locator('.undone')).toContainText('14 Stay bolt 30nm');
+  await page.locator('.undone').getByRole('button', { name: 'Continue' }).click();
+  await expect(entry(page)).toHaveValue('14 Stay bolt 30nm');
+  await entry(page).press('Enter');
+  await expect
+    .poll(async () => (await stored(page, app)).fasteners.find((f) => f.name === 'Stay bolt')?.head.size)
+    .toBe('14');
+});
+
+test('services and the record keep what is written into them', async ({ page, app }) => {
+  await open(page, app, '/trip');
+  await page.getByRole('tab', { name: 'Due', exact: true }).click();
+  await page.locator('.due .plain').first().click();
+  const detail = page.locator('.detail');
+  await detail.getByLabel('Takes').fill('clean rag');
+  await detail.getByLabel('Takes').press('Tab');
+  await expect(detail.getByLabel('Takes')).toHaveValue('clean rag');
+  await detail.getByLabel('Name').fill('Oil and a look');
+  await detail.getByLabel('Name').press('Tab');
+  await expect(page.locator('.due').first()).toContainText('Oil and a look');
+  await page.reload();
+  await settled(page);
+  await page.getByRole('tab', { name: 'Due', exact: true }).click();
+  await expect(page.locator('.due').first()).toContainText('Oil and a look');
+});
+
+test('a repair that finds no fastener with its job leads to the one press that marks it', async ({ page, app }) => {
+  await freshBike(page, app);
+  await enter(page, '17 mystery one');
+  await page.goto(`${app.url}/walk?mark=rear%20axle`);
+  await page.getByLabel('Which fastener is the rear axle?').click();
+  await page.getByRole('option', { name: /Mystery one/ }).click();
+  await expect.poll(async () => (await stored(page, app)).fasteners[0]?.role).toBe('rear axle');
+  await expect(page).toHaveURL(/\/walk$/);
+});
+
+test('inch units reach the limits of a field, temperatures and the tank', async ({ page, app }) => {
+  await open(page, app, '/trip');
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'Inch units' }).click();
+  await expect(page.getByLabel('By day (°F)').first()).toHaveValue(/^\d+$/);
+  await page.getByLabel('By day (°F)').first().fill('900');
+  await page.getByLabel('By day (°F)').first().press('Tab');
+  await expect(page.getByText('−40 to 140 °F')).toBeVisible();
+  await page.getByRole('tab', { name: 'Due', exact: true }).click();
+  await expect(page.locator('.sheet')).toContainText(/tank \d+\.\d gal/);
+});
+
+test('a new garage shows no figure of the one before', async ({ page, app }) => {
+  await open(page, app);
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Mine');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+  await expect(page.locator('.readout .wide')).not.toContainText(/\d/);
+  await settled(page);
+  await expect(page.locator('.readout .wide')).not.toContainText(/\d/);
+  // A number that is being typed keeps the last drawing, and is marked where it stands.
+  await page.getByLabel('Rear tyre').fill('160/60ZR1');
+  await expect(page.getByRole('alert')).toContainText('160/60ZR17');
+  await expect(page.locator('.bike-drawing, .drawing').first()).toBeVisible();
+  await page.getByLabel('Rear tyre').fill('160/60ZR17 M/C');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
