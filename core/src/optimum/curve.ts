@@ -290,8 +290,9 @@ class FrontierSearch {
       // Nothing saves more than all that there is to save.
       bound: new Float64Array(most + 1).fill(ceiling),
     };
+    const demanding = this.problem.required.length > 0 || this.problem.asks.some((a) => a.must !== null);
     // From prices at which nothing but what is demanded is worth its grams down to where everything is.
-    if (!this.curve.sets[0]!.allowed) this.solveAt(root, this.top * 10);
+    if (demanding) this.solveAt(root, Math.max(this.top * 10, 1));
     for (const part of [300, 1500, 5000, 20_000, 100_000, 1e6]) this.solveAt(root, this.top / part);
     // Light limits leave heavy pieces out: they are looked at by themselves.
     const start = Math.ceil(toolMassOf(this.problem, least));

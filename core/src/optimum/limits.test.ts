@@ -66,6 +66,17 @@ describe('what is demanded', () => {
       { numRuns: 40, endOnFailure: true },
     );
   });
+  test('is there at its lightest where it saves nothing', () => {
+    fc.assert(
+      fc.property(demanding, (given) => {
+        const asks = given.asks.map((a) => ({ ...a, ways: a.ways.map((w) => ({ ...w, gain: 0, hours: 0 })) }));
+        const problem = { ...given, asks };
+        const from = (best: ArrayLike<number>) => Array.from(best).findIndex((v) => v >= 0);
+        expect(from(frontier(problem, { most: MOST }).best)).toBe(from(bruteForce(problem)));
+      }),
+      { numRuns: 25, endOnFailure: true },
+    );
+  });
   test('the general solver says the same', () => {
     fc.assert(
       fc.property(demanding, fc.integer({ min: 0, max: MOST }), (problem, mass) => {

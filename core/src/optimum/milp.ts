@@ -71,7 +71,8 @@ export function mostUnder(problem: KitProblem, solve: Solve, price: number | nul
   const columns: { column: number; mend: StockedMend; mass: number; bulk: number; price: number }[] = [];
   asks.forEach((ask, a) => {
     const there = ask.ways.map((w) => {
-      const y = b.column(0, 1, w.supplies.length > 0);
+      // Whole where a way alone meets a demand: two halves of ways mend nothing.
+      const y = b.column(0, 1, w.supplies.length > 0 || ask.must !== null);
       for (const n of w.requires)
         b.row(
           [
@@ -87,6 +88,8 @@ export function mostUnder(problem: KitProblem, solve: Solve, price: number | nul
     if (ask.must !== null && ask.tails.length === 0) rows.push({ p: 0, j: 0 });
     for (const { p, j } of rows) {
       const one: [number, number][] = [];
+      const stockedFirst: [number, number][] = [];
+      // What is demanded of the first mend: a way of the grade that takes nothing, or the stock of one that does.
       const demanded: [number, number][] = [];
       ask.ways.forEach((w, k) => {
         if (j < 0 && w.supplies.length > 0) return;
@@ -94,9 +97,36 @@ export function mostUnder(problem: KitProblem, solve: Solve, price: number | nul
         const must = ask.must !== null && j === 0 && gradeMeets(w.grade, ask.must);
         if (gain <= 0 && !must) return;
         const mass = w.supplies.length === 0 ? 0 : massOfMends(ask, w, j + 1) - massOfMends(ask, w, j);
+        if (must && w.supplies.length === 0) demanded.push([there[k]!, 1]);
+        if (must && w.supplies.length > 0) {
+          // Carried as demanded; the first mend may still go a better way that weighs nothing.
+          const s = b.column(perGram * mass * SCALE, 1, true);
+          stockedFirst.push([s, 1]);
+          demanded.push([s, 1]);
+          b.row(
+            [
+              [there[k]!, 1],
+              [s, -1],
+            ],
+            0,
+          );
+          columns.push({ column: s, mend: { ask: a, mend: j, way: k }, mass, bulk: w.bulk / BAG_FILL, price: w.price });
+          if (gain <= 0) return;
+          const z = b.column(-gain * SCALE, 1, true);
+          one.push([z, 1]);
+          b.row(
+            [
+              [s, 1],
+              [z, -1],
+            ],
+            0,
+          );
+          return;
+        }
+        if (gain <= 0) return;
         const z = b.column((perGram * mass - gain) * SCALE, 1, true);
         one.push([z, 1]);
-        if (must) demanded.push([z, 1]);
+        if (ask.must !== null && j === 0 && w.supplies.length > 0) stockedFirst.push([z, 1]);
         b.row(
           [
             [there[k]!, 1],
@@ -114,6 +144,7 @@ export function mostUnder(problem: KitProblem, solve: Solve, price: number | nul
           });
       });
       if (one.length > 0) b.row(one, -Infinity, 1);
+      if (stockedFirst.length > 0) b.row(stockedFirst, -Infinity, 1);
       if (demanded.length > 0) b.row(demanded, 1);
     }
   });

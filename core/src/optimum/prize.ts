@@ -93,15 +93,12 @@ export class PrizeProblem {
     const required: Clause[] = problem.required.map((n) => problem.requirements[n]!.sets);
     problem.asks.forEach((ask, a) => {
       const endless = ask.ways.map((w, i) => ({ gain: w.supplies.length === 0 ? w.gain : 0, i }));
-      const slot = (p: number, cost: (way: number) => number) => {
-        const order = ask.ways
-          .map((w, i) => ({ i, worth: Math.max(0, p * w.gain - lambda * cost(i)) }))
-          .filter((x) => x.worth > 0)
-          .sort((x, y) => y.worth - x.worth);
-        if (order.length === 0) return;
-        most += order[0]!.worth;
+      /** The best of some ways is earned; what the next one earns less is forgone when all before it are missing. */
+      const best = (ways: { i: number; worth: number }[], worst: number) => {
+        const order = ways.filter((x) => x.worth > worst).sort((x, y) => y.worth - x.worth);
+        most += order[0]?.worth ?? worst;
         for (let k = 0; k < order.length; k++) {
-          const loss = order[k]!.worth - (order[k + 1]?.worth ?? 0);
+          const loss = order[k]!.worth - (order[k + 1]?.worth ?? worst);
           if (loss <= 0) continue;
           const needs = this.needSets(
             a,
@@ -115,23 +112,40 @@ export class PrizeProblem {
           else prizes.set(key, { jobs, worth: loss });
         }
       };
+      const slot = (p: number, cost: (way: number) => number) =>
+        best(
+          ask.ways.map((w, i) => ({ i, worth: p * w.gain - lambda * cost(i) })),
+          0,
+        );
       // What is demanded is paid for in any case, at its lightest: no kit is let off less.
       const { must } = ask;
       const grams = (i: number, j: number) => massOfMends(ask, ask.ways[i]!, j + 1) - massOfMends(ask, ask.ways[i]!, j);
       const demanded =
         must === null ? [] : ask.ways.map((_, i) => i).filter((i) => gradeMeets(ask.ways[i]!.grade, must));
-      const least = demanded.reduce((m, i) => Math.min(m, grams(i, 0)), Infinity);
+      // One of the ways of the grade is there, so that the first mend earns no less than the worst of them; beside it goes what weighs
+      // nothing, wherever it is to be had, and where the grade itself weighs nothing any other way: no kit is let off more.
       if (demanded.length > 0) {
-        most -= lambda * least;
         const needs = this.needSets(a, demanded);
         if (!needs.some((n) => n.length === 0)) required.push(...this.clausesOf(needs).jobs);
+        const first = ask.tails[0] ?? 0;
+        const beside = first * endless.reduce((m, x) => Math.max(m, x.gain), 0);
+        const ways = demanded.map((i) => ({
+          i,
+          worth: Math.max(first * ask.ways[i]!.gain, beside) - lambda * grams(i, 0),
+        }));
+        const worst = ways.reduce((m, x) => Math.min(m, x.worth), Infinity);
+        if (demanded.some((i) => grams(i, 0) === 0))
+          ask.ways.forEach((w, i) => {
+            if (!demanded.includes(i)) ways.push({ i, worth: first * w.gain - lambda * grams(i, 0) });
+          });
+        best(ways, worst);
       }
-      ask.tails.forEach((p, j) =>
-        slot(p, (i) => (j === 0 && demanded.includes(i) ? Math.max(0, grams(i, 0) - least) : grams(i, j))),
-      );
+      ask.tails.forEach((p, j) => {
+        if (j > 0 || demanded.length === 0) slot(p, (i) => grams(i, j));
+      });
       if (ask.rest > 0) {
-        const best = endless.reduce((m, x) => Math.max(m, x.gain), 0);
-        if (best > 0) slot(ask.rest, (i) => (ask.ways[i]!.supplies.length === 0 ? 0 : Infinity));
+        const top = endless.reduce((m, x) => Math.max(m, x.gain), 0);
+        if (top > 0) slot(ask.rest, (i) => (ask.ways[i]!.supplies.length === 0 ? 0 : Infinity));
       }
     });
     // In thousandths of a gram; prizes rounded down, so that the bound holds.

@@ -134,9 +134,10 @@ export function bruteForce(problem: KitProblem): number[] {
         for (const [m, v] of states) {
           // What is demanded of the first mend: one of the ways of its grade is carried, and the best of all that is there is gone.
           if (j === 0 && ask.must !== null) {
-            for (const w of ways.filter((x) => gradeMeets(x.grade, ask.must!)))
-              put(m + (w.supplies.length > 0 ? w.mass : 0), v + p * Math.max(free, w.gain));
-            continue;
+            const demanded = ways.filter((x) => gradeMeets(x.grade, ask.must!));
+            for (const w of demanded) put(m + (w.supplies.length > 0 ? w.mass : 0), v + p * Math.max(free, w.gain));
+            // One that takes nothing is there whatever else is carried, so that any way may be the first.
+            if (!demanded.some((w) => w.supplies.length === 0)) continue;
           }
           put(m, v + p * free);
           if (!beyond) for (const w of ways) if (w.supplies.length > 0) put(m + w.mass, v + p * w.gain);
