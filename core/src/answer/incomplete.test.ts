@@ -151,7 +151,7 @@ describe('an incomplete garage', () => {
           expect(chosenKit(cutLegs, question, problem, solve, new Map()).kit.mass).toBeGreaterThanOrEqual(0);
         },
       ),
-      { numRuns: 8, endOnFailure: true },
+      { numRuns: 4, endOnFailure: true },
     );
   }, 120_000);
 });

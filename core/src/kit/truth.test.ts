@@ -72,7 +72,7 @@ describe('a way is there or it is not', () => {
           }
         },
       ),
-      { numRuns: 5, endOnFailure: true },
+      { numRuns: 3, endOnFailure: true },
     );
   }, 120_000);
 });

@@ -272,9 +272,10 @@ class FrontierSearch {
     this.top = this.problem.asks.reduce((s, a) => s + a.law.mean * Math.max(0, ...a.ways.map((w) => w.gain)), 0);
     const ceiling = this.top;
     const wanted = ceiling > 0;
+    const demanding = this.problem.required.length > 0 || this.problem.asks.some((a) => a.must !== null);
     // Where nothing can be saved, what is demanded still has to be found, as light as it can be.
     if (!wanted) {
-      if (this.curve.sets[0]!.allowed) {
+      if (this.curve.sets[0]!.allowed && !demanding) {
         this.boundAll([]);
         return this.curve;
       }
@@ -290,7 +291,6 @@ class FrontierSearch {
       // Nothing saves more than all that there is to save.
       bound: new Float64Array(most + 1).fill(ceiling),
     };
-    const demanding = this.problem.required.length > 0 || this.problem.asks.some((a) => a.must !== null);
     // From prices at which nothing but what is demanded is worth its grams down to where everything is.
     if (demanding) this.solveAt(root, Math.max(this.top * 10, 1));
     for (const part of [300, 1500, 5000, 20_000, 100_000, 1e6]) this.solveAt(root, this.top / part);
