@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import pg from 'pg';
+import type { GarageDocument } from '@necessaire/core';
 import type { start as Start, Running } from '@necessaire/server';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
@@ -56,6 +57,20 @@ export const test = base.extend<{ app: App }>({
 });
 export { expect };
 
+/** Asks the demo for its lightest kit, which reaches every head: for tests whose pieces are those of it. */
+export async function askLightest(app: App) {
+  const json = async (path: string) => (await fetch(`${app.url}/api/garages${path}`)).json() as Promise<unknown>;
+  const { garages } = (await json('')) as { garages: { id: string }[] };
+  const { document } = (await json(`/${garages[0]!.id}`)) as { document: GarageDocument };
+  for (const trip of document.trips) {
+    const response = await fetch(`${app.url}/api/garages/${garages[0]!.id}/trips/${trip.id}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ revision: 1, row: { ...trip, kit: { ...trip.kit, ask: 'lightest' } } }),
+    });
+    expect(response.ok, `trip ${trip.name}: ${response.status}`).toBe(true);
+  }
+}
 /** Opens a stage and waits until its figures are worked out. */
 export async function open(page: Page, app: App, path = '/walk') {
   await page.goto(app.url + path);
@@ -79,7 +94,7 @@ export async function figure(page: Page, label: string): Promise<Locator> {
   const side = isPhone(page) ? '.narrow' : '.wide';
   const fold = page.locator('.readout .fold');
   if (isPhone(page) && (await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
-  return page.locator(`.readout ${side} .cell`, { hasText: label });
+  return page.locator(`.readout ${side} .cell`, { has: page.getByText(label, { exact: true }) });
 }
 /** What the whole drawer reaches, as it stands under Match in the rail. */
 export async function matched(page: Page): Promise<Locator> {

@@ -1,5 +1,7 @@
-import { expect, matched, open, place, settled, test } from './fixtures';
+import { askLightest, expect, matched, open, place, settled, test } from './fixtures';
 import type { Page } from '@playwright/test';
+
+test.beforeEach(({ app }) => askLightest(app));
 
 /** Presses Tab until the focus is on what is wanted: the keyboard alone must get there. */
 async function tabTo(page: Page, wanted: (e: Element) => boolean, what: string, most = 120) {

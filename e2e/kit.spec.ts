@@ -41,7 +41,7 @@ test('the limit is dragged on the curve; kit, lists and readout follow it', asyn
   await expect(page.locator('.sheet .sheet-head .num').first()).toContainText(/1\.9\d kg|2\.0\d kg|2 kg/);
   expect(await saved()).toBeLessThan(before);
   // The readout speaks of it as well, with what it changes.
-  await expect(page.locator('.readout .wide .cell', { hasText: 'Kit' })).toContainText(/1\.9\d|2\.0\d/);
+  await expect(page.locator('.readout .wide [data-figure=mass]')).toContainText(/1\.9\d|2\.0\d/);
   await page.mouse.up();
   await settled(page);
   await expect(page.getByRole('radio', { name: 'Best kit under a weight limit' })).toBeChecked();
@@ -75,7 +75,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await expect(card).toContainText('Break the axle loose before raising the bike');
   await expect(card.locator('.way.has').first()).toContainText('Patch the tube');
   await expect(card.locator('.need', { hasText: 'rear axle' }).first()).toContainText('Combination spanner 27');
-  await expect(card).toContainText('Props slip: nobody under a lifted bike.');
+  await expect(card).toContainText('Props slip: keep everybody out from under a lifted bike.');
   await faultless(page, 'a mend as steps');
   await card.getByRole('button', { name: 'Close' }).click();
 

@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, faultless, figure, goTo, kitBy, kitMode, matched, open, settled, test } from './fixtures';
+import { askLightest, expect, faultless, figure, goTo, kitBy, kitMode, matched, open, settled, test } from './fixtures';
 import { row } from './survey';
+
+test.beforeEach(({ app }) => askLightest(app));
 
 const pieceRow = (page: Page, name: string) => page.locator('.piece-row[aria-expanded]', { hasText: name });
 

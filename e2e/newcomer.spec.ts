@@ -14,7 +14,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
     await settled(page);
     await expect(page.getByRole('alert')).toHaveCount(0);
     await expect(page.locator('body')).not.toContainText(/undefined|NaN|Cannot read/);
-    await expect(await figure(page, 'Gets home unaided')).toContainText('– no legs yet');
+    await expect(await figure(page, 'Gets home unaided')).toContainText('–no legs yet');
     await expect(await figure(page, 'Hours at risk')).toContainText('–');
   }
   await goTo(page, 'Kit');

@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expect, faultless, open, packed, place, settled, test } from './fixtures';
+import { askLightest, expect, faultless, open, packed, place, settled, test } from './fixtures';
+
+test.beforeEach(({ app }) => askLightest(app));
 
 const tab = (page: Page, name: string | RegExp) => page.locator('.modes').getByRole('tab', { name }).click();
 const item = (page: Page, name: string) => page.locator('[data-item]', { hasText: name }).first();

@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import {
+  askLightest,
   enter,
   entry,
   expect,
@@ -17,6 +18,8 @@ import {
   settled,
   test,
 } from './fixtures';
+
+test.beforeEach(({ app }) => askLightest(app));
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 

@@ -1,4 +1,6 @@
-import { expect, goTo, open, test } from './fixtures';
+import { askLightest, expect, goTo, open, test } from './fixtures';
+
+test.beforeEach(({ app }) => askLightest(app));
 
 const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow'];
 

@@ -144,7 +144,7 @@ function longestRest(
     const last = timed[end - 1]!;
     const [ms, km] = [timed[end]!.ms - last.ms, timed[end]!.km - last.km];
     const off = km <= (RESTING * ms) / HOUR ? { km: last.km, ms } : { km: 0, ms: 0 };
-    for (const rest of [stay, off]) if (rest.ms > (best?.ms ?? 0)) best = rest;
+    for (const pause of [stay, off]) if (pause.ms > (best?.ms ?? 0)) best = pause;
   }
   return best;
 }
