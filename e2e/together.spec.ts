@@ -37,7 +37,7 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
   );
   await expect(await figure(page, 'Kit')).toContainText((cli.mass / 1000).toFixed(2));
   await expect(await matched(page)).toContainText(`${cli.reached}/${cli.chosen}`);
-  await expect(await figure(page, 'Home')).toContainText((cli.home * 100).toFixed(1));
+  await expect(await figure(page, 'Gets home unaided')).toContainText((cli.home * 100).toFixed(1));
   await kitBy(page, 'By piece');
   const names = await page.locator('.kit-row .title').allTextContents();
   expect(names.map((n) => n.replace(/ ×\d+$/, '').trim()).sort()).toEqual(
@@ -137,7 +137,7 @@ test('a server that is away loses nothing that was typed', async ({ page, app })
   await app.stop();
   await enter(page, '13 offline bolt');
   await expect(page.locator('.kept')).toHaveText('Not saved yet');
-  await expect(page.getByRole('alert')).toContainText('what you typed is kept here and sent again');
+  await expect(page.getByRole('alert')).toContainText('Your changes are stored here and will be sent when it is back');
   await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
   await app.startAgain();
   await expect(page.locator('.kept')).toHaveText('Saved', { timeout: 20_000 });
@@ -196,7 +196,7 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await dialog.getByLabel('Front tyre').fill('round');
   await dialog.getByLabel('Front tyre').blur();
   await dialog.getByRole('button', { name: 'Keep' }).click();
-  await expect(dialog.getByRole('alert')).toContainText('write a tyre as width/aspect-rim');
+  await expect(dialog.getByRole('alert')).toContainText('write a tyre as on its side');
   await dialog.getByRole('button', { name: 'Delete bike' }).click();
   await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
   await expect(page.locator('.kept')).toHaveText('Saved');

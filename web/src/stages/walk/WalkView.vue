@@ -121,8 +121,8 @@ function press(f: Fastener, event: MouseEvent) {
 }
 /** Into the line with it; where it stands there already, only the focus goes back, and what was typed stays. */
 function correct(f: Fastener) {
-  if (editing.value?.id !== f.id) editing.value = f;
-  else line.value?.focus();
+  if (editing.value === f) line.value?.focus();
+  else editing.value = f;
 }
 async function close() {
   view.fastenerId = null;
