@@ -43,12 +43,13 @@ const cautions = computed(() => {
   for (const e of likely) {
     const names = a.value!.kit.mends.filter((m) => m.troubleId === e.trouble.id).map((m) => m.wayName);
     for (const way of e.trouble.ways)
-      if (names.includes(way.name) && way.caution) {
-        const of = said.get(way.caution) ?? [];
-        if (!of.includes(e.trouble.name)) said.set(way.caution, [...of, e.trouble.name]);
+      // Each sentence stands for itself, and is said once however many troubles it is for.
+      for (const sentence of names.includes(way.name) ? way.caution.split(/(?<=\.) /).filter(Boolean) : []) {
+        const of = said.get(sentence) ?? [];
+        if (!of.includes(e.trouble.name)) said.set(sentence, [...of, e.trouble.name]);
       }
   }
-  return [...said].slice(0, 9).map(([caution, of]) => ({ caution, of: of.join(', ') }));
+  return [...said].slice(0, 9).map(([caution, of]) => ({ caution, of: of.length === 1 ? of[0]! : '' }));
 });
 const print = () => window.print();
 // The paper shows the places that Stow shows: the same search runs while either is open.
@@ -110,9 +111,11 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
         </section>
         <section class="cautions">
           <h2>Mind</h2>
-          <p>Torque from the manual wins.</p>
-          <p v-for="c in cautions" :key="c.caution">
-            <strong>{{ c.of }}:</strong> {{ c.caution }}
+          <p>
+            Torque from the manual wins.
+            <template v-for="c in cautions" :key="c.caution"
+              ><strong v-if="c.of">{{ c.of }}: </strong>{{ c.caution }}{{ ' ' }}</template
+            >
           </p>
         </section>
       </div>
