@@ -45,6 +45,15 @@ function shareRoom(a: Pose, b: Pose): boolean {
   const holds = (p: Pose, q: Pose) => inside(p, q.middle).every((x, i) => Math.abs(x) < sidesOf(p.size)[i]! / 2 - 0.01);
   return through(a, b) || through(b, a) || holds(a, b) || holds(b, a);
 }
+const slimmer = (p: Pose, by: number): Pose => ({
+  ...p,
+  size: { length: p.size.length - by, width: p.size.width - by, height: p.size.height - by },
+});
+/** The same where faces are flush: then edges run in faces and not through bodies, until one of them, a little slimmer, is put a little aside. */
+function shareRoomFlush(a: Pose, b: Pose): boolean {
+  const [x, y, z] = a.middle;
+  return shareRoom({ ...slimmer(a, 0.3), middle: [x + 0.031, y + 0.047, z + 0.023] }, slimmer(b, 0.3));
+}
 const isTurn = (p: Pose) =>
   p.turn.every((row, i) =>
     p.turn.every((other, j) => Math.abs(row.reduce((s, x, k) => s + x * other[k]!, 0) - (i === j ? 1 : 0)) < 1e-9),
@@ -212,7 +221,7 @@ describe('many pieces, looked at again by edges and corners', () => {
     let both = 0;
     fc.assert(
       fc.property(pose, pose, (a, b) => {
-        const theirs = shareRoom(a, b);
+        const theirs = shareRoom(a, b) || shareRoomFlush(a, b);
         const ours = overlap(a, b);
         if (theirs) {
           both++;
@@ -220,16 +229,7 @@ describe('many pieces, looked at again by edges and corners', () => {
         }
         // Where they only touch within the test's hundredth of a mm the two may differ.
         else if (ours) {
-          const smaller = {
-            ...a,
-            size: { length: a.size.length - 0.1, width: a.size.width - 0.1, height: a.size.height - 0.1 },
-          };
-          expect(
-            overlap(smaller, {
-              ...b,
-              size: { length: b.size.length - 0.1, width: b.size.width - 0.1, height: b.size.height - 0.1 },
-            }),
-          ).toBe(false);
+          expect(overlap(slimmer(a, 0.1), slimmer(b, 0.1))).toBe(false);
         }
       }),
       { numRuns: 3000, endOnFailure: true },
