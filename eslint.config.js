@@ -70,5 +70,8 @@ export default tseslint.config(
       ],
     },
   },
-  { files: ['**/*.test.ts', 'core/src/testing/smallKits.ts'], rules: { 'no-restricted-imports': 'off', 'no-restricted-globals': 'off' } },
+  {
+    files: ['**/*.test.ts', 'core/src/testing/smallKits.ts'],
+    rules: { 'no-restricted-imports': 'off', 'no-restricted-globals': 'off' },
+  },
 );
