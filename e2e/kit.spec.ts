@@ -85,7 +85,9 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await page.getByRole('button', { name: 'yes' }).click();
   await expect(page.locator('.found')).toContainText('Overheats: mud, fan or low coolant');
   await page.getByRole('button', { name: 'How to mend it' }).click();
-  await expect(page.getByRole('dialog')).toContainText('Hot coolant scalds: open the cooling system only when it is cold.');
+  await expect(page.getByRole('dialog')).toContainText(
+    'Hot coolant scalds: open the cooling system only when it is cold.',
+  );
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 
   await page.getByRole('button', { name: 'Write your own' }).click();
