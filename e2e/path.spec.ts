@@ -86,6 +86,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await page.goto(`${app.url}/print`);
   await expect(page.locator('.paper header')).toContainText(`${items} things`);
   await expect(page.locator('.paper')).toContainText('Plug spanner 16');
+  await expect(page.locator('.paper header')).toContainText('Turns 73 of 73 heads');
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
 

@@ -75,7 +75,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           {{ items }} things, {{ massText(view.units, a.kit.mass) }}, {{ figure(view.units, 'volume', a.kit.bulk) }}
           {{ unitOf(view.units, 'volume')
           }}<template v-if="garage.trip">, {{ counted(tripDays(garage.trip), 'day') }}</template
-          >. Reaches {{ a.reached }} of {{ a.chosen }} heads.
+          >. Turns {{ answers.figures?.carried }} of {{ a.chosen }} heads.
         </p>
       </header>
       <div class="columns">
@@ -102,7 +102,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           </ul>
         </section>
         <section v-if="gaps.length > 0">
-          <h2>Out of reach</h2>
+          <h2>Out of reach of the whole drawer</h2>
           <ul>
             <li v-for="f in gaps" :key="f.id">
               <span class="what">{{ f.name }}</span>

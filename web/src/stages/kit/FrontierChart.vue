@@ -167,8 +167,10 @@ function key(e: KeyboardEvent) {
             :y="-24"
             :text-anchor="atEnd && !narrow ? 'end' : 'start'"
           >
-            {{ words(valueAt(shown)) }} saved,
-            {{ picture.proven ? 'proven best' : `at most ${words(picture.gap)} from proven` }}
+            {{ words(valueAt(shown)) }} saved
+            <template v-if="handle === 'limit'">
+              , {{ picture.proven ? 'proven best' : `at most ${words(picture.gap)} from proven` }}
+            </template>
           </text>
           <rect class="tag" :x="x(shown) - 40" :y="bottom + 4" width="80" height="24" />
           <text class="tag-text" :x="x(shown)" :y="bottom + 21" text-anchor="middle">

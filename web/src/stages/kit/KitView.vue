@@ -203,7 +203,8 @@ function adds(i: number): string {
         <p v-if="kit && answers.answer!.unknown.mass === null">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
           <template v-if="kit.as === 'kept'"> as kept: {{ kit.keptName }};</template>
-          <template v-if="answers.answer!.unknown.home === null"
+          {{ ' '
+          }}<template v-if="answers.answer!.unknown.home === null"
             >saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
             <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips</template
           ><template v-else>, what it saves follows from a trip with legs</template
@@ -242,7 +243,7 @@ function adds(i: number): string {
               :levels="curve.levels"
               :own="own"
               :now="nowDot"
-              :limit="curve.limit"
+              :limit="handle === 'knee' && curve.dragged === null && kit ? Math.round(kit.mass) : curve.limit"
               :value="garage.trip!.kit.value"
               :handle="handle"
               @drag="curve.dragged = $event"
