@@ -8,5 +8,6 @@ export * from './service.js';
 export * from './plan.js';
 export * from './lightest.js';
 export * from './milp.js';
+export * from './unmarked.js';
 export { priceOfGram } from './worth.js';
 export * from './levels.js';

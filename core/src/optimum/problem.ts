@@ -20,6 +20,7 @@ import { boxVolume, type Piece, type PieceFunction } from '../tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../trip/index.js';
 import type { ToolCase } from '../kit/toolCase.js';
 import { Items, setsOfEnds, setsOfFunction, setsOfTask } from './items.js';
+import { unmarked } from './unmarked.js';
 import { gainOf, practisedWays, type PractisedWay } from './ways.js';
 
 /** Something that the tools must be able to do: a head, or a function. Ways hang on these. */
@@ -210,7 +211,7 @@ function askWay(
   const missing: FunctionNeed[] = [];
   for (const { role, ifAny } of needs.heads) {
     const marked = reaches.filter((r) => r.fastener.role === role && r.fastener.bikeId === bike.id);
-    if (marked.length === 0 && !ifAny) lacks.push(`no fastener is marked as ${role}`);
+    if (marked.length === 0 && !ifAny) lacks.push(unmarked(role));
     for (const r of marked) {
       const n = build.head(r.fastener.id);
       if (n === null) lacks.push(`${role} is out of reach`);
@@ -491,7 +492,7 @@ export function kitProblem(
       continue;
     }
     const heads = tools.reaches.filter((r) => r.fastener.bikeId === own.id && r.fastener.role === m.role);
-    if (heads.length === 0) unmet.push(`no fastener is marked as ${m.role}`);
+    if (heads.length === 0) unmet.push(unmarked(m.role));
     for (const r of heads) {
       const n = build.head(r.fastener.id);
       if (n === null) unmet.push(`${r.fastener.name} is out of reach`);

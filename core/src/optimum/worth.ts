@@ -1,18 +1,6 @@
-import type { StockedMend } from './slots.js';
-import { PrizeProblem } from './prize.js';
+import { PrizeProblem, type Priced } from './prize.js';
 import type { KitProblem } from './problem.js';
 import { demandsMet, toolMassOf } from './tools.js';
-
-/** The kit in which each gram pays, with how far from proven it is. */
-export interface WorthIts {
-  counts: number[];
-  stocked: StockedMend[];
-  mass: number;
-  value: number;
-  /** The most that value − price × grams comes to for any kit. */
-  bound: number;
-  proven: boolean;
-}
 
 /**
  * What a gram has to save, in the question's value: so many minutes for each 100 g, an hour in money where that is asked for.
@@ -31,12 +19,12 @@ const NEAR = 1e-3;
  * problem at one price, whose optimum touches the curve there (reference section 4).
  * @returns null where the search gave up with nothing found, or nothing meets what is demanded
  */
-export function worthItsWeight(problem: KitProblem): WorthIts | null {
+export function worthItsWeight(problem: KitProblem): Priced | null {
   const price = priceOfGram(problem);
   const found = new PrizeProblem(problem).solve(price);
   if (found === null || found === 'infeasible' || !demandsMet(problem, found.counts)) return null;
-  const { counts, stocked, mass, value, bound } = found;
-  return { counts, stocked, mass, value, bound, proven: found.proven && bound - (value - price * mass) <= NEAR };
+  const short = found.bound - (found.value - price * found.mass);
+  return { ...found, proven: found.proven && short <= NEAR };
 }
 
 /** The lightest set of tools that the marks allow. */

@@ -1,18 +1,15 @@
 <script setup lang="ts">
 /** What is lacking, in words; where it is that no fastener has a job, a link that marks one. */
 import { computed } from 'vue';
-import { ROLES, type Role } from '@necessaire/core';
+import { unmarkedRole, type Role } from '@necessaire/core';
 
 const props = defineProps<{ lacks: readonly string[] }>();
-const MARKED = /no fastener is marked as ([a-z -]+)$/;
 interface Part {
   text: string;
   role: Role | null;
 }
 const parts = computed<Part[]>(() =>
-  props.lacks
-    .flatMap((l) => l.split(', '))
-    .map((text) => ({ text, role: ROLES.find((r) => r === MARKED.exec(text)?.[1]) ?? null })),
+  props.lacks.flatMap((l) => l.split(', ')).map((text) => ({ text, role: unmarkedRole(text) })),
 );
 </script>
 

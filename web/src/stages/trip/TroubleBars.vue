@@ -3,7 +3,7 @@
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
-import { byTrouble, type Answer, type Exposure, type TroubleSum } from '@necessaire/core';
+import { byTrouble, type Answer, type Exposure, type TroubleSum, unmarkedRole } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useSize } from '../../ui/useSize';
 import { percent } from '../../ui/words';
@@ -48,7 +48,10 @@ const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h *
 const shown = (name: string) => (name.length > 19 && labelWidth.value < 200 ? `${name.slice(0, 17)}…` : name);
 function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   const t = e.trouble;
-  const unmarked = m.lacks.map((l) => /no fastener is marked as ([a-z -]+)/.exec(l)?.[1]).find(Boolean);
+  const unmarked = m.lacks
+    .flatMap((l) => l.split(', '))
+    .map(unmarkedRole)
+    .find(Boolean);
   explain.show({
     title: t.name,
     value: `${percent(e.odds, 1)} here, ${minutes(e.atStake)} at stake`,
