@@ -10,7 +10,7 @@ test('a walk by pressing: sizes, doubts, what is not there; left and taken up ag
   await guide(page).getByRole('button', { name: 'hex 24 fits', exact: true }).click();
   // An axle has two ends: the near one alone is not yet the axle.
   await expect(row(page, 'Front axle')).toHaveCount(0);
-  await expect(guide(page)).toContainText('Now its far end: what holds it there?');
+  await expect(guide(page)).toContainText('Now the far end: what size is it?');
   await guide(page).getByRole('button', { name: 'Far end inside hex 14' }).click();
   await expect(row(page, 'Front axle')).toContainText('far end inside hex 14');
   await expect(guide(page)).toContainText('Axle pinch bolt');

@@ -139,7 +139,7 @@ test('several bikes: the core, what each adds, what to move; and another measure
     Number.parseFloat((await (await figure(page, 'Bulk')).innerText()).replace(/[^\d.]/g, ' ').trim());
   const was = await bulk();
   await kitMode(page, 'Practice');
-  await page.getByLabel('Tools made least in').selectOption('bulk');
+  await page.getByLabel('Minimise tools by').selectOption('bulk');
   await settled(page);
   await kitMode(page, 'How much');
   await expect(page.locator('.stage-head')).toContainText('nothing smaller does it');

@@ -57,7 +57,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
 
   // Kit: proven, with the reason for each piece.
   await goTo(page, 'Kit');
-  await expect(page.locator('.stage-head')).toContainText('proven: no other is worth its weight more');
+  await expect(page.locator('.stage-head')).toContainText('proven: no other kit is better for its weight');
   await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
   await expect(page.locator('.stage-head')).toContainText('proven: nothing lighter does it');
   await kitBy(page, 'By piece');
@@ -86,7 +86,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await page.goto(`${app.url}/print`);
   await expect(page.locator('.paper header')).toContainText(`${items} things`);
   await expect(page.locator('.paper')).toContainText('Plug spanner 16');
-  await expect(page.locator('.paper header')).toContainText('Turns 73 of 73 heads');
+  await expect(page.locator('.paper header')).toContainText('This kit reaches 73 of 73 fasteners');
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
 

@@ -21,7 +21,7 @@ test('a rule that the rider breaks is named with its reason, and one press mends
   // Wrapped in a soft roll, hard things may be worn; loose in the bag they may not.
   const bag = place(page, "Rider's bum bag");
   await bag.getByRole('button', { name: /change/i }).click();
-  await bag.getByLabel('tools wrapped: a soft roll or a towel').uncheck();
+  await bag.getByLabel('tools wrapped in a roll or towel').uncheck();
   await bag.getByRole('button', { name: 'Done' }).click();
   await settled(page);
   await put(page, 'Combination spanner 27', "Rider's bum bag");

@@ -4,6 +4,8 @@ import 'vue';
 declare module 'vue' {
   interface ComponentCustomProps {
     role?: string;
+    /** Of a button's root element. */
+    type?: 'submit' | 'button';
     'aria-label'?: string;
     'aria-hidden'?: boolean | 'true' | 'false';
     onClick?: (event: MouseEvent) => void;

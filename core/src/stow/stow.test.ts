@@ -23,7 +23,7 @@ import {
   type Pin,
   type Place,
 } from './place.js';
-import { costOf, keepsRules, SCALE } from './problem.js';
+import { costOf, keepsRules, SCALE, type StowProblem } from './problem.js';
 import { heldWith, nothingHeld, sharedRules, standingRules } from './rules.js';
 import { searchStow } from './search.js';
 import { placeLibrary, usualPlaces } from './usual.js';
@@ -366,6 +366,24 @@ describe('the assignment', () => {
     return points;
   }
 
+  /** Oracle: the least cost over every assignment that keeps the rules. */
+  function leastOfAll(p: StowProblem): number {
+    let best = Infinity;
+    const where: number[] = [];
+    const every = (u: number) => {
+      if (u === p.units.length) {
+        if (keepsRules(p, where)) best = Math.min(best, costOf(p, where));
+        return;
+      }
+      for (const bin of p.fixed[u]! >= 0 ? [p.fixed[u]!] : [...p.bins.keys(), p.loose]) {
+        where[u] = bin;
+        every(u + 1);
+      }
+    };
+    every(0);
+    return best;
+  }
+
   test('against every assignment there is: least cost, true bound, proof; goals and pins at random', () => {
     const slider = fc.integer({ min: 0, max: 4 });
     const goals: fc.Arbitrary<Goals> = fc.record({
@@ -385,24 +403,14 @@ describe('the assignment', () => {
         const pins: [string, string][] = pin === null ? [] : [[list[0]!.key, places[pin % places.length]!.id]];
         const given = input(list, places, pins, { goals: g });
         const { problem: p } = stowCase(given);
-        let best = Infinity;
-        const where: number[] = [];
-        const every = (u: number) => {
-          if (u === p.units.length) {
-            if (keepsRules(p, where)) best = Math.min(best, costOf(p, where));
-            return;
-          }
-          for (const bin of p.fixed[u]! >= 0 ? [p.fixed[u]!] : [...p.bins.keys(), p.loose]) {
-            where[u] = bin;
-            every(u + 1);
-          }
-        };
-        every(0);
+        const first = leastOfAll(p);
         const quick = searchStow(p, [], { rounds: 6 });
         expect(keepsRules(p, quick.where)).toBe(true);
         expect(quick.cost).toBeCloseTo(costOf(p, quick.where), 6);
-        expect(boundStow(p, quick.cost, 60).bound).toBeLessThanOrEqual(best + 1e-6);
+        expect(boundStow(p, quick.cost, 60).bound).toBeLessThanOrEqual(first + 1e-6);
         const packing = assign(given, { solve });
+        // Carriers that found no place let go of what hangs on them: that is another problem, and it is the one that was solved.
+        const best = leastOfAll(stowCase(given, new Set(packing.apart)).problem);
         runs++;
         // Sets that do not lie beside each other make it dearer; the plain rules never make it cheaper than the best.
         expect(packing.cost * SCALE).toBeGreaterThanOrEqual(best - 1);

@@ -60,7 +60,7 @@ function remove() {
           v-if="!bike"
           v-model="placeNames"
           :bike="draft"
-          label="What it carries things in. Press what there is."
+          label="Luggage and storage: choose what this bike has"
         />
         <p class="acts">
           <button class="tool-button" type="submit">{{ bike ? 'Keep' : 'Add bike' }}</button>

@@ -138,13 +138,14 @@ const name = computed(() => bike.value.name);
         />{{ f }}</label
       >
     </fieldset>
-    <label class="wide tick"
-      ><input
-        type="checkbox"
-        :checked="bike.pushStarts"
-        @change="set('pushStarts', ($event.target as HTMLInputElement).checked)"
-      />Starts by pushing <small class="soft">with a battery too weak for the starter</small></label
-    >
+    <v-checkbox
+      class="wide"
+      label="Can be push-started with a flat battery"
+      density="compact"
+      hide-details
+      :model-value="bike.pushStarts"
+      @update:model-value="set('pushStarts', $event === true)"
+    />
     <ul v-if="elsewhere.length > 0" class="wide gap" role="alert">
       <li v-for="[field, message] in elsewhere" :key="field">{{ field }}: {{ message }}</li>
     </ul>

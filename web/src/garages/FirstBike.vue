@@ -37,12 +37,12 @@ function add() {
         <p>Its numbers draw it. Next you measure <strong>one head</strong>, and the rest follows.</p>
       </div>
       <BikeDrawing :bike="drawn" class="drawing" :faint="!drawable" />
-      <p v-if="!drawable" class="empty">Correct the marked numbers, and the drawing follows.</p>
+      <p v-if="!drawable" class="empty">Correct the marked numbers to see the drawing.</p>
     </section>
     <section class="sheet form">
       <form @submit.prevent="add">
         <BikeForm v-model="draft" :tried="tried" />
-        <PlaceTicks v-model="placeNames" :bike="drawn" label="What it carries things in. Press what there is." />
+        <PlaceTicks v-model="placeNames" :bike="drawn" label="Luggage and storage: choose what this bike has" />
         <button class="tool-button" type="submit">Add this bike</button>
       </form>
     </section>

@@ -64,7 +64,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
     <nav class="bar" aria-label="Print">
       <router-link to="/stow" class="tool-button quiet">Back</router-link
       ><button class="tool-button" @click="print">Print</button>
-      <span v-if="seeking" role="status">Still looking for better places: this list may change.</span>
+      <span v-if="seeking" role="status">Looking for a better layout: this list may still change.</span>
     </nav>
     <main v-if="a && garage.bike" class="paper" :class="size">
       <header>
@@ -75,7 +75,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           {{ items }} things, {{ massText(view.units, a.kit.mass) }}, {{ figure(view.units, 'volume', a.kit.bulk) }}
           {{ unitOf(view.units, 'volume')
           }}<template v-if="garage.trip">, {{ counted(tripDays(garage.trip), 'day') }}</template
-          >. Turns {{ answers.figures?.carried }} of {{ a.chosen }} heads.
+          >. This kit reaches {{ answers.figures?.carried }} of {{ a.chosen }} fasteners.
         </p>
       </header>
       <div class="columns">
@@ -102,7 +102,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           </ul>
         </section>
         <section v-if="gaps.length > 0">
-          <h2>Out of reach of the whole drawer</h2>
+          <h2>Out of reach with everything you own</h2>
           <ul>
             <li v-for="f in gaps" :key="f.id">
               <span class="what">{{ f.name }}</span>
@@ -110,7 +110,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           </ul>
         </section>
         <section class="cautions">
-          <h2>Mind</h2>
+          <h2>Take care</h2>
           <p>
             Torque from the manual wins.
             <template v-for="c in cautions" :key="c.caution"

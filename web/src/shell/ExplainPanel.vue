@@ -13,7 +13,7 @@ const explain = useExplain();
     <v-card v-if="explain.shown" class="explain">
       <h2>{{ explain.shown.title }}</h2>
       <p class="num value">{{ explain.shown.value }}</p>
-      <h3>{{ explain.shown.source ? 'How it is made' : 'What is missing' }}</h3>
+      <h3>{{ explain.shown.source ? 'How this is calculated' : 'What is missing' }}</h3>
       <p>{{ explain.shown.formula }}</p>
       <template v-if="explain.shown.inputs.length > 0">
         <h3>From</h3>

@@ -210,11 +210,9 @@ const count = (key: keyof typeof TABS) =>
   </template>
   <template v-else-if="tab === 'trouble'">
     <p v-if="troubles.length === 0" class="empty">
-      <template v-if="!hasLegs"
-        >Nothing can be said without a trip: give it legs in <router-link to="/trip">Trip</router-link>.</template
-      >
+      <template v-if="!hasLegs">Add legs in <router-link to="/trip">Trip</router-link> to see this.</template>
       <template v-else
-        >This kit helps with none of the problems of this trip. Put what you own into the drawer in
+        >This kit fixes none of this trip’s problems. Add your tools in
         <router-link to="/match">Match</router-link>.</template
       >
     </p>
@@ -275,8 +273,8 @@ const count = (key: keyof typeof TABS) =>
         ><span class="sub"
           ><strong v-if="p.toBuy">to buy, {{ p.piece.price.toFixed(0) }} € · </strong>{{ reason(p) }}</span
         ><span v-if="p.lighter" class="sub"
-          >A {{ p.lighter.name.toLowerCase() }} to buy for about {{ p.lighter.price.toFixed(0) }} € does this too and
-          saves {{ massText(view.units, p.lighter.saves) }}</span
+          >{{ p.lighter.name }} (about {{ p.lighter.price.toFixed(0) }} €) does the same and saves
+          {{ massText(view.units, p.lighter.saves) }}</span
         >
       </button>
       <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>

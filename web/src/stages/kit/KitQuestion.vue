@@ -55,7 +55,7 @@ const GRADE_WORDS = {
       </v-radio-group>
       <div v-if="q.ask === 'worth'" class="fields">
         <NumberField
-          label="100 g must save, minutes"
+          label="100 g must save (min)"
           :digits="2"
           :model-value="q.knee"
           :min="0.01"
@@ -64,8 +64,8 @@ const GRADE_WORDS = {
         />
         <SaveWhat :question="q" @change="ask" />
         <p class="soft aside">
-          It grows until another 100 g would save less. Planning value: {{ KNEE_MINUTES }} min. Or drag the handle
-          below.
+          Weight is added while every 100 g saves at least this. Typical value: {{ KNEE_MINUTES }} min. You can also
+          drag the handle below.
         </p>
       </div>
       <div v-else-if="q.ask === 'lightest'" class="fields">
@@ -80,7 +80,7 @@ const GRADE_WORDS = {
           </select></label
         >
         <NumberField
-          label="Likely from, % of trips"
+          label="Ignore problems rarer than (% of trips)"
           :model-value="Math.round(q.likely * 1000) / 10"
           :min="0"
           :max="100"
@@ -94,8 +94,8 @@ const GRADE_WORDS = {
           @update:model-value="garage.put('change the service level', 'trips', { ...trip, serviceLevel: $event / 100 })"
         />
         <p v-if="rarer.count > 0" class="soft aside">
-          {{ rarer.count }} rarer {{ rarer.count === 1 ? 'problem is' : 'problems are' }} not asked for; one of them
-          comes up on {{ percent(rarer.odds, 1) }} of such trips.
+          {{ rarer.count }} rarer {{ rarer.count === 1 ? 'problem is' : 'problems are' }} ignored; at least one of them
+          happens on {{ percent(rarer.odds, 1) }} of such trips.
         </p>
       </div>
       <div v-else class="fields">

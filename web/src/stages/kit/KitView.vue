@@ -123,7 +123,7 @@ const proof = computed(() =>
   kit.value?.as === 'lightest'
     ? `nothing ${LEAST[garage.doc?.garage.practice.least ?? 'mass']} does it`
     : kit.value?.as === 'worth'
-      ? 'no other is worth its weight more'
+      ? 'no other kit is better for its weight'
       : 'nothing saves more',
 );
 const toBuyPrice = computed(() => pieces.value.reduce((s, p) => s + (p.toBuy ? p.piece.price * p.count : 0), 0));
@@ -207,7 +207,7 @@ function adds(i: number): string {
           }}<template v-if="answers.answer!.unknown.home === null"
             >saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
             <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips</template
-          ><template v-else>, what it saves follows from a trip with legs</template
+          ><template v-else>. Add legs in Trip to see what it saves</template
           ><template v-if="kit.as === 'kept'">.</template>
           <template v-else-if="kit.proven">; proven: {{ proof }}.</template>
           <template v-else>; at most {{ percent(kit.gap, 1) }} from proven.</template>
@@ -251,11 +251,11 @@ function adds(i: number): string {
             />
             <p class="flat">
               <template v-if="curve.knee !== null"
-                >Past <strong class="num">{{ massText(view.units, curve.knee) }}</strong>, a hundred grams more save
-                less than {{ Number(garage.trip!.kit.knee.toFixed(2)) }} minutes of this trip.
+                >Above <strong class="num">{{ massText(view.units, curve.knee) }}</strong>, 100 g more would save less
+                than {{ Number(garage.trip!.kit.knee.toFixed(2)) }} min.
               </template>
               <template v-if="handle !== null && marginal !== null">
-                {{ handle === 'knee' ? 'Here' : 'At the limit' }} a hundred grams more save
+                From here, 100 g more would save another
                 <strong class="num">{{
                   marginal < 1 ? `${Math.round(marginal * 60)} s` : `${marginal.toFixed(1)} min`
                 }}</strong>.
@@ -272,8 +272,8 @@ function adds(i: number): string {
               >
             </p>
             <div v-if="handle" class="beside">
-              <StepsBeside :title="`Leaves first below ${massText(view.units, curve.limit)}`" :steps="curve.leaves" />
-              <StepsBeside title="Comes next above it" :steps="curve.comes" />
+              <StepsBeside :title="`Dropped first below ${massText(view.units, curve.limit)}`" :steps="curve.leaves" />
+              <StepsBeside title="Added next above it" :steps="curve.comes" />
             </div>
             <section class="levels">
               <h2>Nested kits, each holding the one before</h2>

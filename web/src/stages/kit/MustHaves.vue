@@ -73,13 +73,13 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
     />
     <ul v-if="question.musts.length > 0">
       <li v-for="m in question.musts" :key="keyOf(m)">
-        <v-chip label closable variant="outlined" :close-label="`Do not demand: ${nameOf(m)}`" @click:close="drop(m)">{{
+        <v-chip label closable variant="outlined" :close-label="`Remove: ${nameOf(m)}`" @click:close="drop(m)">{{
           nameOf(m)
         }}</v-chip>
         <v-select
           v-if="m.by === 'repair'"
           class="grade"
-          :aria-label="`Grade of ${nameOf(m)}`"
+          :aria-label="`Quality of ${nameOf(m)}`"
           :items="[...GRADES]"
           :model-value="m.grade"
           density="compact"
@@ -89,9 +89,7 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
         />
       </li>
     </ul>
-    <p v-if="unmet.length > 0" class="gap" role="status">
-      Cannot be met with this drawer: <LackWords :lacks="unmet" />.
-    </p>
+    <p v-if="unmet.length > 0" class="gap" role="status">Not possible with your tools: <LackWords :lacks="unmet" />.</p>
   </div>
 </template>
 

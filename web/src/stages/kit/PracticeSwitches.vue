@@ -17,8 +17,8 @@ const practice = computed(() => garage.doc!.garage.practice);
 type Switch = Exclude<keyof Practice, 'worth'>;
 const QUESTIONS: { key: Switch; ask: string }[] = [
   { key: 'from', ask: 'Tools come from' },
-  { key: 'least', ask: 'Tools made least in (lightest kit)' },
-  { key: 'doubles', ask: 'Doubles, from two days on (lightest kit)' },
+  { key: 'least', ask: 'Minimise tools by (lightest kit only)' },
+  { key: 'doubles', ask: 'Duplicates, from two days on (lightest kit only)' },
   { key: 'drive', ask: 'Square drives' },
   { key: 'adjustable', ask: 'Adjustable spanner turns' },
   { key: 'ratchet', ask: 'Breaking loose with a ratchet' },

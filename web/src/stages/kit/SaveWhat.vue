@@ -8,27 +8,25 @@ const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
 </script>
 
 <template>
-  <label
-    ><span>Save</span
-    ><select
-      class="field"
-      :value="question.value"
-      @change="emit('change', { value: ($event.target as HTMLSelectElement).value as KitQuestion['value'] })"
-    >
-      <option value="hours">hours</option>
-      <option value="money">money</option>
-    </select></label
-  >
+  <v-select
+    label="Save"
+    :items="['hours', 'money']"
+    density="compact"
+    variant="outlined"
+    hide-details
+    :model-value="question.value"
+    @update:model-value="emit('change', { value: $event })"
+  />
   <template v-if="question.value === 'money'">
     <NumberField
-      label="An hour lost costs €"
+      label="Cost of an hour lost (€)"
       :model-value="question.hourEuros"
       :min="0"
       :max="10000"
       @update:model-value="emit('change', { hourEuros: $event })"
     />
     <NumberField
-      label="Being fetched costs €"
+      label="Cost of recovery (€)"
       :model-value="question.fetchEuros"
       :min="0"
       :max="100000"
@@ -36,11 +34,3 @@ const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
     />
   </template>
 </template>
-
-<style scoped>
-span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
-</style>

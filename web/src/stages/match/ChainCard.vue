@@ -174,11 +174,11 @@ function buy() {
         </p>
         <div v-if="hangsOnTorque" class="planned">
           <p>
-            {{ torque(planned!.value) }} is planned ({{ planned!.source }}):
-            <strong>type what your manual says.</strong>
+            The torque is not known: {{ torque(planned!.value) }} is a {{ planned!.source }}.
+            <strong>Enter the value from your manual.</strong>
           </p>
           <OptionalNumber
-            label="Torque by the manual"
+            label="Torque from the manual"
             quantity="torque"
             :min="0.1"
             :max="1000"
@@ -194,7 +194,7 @@ function buy() {
           Your own {{ found.barred.join(' and ') }} would reach it: take <em>never</em> off in the drawer.
         </p>
         <p v-if="found.cure">
-          Would reach it, best suited in the catalogue:
+          Buy this to reach it:
           <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
           <button class="tool-button quiet" @click="buy">Put it in the drawer</button>

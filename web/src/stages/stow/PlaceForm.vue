@@ -29,7 +29,7 @@ const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring' | 'wrapped' 
   { key: 'dry', label: 'dry' },
   { key: 'hot', label: 'gets hot' },
   { key: 'wiring', label: 'next to wiring' },
-  { key: 'wrapped', label: 'tools wrapped: a soft roll or a towel' },
+  { key: 'wrapped', label: 'tools wrapped in a roll or towel' },
   { key: 'onRack', label: 'on the rear rack' },
 ];
 function remove() {

@@ -255,13 +255,13 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       <div class="stage-head">
         <h1>A place for each piece</h1>
         <p v-if="garage.places.length === 0">
-          No place is on this bike yet. <strong>Press what there is</strong>, and each piece gets one.
+          This bike has no places yet. <strong>Choose the ones you have</strong>, then every item gets one.
         </p>
         <p v-else-if="packing" role="status">
           <strong v-if="trial" class="says">If {{ trial.name }}: {{ says }}.</strong>
           <template v-else>
             <template v-if="packing.stowed.length === 0"
-              >Nothing to pack yet: <router-link to="/kit">Kit</router-link> says what comes along.</template
+              >Nothing to pack yet. <router-link to="/kit">Kit</router-link> decides what to carry.</template
             >
             <template v-else-if="faults.length === 0"
               ><strong>All {{ packing.stowed.length }} have one</strong>,
@@ -360,14 +360,10 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         @pick="pickItem"
       />
       <form v-if="garage.places.length === 0" class="first" @submit.prevent="addPlaces">
-        <PlaceTicks
-          v-model="ticked"
-          :bike="garage.bike"
-          label="Where can this bike and you carry things? Press what there is."
-        />
-        <button class="tool-button" type="submit" :disabled="ticked.length === 0">
-          {{ ticked.length === 1 ? 'Add this place' : `Add ${ticked.length || 'these'} places` }}
-        </button>
+        <PlaceTicks v-model="ticked" :bike="garage.bike" label="Where can you carry things? Choose what you have." />
+        <v-btn type="submit" variant="outlined" :disabled="ticked.length === 0">
+          {{ ticked.length === 1 ? 'Add 1 place' : ticked.length > 1 ? `Add ${ticked.length} places` : 'Add places' }}
+        </v-btn>
       </form>
       <template v-if="loose.length > 0">
         <div class="sheet-head">

@@ -189,7 +189,7 @@ function follow() {
     </form>
     <p v-if="offered" class="undone">
       <span
-        >Not kept<template v-if="offered.row"> for {{ offered.row.name.toLowerCase() }}</template
+        >Not saved<template v-if="offered.row"> for {{ offered.row.name.toLowerCase() }}</template
         >: <code>{{ offered.text }}</code></span
       >
       <v-btn variant="text" size="small" @click="carryOn">Continue</v-btn>

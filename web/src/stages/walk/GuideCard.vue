@@ -104,13 +104,13 @@ function keep(head: Head, end: Head | 'nothing' | null) {
   const farWords = !asksFar.value
     ? ''
     : end === null
-      ? ', far end not looked at'
+      ? ', far end not checked'
       : `, far end ${end === 'nothing' ? 'nothing' : printShape(end)}`;
   put(
     `${name} is ${typeShape(head)}`,
     climbed({ ...row.value, head, far: farEnd }, known ? 'tried' : 'assumed', `${printShape(head)} put on${farWords}`),
   );
-  notice.say(`${name}: ${printShape(head)}, ${known ? 'tried' : 'assumed until its far end is looked at'}`);
+  notice.say(`${name}: ${printShape(head)}, ${known ? 'tried' : 'assumed until the far end is checked'}`);
   near.value = null;
   far.value = null;
 }
@@ -182,16 +182,16 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
       </p>
       <template v-if="asksFar">
         <p class="say" :class="{ now: near }" role="status">
-          {{ near ? `${printShape(near)}. Now its far end: what holds it there?` : 'And at its far end' }}
+          {{ near ? `${printShape(near)}. Now the far end: what size is it?` : 'Far end' }}
         </p>
         <p class="heads" :class="{ many: farHeads.length > 6 }" role="group" aria-label="Far end">
           <button
             class="plain press words"
             :aria-pressed="far === 'nothing'"
-            aria-label="Far end: nothing to hold"
+            aria-label="Far end: nothing there"
             @click="farIs('nothing')"
           >
-            nothing to hold
+            nothing there
           </button>
           <button
             v-for="h in farHeads"
@@ -203,7 +203,7 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
           >
             <HeadGlyph :head="h" tone="ink" :size="36" />
           </button>
-          <button v-if="near" class="plain press words" @click="keep(near, null)">not looked at</button>
+          <button v-if="near" class="plain press words" @click="keep(near, null)">not checked</button>
         </p>
       </template>
       <p class="acts">

@@ -44,10 +44,10 @@ function mark(id: string | null) {
       variant="outlined"
       hide-details
       auto-select-first
-      no-data-text="No such row yet: type its size and name in the line above."
+      no-data-text="No fastener matches. Type its size and name in the line above."
       @update:model-value="mark($event)"
     />
-    <v-btn variant="text" size="small" @click="emit('done', null)">Not now</v-btn>
+    <v-btn variant="text" size="small" @click="emit('done', null)">Cancel</v-btn>
   </section>
 </template>
 

@@ -85,7 +85,7 @@ const wrong = ref('');
 const pending = ref<number | null>(null);
 function add(value: number) {
   if (!(value >= 0.5 && value <= 130)) {
-    wrong.value = `${mm(value)} is no head: ${mm(0.5)} to ${mm(130)}`;
+    wrong.value = `Enter ${mm(0.5)} to ${mm(130)}.`;
     return;
   }
   wrong.value = '';
@@ -318,8 +318,8 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           </p>
         </div>
         <p v-else-if="measured && !result.settled && result.sizes.length > 1" class="soft small">
-          None of the usual tools tells {{ printShape(result.sizes[0]!.head) }} and
-          {{ printShape(result.sizes[1]!.head) }} apart for sure. Measure again, or look it up in the manual.
+          No common tool tells {{ printShape(result.sizes[0]!.head) }} and
+          {{ printShape(result.sizes[1]!.head) }} apart. Measure again, or check the manual.
         </p>
         <form class="typed" @submit.prevent="tried">
           <label class="hidden-label" for="tried">Tool tried, and how it sat</label>
