@@ -71,7 +71,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['**/*.test.ts', 'core/src/testing/smallKits.ts'],
+    files: ['**/*.test.ts', 'core/src/testing/**'],
     rules: { 'no-restricted-imports': 'off', 'no-restricted-globals': 'off' },
   },
 );

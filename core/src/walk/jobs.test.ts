@@ -1,48 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import {
-  BRAKES,
-  DRIVES,
-  ENGINES,
-  newBike,
-  newFastener,
-  roleOf,
-  STARTERS,
-  TYRES,
-  type Bike,
-  type Role,
-  type Station,
-} from '../bike/index.js';
+import { DRIVES, newBike, newFastener, roleOf, type Bike, type Role, type Station } from '../bike/index.js';
 import { readFasteners } from '../csv/index.js';
 import { appliesTo, hasTraits, needsOf, TROUBLES } from '../mends/index.js';
 import { catalogue, newPiece } from '../tools/index.js';
 import { ChainFinder, DEFAULT_PRACTICE, reachOf } from '../chains/index.js';
 import { parseShape } from '../sizes/index.js';
+import { anyBike } from '../testing/bikes.js';
 import { uuid } from '../testing/make.js';
 import { answered } from './answered.js';
 import { guideOf, looksOf, proposal } from './guide.js';
 import { LOOKS } from './looks.js';
 
-const kinds = fc
-  .record({
-    drive: fc.constantFrom(...DRIVES),
-    engine: fc.constantFrom(...ENGINES),
-    tyres: fc.constantFrom(...TYRES),
-    cooling: fc.constantFrom('air' as const, 'liquid' as const),
-    fuelling: fc.constantFrom('carburettor' as const, 'injection' as const),
-    strokes: fc.constantFrom(2 as const, 4 as const),
-    starter: fc.constantFrom(...STARTERS),
-    wheels: fc.constantFrom('spoked' as const, 'cast' as const),
-    brakeFront: fc.constantFrom(...BRAKES),
-    brakeRear: fc.constantFrom('disc' as const, 'drum' as const),
-    mass: fc.constantFrom(110_000, 170_000, 240_000),
-  })
-  .map((fields): Bike => ({ ...newBike(uuid(1), 'Any'), ...fields }));
-
 describe('jobs that the walk gives', () => {
   test('each kind of bike gets every job that its repairs need', () => {
     fc.assert(
-      fc.property(kinds, (bike) => {
+      fc.property(anyBike, (bike) => {
         const given = new Set(looksOf(bike).map((l) => proposal(l, bike, uuid(2)).role));
         for (const t of TROUBLES.filter((x) => appliesTo(x, bike)))
           for (const w of t.ways.filter((x) => hasTraits(x.only, bike)))

@@ -1,42 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
-import {
-  BRAKES,
-  bikeSchema,
-  DRIVES,
-  ENGINES,
-  fastenerSchema,
-  FITTINGS,
-  newBike,
-  STARTERS,
-  STATIONS,
-  TYRES,
-  type Bike,
-  type Fastener,
-} from '../bike/index.js';
+import { bikeSchema, fastenerSchema, newBike, STATIONS, type Bike, type Fastener } from '../bike/index.js';
+import { anyBike } from '../testing/bikes.js';
 import { uuid } from '../testing/make.js';
 import { compareBikes, copyBike } from './copy.js';
 import { guideOf, looksOf, proposal } from './guide.js';
 import { LOOKS } from './looks.js';
-
-const anyBike = fc
-  .record({
-    drive: fc.constantFrom(...DRIVES),
-    engine: fc.constantFrom(...ENGINES),
-    tyres: fc.constantFrom(...TYRES),
-    cooling: fc.constantFrom('air' as const, 'liquid' as const),
-    fuelling: fc.constantFrom('carburettor' as const, 'injection' as const),
-    strokes: fc.constantFrom(2 as const, 4 as const),
-    plugs: fc.constantFrom(1 as const, 2 as const),
-    starter: fc.constantFrom(...STARTERS),
-    wheels: fc.constantFrom('spoked' as const, 'cast' as const),
-    brakeFront: fc.constantFrom(...BRAKES),
-    brakeRear: fc.constantFrom('disc' as const, 'drum' as const),
-    mass: fc.integer({ min: 90_000, max: 300_000 }),
-    fitted: fc.subarray([...FITTINGS]),
-  })
-  .map((fields): Bike => ({ ...newBike(uuid(1), 'Any'), ...fields }));
 
 const keys = (bike: Bike) => looksOf(bike).map((l) => l.key);
 const bike = newBike(uuid(1), 'Test');
