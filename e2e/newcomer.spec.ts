@@ -20,7 +20,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
   await goTo(page, 'Kit');
   await expect(page.locator('.stage-head')).not.toContainText(/100|proven/);
   await goTo(page, 'Stow');
-  await expect(page.locator('.stage-head')).toContainText('No place is on this bike yet');
+  await expect(page.locator('.stage-head')).toContainText('This bike has no places yet');
   // A bike has the places that its rider says it has, in one press each.
   expect((await stored(page, app)).places).toEqual([]);
   await page.getByText('Tail bag', { exact: true }).click();
@@ -146,4 +146,23 @@ test('a new garage shows no figure of the one before', async ({ page, app }) => 
   await expect(page.locator('.bike-drawing, .drawing').first()).toBeVisible();
   await page.getByLabel('Rear tyre').fill('160/60ZR17 M/C');
   await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('must-haves are in every kit, one press each, and say what stands in their way', async ({ page, app }) => {
+  await open(page, app, '/kit');
+  const ask = page.getByRole('combobox', { name: 'I must be able to …' });
+  await ask.click();
+  await page.getByRole('option', { name: 'take both wheels out' }).click();
+  await settled(page);
+  await expect(page.locator('.musts .v-chip')).toHaveText(['turn the front axle', 'turn the rear axle']);
+  await ask.fill('chain broken');
+  await page.getByRole('option', { name: 'repair: chain broken' }).click();
+  await settled(page);
+  await expect(page.locator('.musts .v-chip')).toHaveCount(3);
+  await expect(ask).toHaveValue('');
+  await page.getByRole('button', { name: 'Remove: turn the front axle' }).click();
+  await expect(page.locator('.musts .v-chip')).toHaveCount(2);
+  // A garage of one bolt has no axle to turn; the sentence leads to where one is marked.
+  await page.goto(`${app.url}/walk?mark=front%20axle`);
+  await expect(page.getByRole('combobox', { name: 'Which fastener is the front axle?' })).toBeInViewport();
 });

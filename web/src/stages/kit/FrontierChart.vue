@@ -70,6 +70,12 @@ const valueAt = (grams: number) => {
   return v;
 };
 const shown = computed(() => Math.min(props.limit, props.picture.most));
+/** What the handle stands for: the kit itself where it is the best for its weight, else what the curve has at the limit. */
+const saved = computed(() =>
+  props.handle === 'knee' && props.now && props.limit === Math.round(props.now.mass)
+    ? props.now.value
+    : valueAt(shown.value),
+);
 const words = (v: number) => (props.value === 'money' ? `${v.toFixed(0)} €` : `${v.toFixed(1)} h`);
 const atEnd = computed(() => x.value(shown.value) > size.width - LEFT - 210);
 const narrow = computed(() => size.width < 520);
@@ -160,14 +166,14 @@ function key(e: KeyboardEvent) {
         </text>
         <g v-if="handle">
           <path class="limit" :d="`M${x(shown)} -4V${bottom}`" />
-          <circle class="handle" :cx="x(shown)" :cy="y(valueAt(shown))" r="7" />
+          <circle class="handle" :cx="x(shown)" :cy="y(saved)" r="7" />
           <text
             class="said"
             :x="narrow ? 0 : x(shown) + (atEnd ? -12 : 12)"
             :y="-24"
             :text-anchor="atEnd && !narrow ? 'end' : 'start'"
           >
-            {{ words(valueAt(shown)) }} saved
+            {{ words(saved) }} saved
             <template v-if="handle === 'limit'">
               , {{ picture.proven ? 'proven best' : `at most ${words(picture.gap)} from proven` }}
             </template>
@@ -198,7 +204,7 @@ function key(e: KeyboardEvent) {
           aria-valuemin="0"
           :aria-valuemax="picture.most"
           :aria-valuenow="limit"
-          :aria-valuetext="`${massText(view.units, limit)}, ${words(valueAt(shown))} saved`"
+          :aria-valuetext="`${massText(view.units, limit)}, ${words(saved)} saved`"
           :x="x(shown) - 22"
           y="-20"
           width="44"

@@ -147,6 +147,7 @@ const GRADE_WORDS = {
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 8px 12px;
   margin-top: 4px;
+  align-items: end;
 }
 .fields span {
   display: block;

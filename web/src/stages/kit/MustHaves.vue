@@ -60,7 +60,9 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
 
 <template>
   <div class="musts">
+    <!-- A new one after each choice: nothing chosen stays behind in its text. -->
     <v-autocomplete
+      :key="question.musts.map(keyOf).join()"
       label="I must be able to …"
       placeholder="take both wheels out"
       :items="choices"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Which fastener has a job that a repair asks for: chosen from the rows, one press. */
-import { computed } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { printShape, STATION_NAMES, type Fastener, type Role } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
@@ -9,6 +9,10 @@ const props = defineProps<{ role: Role }>();
 const emit = defineEmits<{ done: [id: string | null] }>();
 const garage = useGarage();
 const notice = useNotice();
+
+// On a phone the rows lie under the picture: whoever was sent here sees the question at once.
+const bar = ref<HTMLElement>();
+onMounted(() => bar.value?.scrollIntoView({ block: 'center' }));
 
 const words = computed(() => props.role.split(' '));
 /** Rows whose names share a word with the job first. */
@@ -34,7 +38,7 @@ function mark(id: string | null) {
 </script>
 
 <template>
-  <section class="mark" :aria-label="`Which is the ${role}?`">
+  <section ref="bar" class="mark" :aria-label="`Which is the ${role}?`">
     <v-autocomplete
       :label="`Which fastener is the ${role}?`"
       :items="choices"
