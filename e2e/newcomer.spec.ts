@@ -17,7 +17,13 @@ test('a trip without legs, a head and no tools: every stage says what is missing
     await expect(await figure(page, 'Gets home unaided')).toContainText('–no legs yet');
     await expect(await figure(page, 'Hours at risk')).toContainText('–');
   }
+  // A drawer whose pieces turn none of the heads proves nothing either.
+  await goTo(page, 'Match');
+  await page.getByRole('tab', { name: /^Drawer/ }).click();
+  await page.locator('#piece').fill('socket 1/4 8');
+  await page.locator('#piece').press('Enter');
   await goTo(page, 'Kit');
+  await expect(page.locator('.empty')).toContainText('Nothing to carry yet');
   await expect(page.locator('.stage-head')).not.toContainText(/100|proven/);
   await goTo(page, 'Stow');
   await expect(page.locator('.stage-head')).toContainText('This bike has no places yet');

@@ -116,6 +116,10 @@ const handle = computed(() => {
       ? ('limit' as const)
       : ('knee' as const);
 });
+/** Nothing is known that a kit could be for: no figure stands there, and no proof. */
+const nothingYet = computed(
+  () => answers.answer?.unknown.mass !== null || (kit.value?.pieces.length === 0 && !hasTrip.value),
+);
 const money = computed(() => garage.trip?.kit.value === 'money');
 /** What the kit is the least in, where it is made least. */
 const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
@@ -200,7 +204,7 @@ function adds(i: number): string {
       </div>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
         <h1>{{ mode === 'grams' ? 'Where the grams are' : 'How much kit is enough' }}</h1>
-        <p v-if="kit && answers.answer!.unknown.mass === null">
+        <p v-if="kit && !nothingYet">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
           <template v-if="kit.as === 'kept'"> as kept: {{ kit.keptName }};</template>
           {{ ' '
@@ -224,7 +228,7 @@ function adds(i: number): string {
           <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
         </p>
       </div>
-      <p v-if="kit && (answers.answer!.unknown.mass !== null || (kit.pieces.length === 0 && !hasTrip))" class="empty">
+      <p v-if="kit && nothingYet" class="empty">
         Nothing to carry yet: measure heads in <router-link to="/walk">Walk</router-link>, put what you own into the
         drawer in <router-link to="/match">Match</router-link>, and give a trip legs in
         <router-link to="/trip">Trip</router-link>.
