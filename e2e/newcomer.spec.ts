@@ -23,7 +23,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
   await page.locator('#piece').fill('socket 1/4 8');
   await page.locator('#piece').press('Enter');
   await goTo(page, 'Kit');
-  await expect(page.locator('.empty')).toContainText('Nothing to carry yet');
+  await expect(page.locator('.picture .empty')).toContainText('Nothing to carry yet');
   await expect(page.locator('.stage-head')).not.toContainText(/100|proven/);
   await goTo(page, 'Stow');
   await expect(page.locator('.stage-head')).toContainText('This bike has no places yet');
