@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { FIT_SLOTS } from '../supplies/fitSheet.js';
 import { grams, id, km, mm, name, note } from '../garage/fields.js';
 
@@ -106,10 +107,7 @@ function readMark(mark: string): { width: number; height: number; rim: number } 
 }
 
 /** A tyre mark as it stands on the side: `90/90-21`, `160/60ZR17 M/C 69W`, `3.00-21`, `MT90-16`, `19x7-8`. */
-export const tyreMark = z
-  .string()
-  .trim()
-  .max(40)
+export const tyreMark = line(40)
   .refine((m) => readMark(m) !== null, 'write a tyre as on its side: 90/90-21, 160/60ZR17, 3.00-21, MT90-16 or 19x7-8');
 
 /** Work that falls due by distance, by time or by hours in dust, whichever comes first. */
@@ -128,7 +126,7 @@ export const serviceSchema = z.strictObject({
   lastHours: z.number().min(0).max(100_000),
   lastDate: z.iso.date().nullable(),
   /** What it uses up, such as oil or a filter, and how much of it. */
-  uses: z.string().max(60),
+  uses: line(60),
   quantity: z.number().min(0).max(10_000),
 });
 export type Service = z.infer<typeof serviceSchema>;
@@ -177,17 +175,17 @@ export const bikeSchema = z.strictObject({
   consumption: z.number().min(0.5).max(20),
   oilUse: z.number().min(0).max(3000),
   /** Troubles that this model, or this bike, is known for, each with a factor on its rate. */
-  weak: z.array(z.strictObject({ trouble: z.string().max(40), factor: z.number().min(0.1).max(50) })).max(60),
+  weak: z.array(z.strictObject({ trouble: line(40), factor: z.number().min(0.1).max(50) })).max(60),
   /** Hours of the engine so far. */
   engineHours: z.number().min(0).max(100_000),
   /** What is done at intervals. */
   services: z.array(serviceSchema).max(60),
   /** What spares must match, line by line of the fit sheet. */
-  fit: z.partialRecord(z.enum(FIT_SLOTS), z.string().trim().max(120)),
+  fit: z.partialRecord(z.enum(FIT_SLOTS), line(120)),
   /** Whether it starts by pushing with a flat battery. */
   pushStarts: z.boolean(),
   /** What was done, or might be done, before leaving so that less goes wrong. */
-  prevention: z.array(z.strictObject({ id: z.string().max(40), state: z.enum(['done', 'may']) })).max(40),
+  prevention: z.array(z.strictObject({ id: line(40), state: z.enum(['done', 'may']) })).max(40),
   /** Weak points and history, in the rider's words. */
   note,
 });

@@ -1,3 +1,4 @@
+import { cut, MOST_LINE } from '../garage/text.js';
 import { SOURCES } from '../garage/fields.js';
 import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../sizes/index.js';
 import { EVIDENCE, FREE_ACCESS, ROLES, type Access, type Condition, type Evidence, type Fastener } from './fastener.js';
@@ -171,14 +172,14 @@ const PATTERNS: Pattern[] = [
   {
     re: /^left out:? *(.+?)(?= +note:|$)/iu,
     take: (m, s) => {
-      s.draft.leftOut = m[1]!.trim().slice(0, 300);
+      s.draft.leftOut = cut(m[1]!.trim(), 300);
       return `left out: ${s.draft.leftOut}`;
     },
   },
   {
     re: /^note: *(.+)$/iu,
     take: (m, s) => {
-      s.draft.note = m[1]!.trim().slice(0, 2000);
+      s.draft.note = cut(m[1]!.trim(), 2000);
       return 'note';
     },
   },
@@ -200,6 +201,13 @@ const FAR = /^(?:far|behind|nut) +(?=\S)/iu;
  * @returns the draft, the parts understood and the parts that were not, with positions in the line
  */
 export function readEntry(line: string): EntryReading {
+  // Longer than anything that a row can hold: reading on would only keep whoever pasted it waiting.
+  if (line.length > MOST_LINE)
+    return {
+      draft: {},
+      parts: [],
+      problems: [{ start: 0, end: line.length, message: `too long: a line holds ${MOST_LINE} characters. Shorten it` }],
+    };
   const s: State = { draft: {}, access: {}, farAccess: {}, both: false, name: [] };
   const parts: ReadPart[] = [];
   const problems: Problem[] = [];
@@ -283,7 +291,7 @@ function finish(s: State, parts: ReadPart[], problems: Problem[], length: number
   if (Object.keys(s.farAccess).length > 0) draft.farAccess = { ...FREE_ACCESS, ...s.farAccess };
   if (s.name.length > 0) {
     const text = s.name.join(' ');
-    draft.name = (text[0]!.toUpperCase() + text.slice(1)).slice(0, 120);
+    draft.name = cut(text[0]!.toUpperCase() + text.slice(1), 120);
   }
   // A spark plug's body stands through its hexagon: only a deep socket takes it.
   if (draft.head?.form === 'plug' && !s.access.stud) draft.access = { ...(draft.access ?? FREE_ACCESS), stud: 50 };

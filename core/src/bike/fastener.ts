@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { count, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
 import { gaugingSchema } from '../fit/gauging.js';
 import { headSchema, THREADS, USUAL_THREAD, type Head } from '../sizes/index.js';
@@ -79,10 +80,10 @@ export const FREE_ACCESS: Access = {
 export const stepSchema = z.strictObject({
   evidence: z.enum(EVIDENCE),
   /** Who did it; empty when nobody said. */
-  who: z.string().trim().max(60),
+  who: line(60),
   when: z.iso.datetime(),
   /** In what way: `calliper 12.94, 12.96 mm`, `13 spanner snug`, `turned on day 3`. */
-  how: z.string().trim().max(200),
+  how: line(200),
 });
 export type Step = z.infer<typeof stepSchema>;
 
@@ -112,10 +113,10 @@ export const fastenerSchema = z.strictObject({
   gauge: gaugingSchema.nullable(),
   farGauge: gaugingSchema.nullable(),
   /** Which thing to look at on the guided walk it answers; null when the rider added it unasked. */
-  look: z.string().max(40).nullable(),
+  look: line(40).nullable(),
   role: z.enum(ROLES).nullable(),
   /** Why no roadside job turns it; null when it counts. */
-  leftOut: z.string().trim().min(1).max(300).nullable(),
+  leftOut: line(300).min(1).nullable(),
   note,
 });
 export type Fastener = z.infer<typeof fastenerSchema>;

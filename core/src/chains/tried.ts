@@ -1,3 +1,4 @@
+import { cut } from '../garage/text.js';
 import { climb, type Access, type Condition, type Fastener } from '../bike/index.js';
 import type { Chain } from './chain.js';
 
@@ -57,7 +58,7 @@ export function stoppedBy(
   by: { who: string; when: string },
 ): Fastener {
   const names = chain.links.map((l) => l.piece.name).join(' + ');
-  const how = `${names}: ${what}`.slice(0, 200);
+  const how = cut(`${names}: ${what}`, 200);
   const key = end === 'near' ? 'access' : 'farAccess';
   const fact = factOf(what, chain);
   if (fact)

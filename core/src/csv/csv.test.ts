@@ -27,6 +27,37 @@ const refused = (text: string) => {
 const faults = (text: string) =>
   preview(text).lines.flatMap((l) => l.cells.filter((c) => c.fault).map((c) => `${l.number} ${c.column}: ${c.fault}`));
 
+describe('what a hand or a spreadsheet may put into a cell', () => {
+  test('a line break in what happened parts two mishaps, as a semicolon does', () => {
+    const read = readRides(
+      'date,what happened\n2026-05-31,"puncture-tube x2: two patches\nmirror-gone"',
+      BIKE,
+      [],
+      ids(),
+    );
+    if (!read.ok) throw new Error(read.message);
+    const [line] = read.preview.lines;
+    expect(line!.cells.find((c) => c.column === 'what happened')!.fault).toMatch(/no such trouble "mirror-gone"/);
+    const good = readRides('date,what happened\n2026-05-31,"puncture-tube x2: two\r\nchain"', BIKE, [], ids());
+    if (!good.ok) throw new Error(good.message);
+    expect(good.preview.rows[0]!.mishaps).toEqual([
+      { trouble: 'puncture-tube', count: 2, used: 'two' },
+      { trouble: 'chain', count: 1, used: '' },
+    ]);
+  });
+  test('no cell goes out as a formula, full-width signs included, and all come back as they were', () => {
+    const cells = ['=1', '+1', '-1', '@a', '＝1', '＋1', '－1', '＠a', "'=1", '\n=1', 'plain'];
+    const out = writeCsv(
+      ['a'],
+      cells.map((c) => [c]),
+    );
+    const read = readCsv(out);
+    if (!read.ok) throw new Error(read.message);
+    for (const l of out.split('\r\n').slice(1)) expect(l).not.toMatch(/^"?[=+\-@＝＋－＠]/);
+    expect(read.sheet.lines.map((l) => l.cells[0])).toEqual(cells.map((c) => c));
+  });
+});
+
 describe('tables of any make', () => {
   test.each([
     ['comma', 'head,name\n10,Nut\n'],

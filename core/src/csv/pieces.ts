@@ -1,3 +1,4 @@
+import { cut } from '../garage/text.js';
 import { z } from 'zod';
 import { sameJson } from '../garage/index.js';
 import {
@@ -34,7 +35,7 @@ const listOf =
       .map((w) => w.trim())
       .filter(Boolean);
     const bad = words.find((w) => !list.includes(w as V));
-    if (bad) return `no such ${what} "${bad.slice(0, 30)}": ${list.join(', ')}`;
+    if (bad) return `no such ${what} "${cut(bad, 30)}": ${list.join(', ')}`;
     set(row, words as V[]);
     return null;
   };

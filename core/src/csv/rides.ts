@@ -1,3 +1,4 @@
+import { cut } from '../garage/text.js';
 import { TROUBLES } from '../mends/index.js';
 import { rideSchema, type Ride } from '../trip/index.js';
 import { number, readRows, type Column, type Preview, type Take } from './rows.js';
@@ -10,25 +11,27 @@ const ground = (on: keyof Ride['km']): Take<Ride> =>
 function readMishaps(text: string): { mishaps: Ride['mishaps'] } | { reason: string } {
   const mishaps: Ride['mishaps'] = [];
   for (const part of text
-    .split(/[;|]/)
+    .split(/[;|\r\n\u2028\u2029]+/u)
     .map((p) => p.trim())
     .filter(Boolean)) {
     const m = /^(.+?)(?: ?[x×] ?(\d{1,2}))?(?:: *(.*))?$/iu.exec(part)!;
     const asked = m[1]!.trim().toLowerCase();
     const trouble = TROUBLES.find((t) => t.id === asked || t.name.toLowerCase() === asked);
-    if (!trouble)
-      return { reason: `no such trouble "${m[1]!.slice(0, 40)}": use its name or key, such as puncture-tube` };
+    if (!trouble) return { reason: `no such trouble "${cut(m[1]!, 40)}": use its name or key, such as puncture-tube` };
     mishaps.push({
       trouble: trouble.id,
       count: Math.max(1, Math.min(50, Number(m[2] ?? 1))),
-      used: (m[3] ?? '').slice(0, 200),
+      used: cut(m[3] ?? '', 200),
     });
   }
   return { mishaps };
 }
 const printMishaps = (ride: Ride): string =>
   ride.mishaps
-    .map((m) => `${m.trouble}${m.count > 1 ? ` x${m.count}` : ''}${m.used ? `: ${m.used.replace(/[;|]/g, ',')}` : ''}`)
+    .map(
+      (m) =>
+        `${m.trouble}${m.count > 1 ? ` x${m.count}` : ''}${m.used ? `: ${m.used.replace(/[;|\r\n\u2028\u2029]/g, ',')}` : ''}`,
+    )
     .join('; ');
 
 const COLUMNS: Column<Ride>[] = [

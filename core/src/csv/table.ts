@@ -24,9 +24,9 @@ export const MOST_CSV_BYTES = 8 * 1024 * 1024;
 const MOST_COLUMNS = 80;
 const SEPARATORS = [',', ';', '\t', '|'];
 
-/** A spreadsheet takes these beginnings for a formula; an apostrophe in front makes them text, and is taken off when read. */
-const FORMULA = /^[=+\-@\t\r]/;
-const SHIELDED = /^'(?=[=+\-@\t\r'])/;
+/** A spreadsheet takes these beginnings, full-width ones too, for a formula; an apostrophe in front makes them text, and is taken off when read. */
+const FORMULA = /^[=+\-@\t\r\n\uff1d\uff0b\uff0d\uff20]/;
+const SHIELDED = /^'(?=[=+\-@\t\r\n\uff1d\uff0b\uff0d\uff20'])/;
 const asText = (value: string) => (FORMULA.test(value) || SHIELDED.test(value) ? `'${value}` : value);
 const fromText = (value: string) => value.replace(SHIELDED, '');
 

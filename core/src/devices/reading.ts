@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 
 /** Instruments that send readings: a calliper in mm, a scale in grams. */
 export const INSTRUMENTS = ['calliper', 'scale'] as const;
@@ -8,7 +9,7 @@ export type Instrument = (typeof INSTRUMENTS)[number];
 export const signalSchema = z.strictObject({
   instrument: z.enum(INSTRUMENTS),
   /** Which one, so that two of a kind are told apart. */
-  device: z.string().trim().min(1).max(40),
+  device: line(40).min(1),
   /** Counts up by one a line: a gap means that lines were lost on the way. */
   seq: z.int().min(0).max(2_000_000_000),
   /** Null is a sign of life without a reading. */

@@ -1,3 +1,4 @@
+import { cut } from '../garage/text.js';
 import { readSize, sizeExists, typeShape, type HeadForm, type Shape } from '../sizes/index.js';
 import type { Outcome, Try } from './gauging.js';
 
@@ -27,7 +28,7 @@ export function readTries(text: string, form: HeadForm): { tries: Try[] } | { re
   while (rest !== '') {
     const prefix = /^\d/.test(rest) ? (PREFIX[form] ?? '') : '';
     const read = readSize(prefix + rest, false);
-    if (!read) return { reason: `"${rest.slice(0, 20)}" is no tool size: say "13 goes on, 12 does not"` };
+    if (!read) return { reason: `"${cut(rest, 20)}" is no tool size: say "13 goes on, 12 does not"` };
     if (!read.ok) return { reason: read.reason };
     const tool: Shape = {
       form: read.head.form === 'lobe' && form === 'lobe-pin' ? form : read.head.form,

@@ -1,15 +1,12 @@
 import { z } from 'zod';
+import { line, text } from './text.js';
 
-/**
- * Fields shared by every entity. Texts refuse control characters because they can neither be shown nor stored,
- * numbers refuse NaN and infinities by Zod's own rule.
- */
-const readable = (value: string) => !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\ud800-\udfff]/u.test(value);
-const unreadable = 'holds characters that cannot be shown: retype it';
+/** Fields shared by every entity. Numbers refuse NaN and infinities by Zod's own rule. */
 
-export const id = z.uuid();
-export const name = z.string().trim().min(1, 'give it a name').max(120).refine(readable, unreadable);
-export const note = z.string().max(2000).refine(readable, unreadable);
+/** Ids are written in small letters, whoever sends them. */
+export const id = z.uuid().overwrite((value) => value.toLowerCase());
+export const name = line(120).min(1, 'give it a name');
+export const note = text(2000);
 /** A length in mm, never negative. */
 export const mm = z.number().min(0).max(5000);
 export const grams = z.number().min(0).max(500_000);

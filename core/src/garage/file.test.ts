@@ -83,7 +83,6 @@ describe('the garage file', () => {
     ['infinity', (f) => (f.pieces[0].mass = '1e999'), /pieces\[0\]\.mass: must be number/],
     ['a field too many', (f) => (f.bikes[0].colour = 'red'), /bikes\[0\]: holds what does not belong there \(colour\)/],
     ['a field too few', (f) => delete f.bikes[0].name, /bikes\[0\]\.name: is missing/],
-    ['a control character', (f) => (f.bikes[0].name = 'a\u0000b'), /bikes\[0\]\.name: holds characters/],
     ['an id twice', (f) => (f.pieces[1].id = f.pieces[0].id), /pieces\[1\]\.id: this id occurs twice/],
     [
       'a bike that is not there',
@@ -102,6 +101,29 @@ describe('the garage file', () => {
     ],
   ])('%s is refused with its path', (_what, change, message) => {
     expect(faults(changed(change)).join('\n')).toMatch(message);
+  });
+  test('what cannot be written is taken out of a name; a name of nothing else is refused with its path', () => {
+    const named = (value: string) => readGarageFile(changed((f) => (f.bikes[0].name = value)));
+    const read = named('a\u0000b\u202ec\ud800');
+    expect(read.ok && read.document.bikes[0]!.name).toBe('abc');
+    expect(faults(changed((f) => (f.bikes[0].name = '\u202e\u0000')))).toEqual(['bikes[0].name: give it a name']);
+  });
+  test.each<[string, (f: ReturnType<typeof JSON.parse>) => void, RegExp]>([
+    ['too many rows', (f) => (f.bikes = Array(60).fill({})), /^bikes: a garage holds up to 50 bikes/],
+    ['a million empty rows', (f) => (f.fasteners = Array(1_000_000).fill({})), /^fasteners: a garage holds up to/],
+    ['a million legs', (f) => (f.trips[0].legs = Array(1_000_000).fill({})), /legs: too many/],
+    [
+      'half a million values in lists of lists',
+      (f) => (f.trips[0].legs = Array(100).fill(Array(6000).fill([]))),
+      /^\(whole file\): holds over/,
+    ],
+    ['a long list inside a row', (f) => (f.trips[0].legs = Array(30_000).fill({})), /legs: too many/],
+    ['rows that are no list', (f) => (f.bikes = { length: 3 }), /^bikes: /],
+    ['a row nested without end', (f) => (f.bikes[0] = JSON.parse('['.repeat(3000) + ']'.repeat(3000))), /nested/],
+  ])('%s is refused before anything is made of it', (_what, change, message) => {
+    const read = readGarageFile(changed(change).replaceAll('\n', '').replaceAll('  ', ''));
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(`${read.faults[0]!.path}: ${read.faults[0]!.message}`).toMatch(message);
   });
   test('infinite numbers written as JSON', () => {
     expect(faults(text.replace(/"mass": \d+/, '"mass": 1e999')).join()).toMatch(/mass: must be number/);

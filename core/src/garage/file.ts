@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fileToNow } from './upgrade.js';
+import { oversize } from './size.js';
 import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
@@ -138,6 +139,8 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
       `this program reads versions 1 to ${FILE_VERSION}: it needs to be newer for this file`,
       'version',
     );
+  const over = oversize(json as Record<string, unknown>);
+  if (over) return fail('too-many', over.message, over.path);
   const parsed = fileSchema.safeParse(fileToNow(json as Record<string, unknown>, version));
   if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error) };
   const { format: _format, version: _version, ...document } = parsed.data;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { count, euros, grams, id, name, note } from '../garage/fields.js';
 
 /** A kit written down: its contents with the figures of that day, so that they stay what they were. */
@@ -11,7 +12,7 @@ export const keptKitSchema = z.strictObject({
   /** A frozen kit keeps its contents; only its name and note change. */
   frozen: z.boolean(),
   pieces: z.array(z.strictObject({ pieceId: id, name, count, mass: grams })).max(2000),
-  supplies: z.array(z.strictObject({ kind: z.string().max(60), name, quantity: count, mass: grams })).max(300),
+  supplies: z.array(z.strictObject({ kind: line(60), name, quantity: count, mass: grams })).max(300),
   /** What it came to when it was written down. */
   figures: z.strictObject({
     mass: grams,

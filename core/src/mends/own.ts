@@ -1,18 +1,16 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { id, name, note } from '../garage/fields.js';
 import { supplyKindKnown } from '../supplies/kinds.js';
 import { SUBJECTS, trouble, type Trouble } from './trouble.js';
 import { GRADES, readStep, SKILLS, way, type Way } from './way.js';
 
 /** A step as a rider writes it, with its needs marked; refused with what is not known in it. */
-const stepLine = z
-  .string()
-  .trim()
+const stepLine = line(300)
   .min(1)
-  .max(300)
-  .superRefine((line, ctx) => {
+  .superRefine((step, ctx) => {
     try {
-      for (const n of readStep(line).needs)
+      for (const n of readStep(step).needs)
         if (n.by === 'supply' && !supplyKindKnown(n.kind))
           ctx.addIssue({ code: 'custom', message: `no supply of kind "${n.kind}": choose one of the list` });
     } catch (error) {
@@ -26,7 +24,7 @@ const rate = z.number().min(0).max(100);
 export const ownMendSchema = z.strictObject({
   id,
   /** The known trouble that it belongs to; null for one of the rider's own. */
-  trouble: z.string().max(40).nullable(),
+  trouble: line(40).nullable(),
   name,
   subject: z.enum(SUBJECTS),
   /** Of an own trouble: per 1000 km by ground, whether it ends the ride, hours lost where it does not. */
@@ -39,7 +37,7 @@ export const ownMendSchema = z.strictObject({
   /** Steps out and back in, one a line: `{rear axle}` a head, `[inflate]` a function, `<patch ×2>` what is used up. */
   out: z.array(stepLine).min(1).max(30),
   back: z.array(stepLine).max(30),
-  caution: z.string().trim().max(300),
+  caution: line(300),
   note,
 });
 export type OwnMend = z.infer<typeof ownMendSchema>;

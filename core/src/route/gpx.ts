@@ -1,3 +1,4 @@
+import { cut } from '../garage/text.js';
 import { SaxesParser } from 'saxes';
 
 /** A point of a track: degrees, metres above the sea where known, and when, as it stood in the file. */
@@ -97,7 +98,7 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
   parser.on('closetag', (tag) => {
     const name = localName(tag.name);
     path.pop();
-    const said = words.trim().slice(0, MOST_TEXT);
+    const said = cut(words.trim(), MOST_TEXT);
     words = '';
     if (point) {
       const own = path.length === pointDepth;

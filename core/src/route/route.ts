@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cut, line } from '../garage/text.js';
 import { km, name } from '../garage/fields.js';
 import { apart, type Spot } from './geo.js';
 import type { TrackPoint, Waypoint } from './gpx.js';
@@ -17,7 +18,7 @@ export const MOST_ROUTE_POINTS = 2000;
 export const MOST_MARKS = 3000;
 
 export const routeSchema = z.strictObject({
-  name: z.string().trim().max(200),
+  name: line(200),
   /** Latitude, longitude, metres above the sea (null where unknown), km from the start along the full track. */
   points: z
     .array(z.tuple([lat, lon, z.number().nullable(), km]))
@@ -250,7 +251,7 @@ export function makeRoute(title: string, track: readonly TrackPoint[], waypoints
   const whole = measured(track);
   if (whole.points.length < 2) return null;
   return {
-    name: title.slice(0, 200),
+    name: cut(title, 200),
     points: thinned(whole.points, MOST_ROUTE_POINTS).map((p) => [
       round(p.lat, 6),
       round(p.lon, 6),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { INCH_HEX, INCH_KEY, METRIC_HEX, METRIC_KEY, PLUG_HEX, SIX_LOBE, SIX_LOBE_OUT } from './tables.js';
 
 /**
@@ -136,7 +137,7 @@ const check = (ctx: z.core.ParsePayload<{ form: ShapeForm; size: string }>) => {
     });
 };
 
-const sizeText = z.string().max(12);
+const sizeText = line(12);
 export const headSchema = z
   .strictObject({ form: z.enum(HEAD_FORMS), size: sizeText })
   .check((ctx) => check(ctx as z.core.ParsePayload<{ form: ShapeForm; size: string }>));

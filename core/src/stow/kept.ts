@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { grams, id, name, note } from '../garage/fields.js';
 
 const coordinate = z.number().min(-10_000).max(10_000);
@@ -11,12 +12,12 @@ export const packingSchema = z.strictObject({
   items: z
     .array(
       z.strictObject({
-        key: z.string().min(1).max(120),
+        key: line(120).min(1),
         name,
         mass: grams,
         /** Null for what was loose. */
         placeId: id.nullable(),
-        placeName: z.string().trim().max(120),
+        placeName: line(120),
       }),
     )
     .max(3000),

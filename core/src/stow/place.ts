@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import type { Practice } from '../chains/practice.js';
 import { grams, id, mm, name, note } from '../garage/fields.js';
 import { measures } from '../bike/bike.js';
@@ -58,7 +59,7 @@ export const pinSchema = z.strictObject({
   bikeId: id,
   placeId: id,
   /** Key of the item: `piece <id> <copy>` or `supply <kind>`. */
-  item: z.string().min(1).max(120),
+  item: line(120).min(1),
 });
 export type Pin = z.infer<typeof pinSchema>;
 

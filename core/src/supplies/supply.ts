@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import type { Bike } from '../bike/bike.js';
 import { id, note } from '../garage/fields.js';
 import { fitVerdict } from './fitSheet.js';
@@ -10,7 +11,7 @@ export const supplySchema = z.strictObject({
   kind: z.enum(SUPPLY_KINDS),
   quantity: z.int().min(0).max(1000),
   /** What it is made for, as the bike's fit sheet reads; empty where it fits anything, or nobody looked. */
-  fits: z.string().trim().max(120),
+  fits: line(120),
   /** When it was bought, and opened; null where it was not, or nobody knows. */
   bought: z.iso.date().nullable(),
   opened: z.iso.date().nullable(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { count, euros, grams, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
 import { measures, type Measures } from '../bike/bike.js';
 import { shapeSchema } from '../sizes/index.js';
@@ -152,9 +153,9 @@ export const pieceSchema = z.strictObject({
   /** Cheap pieces are kept off high torques where the rider says so. */
   quality: z.enum(['good', 'cheap']),
   /** Where it is kept when no kit is packed. */
-  kept: z.string().trim().max(80),
+  kept: line(80),
   /** Name of the set that it came in, such as the maker's kit; empty when it came alone. */
-  set: z.string().trim().max(80),
+  set: line(80),
   /** `always` is in every kit, `twice` with two of it, `never` in none. */
   mark: z.enum(['always', 'twice', 'never']).nullable(),
   /** The one bike on which it may be used; null for any. */

@@ -1,3 +1,4 @@
+import { cut, MOST_LINE } from '../garage/text.js';
 import { millimetres, readSize, type Shape } from '../sizes/index.js';
 import {
   adapter,
@@ -38,7 +39,7 @@ export type PieceReading = { ok: true; model: PieceModel; said: Said } | { ok: f
 
 /** Words of a line that say something of the piece whatever it is; each is cut out of the line. */
 const EXTRAS: { re: RegExp; take: (m: RegExpExecArray, said: Said) => void }[] = [
-  { re: / note: *(.+)$/iu, take: (m, s) => (s.note = m[1]!.trim().slice(0, 2000)) },
+  { re: / note: *(.+)$/iu, take: (m, s) => (s.note = cut(m[1]!.trim(), 2000)) },
   { re: / (?:in|at) (?:the )?([\p{L}][\p{L}\d ]{1,60})$/iu, take: (m, s) => (s.kept = m[1]!.trim()) },
   { re: / (?:x|×) ?(\d{1,3})(?= |$)/iu, take: (m, s) => (s.count = Math.min(200, Math.max(1, Number(m[1])))) },
   {
@@ -324,6 +325,8 @@ export function findModels(text: string, most = 8): PieceModel[] {
  * Any size can be said, not only those of the catalogue; what is no kind is looked up there by its words.
  */
 export function readPiece(line: string): PieceReading {
+  if (line.length > MOST_LINE)
+    return { ok: false, reason: `too long: a line holds ${MOST_LINE} characters. Shorten it` };
   let text = ` ${line.trim().replace(/\s+/g, ' ')}`;
   if (text.trim() === '') return { ok: false, reason: 'say what it is: socket 3/8 14, ring 12/13, bit t30' };
   const said: Said = {};
@@ -346,7 +349,7 @@ export function readPiece(line: string): PieceReading {
   }
   const found = findModels(body, 2);
   if (found.length > 0) return { ok: true, model: found[0]!, said };
-  return { ok: false, reason: `no piece like "${body.slice(0, 40)}": say socket 3/8 14, ring 12/13, bit t30, pliers` };
+  return { ok: false, reason: `no piece like "${cut(body, 40)}": say socket 3/8 14, ring 12/13, bit t30, pliers` };
 }
 
 /** What a size alone means in a drawer: a spanner, a key, a bit. */

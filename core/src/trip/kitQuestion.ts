@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { euros, grams, id } from '../garage/fields.js';
 import { ROLES } from '../bike/fastener.js';
 import { GRADES } from '../mends/way.js';
 
 /** Something that the kit must allow, whatever it weighs: a trouble mended at a grade once, or fasteners of a job turned. */
 export const mustSchema = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('repair'), trouble: z.string().max(80), grade: z.enum(GRADES) }),
+  z.strictObject({ by: z.literal('repair'), trouble: line(80), grade: z.enum(GRADES) }),
   z.strictObject({ by: z.literal('turn'), role: z.enum(ROLES) }),
 ]);
 export type Must = z.infer<typeof mustSchema>;
@@ -25,7 +26,7 @@ export const kitQuestionSchema = z.strictObject({
   /** Chance from which a trouble is asked for. */
   likely: z.number().min(0).max(1),
   /** Troubles that are not asked for although they are likely. */
-  leftOut: z.array(z.string().max(80)).max(300),
+  leftOut: z.array(line(80)).max(300),
   /** What is to be saved: hours, or money. */
   value: z.enum(['hours', 'money']),
   /** Limits: grams, mL, euros; null for none. */

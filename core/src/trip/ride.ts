@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { line } from '../garage/text.js';
 import { id, km, note } from '../garage/fields.js';
 
 /** A ride that was ridden: how far on which ground, and what happened. The rider's own record. */
@@ -13,10 +14,10 @@ export const rideSchema = z.strictObject({
     .array(
       z.strictObject({
         /** Key of the trouble, such as `puncture-tube`. */
-        trouble: z.string().min(1).max(40),
+        trouble: line(40).min(1),
         count: z.int().min(1).max(50),
         /** What was used, in the rider's words. */
-        used: z.string().max(200),
+        used: line(200),
       }),
     )
     .max(40),

@@ -1,7 +1,11 @@
+import { cleaned, cut } from '../../garage/text.js';
 import { HEM, LABELS, type RollLayout } from './layout.js';
 
-const escape = (text: string) =>
-  text.replace(/[&<>"']/gu, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c]!);
+const escape = (value: string) =>
+  cleaned(value).replace(
+    /[&<>"']/gu,
+    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c]!,
+  );
 const n = (x: number) => String(Math.round(x * 100) / 100);
 
 /** Drawing of a whole roll in mm, without the frame of a file. */
@@ -29,7 +33,7 @@ function drawing(roll: RollLayout): string {
       const [x, y] = [s.x + s.width / 2, roll.height - LABELS + (fits ? 7 : 3)];
       return fits
         ? `<text x="${n(x)}" y="${n(y)}" font-size="${size}" text-anchor="middle">${escape(s.label)}</text>`
-        : `<text transform="translate(${n(x - 1.4)} ${n(y)}) rotate(90)" font-size="3.4">${escape(s.label.slice(0, 11))}</text>`;
+        : `<text transform="translate(${n(x - 1.4)} ${n(y)}) rotate(90)" font-size="3.4">${escape(cut(s.label, 11))}</text>`;
     })
     .join('');
   return (
