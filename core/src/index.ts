@@ -23,3 +23,4 @@ export * from './simulate/index.js';
 export * from './walk/index.js';
 export * from './csv/index.js';
 export * from './devices/index.js';
+export * from './sync/index.js';
