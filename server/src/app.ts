@@ -8,8 +8,11 @@ import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { TABLES } from '@necessaire/core';
-import { errorHandler, garageMissing, notFound, refuse } from './errors.js';
+import { errorHandler, garageMissing, notFound } from './errors.js';
+import { refuse } from './refusal.js';
 import { loopbackOnly } from './guard.js';
+import { edits } from './resources/edits.js';
+import { events } from './resources/events.js';
 import { file } from './resources/file.js';
 import { garages } from './resources/garages.js';
 import { health } from './resources/health.js';
@@ -83,9 +86,11 @@ export function createApp(db: Knex, log: Logger, signals: Signals, webRoot?: str
   });
   app.use('/api/garages/:garage/file', file(db));
   app.use('/api', express.json({ limit: MOST_JSON }));
-  app.use('/api/garages', garages(db));
+  app.use('/api/garages', garages(db, signals));
   app.use('/api/garages/:garage/instruments', instruments(db, signals));
-  app.use('/api/garages/:garage', rows(db));
+  app.use('/api/garages/:garage/events', events(db, signals));
+  app.use('/api/garages/:garage/edits', edits(db, signals));
+  app.use('/api/garages/:garage', rows(db, signals));
   for (const table of TABLES) app.use(`/api/${table}`, garageMissing);
   app.use('/api', notFound);
   if (webRoot && existsSync(join(webRoot, 'index.html'))) {

@@ -1,27 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import type { Fault } from '@necessaire/core';
-
-/**
- * The one shape in which the server refuses: `{ "error": { code, path, message, … } }`, documented in docs/server.md.
- * `message` says what to do; `path` leads to the culprit.
- */
-export class Refusal extends Error {
-  constructor(
-    readonly status: number,
-    readonly fault: Fault,
-    readonly more: Record<string, unknown> = {},
-  ) {
-    super(fault.message);
-  }
-}
-
-export const refuse = (
-  status: number,
-  code: string,
-  path: string,
-  message: string,
-  more: Record<string, unknown> = {},
-): Refusal => new Refusal(status, { code, path, message }, more);
+import { faultOf } from './db/faults.js';
+import { Refusal, refuse } from './refusal.js';
 
 /** Answers for addresses that do not exist. */
 export const notFound: RequestHandler = (req, _res, next) => {
@@ -59,6 +38,8 @@ function asRefusal(error: BodyError): Refusal | null {
     return refuse(400, 'not-json', '(body)', 'the request is not JSON or was cut short: send it again');
   if (error.type === 'encoding.unsupported' || error.type === 'charset.unsupported')
     return refuse(415, 'encoding', '(body)', 'send UTF-8 text');
+  const database = faultOf(error);
+  if (database) return database;
   if (error instanceof URIError) return refuse(400, 'address', '(address)', 'the address is not well formed');
   if (error.status && error.status >= 400 && error.status < 500)
     return refuse(error.status, 'request', '(request)', error.message);

@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { refuse } from './errors.js';
+import { refuse } from './refusal.js';
 
 const HERE = new Set(['localhost', '127.0.0.1', '[::1]']);
 const hostname = (host: string) => host.replace(/:\d+$/, '').toLowerCase();

@@ -53,7 +53,9 @@ async function loadDemo(db: Knex): Promise<void> {
 export async function start(options: StartOptions): Promise<Running> {
   const log = options.log ?? pino({ level: 'silent' });
   const db = connect(options.databaseUrl, log);
-  const signals = new Signals(options.databaseUrl, log);
+  const signals = new Signals(options.databaseUrl, log, (channel, payloads) =>
+    db.raw('select pg_notify(?, p) from jsonb_array_elements_text(?::jsonb) p', [channel, JSON.stringify(payloads)]),
+  );
   try {
     await migrate(db);
     if (options.demo ?? true) await loadDemo(db);

@@ -148,7 +148,7 @@ export class Session {
     const before = this.entries;
     this.loose = f([...this.loose]);
     try {
-      this.stored = this.told(await this.ports.outbox.change(f));
+      await this.change(f);
     } catch {
       this.storeFailed = true;
       this.stored = f(this.stored);
@@ -162,16 +162,14 @@ export class Session {
   private store(): Promise<void> {
     this.storing = this.storing.then(async () => {
       const batch = [...this.loose];
-      if (batch.length === 0) return;
+      if (batch.length === 0 && this.untold.size === 0) return;
       const ids = new Set(batch.map((e) => e.edit.id));
       try {
-        const all = await this.ports.outbox.change((entries) => [
-          ...judged(entries, [...this.untold.values()]).filter((e) => !ids.has(e.edit.id)),
+        await this.change((entries) => [
+          ...entries.filter((e) => !ids.has(e.edit.id)),
           // As they are by now: what was judged meanwhile has changed its state, or is gone.
           ...this.loose.filter((e) => ids.has(e.edit.id)),
         ]);
-        this.untold.clear();
-        this.stored = all;
         this.loose = this.loose.filter((e) => !ids.has(e.edit.id));
         this.storeFailed = false;
         this.ports.tell(this.known.edition);
@@ -181,6 +179,15 @@ export class Session {
       this.changed([]);
     });
     return this.storing;
+  }
+  /** Changes the store, and tells it first what it could not be told before. @throws when the browser does not keep it */
+  private async change(f: (entries: Entry[]) => Entry[]): Promise<void> {
+    let told: string[] = [];
+    this.stored = await this.ports.outbox.change((entries) => {
+      told = [...this.untold.keys()];
+      return f(this.told(entries));
+    });
+    for (const id of told) this.untold.delete(id);
   }
   private told = (entries: readonly Entry[]) => judged(entries, [...this.untold.values()]);
 
@@ -287,7 +294,7 @@ export class Session {
     const before = this.entries;
     this.loose = judged(this.loose, reply.outcomes);
     try {
-      this.stored = this.told(await this.ports.outbox.change((entries) => judged(entries, reply.outcomes)));
+      await this.change((entries) => judged(entries, reply.outcomes));
     } catch {
       // Sent again after a reload, they get the same verdict again.
       this.storeFailed = true;

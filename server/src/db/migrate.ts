@@ -5,6 +5,7 @@ import * as practice from './migrations/003_practice.js';
 import * as kit from './migrations/004_kit.js';
 import * as stow from './migrations/005_stow.js';
 import * as right from './migrations/006_right.js';
+import * as sync from './migrations/007_sync.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -13,6 +14,7 @@ const MIGRATIONS = [
   { name: '004_kit', ...kit },
   { name: '005_stow', ...stow },
   { name: '006_right', ...right },
+  { name: '007_sync', ...sync },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import {
   emptyDocument,
   garageSchema,
+  keyOf,
   ROW_SCHEMAS,
   sameJson,
   TABLES,
@@ -9,7 +10,8 @@ import {
   type GarageDocument,
   type TableName,
 } from '@necessaire/core';
-import { refuse } from '../errors.js';
+import { refuse } from '../refusal.js';
+import { writeRows, type Written } from './edits.js';
 
 export interface GarageRecord {
   id: string;
@@ -58,15 +60,20 @@ export async function createGarage(db: Knex, id: string, garage: Garage): Promis
 }
 
 /** Writes a garage's name and practice against the revision that it was read at. @throws Refusal 409 with both versions */
-export async function updateGarage(db: Knex, id: string, revision: number, garage: Garage): Promise<GarageRecord> {
+export async function updateGarage(
+  db: Knex,
+  id: string,
+  revision: number,
+  garage: Garage,
+): Promise<{ record: GarageRecord; written: Written | null }> {
   const found = await findGarage(db, id);
-  if (sameJson(found.garage, garage)) return found;
-  const changed = await db('garages')
-    .where({ id, revision })
-    .whereNull('deleted_at')
-    .update({ body: JSON.stringify(garage), revision: revision + 1 });
-  if (changed === 0) throw stale('garage', garage, found.garage, found.revision);
-  return { ...found, garage, revision: revision + 1 };
+  if (sameJson(found.garage, garage)) return { record: found, written: null };
+  const written = await writeRows(db, id, [{ table: 'garage', id }], (rows) => {
+    const now = rows.get(keyOf({ table: 'garage', id }))!;
+    if (now.revision !== revision) throw stale('garage', garage, now.row, now.revision);
+    return [{ table: 'garage', id, revision: revision + 1, row: garage, gone: false, fresh: false }];
+  });
+  return { record: { ...found, garage, revision: revision + 1 }, written };
 }
 
 /** Deletes a garage, or brings it back. Doing either twice changes nothing. */
@@ -90,14 +97,21 @@ export const stale = (path: string, mine: unknown, theirs: unknown, revision: nu
 export interface StoredDocument {
   document: GarageDocument;
   revisions: Record<TableName, Record<string, number>>;
+  /** Edition of the garage that this is. */
+  edition: number;
 }
 
 /** A whole garage in the order in which its rows were made, with the revision of each row. */
 export async function readDocument(db: Knex, record: GarageRecord): Promise<StoredDocument> {
   const document = emptyDocument(record.garage);
   const revisions = {} as StoredDocument['revisions'];
+  let edition = 0;
   await db.transaction(
     async (tx) => {
+      // With its edition, the garage's own fields of the same moment.
+      const own = await tx('garages').where({ id: record.id }).first<{ edition: string; body: unknown } | undefined>();
+      edition = Number(own?.edition ?? 0);
+      if (own) document.garage = garageSchema.parse(own.body);
       for (const table of TABLES) {
         const rows: { id: string; revision: number; body: unknown }[] = await tx(table)
           .select('id', 'revision', 'body')
@@ -112,5 +126,5 @@ export async function readDocument(db: Knex, record: GarageRecord): Promise<Stor
     // One snapshot: a change made meanwhile is seen whole or not at all.
     { isolationLevel: 'repeatable read', readOnly: true },
   );
-  return { document, revisions };
+  return { document, revisions, edition };
 }

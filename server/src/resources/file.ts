@@ -1,7 +1,7 @@
 import { Router, text } from 'express';
 import type { Knex } from 'knex';
 import { MOST_BYTES, readGarageFile, writeGarageFile } from '@necessaire/core';
-import { Refusal, refuse } from '../errors.js';
+import { Refusal, refuse } from '../refusal.js';
 import { findGarage, readDocument } from '../repositories/garages.js';
 import { insertDocument } from '../repositories/rows.js';
 import { garageId } from './validate.js';

@@ -10,13 +10,15 @@ import {
   setDeleted,
   updateGarage,
 } from '../repositories/garages.js';
+import type { Signals } from '../signals.js';
 import { garageId, parse } from './validate.js';
 
+const revision = z.int().max(2_000_000_000);
 const create = z.strictObject({ id, garage: garageSchema });
-const update = z.strictObject({ revision: z.int().min(1), garage: garageSchema });
+const update = z.strictObject({ revision: revision.min(1), garage: garageSchema });
 
 /** Garages: list, create, read whole, rename, delete and bring back. */
-export function garages(db: Knex): Router {
+export function garages(db: Knex, signals: Signals): Router {
   return Router()
     .get('/', async (_req, res) => {
       res.json({ garages: await listGarages(db) });
@@ -31,7 +33,10 @@ export function garages(db: Knex): Router {
     })
     .put('/:garage', async (req, res) => {
       const body = parse(update, req.body);
-      res.json(await updateGarage(db, garageId(req.params.garage), body.revision, body.garage));
+      const id = garageId(req.params.garage);
+      const { record, written } = await updateGarage(db, id, body.revision, body.garage);
+      if (written) signals.reached(id, written.edition);
+      res.json(record);
     })
     .delete('/:garage', async (req, res) => {
       res.json(await setDeleted(db, garageId(req.params.garage), true));

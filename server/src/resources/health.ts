@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { refuse } from '../errors.js';
+import { refuse } from '../refusal.js';
 
 /** `/health/live`: the process answers. `/health/ready`: the database does too. */
 export function health(db: Knex): Router {

@@ -1,17 +1,18 @@
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { z } from 'zod';
-import { ROW_SCHEMAS, TABLES, type TableName } from '@necessaire/core';
-import { refuse } from '../errors.js';
+import { id, ROW_SCHEMAS, TABLES, type TableName } from '@necessaire/core';
+import { refuse } from '../refusal.js';
 import { findGarage } from '../repositories/garages.js';
 import { applyChanges, type Change } from '../repositories/rows.js';
+import type { Signals } from '../signals.js';
 import { garageId, parse } from './validate.js';
 
 const MOST_CHANGES = 12_000;
 const revision = z.int().min(0).max(2_000_000_000);
 const changeSchema = z.strictObject({
   table: z.enum(TABLES as [TableName, ...TableName[]]),
-  id: z.uuid(),
+  id,
   revision,
   row: z.record(z.string(), z.unknown()).nullable(),
 });
@@ -33,31 +34,34 @@ const tableOf = (value: unknown): TableName => {
 };
 
 /** Rows of a garage: one at a time, or many all or none. */
-export function rows(db: Knex): Router {
+export function rows(db: Knex, signals: Signals): Router {
   const router = Router({ mergeParams: true });
+  const apply = async (garage: string, changes: Change[]) => {
+    const { revisions, written } = await applyChanges(db, garage, changes);
+    signals.reached(garage, written.edition);
+    return revisions;
+  };
   const garageOf = async (params: unknown) =>
     (await findGarage(db, garageId((params as { garage?: string }).garage))).id;
   router.post('/changes', async (req, res) => {
     const garage = await garageOf(req.params);
     const { changes } = parse(batchSchema, req.body);
     const all = changes.map((c, i) => checked(c, `changes[${i}].row`));
-    res.json({ revisions: await applyChanges(db, garage, all) });
+    res.json({ revisions: await apply(garage, all) });
   });
   router.put('/:table/:id', async (req, res) => {
     const garage = await garageOf(req.params);
     const table = tableOf(req.params.table);
     const body = parse(z.strictObject({ revision, row: z.record(z.string(), z.unknown()) }), req.body);
-    const change = checked({ ...body, table, id: req.params.id }, 'row');
-    const [now] = await applyChanges(db, garage, [change]);
+    const change = checked({ ...body, table, id: parse(id, req.params.id, 'id') }, 'row');
+    const [now] = await apply(garage, [change]);
     res.json({ revision: now });
   });
   router.delete('/:table/:id', async (req, res) => {
     const garage = await garageOf(req.params);
     const table = tableOf(req.params.table);
     const at = parse(z.coerce.number().pipe(revision), req.query['revision'], 'revision');
-    const [now] = await applyChanges(db, garage, [
-      { table, id: parse(z.uuid(), req.params.id, 'id'), revision: at, row: null },
-    ]);
+    const [now] = await apply(garage, [{ table, id: parse(id, req.params.id, 'id'), revision: at, row: null }]);
     res.json({ revision: now });
   });
   return router;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { faultsOf } from '@necessaire/core';
-import { Refusal, refuse } from '../errors.js';
+import { faultsOf, id } from '@necessaire/core';
+import { Refusal, refuse } from '../refusal.js';
 
 /** Parses what came over the wire, or refuses with the path to the culprit. */
 export function parse<T extends z.ZodType>(schema: T, value: unknown, path = ''): z.infer<T> {
@@ -12,7 +12,7 @@ export function parse<T extends z.ZodType>(schema: T, value: unknown, path = '')
 
 /** A garage id from the address. */
 export function garageId(value: unknown): string {
-  const result = z.uuid().safeParse(value);
+  const result = id.safeParse(value);
   if (!result.success)
     throw refuse(400, 'garage-missing', 'garage', 'name the garage by its id: /api/garages/{garage}/…');
   return result.data;

@@ -1,0 +1,42 @@
+import type { Request, Response } from 'express';
+import type { Listener, Signals } from '../signals.js';
+
+/** A comment now and then keeps what stands between from closing a quiet stream. */
+const QUIET_MS = 15_000;
+
+/**
+ * Opens a stream of server-sent events to a page that listens to its garage. A page that left before the stream was open leaves nothing behind.
+ * @param listener what is heard, and how it is written
+ */
+export async function stream(
+  req: Request,
+  res: Response,
+  signals: Signals,
+  garage: string,
+  listener: (write: (text: string) => void) => Omit<Listener, 'end'>,
+): Promise<boolean> {
+  let gone = false;
+  let stop: (() => void) | null = null;
+  let quiet: ReturnType<typeof setInterval> | null = null;
+  const leave = () => {
+    gone = true;
+    if (quiet) clearInterval(quiet);
+    stop?.();
+  };
+  // Before anything is waited for: a page that closes at once must not be missed.
+  req.on('aborted', leave);
+  res.on('close', leave);
+  const write = (text: string) => {
+    if (!gone) res.write(text);
+  };
+  stop = await signals.listen(garage, { ...listener(write), end: () => res.end() });
+  if (gone) {
+    stop();
+    return false;
+  }
+  quiet = setInterval(() => write(': quiet\n\n'), QUIET_MS);
+  res.set({ 'Content-Type': 'text/event-stream', 'X-Accel-Buffering': 'no' });
+  res.flushHeaders();
+  write('retry: 1000\n\n');
+  return true;
+}
