@@ -107,8 +107,10 @@ function readMark(mark: string): { width: number; height: number; rim: number } 
 }
 
 /** A tyre mark as it stands on the side: `90/90-21`, `160/60ZR17 M/C 69W`, `3.00-21`, `MT90-16`, `19x7-8`. */
-export const tyreMark = line(40)
-  .refine((m) => readMark(m) !== null, 'write a tyre as on its side: 90/90-21, 160/60ZR17, 3.00-21, MT90-16 or 19x7-8');
+export const tyreMark = line(40).refine(
+  (m) => readMark(m) !== null,
+  'write a tyre as on its side: 90/90-21, 160/60ZR17, 3.00-21, MT90-16 or 19x7-8',
+);
 
 /** Work that falls due by distance, by time or by hours in dust, whichever comes first. */
 export const serviceSchema = z.strictObject({

@@ -159,8 +159,17 @@ export function ordered(value: unknown): unknown {
   );
 }
 
-/** Whether two JSON values are equal, whatever the order of their keys. */
-export const sameJson = (a: unknown, b: unknown): boolean => JSON.stringify(ordered(a)) === JSON.stringify(ordered(b));
+/** Whether two JSON values are equal, whatever the order of their keys; a field that is undefined is none. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return Object.is(a, b);
+  if (Array.isArray(a) || Array.isArray(b))
+    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((x, i) => sameJson(x, b[i]));
+  const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  const said = (o: Record<string, unknown>) => Object.keys(o).filter((k) => o[k] !== undefined);
+  const keys = said(x);
+  return keys.length === said(y).length && keys.every((k) => Object.hasOwn(y, k) && sameJson(x[k], y[k]));
+}
 
 /** Writes a garage file: rows in their order, keys sorted within each row, two spaces, a newline at the end. */
 export function writeGarageFile(doc: GarageDocument): string {

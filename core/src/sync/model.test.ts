@@ -50,6 +50,7 @@ class Page {
 /** What had stood on a page when its rider last answered. */
 const seenAtAnswer = new WeakMap<Page, ReadonlySet<string>>();
 const never = new Promise<never>(() => {});
+const shownOn = (page: Page, id: string) => page.session.shown([{ table: TABLE, id }]).get(`${TABLE} ${id}`) ?? null;
 const seenKey = (id: string, field: string, value: unknown) => `${id} ${field} ${JSON.stringify(value)}`;
 
 /** Some devices, their pages, one server, and a network that loses, delays, doubles and reorders. */
@@ -168,7 +169,7 @@ class World {
   private look(page: Page) {
     if (page.dead || !page.session) return;
     for (const id of ROWS) {
-      const row = page.session.shown({ table: TABLE, id });
+      const row = shownOn(page, id);
       if (row) for (const f of FIELDS) page.seen.add(seenKey(id, f, row[f]));
     }
     for (const q of page.session.questions)
@@ -189,7 +190,7 @@ class World {
   private edit(page: Page, changes: { id: string; before: Body | null; after: Body | null }[]) {
     const { session } = page;
     const made = changes.flatMap(({ id, before, after }) => {
-      const c = changeOf(TABLE, id, before, after, session.baseOf({ table: TABLE, id }));
+      const c = changeOf(TABLE, id, before, after, session.bases([{ table: TABLE, id }]).get(`${TABLE} ${id}`)!);
       return c ? [c] : [];
     });
     if (made.length === 0) return;
@@ -207,7 +208,7 @@ class World {
   step([op, a, b, c]: readonly [number, number, number, number]) {
     const page = this.pages[a % this.pages.length]!;
     const flight = this.flights[b % Math.max(1, this.flights.length)];
-    const row = (n: number) => page.session.shown({ table: TABLE, id: ROWS[n % ROWS.length]! });
+    const row = (n: number) => shownOn(page, ROWS[n % ROWS.length]!);
     const value = this.next++;
     const special = c % 11 === 7 ? 'refuse me' : c % 13 === 5 ? 'poison' : 'note';
     switch (op % 16) {
@@ -364,7 +365,7 @@ test('no edit is lost, applied twice, blocks another or overwrites what its ride
           expect(p.session.standing).toEqual({ unsent: 0, trouble: null, stored: true });
           for (const id of ROWS) {
             const at = world.server.rows.get(`${TABLE} ${id}`);
-            expect(p.session.shown({ table: TABLE, id })).toEqual(at && !at.deleted ? at.row : null);
+            expect(shownOn(p, id)).toEqual(at && !at.deleted ? at.row : null);
           }
         }
       },

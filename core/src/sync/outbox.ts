@@ -42,21 +42,36 @@ export function judged(entries: readonly Entry[], outcomes: readonly EditOutcome
   });
 }
 
-/** A row as the page shows it: as known, with one's own changes over it that are not refused. */
-export function shownRow(known: Known, entries: readonly Entry[], at: { table: Where; id: string }): Body | null {
-  let row = known.rows.get(keyOf(at))?.row ?? null;
+/** Rows as the page shows them: as known, with one's own changes over them that are not refused. By key; one pass, however many rows. */
+export function shownRows(
+  known: Known,
+  entries: readonly Entry[],
+  rows: readonly { table: Where; id: string }[],
+): Map<string, Body | null> {
+  const out = new Map<string, Body | null>();
+  for (const at of rows) out.set(keyOf(at), known.rows.get(keyOf(at))?.row ?? null);
   for (const e of entries)
     if (e.state !== 'refused')
-      for (const c of e.edit.changes) if (c.table === at.table && c.id === at.id) row = onTop(c, row);
-  return row;
+      for (const c of e.edit.changes) {
+        const row = out.get(keyOf(c));
+        if (row !== undefined) out.set(keyOf(c), onTop(c, row));
+      }
+  return out;
 }
 
-/** Revision that a new change of a row is made on: that of the oldest of one's own changes that still wait, else what is known. */
-export function baseOf(known: Known, entries: readonly Entry[], at: { table: Where; id: string }): number {
+/** Revision that a new change of each row is made on: that of the oldest of one's own changes that still wait, else what is known. */
+export function bases(
+  known: Known,
+  entries: readonly Entry[],
+  rows: readonly { table: Where; id: string }[],
+): Map<string, number> {
+  const waiting = new Map<string, number>();
   for (const e of entries)
     if (e.state !== 'refused')
-      for (const c of e.edit.changes) if (c.table === at.table && c.id === at.id) return c.kind === 'make' ? 0 : c.base;
-  return known.rows.get(keyOf(at))?.revision ?? 0;
+      for (const c of e.edit.changes) if (!waiting.has(keyOf(c))) waiting.set(keyOf(c), c.kind === 'make' ? 0 : c.base);
+  return new Map(
+    rows.map((at) => [keyOf(at), waiting.get(keyOf(at)) ?? known.rows.get(keyOf(at))?.revision ?? 0] as const),
+  );
 }
 
 /** One row that two sides changed, as a rider is asked about it. */

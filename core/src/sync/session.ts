@@ -4,10 +4,10 @@ import { MOST_CHANGES, MOST_EDITS, type EditOutcome, type Reply, type Request } 
 import {
   absorb,
   withAnswer,
-  baseOf,
+  bases,
   judged,
   questions,
-  shownRow,
+  shownRows,
   type ClashQuestion,
   type Entry,
   type Known,
@@ -96,12 +96,13 @@ export class Session {
     const unsent = this.entries.filter((e) => e.state === 'unsent').length;
     return { unsent, trouble: this.trouble, stored: !(this.storeFailed && this.loose.length > 0) };
   }
-  /** A row as the page shows it. */
-  shown(at: At) {
-    return shownRow(this.known, this.entries, at);
+  /** Rows as the page shows them, by `keyOf`. */
+  shown(rows: readonly At[]) {
+    return shownRows(this.known, this.entries, rows);
   }
-  baseOf(at: At) {
-    return baseOf(this.known, this.entries, at);
+  /** The revisions that new changes of rows are made on, by `keyOf`. */
+  bases(rows: readonly At[]) {
+    return bases(this.known, this.entries, rows);
   }
   get questions() {
     return questions(this.known, this.entries);
@@ -122,6 +123,13 @@ export class Session {
     this.loose.push({ edit, state: 'unsent' });
     this.changed(edit.changes);
     void this.store().then(() => this.push());
+  }
+
+  /** Lays an edit straight into the tray: what cannot be sent as it is, named and with why. */
+  setAside(edit: Edit, fault: Fault): void {
+    this.loose.push({ edit, state: 'refused', fault });
+    this.changed([]);
+    void this.store();
   }
 
   /** The rider's answer about a row that two sides changed. */
@@ -220,6 +228,11 @@ export class Session {
     if (edition <= this.known.edition || this.closed) return;
     this.pulling ??= this.pull().finally(() => (this.pulling = null));
     await this.pulling;
+  }
+  /** The line to the server broke: looks whether it is there, and goes on looking until it is. */
+  check(): Promise<void> {
+    this.heard = Math.max(this.heard, this.known.edition + 1);
+    return this.push();
   }
   private async pull(): Promise<void> {
     try {

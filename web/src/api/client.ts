@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { garageSchema, ROW_SCHEMAS, TABLES, type Garage, type GarageDocument, type TableName } from '@necessaire/core';
+import {
+  garageSchema,
+  replySchema,
+  ROW_SCHEMAS,
+  TABLES,
+  type Garage,
+  type GarageDocument,
+  type Reply,
+  type Request,
+  type TableName,
+} from '@necessaire/core';
 
 /** What the server refuses with; `status` 0 means that it was not reached. */
 export class ApiError extends Error {
@@ -45,6 +55,14 @@ async function call(method: string, path: string, body?: unknown): Promise<unkno
   try {
     json = JSON.parse(text);
   } catch {
+    // A sign-in page of a hotel's network answers everything with a page of its own.
+    if (response.ok)
+      throw new ApiError(
+        0,
+        'portal',
+        'Something between here and the server answers in its place, such as a sign-in page. Your changes are stored here and will be sent later.',
+        '',
+      );
     json = null;
   }
   if (response.ok) return json;
@@ -75,30 +93,21 @@ const documentSchema = z.object({
   }),
 });
 const revisions = z.record(z.enum(TABLES as [TableName, ...TableName[]]), z.record(z.string(), z.int()));
-const openSchema = recordSchema.extend({ document: documentSchema, revisions });
+const openSchema = recordSchema.extend({ document: documentSchema, revisions, edition: z.int() });
 
 export interface OpenGarage extends GarageRecord {
   document: GarageDocument;
   revisions: Record<TableName, Record<string, number>>;
+  edition: number;
 }
-export interface ChangeToSend {
-  table: TableName;
-  id: string;
-  revision: number;
-  row: unknown;
-}
-
 export const api = {
   list: async () => z.object({ garages: z.array(recordSchema) }).parse(await call('GET', '/garages')).garages,
   create: async (id: string, garage: Garage) => recordSchema.parse(await call('POST', '/garages', { id, garage })),
   open: async (id: string): Promise<OpenGarage> => openSchema.parse(await call('GET', `/garages/${id}`)),
-  save: async (id: string, revision: number, garage: Garage) =>
-    recordSchema.parse(await call('PUT', `/garages/${id}`, { revision, garage })),
   remove: async (id: string) => recordSchema.parse(await call('DELETE', `/garages/${id}`)),
   restore: async (id: string) => recordSchema.parse(await call('POST', `/garages/${id}/restore`)),
-  change: async (id: string, changes: ChangeToSend[]) =>
-    z.object({ revisions: z.array(z.int()) }).parse(await call('POST', `/garages/${id}/changes`, { changes }))
-      .revisions,
+  exchange: async (id: string, request: Request): Promise<Reply> =>
+    replySchema.parse(await call('POST', `/garages/${id}/edits`, request)),
   importFile: async (id: string, text: string) => {
     await call('PUT', `/garages/${id}/file`, text);
   },

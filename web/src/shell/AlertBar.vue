@@ -3,22 +3,26 @@
 import { computed, ref, watch } from 'vue';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
+import TrayDialog from './TrayDialog.vue';
 
 const garage = useGarage();
 const answers = useAnswer();
 const closed = ref<string[]>([]);
-watch(
-  () => answers.failed,
-  (now) => {
-    if (now === null) closed.value = closed.value.filter((k) => k !== 'answer');
-  },
-);
-const lines = computed(() =>
+const open = ref(false);
+/** The tray's edit where it is the only one: its line says all. */
+const only = computed(() => (garage.tray.length === 1 ? garage.tray[0]! : null));
+const NOT_STORED =
+  'This browser does not store what is not sent yet: leave this page open until all is saved, or free some space.';
+const all = computed(() =>
   [
     { key: 'answer', text: answers.failed },
-    { key: 'sending', text: garage.keeping === 'not kept' ? garage.trouble : null },
-  ].filter((l): l is { key: string; text: string } => l.text !== null && !closed.value.includes(l.key)),
+    { key: 'sending', text: garage.trouble },
+    { key: 'storing', text: garage.standing.stored ? null : NOT_STORED },
+  ].filter((l): l is { key: string; text: string } => l.text !== null),
 );
+const lines = computed(() => all.value.filter((l) => !closed.value.includes(l.key)));
+// What has passed and comes again is said again.
+watch(all, (now) => (closed.value = closed.value.filter((k) => now.some((l) => l.key === k))));
 </script>
 
 <template>
@@ -37,22 +41,19 @@ const lines = computed(() =>
     >
       {{ l.text }}
     </v-alert>
-    <v-alert
-      v-for="(r, i) in garage.refused"
-      :key="`refused ${i}`"
-      class="alert"
-      color="error"
-      variant="flat"
-      density="compact"
-      role="alert"
-    >
-      <strong>{{ r.label }}</strong> could not be saved: {{ r.why }}. Everything else is saved.
+    <v-alert v-if="garage.tray.length > 0" class="alert" color="error" variant="flat" density="compact" role="alert">
+      <template v-if="only"
+        ><strong>{{ only.edit.label }}</strong> could not be saved: {{ only.fault.message }}. Everything else is
+        saved.</template
+      >
+      <template v-else>{{ garage.tray.length }} edits could not be saved. Everything else is saved.</template>
       <template #append>
-        <v-btn v-if="r.fastenerId" variant="text" size="small" :to="'/walk'" @click="garage.openRefused(i)">Open</v-btn>
-        <v-btn variant="text" size="small" @click="garage.retryRefused(i)">Retry</v-btn>
-        <v-btn variant="text" size="small" @click="garage.dropRefused(i)">Discard</v-btn>
+        <v-btn variant="text" size="small" @click="open = true">Show</v-btn>
+        <v-btn v-if="only" variant="text" size="small" @click="garage.retry(only.edit.id)">Retry</v-btn>
+        <v-btn v-if="only" variant="text" size="small" @click="garage.discard(only.edit.id)">Discard</v-btn>
       </template>
     </v-alert>
+    <TrayDialog v-if="open" @close="open = false" />
   </div>
 </template>
 

@@ -1,30 +1,39 @@
 <script setup lang="ts">
+/** A row that was changed here and in another window: what differs, in words, and the rider chooses. */
 import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
+import { differences } from '../words/fields';
+import { useSaying } from './saying';
+
 const garage = useGarage();
-const fields = computed(() => {
-  const c = garage.conflict;
-  if (!c) return [];
-  const mine = (c.mine ?? {}) as Record<string, unknown>;
-  const theirs = (c.theirs ?? {}) as Record<string, unknown>;
-  const text = (v: unknown) => (v === undefined ? 'deleted' : typeof v === 'string' ? v : JSON.stringify(v));
-  return [...new Set([...Object.keys(mine), ...Object.keys(theirs)])]
-    .filter((k) => JSON.stringify(mine[k]) !== JSON.stringify(theirs[k]))
-    .map((k) => ({ name: k, mine: text(mine[k]), theirs: text(theirs[k]) }));
+const say = useSaying();
+const question = computed(() => garage.questions[0] ?? null);
+const title = computed(() => {
+  const row = question.value?.mine ?? question.value?.theirs;
+  return typeof row?.['name'] === 'string' ? row['name'] : null;
 });
+const fields = computed(() =>
+  question.value ? differences(question.value.mine, question.value.theirs, say.value) : [],
+);
+const more = computed(() => garage.questions.length - 1);
+function choose(keep: 'mine' | 'theirs') {
+  if (question.value) void garage.resolve(question.value, keep);
+}
 </script>
 
 <template>
-  <v-dialog aria-label="Changed elsewhere meanwhile" :model-value="garage.conflict !== null" persistent max-width="560">
-    <v-card v-if="garage.conflict" class="conflict" role="alertdialog">
-      <h1>Changed elsewhere meanwhile</h1>
-      <p>Another window wrote to the same place. Nothing is lost yet: choose which one to keep.</p>
-      <table>
+  <v-dialog aria-label="Changed in another window" :model-value="question !== null" persistent max-width="560">
+    <v-card v-if="question" class="conflict" role="alertdialog">
+      <h1>
+        <template v-if="title">{{ title }}: changed</template><template v-else>Changed</template> in another window
+      </h1>
+      <p>Both versions are saved. Choose the one to keep.</p>
+      <v-table density="compact">
         <thead>
           <tr>
-            <th>What</th>
-            <th>Yours</th>
-            <th>Theirs</th>
+            <th scope="col">What</th>
+            <th scope="col">Yours</th>
+            <th scope="col">Theirs</th>
           </tr>
         </thead>
         <tbody>
@@ -34,10 +43,11 @@ const fields = computed(() => {
             <td>{{ f.theirs }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p class="acts">
-        <button class="tool-button" @click="garage.resolve('mine')">Keep mine</button>
-        <button class="tool-button" @click="garage.resolve('theirs')">Take theirs</button>
+        <v-btn variant="outlined" @click="choose('mine')">Keep mine</v-btn>
+        <v-btn variant="outlined" @click="choose('theirs')">Take theirs</v-btn>
+        <span v-if="more > 0" class="soft">{{ more }} more to decide</span>
       </p>
     </v-card>
   </v-dialog>
@@ -49,19 +59,15 @@ const fields = computed(() => {
   display: grid;
   gap: 10px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
 td {
-  text-align: left;
-  border-bottom: 1px solid var(--hair);
-  padding: 4px 8px 4px 0;
   overflow-wrap: anywhere;
 }
 .acts {
   display: flex;
   gap: 12px;
+  align-items: center;
+}
+.soft {
+  color: var(--soft);
 }
 </style>

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
+import type { Undone } from '../stores/garage';
 
 const SHOWN_MS = 4000;
 
@@ -12,7 +13,13 @@ export const useNotice = defineStore('notice', () => {
     clearTimeout(timer);
     timer = setTimeout(() => (text.value = ''), SHOWN_MS);
   }
-  const undone = (label: string | null, redo: boolean) =>
-    say(label === null ? `Nothing to ${redo ? 'redo' : 'undo'}` : `${redo ? 'Redone' : 'Undone'}: ${label}`);
+  const undone = (done: Undone, redo: boolean) =>
+    say(
+      done === null
+        ? `Nothing to ${redo ? 'redo' : 'undo'}`
+        : done.why === null
+          ? `${redo ? 'Redone' : 'Undone'}: ${done.label}`
+          : `Not ${redo ? 'redone' : 'undone'}: ${done.label}. ${done.why}`,
+    );
   return { text, say, undone };
 });

@@ -1,62 +1,95 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { DEFAULT_PRACTICE, emptyDocument, type GarageDocument, type Row } from '@necessaire/core';
-import { applied, inverse, merged, type Edit } from './changes';
+import {
+  changeOf,
+  DEFAULT_PRACTICE,
+  emptyDocument,
+  keyOf,
+  type Body,
+  type Change,
+  type GarageDocument,
+  type Row,
+} from '@necessaire/core';
+import { replayed, withRows } from './changes';
 
-const row = (id: string, quantity: number) => ({ id, kind: 'patch', quantity, note: '' }) as Row<'supplies'>;
+const row = (id: string, quantity: number, note = '') => ({ id, kind: 'patch', quantity, note }) as Row<'supplies'>;
 const doc: GarageDocument = {
-  ...emptyDocument({
-    name: 'G',
-    practice: { ...DEFAULT_PRACTICE, adjustable: 'freely', standing: 'never' },
-  }),
+  ...emptyDocument({ name: 'G', practice: { ...DEFAULT_PRACTICE, adjustable: 'freely', standing: 'never' } }),
   supplies: [row('a', 1), row('b', 2), row('c', 3)],
 };
+const at = (d: GarageDocument, id: string) => d.supplies.find((s) => s.id === id) ?? null;
+const shown = (d: GarageDocument, changes: readonly Change[]) =>
+  new Map<string, Body | null>(changes.map((c) => [keyOf(c), at(d, c.id)]));
+const write = (d: GarageDocument, id: string, after: Row<'supplies'> | null) =>
+  withRows(d, [{ table: 'supplies', id, row: after }]);
+/** Lays what an undo or redo came to over the document. */
+const laid = (d: GarageDocument, changes: readonly Change[], back: boolean): GarageDocument => {
+  const done = replayed(changes, back, shown(d, changes));
+  if (!done.ok) throw new Error(`${done.change.id}: ${done.fields.join()}`);
+  return [...done.rows.values()].reduce((now, r) => write(now, r.change.id, r.after as Row<'supplies'> | null), d);
+};
 
-describe('edits', () => {
-  test('undo of any edit gives the same rows back', () => {
+describe('undo', () => {
+  test('of any edits in turn gives the same rows back, and redo what they were before', () => {
     const change = fc.record({
       id: fc.constantFrom('a', 'b', 'c', 'd'),
       quantity: fc.integer({ min: 0, max: 9 }),
       gone: fc.boolean(),
     });
+    const byId = (d: GarageDocument) => [...d.supplies].sort((x, y) => (x.id < y.id ? -1 : 1));
     fc.assert(
-      fc.property(fc.array(change, { minLength: 1, maxLength: 5 }), (list) => {
-        let now = doc;
-        const edits: Edit[] = list.map(({ id, quantity, gone }) => {
-          const before = now.supplies.find((s) => s.id === id) ?? null;
-          const edit: Edit = {
-            label: 'x',
-            rows: [{ table: 'supplies', id, before, after: gone ? null : row(id, quantity) }],
-          };
-          now = applied(now, edit);
-          return edit;
-        });
-        for (const edit of edits.reverse()) now = applied(now, inverse(edit));
-        const byId = (d: GarageDocument) => [...d.supplies].sort((x, y) => (x.id < y.id ? -1 : 1));
-        expect(byId(now)).toEqual(byId(doc));
-      }),
+      fc.property(
+        fc.array(fc.array(change, { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 5 }),
+        (list) => {
+          let now = doc;
+          const edits = list.map((parts) =>
+            parts.flatMap(({ id, quantity, gone }): Change[] => {
+              const after = gone ? null : row(id, quantity);
+              const made = changeOf('supplies', id, at(now, id), after, 1);
+              now = write(now, id, after);
+              return made ? [made] : [];
+            }),
+          );
+          const end = now;
+          for (const e of [...edits].reverse()) now = laid(now, e, true);
+          expect(byId(now)).toEqual(byId(doc));
+          for (const e of edits) now = laid(now, e, false);
+          expect(byId(now)).toEqual(byId(end));
+        },
+      ),
     );
   });
-  test('the garage’s own fields go with it', () => {
-    const after = { ...doc.garage, name: 'H' };
-    const edit: Edit = { label: 'rename', rows: [], garage: { before: doc.garage, after } };
-    expect(applied(doc, edit).garage.name).toBe('H');
-    expect(applied(applied(doc, edit), inverse(edit)).garage.name).toBe('G');
+  test('takes back one’s own fields only, whatever others did to the row since', () => {
+    const mine = [changeOf('supplies', 'a', row('a', 1), row('a', 5), 1)!];
+    const now = write(doc, 'a', row('a', 5, 'theirs'));
+    expect(at(laid(now, mine, true), 'a')).toEqual(row('a', 1, 'theirs'));
+  });
+  test('says which row others changed in the same place, or deleted, and does nothing by half', () => {
+    const mine = [
+      changeOf('supplies', 'a', row('a', 1), row('a', 5), 1)!,
+      changeOf('supplies', 'b', row('b', 2), row('b', 6), 1)!,
+    ];
+    const now = write(write(doc, 'a', row('a', 7)), 'b', row('b', 6));
+    expect(replayed(mine, true, shown(now, mine))).toMatchObject({
+      ok: false,
+      change: { id: 'a' },
+      fields: ['quantity'],
+    });
+    expect(replayed(mine, true, shown(write(now, 'b', null), mine))).toMatchObject({ ok: false, change: { id: 'b' } });
+    // A row that one made is not taken away from whoever wrote into it since.
+    const made = [changeOf('supplies', 'd', null, row('d', 1), 0)!];
+    expect(replayed(made, true, shown(write(doc, 'd', row('d', 1, 'theirs')), made))).toMatchObject({ ok: false });
   });
 });
 
-describe('joining two versions', () => {
-  test('fields that only one side changed are kept from it', () => {
-    const base = row('a', 1);
-    expect(merged(base, { ...base, quantity: 5 }, { ...base, note: 'theirs' })).toEqual({
-      ...base,
-      quantity: 5,
-      note: 'theirs',
-    });
-  });
-  test('the same change on both sides is no quarrel, different ones are', () => {
-    const base = row('a', 1);
-    expect(merged(base, { ...base, quantity: 5 }, { ...base, quantity: 5 })).toEqual({ ...base, quantity: 5 });
-    expect(merged(base, { ...base, quantity: 5 }, { ...base, quantity: 6 })).toBeNull();
-  });
+test('a row that comes back takes up its old place; new ones go to the end', () => {
+  const order = new Map(doc.supplies.map((s, i) => [s.id, i]));
+  const without = withRows(doc, [{ table: 'supplies', id: 'b', row: null }], order);
+  const more = withRows(without, [{ table: 'supplies', id: 'd', row: row('d', 4) }], order);
+  expect(withRows(more, [{ table: 'supplies', id: 'b', row: row('b', 2) }], order).supplies.map((s) => s.id)).toEqual([
+    'a',
+    'b',
+    'c',
+    'd',
+  ]);
 });

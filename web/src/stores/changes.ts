@@ -1,4 +1,13 @@
-import { sameJson, type Garage, type GarageDocument, type Row, type TableName } from '@necessaire/core';
+import {
+  judge,
+  keyOf,
+  undoing,
+  type Body,
+  type Change,
+  type GarageDocument,
+  type Row,
+  type TableName,
+} from '@necessaire/core';
 
 /** One row before and after an edit; null where it was not there. */
 export interface RowChange {
@@ -7,34 +16,25 @@ export interface RowChange {
   before: Row | null;
   after: Row | null;
 }
-/** One edit as the rider sees it: a label for undo, the rows, and the garage's own fields where they changed. */
-export interface Edit {
-  label: string;
-  rows: RowChange[];
-  garage?: { before: Garage; after: Garage };
-}
-
-export const inverse = (edit: Edit): Edit => ({
-  label: edit.label,
-  rows: [...edit.rows].reverse().map((c) => ({ ...c, before: c.after, after: c.before })),
-  ...(edit.garage ? { garage: { before: edit.garage.after, after: edit.garage.before } } : {}),
-});
 
 /** Number of each row in the order in which rows were first made: the server's order, which a row that comes back takes up again. */
 export type RowOrder = Map<string, number>;
 
-/** The document with an edit applied. Rows keep their place; new ones go to the end and are entered into the order. */
-export function applied(doc: GarageDocument, edit: Edit, order: RowOrder = new Map()): GarageDocument {
+/** The document with rows as they are now, null for none. Rows keep their place; new ones go to the end and are entered into the order. */
+export function withRows(
+  doc: GarageDocument,
+  rows: readonly { table: TableName; id: string; row: Row | null }[],
+  order: RowOrder = new Map(),
+): GarageDocument {
   const next = { ...doc };
-  if (edit.garage) next.garage = edit.garage.after;
-  for (const table of new Set(edit.rows.map((r) => r.table))) {
+  for (const table of new Set(rows.map((r) => r.table))) {
     // The last of several changes to one row counts.
-    const changes = new Map(edit.rows.filter((r) => r.table === table).map((r) => [r.id, r.after]));
-    const rows: Row[] = [];
+    const changes = new Map(rows.filter((r) => r.table === table).map((r) => [r.id, r.row]));
+    const out: Row[] = [];
     for (const row of next[table] as Row[]) {
       const after = changes.get(row.id);
-      if (after === undefined) rows.push(row);
-      else if (after !== null) rows.push(after);
+      if (after === undefined) out.push(row);
+      else if (after !== null) out.push(after);
       changes.delete(row.id);
     }
     let back = false;
@@ -42,26 +42,37 @@ export function applied(doc: GarageDocument, edit: Edit, order: RowOrder = new M
       if (after === null) continue;
       if (order.has(id)) back = true;
       else order.set(id, order.size);
-      rows.push(after);
+      out.push(after);
     }
     // A row that comes back takes up its old place.
     const at = (r: Row) => order.get(r.id) ?? Infinity;
-    (next[table] as Row[]) = back ? rows.sort((a, b) => at(a) - at(b)) : rows;
+    (next[table] as Row[]) = back ? out.sort((a, b) => at(a) - at(b)) : out;
   }
   return next;
 }
 
+/** Rows by `keyOf` as an undo or redo would leave them, or the change that stands in its way because somebody else changed the same since. */
+export type Replayed =
+  | { ok: true; rows: Map<string, { change: Change; before: Body | null; after: Body | null }> }
+  | { ok: false; change: Change; fields: string[] };
+
 /**
- * Joins two versions of a row, or of the garage's own fields, that were both made from `base`: a field changed by one side only is taken from it.
- * @returns the joined version, or null when both changed the same field to different values
+ * Undoes, or does again, what an edit did: its own fields only, over whatever else became of the rows since.
+ * @param shown the rows as they are now, by `keyOf`
  */
-export function merged<T extends object>(base: T, mine: T, theirs: T): T | null {
-  const out: T = { ...theirs };
-  for (const key of Object.keys(mine) as (keyof T)[]) {
-    const [b, m, t] = [base[key], mine[key], theirs[key]];
-    if (sameJson(m, b)) continue;
-    if (!sameJson(t, b) && !sameJson(t, m)) return null;
-    out[key] = m;
+export function replayed(changes: readonly Change[], back: boolean, shown: ReadonlyMap<string, Body | null>): Replayed {
+  const rows = new Map<string, { change: Change; before: Body | null; after: Body | null }>();
+  for (const change of back ? [...changes].reverse().map(undoing) : changes) {
+    const key = keyOf(change);
+    const before = shown.get(key) ?? null;
+    const now = rows.has(key) ? rows.get(key)!.after : before;
+    // No revision is like another here: what was made on a row is looked at by its values.
+    const said = judge(
+      { ...change, ...('base' in change ? { base: -1 } : {}) } as Change,
+      now && { revision: 0, row: now, deleted: false },
+    );
+    if (said.is === 'clash') return { ok: false, change, fields: said.fields };
+    if (said.is === 'write') rows.set(key, { change, before, after: said.row });
   }
-  return out;
+  return { ok: true, rows };
 }

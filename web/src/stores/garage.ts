@@ -1,71 +1,75 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
-  newGarage,
+  changeOf,
+  cleaned,
   faultsOf,
   garageSchema,
+  keyOf,
+  newGarage,
   ROW_SCHEMAS,
+  sameJson,
+  Session,
   TABLES,
+  type Body,
+  type Change,
+  type ClashQuestion,
+  type Entry,
   type Fastener,
+  type Fault,
   type Garage,
   type GarageDocument,
   type Row,
+  type Standing,
   type TableName,
+  type Where,
 } from '@necessaire/core';
-import { api, ApiError, type GarageRecord } from '../api/client';
-import { applied, inverse, merged, type Edit, type RowChange, type RowOrder } from './changes';
+import { api, type GarageRecord, type OpenGarage } from '../api/client';
+import { hearOthers, type Others } from '../sync/others';
+import { browserPorts } from '../sync/ports';
+import { replayed, withRows, type RowChange, type RowOrder } from './changes';
 import { useView } from './view';
 
-/** A write that met another version of the row and that fields alone cannot join: the rider chooses. */
-export type Conflict =
-  | { table: TableName; id: string; mine: Row | null; theirs: Row | null; revision: number }
-  | { table: 'garage'; id: ''; mine: Garage; theirs: Garage; revision: number };
-/** A row that was not taken, by this page or by the server, set aside so that it holds up nothing else. */
-export interface Refused {
-  label: string;
-  /** What is wrong, in words. */
-  why: string;
-  change: RowChange;
-  fastenerId: string | null;
-}
 export type Keeping = 'kept' | 'keeping' | 'not kept';
+/** An edit that could not be saved, as it lies in the tray. */
+export type Refused = Extract<Entry, { state: 'refused' }>;
+/** Something done that can be undone. */
+interface Done {
+  label: string;
+  changes: Change[];
+}
+/** What an undo or redo came to: what was undone, or why it was not. */
+export type Undone = { label: string; why: string | null } | null;
 
 const MOST_UNDO = 200;
-const RETRY_MS = [500, 1000, 2000, 4000, 8000];
-/** What had not reached the server when the page was closed. */
-interface Unsent {
-  rows: RowChange[];
-  garage: Garage | null;
-}
+const WELL: Standing = { unsent: 0, trouble: null, stored: true };
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-const pendingKey = (garageId: string) => `necessaire.pending.${garageId}`;
+const schemaOf = (table: Where) => (table === 'garage' ? garageSchema : ROW_SCHEMAS[table]);
 
-/** The open garage: edits apply at once here, are undone and redone here, and follow to the server in the background. */
+/** The open garage: edits apply at once here, are undone and redone here, and follow to the server through its session (docs/sync.md). */
 export const useGarage = defineStore('garage', () => {
   const view = useView();
   const list = ref<GarageRecord[]>([]);
   const doc = shallowRef<GarageDocument | null>(null);
-  const keeping = ref<Keeping>('kept');
-  const trouble = ref<string | null>(null);
-  const conflict = shallowRef<Conflict | null>(null);
-  const refused = shallowRef<Refused[]>([]);
-  const undoStack = shallowRef<Edit[]>([]);
-  const redoStack = shallowRef<Edit[]>([]);
+  const standing = shallowRef<Standing>(WELL);
+  const questions = shallowRef<ClashQuestion[]>([]);
+  const tray = shallowRef<Refused[]>([]);
+  const undoStack = shallowRef<Done[]>([]);
+  const redoStack = shallowRef<Done[]>([]);
   /** Counts edits, so that whoever computes knows that something changed. */
   const version = ref(0);
+  const keeping = computed<Keeping>(() =>
+    standing.value.trouble !== null && standing.value.unsent > 0
+      ? 'not kept'
+      : standing.value.unsent > 0
+        ? 'keeping'
+        : 'kept',
+  );
+  const trouble = computed(() => standing.value.trouble);
 
-  let revisions: Record<TableName, Record<string, number>>;
-  /** Rows as the server last had them: the base for joining two versions. */
-  let synced = new Map<string, Row | null>();
+  let session: Session | null = null;
+  let others: Others | null = null;
   let order: RowOrder = new Map();
-  let garageRevision = 1;
-  let pending = new Map<string, { table: TableName; id: string }>();
-  let garagePending = false;
-  let sending: Promise<void> | null = null;
-  let garageSynced: Garage;
-  /** Failed sends in a row, and whether the next waits for a timer, a new edit or the rider. */
-  let failures = 0;
-  let waiting = false;
 
   const bike = computed(() => doc.value?.bikes.find((b) => b.id === view.bikeId) ?? doc.value?.bikes[0] ?? null);
   const trip = computed(() => doc.value?.trips.find((t) => t.id === view.tripId) ?? doc.value?.trips[0] ?? null);
@@ -84,6 +88,8 @@ export const useGarage = defineStore('garage', () => {
     }
     return index.get(id) ?? null;
   }
+  const bodyNow = (at: { table: Where; id: string }): Body | null =>
+    at.table === 'garage' ? (doc.value?.garage ?? null) : rowNow(at.table, at.id);
 
   async function refreshList() {
     list.value = await api.list();
@@ -99,104 +105,131 @@ export const useGarage = defineStore('garage', () => {
       await create('My garage');
       return;
     }
-    const opened = await api.open(wanted.id);
-    doc.value = opened.document;
-    revisions = opened.revisions;
-    garageRevision = opened.revision;
-    garageSynced = opened.document.garage;
-    garagePending = false;
-    waiting = false;
-    synced = new Map(TABLES.flatMap((t) => (opened.document[t] as Row[]).map((r) => [`${t} ${r.id}`, r] as const)));
+    take(await api.open(wanted.id));
+    await session?.start();
+  }
+
+  function take(opened: OpenGarage) {
+    session?.close();
+    others?.close();
+    const { document, revisions, id } = opened;
+    const known = new Map<string, { revision: number; row: Body | null }>([
+      [keyOf({ table: 'garage', id }), { revision: opened.revision, row: document.garage }],
+    ]);
     order = new Map();
-    for (const t of TABLES) for (const r of opened.document[t]) order.set(r.id, order.size);
-    pending = new Map();
+    for (const table of TABLES)
+      for (const row of document[table] as Row[]) {
+        known.set(keyOf({ table, id: row.id }), { revision: revisions[table][row.id] ?? 1, row });
+        order.set(row.id, order.size);
+      }
+    doc.value = document;
     undoStack.value = [];
     redoStack.value = [];
-    conflict.value = null;
-    refused.value = [];
-    view.garageId = wanted.id;
+    standing.value = WELL;
+    view.garageId = id;
     view.fastenerId = null;
     view.pieceId = null;
+    const own = new Session(
+      { edition: opened.edition, rows: known },
+      browserPorts(id, (edition) => others?.tell(edition)),
+      (rows) => {
+        if (session === own) show(own, rows);
+      },
+    );
+    session = own;
+    others = hearOthers(
+      id,
+      (edition, outbox) => {
+        if (outbox) void own.reread();
+        void own.hear(edition);
+      },
+      () => void own.check(),
+    );
+    show(own, []);
     version.value++;
-    takeUpUnsent(wanted.id);
   }
 
-  function takeUpUnsent(id: string) {
-    const text = localStorage.getItem(pendingKey(id));
-    if (!text) return;
-    try {
-      const unsent = JSON.parse(text) as Unsent;
-      const rows = unsent.rows.map((r) => ({ ...r, before: rowNow(r.table, r.id) }));
-      const garage = unsent.garage && doc.value ? { before: doc.value.garage, after: unsent.garage } : undefined;
-      const sound = rows.filter((r) => valid(r));
-      for (const r of rows) if (!sound.includes(r)) setAside('An unsaved change', r);
-      perform({ label: 'unsent changes', rows: sound, ...(garage ? { garage } : {}) });
-    } catch {
-      localStorage.removeItem(pendingKey(id));
+  /** Brings what the page shows to what the session says. What is as it was stays the same object, so that nothing is worked out anew. */
+  function show(own: Session, at: readonly { table: Where; id: string }[]) {
+    standing.value = own.standing;
+    questions.value = own.questions;
+    tray.value = own.entries.filter((e) => e.state === 'refused');
+    if (!doc.value || at.length === 0) return;
+    const rows: { table: TableName; id: string; row: Row | null }[] = [];
+    let garage: Garage | null = null;
+    for (const [key, body] of own.shown(at)) {
+      const [table, id] = key.split(' ') as [Where, string];
+      if (sameJson(bodyNow({ table, id }), body)) continue;
+      const read = body === null ? null : schemaOf(table).safeParse(body);
+      // Only a server newer than this page sends what it cannot read: it stays as it was until the page is loaded anew.
+      if (read && !read.success) continue;
+      if (table === 'garage') garage = (read?.data as Garage | undefined) ?? null;
+      else rows.push({ table, id, row: (read?.data as Row | undefined) ?? null });
     }
+    if (rows.length === 0 && !garage) return;
+    const next = withRows(doc.value, rows, order);
+    doc.value = garage ? { ...next, garage } : next;
+    version.value++;
   }
 
-  function keepUnsent() {
-    const id = view.garageId;
-    if (!id) return;
-    try {
-      if (pending.size === 0 && !garagePending) {
-        localStorage.removeItem(pendingKey(id));
-        return;
+  const nameOf = (row: Body | null): string => (typeof row?.['name'] === 'string' ? row['name'] : 'A change');
+
+  /** Changes of rows as the protocol writes them, and the first fault where one of them would be refused. */
+  function changesOf(rows: readonly { table: Where; id: string; before: Body | null; after: Body | null }[]): {
+    changes: Change[];
+    fault: Fault | null;
+    culprit: Body | null;
+  } {
+    const bases = session!.bases(rows);
+    const changes: Change[] = [];
+    let fault: Fault | null = null;
+    let culprit: Body | null = null;
+    for (const { table, id, before, after } of rows) {
+      let clean = after;
+      if (after !== null) {
+        const read = schemaOf(table).safeParse(after);
+        if (read.success) clean = read.data as Body;
+        else if (!fault) {
+          fault = faultsOf(read.error)[0] ?? { code: 'invalid', path: '', message: 'it is not complete' };
+          culprit = after;
+        }
       }
-      const unsent: Unsent = {
-        rows: [...pending.values()].map((p) => ({ ...p, before: null, after: rowNow(p.table, p.id) })),
-        garage: garagePending ? (doc.value?.garage ?? null) : null,
-      };
-      localStorage.setItem(pendingKey(id), JSON.stringify(unsent));
-    } catch {
-      // Without local storage unsent edits live as long as the page; the frame says that they are not kept.
+      // A row changed since it was taken up is compared field by field, not by its revision.
+      const base = sameJson(before, bodyNow({ table, id })) ? bases.get(keyOf({ table, id }))! : 0;
+      const change = changeOf(table, id, before, clean, base);
+      if (change) changes.push(change);
     }
+    return { changes, fault, culprit };
   }
 
-  /** Whether a row is what the server would take: the same schema decides. */
-  const valid = ({ table, after }: RowChange): boolean => after === null || ROW_SCHEMAS[table].safeParse(after).success;
-  const nameOf = (row: Row | null): string =>
-    row && 'name' in row && typeof row.name === 'string' ? row.name : 'A change';
-  function setAside(label: string, change: RowChange, why?: string) {
-    const parsed = change.after ? ROW_SCHEMAS[change.table].safeParse(change.after) : null;
-    const [first] = parsed && !parsed.success ? faultsOf(parsed.error) : [];
-    const said = why ?? (first ? `${first.path}: ${first.message}` : 'it is not complete');
-    refused.value = [
-      ...refused.value.filter((r) => r.change.id !== change.id),
-      { label, why: said, change, fastenerId: change.table === 'fasteners' ? change.id : null },
-    ];
+  function enter(label: string, changes: Change[]) {
+    session!.add({ id: crypto.randomUUID(), label: cleaned(label).slice(0, 180), changes });
   }
 
-  function perform(edit: Edit) {
-    if (!doc.value) return;
-    doc.value = applied(doc.value, edit, order);
-    for (const { table, id } of edit.rows) pending.set(`${table} ${id}`, { table, id });
-    if (edit.garage) garagePending = true;
-    version.value++;
-    keepUnsent();
-    void send();
-  }
-
-  /** Applies an edit and remembers it for undo. */
-  /** Whether it was taken; what is not goes to the refused, named and with what to do. */
+  /**
+   * Applies an edit and remembers it for undo.
+   * @returns whether it was taken; what is not goes to the tray, named and with what to do
+   */
   function edit(label: string, rows: RowChange[], garage?: Garage): boolean {
-    if (!doc.value) return false;
-    // Rows go to the worker and the server as they are, so nothing reactive may hide in them.
-    const made: Edit = plain({
-      label,
-      rows,
-      ...(garage ? { garage: { before: doc.value.garage, after: garage } } : {}),
-    });
-    // Nothing invalid enters the document: it would be refused, and all that comes after it with it.
-    const bad = made.rows.filter((r) => !valid(r));
-    if (bad.length > 0) {
-      for (const r of bad) setAside(nameOf(r.after), r);
+    if (!doc.value || !session) return false;
+    const all = [
+      ...rows,
+      ...(garage ? [{ table: 'garage' as const, id: view.garageId!, before: doc.value.garage, after: garage }] : []),
+    ];
+    // Rows go to the worker, the store and the server as they are, so nothing reactive may hide in them.
+    const { changes, fault, culprit } = changesOf(plain(all));
+    if (changes.length === 0) return true;
+    if (fault) {
+      // Nothing invalid enters the document.
+      session.setAside(
+        { id: crypto.randomUUID(), label: nameOf(culprit), changes },
+        { ...fault, message: `${fault.path}: ${fault.message}` },
+      );
       return false;
     }
-    undoStack.value = [...undoStack.value, made].slice(-MOST_UNDO);
+    undoStack.value = [...undoStack.value, { label, changes }].slice(-MOST_UNDO);
     redoStack.value = [];
-    perform(made);
+    enter(label, changes);
     return true;
   }
 
@@ -215,165 +248,40 @@ export const useGarage = defineStore('garage', () => {
       rows.map(({ table, id }) => ({ table, id, before: rowNow(table, id), after: null })),
     );
 
-  function undo(): string | null {
-    const last = undoStack.value.at(-1);
-    if (!last) return null;
-    undoStack.value = undoStack.value.slice(0, -1);
-    redoStack.value = [...redoStack.value, last];
-    perform(inverse(last));
-    return last.label;
-  }
-  function redo(): string | null {
-    const last = redoStack.value.at(-1);
-    if (!last) return null;
-    redoStack.value = redoStack.value.slice(0, -1);
-    undoStack.value = [...undoStack.value, last];
-    perform(last);
-    return last.label;
-  }
-
-  function send(): Promise<void> {
-    sending ??= flush().finally(() => {
-      sending = null;
-      if ((pending.size > 0 || garagePending) && !waiting && !conflict.value) void send();
-    });
-    return sending;
-  }
-
-  async function flush() {
-    const garageId = view.garageId;
-    if (!garageId || !doc.value) return;
-    keeping.value = 'keeping';
-    const batch = [...pending.entries()];
-    const rows = batch.map(([, { table, id }]) => ({
-      table,
-      id,
-      revision: revisions[table][id] ?? 0,
-      row: rowNow(table, id),
+  /** Undoes, or does again, one's own last change; what others did since stays, and where they changed the same it says so. */
+  function turn(back: boolean): Undone {
+    const [from, to] = back ? [undoStack, redoStack] : [redoStack, undoStack];
+    const last = from.value.at(-1);
+    if (!last || !session) return null;
+    from.value = from.value.slice(0, -1);
+    const shown = new Map(last.changes.map((c) => [keyOf(c), bodyNow(c)]));
+    const done = replayed(last.changes, back, shown);
+    if (!done.ok) {
+      const what = nameOf(shown.get(keyOf(done.change)) ?? ('row' in done.change ? done.change.row : null));
+      return { label: last.label, why: `${what} was changed in another window since` };
+    }
+    to.value = [...to.value, last];
+    const rows = [...done.rows.values()].map(({ change, before, after }) => ({
+      table: change.table,
+      id: change.id,
+      before,
+      after,
     }));
-    try {
-      if (garagePending) {
-        const sent = doc.value.garage;
-        garageRevision = (await api.save(garageId, garageRevision, sent)).revision;
-        garageSynced = sent;
-        garagePending = doc.value.garage !== sent;
-      }
-      if (rows.length > 0) {
-        const now = await api.change(garageId, rows);
-        rows.forEach(({ table, id, row }, i) => {
-          revisions[table][id] = now[i]!;
-          synced.set(`${table} ${id}`, row);
-          // A row edited again meanwhile stays pending.
-          if (rowNow(table, id) === row) pending.delete(`${table} ${id}`);
-        });
-      }
-      failures = 0;
-      waiting = false;
-      trouble.value = null;
-      keeping.value = pending.size === 0 && !garagePending ? 'kept' : 'keeping';
-      keepUnsent();
-    } catch (error) {
-      onSendError(error);
-    }
+    const { changes } = changesOf(plain(rows));
+    if (changes.length > 0) enter(`${back ? 'undo' : 'redo'} ${last.label}`, changes);
+    return { label: last.label, why: null };
   }
+  const undo = () => turn(true);
+  const redo = () => turn(false);
 
-  function onSendError(error: unknown) {
-    keeping.value = 'not kept';
-    if (!(error instanceof ApiError)) throw error;
-    trouble.value = error.message;
-    if (error.code === 'stale') {
-      settleStale(error);
-      return;
-    }
-    if ((error.status === 422 || error.status === 404) && refuseRow(error)) return;
-    failures++;
-    waiting = true;
-    // What the server cannot take will not get better by sending it again; what did not arrive will.
-    if (error.status === 0 || error.status >= 500 || error.status === 429)
-      setTimeout(() => void send(), RETRY_MS[Math.min(failures, RETRY_MS.length) - 1]);
-  }
-
-  /** Sets the row aside that the server will not take as it is, and goes on with the others. */
-  function refuseRow(error: ApiError): boolean {
-    const at = /^changes\[(\d+)\]/.exec(error.path);
-    const where = at ? [...pending.values()][Number(at[1])] : undefined;
-    if (!where) return false;
-    const { table, id } = where;
-    const mine = rowNow(table, id);
-    const last = synced.get(`${table} ${id}`) ?? null;
-    pending.delete(`${table} ${id}`);
-    setAside(nameOf(mine ?? last), { table, id, before: last, after: mine }, error.message);
-    // The page shows what is saved; what was refused can be opened and sent again.
-    if (doc.value)
-      doc.value = applied(doc.value, { label: 'refused', rows: [{ table, id, before: mine, after: last }] }, order);
-    version.value++;
-    keepUnsent();
-    waiting = false;
-    return true;
-  }
-  const dropRefused = (i: number) => (refused.value = refused.value.filter((_, k) => k !== i));
-  function retryRefused(i: number) {
-    const r = refused.value[i];
-    if (!r) return;
-    dropRefused(i);
-    edit(r.label, [{ ...r.change, before: rowNow(r.change.table, r.change.id) }]);
-  }
-  function openRefused(i: number) {
-    const r = refused.value[i];
-    if (r?.fastenerId && rowNow('fasteners', r.fastenerId)) view.fastenerId = r.fastenerId;
-  }
-
-  function settleStale(error: ApiError) {
-    const at = /^changes\[(\d+)\]/.exec(error.path);
-    const where = at ? [...pending.values()][Number(at[1])] : undefined;
-    const revision = Number(error.more['revision']);
-    if (where) settleRow(where, (error.more['theirs'] ?? null) as Row | null, revision);
-    else settleGarage(garageSchema.parse(error.more['theirs']), revision);
-  }
-
-  function settleRow(where: { table: TableName; id: string }, theirs: Row | null, revision: number) {
-    const mine = rowNow(where.table, where.id);
-    const base = synced.get(`${where.table} ${where.id}`) ?? null;
-    const joined = base && mine && theirs ? merged(base, mine, theirs) : null;
-    if (joined) {
-      revisions[where.table][where.id] = revision;
-      perform({ label: 'joined', rows: [{ ...where, before: mine, after: joined }] });
-    } else conflict.value = { ...where, mine, theirs, revision };
-  }
-
-  function settleGarage(theirs: Garage, revision: number) {
-    const mine = doc.value!.garage;
-    const joined = merged(garageSynced, mine, theirs);
-    if (!joined) {
-      conflict.value = { table: 'garage', id: '', mine, theirs, revision };
-      return;
-    }
-    garageRevision = revision;
-    garageSynced = theirs;
-    perform({ label: 'joined', rows: [], garage: { before: mine, after: joined } });
-  }
-
-  /** Ends a conflict by keeping one of the versions. */
-  function resolve(keep: 'mine' | 'theirs') {
-    const c = conflict.value;
-    if (!c) return;
-    conflict.value = null;
-    waiting = false;
-    if (c.table === 'garage') {
-      garageRevision = c.revision;
-      garageSynced = c.theirs;
-      if (keep === 'theirs') perform({ label: 'theirs', rows: [], garage: { before: c.mine, after: c.theirs } });
-    } else {
-      revisions[c.table][c.id] = c.revision;
-      if (keep === 'theirs')
-        perform({ label: 'theirs', rows: [{ table: c.table, id: c.id, before: c.mine, after: c.theirs }] });
-    }
-    void send();
-  }
+  /** Ends a question by keeping one of the versions. */
+  const resolve = (question: ClashQuestion, keep: 'mine' | 'theirs') => session?.answer(question, keep);
+  const discard = (id: string) => session?.discard(id);
+  const retry = (id: string, altered?: Change[]) => session?.retry(id, altered);
 
   /** Waits until what can be sent is sent. */
   async function settle() {
-    if (sending) await sending;
+    await session?.push();
   }
 
   async function create(name: string) {
@@ -401,7 +309,8 @@ export const useGarage = defineStore('garage', () => {
   }
 
   addEventListener('beforeunload', (event) => {
-    if ((pending.size > 0 || garagePending) && keeping.value === 'not kept') event.preventDefault();
+    // What this browser stores goes out at the next visit; what it does not would be lost.
+    if (standing.value.unsent > 0 && !standing.value.stored) event.preventDefault();
   });
 
   return {
@@ -413,11 +322,9 @@ export const useGarage = defineStore('garage', () => {
     places,
     keeping,
     trouble,
-    conflict,
-    refused,
-    dropRefused,
-    retryRefused,
-    openRefused,
+    standing,
+    questions,
+    tray,
     version,
     undoStack,
     redoStack,
@@ -428,6 +335,8 @@ export const useGarage = defineStore('garage', () => {
     undo,
     redo,
     resolve,
+    discard,
+    retry,
     settle,
     create,
     rename,

@@ -21,12 +21,20 @@ const show = () =>
     : String(Number(value.value.toFixed(props.digits ?? 3)));
 const text = ref(show());
 const bad = ref<string | null>(null);
+/** Another window changed this while it is being typed in: said below, and what is typed stays. */
+const elsewhere = ref(false);
+const box = ref<HTMLInputElement>();
 watch([value, () => view.units], () => {
+  if (box.value && document.activeElement === box.value && box.value.value !== text.value) {
+    elsewhere.value = true;
+    return;
+  }
   text.value = show();
   bad.value = null;
 });
 
 function take(event: Event) {
+  elsewhere.value = false;
   const typed = (event.target as HTMLInputElement).value;
   text.value = typed;
   const n = Number(typed.trim().replace(',', '.'));
@@ -51,6 +59,7 @@ function take(event: Event) {
       >{{ label }}<template v-if="unit"> ({{ unit }})</template></span
     >
     <input
+      ref="box"
       class="field num"
       inputmode="decimal"
       :value="text"
@@ -58,6 +67,7 @@ function take(event: Event) {
       :title="bad ?? undefined"
       @change="take"
     />
+    <small v-if="elsewhere" role="status">in another window it is now {{ show() }}</small>
     <small v-if="bad" class="gap" role="alert">{{ bad }}</small>
   </label>
 </template>

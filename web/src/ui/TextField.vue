@@ -12,24 +12,37 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ take: [text: string] }>();
 const text = ref(props.value);
+/** Another window changed this while it is being typed in: said below, and what is typed stays. */
+const elsewhere = ref<string | null>(null);
+const box = ref<HTMLInputElement>();
 watch(
   () => props.value,
-  (value) => (text.value = value),
+  (value, before) => {
+    const typing = document.activeElement === box.value && text.value !== before;
+    if (!typing || text.value === value) text.value = value;
+    else elsewhere.value = value;
+  },
 );
+function take() {
+  elsewhere.value = null;
+  emit('take', text.value);
+}
 </script>
 
 <template>
   <label>
     <span>{{ label }}</span>
     <input
+      ref="box"
       v-model="text"
       class="field"
       :class="{ num: figures }"
       :maxlength="most ?? 200"
       :placeholder="placeholder"
       :aria-invalid="!!fault"
-      @change="emit('take', text)"
+      @change="take"
     />
+    <small v-if="elsewhere !== null" role="status">in another window it is now “{{ elsewhere }}”</small>
     <small v-if="fault" class="gap" role="alert">{{ fault }}</small>
   </label>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One line a fastener, as fast as talking. What cannot be read is underlined, says why, and stays in the line. */
-import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { STATION_NAMES, typeEntry, type Fastener, type Station, type Visit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
@@ -20,6 +20,8 @@ const text = ref('');
 const box = ref<HTMLInputElement>();
 const echo = ref<HTMLElement>();
 const last = ref('');
+/** The row as it was put into the line: what is not altered in the text stays whatever becomes of the row meanwhile. */
+const printed = shallowRef<Fastener | null>(null);
 const nextId = ref(crypto.randomUUID() as string);
 
 const walking = computed(() => props.visit !== null && !editing.value);
@@ -31,7 +33,7 @@ const entered = computed<Entered>(() => {
     bike,
     fasteners: garage.fasteners,
     station: props.station,
-    editing: editing.value,
+    editing: editing.value && (printed.value ?? editing.value),
     visit: props.visit,
     nextId: nextId.value,
     who: view.who,
@@ -85,6 +87,7 @@ watch(editing, async (f, was) => {
   }
   setAside(was);
   text.value = f ? typeEntry(f) : '';
+  printed.value = f;
   if (f) {
     await nextTick();
     box.value?.focus();
@@ -121,7 +124,10 @@ function keep() {
     garage.put(`reading of ${e.row.name}`, 'fasteners', withReading(e.row, e.value));
     emit('measured', e.row.id);
   } else {
-    if (!garage.put(e.label, 'fasteners', e.row)) return;
+    const taken = editing.value
+      ? garage.edit(e.label, [{ table: 'fasteners', id: e.row.id, before: printed.value, after: e.row }])
+      : garage.put(e.label, 'fasteners', e.row);
+    if (!taken) return;
     notice.say(e.says);
     emit('added', e.row.id);
   }
