@@ -39,19 +39,16 @@ test('a trip without legs, a head and no tools: every stage says what is missing
 test('a row that the server refuses is named and waits beside the others', async ({ page, app }) => {
   await freshBike(page, app);
   let refuse = true;
-  await page.route('**/api/garages/*/changes', async (route) => {
+  await page.route('**/api/garages/*/edits', async (route) => {
     const body = route.request().postData() ?? '';
-    if (refuse && body.includes('Bad nut')) {
-      const { changes } = JSON.parse(body) as { changes: { row: { name?: string } | null }[] };
-      const i = changes.findIndex((c) => c.row?.name === 'Bad nut');
+    // A whole request is refused: the page finds out which edit is to blame.
+    if (refuse && body.includes('Bad nut'))
       await route.fulfill({
         status: 422,
         contentType: 'application/json',
-        body: JSON.stringify({
-          error: { code: 'invalid', message: 'cannot be read', path: `changes[${i}].row.name` },
-        }),
+        body: JSON.stringify({ error: { code: 'invalid', message: 'cannot be read', path: 'edits' } }),
       });
-    } else await route.continue();
+    else await route.continue();
   });
   await enter(page, '13 bad nut');
   await enter(page, '10 good nut');

@@ -77,9 +77,14 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
   await expect(await matched(page)).toContainText('71/72');
 });
 
-test('two windows: different fields are joined, the same field is asked about', async ({ page, app, context }) => {
+test('two devices: different fields are joined, the same field is asked about', async ({
+  page,
+  app,
+  context,
+  browser,
+}) => {
   await open(page, app, '/match');
-  const other = await context.newPage();
+  const other = await (await browser.newContext()).newPage();
   await open(other, app, '/match');
   for (const p of [page, other]) {
     await p.getByRole('tab', { name: /Drawer/ }).click();
@@ -94,23 +99,35 @@ test('two windows: different fields are joined, the same field is asked about', 
   };
   await setMass(page, '390');
   await expect(page.locator('.kept')).toHaveText('Saved');
+  // Both see each other's edits as they come.
+  await expect(mass(other)).toHaveValue('390');
   await other.getByLabel('In the kit').selectOption('always');
   await expect(other.locator('.kept')).toHaveText('Saved');
-  await expect(mass(other)).toHaveValue('390');
-  // Now both change the same field.
-  await setMass(other, '380');
+  await expect(page.getByLabel('In the kit')).toHaveValue('always');
+  // Now both change the same field, one of them without a network.
+  await context.setOffline(true);
   await setMass(page, '370');
+  await expect(page.locator('.kept')).toHaveText('Not saved yet');
+  await setMass(other, '380');
+  await expect(other.locator('.kept')).toHaveText('Saved');
+  await context.setOffline(false);
   const asked = page.getByRole('alertdialog');
-  await expect(asked).toContainText('370');
-  await expect(asked).toContainText('380');
+  await expect(asked).toContainText('Combination spanner 27: changed in another window');
+  await expect(asked.getByRole('row')).toHaveText(['WhatYoursTheirs', 'mass370 g380 g']);
   await asked.getByRole('button', { name: 'Take theirs' }).click();
   await expect(mass(page)).toHaveValue('380');
   await expect(page.locator('.kept')).toHaveText('Saved');
+  await other.context().close();
 });
 
-test('the garage’s own fields are joined too: a name here, a practice there', async ({ page, app, context }) => {
+test('the garage’s own fields are joined too: a name here, a practice there', async ({
+  page,
+  app,
+  context,
+  browser,
+}) => {
   await open(page, app, '/kit');
-  const other = await context.newPage();
+  const other = await (await browser.newContext()).newPage();
   await open(other, app, '/kit');
   await kitMode(page, 'Practice');
   await kitMode(other, 'Practice');
@@ -119,10 +136,12 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Ossel shed');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
   await expect(page.locator('.kept')).toHaveText('Saved');
+  await context.setOffline(true);
   await other.getByLabel('Standing on a tool').selectOption('never');
   await expect(other.locator('.kept')).toHaveText('Saved');
   await expect(other.getByTitle('Garages and settings')).toHaveText('Ossel shed');
   await page.getByLabel('Standing on a tool').selectOption('ratchet too');
+  await context.setOffline(false);
   await expect(page.getByRole('alertdialog')).toContainText('never');
   await page.getByRole('alertdialog').getByRole('button', { name: 'Keep mine' }).click();
   await expect(page.locator('.kept')).toHaveText('Saved');
@@ -130,6 +149,7 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await settled(other);
   await kitMode(other, 'Practice');
   await expect(other.getByLabel('Standing on a tool')).toHaveValue('ratchet too');
+  await other.context().close();
 });
 
 test('a server that is away loses nothing that was typed', async ({ page, app }) => {

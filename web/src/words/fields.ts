@@ -86,7 +86,8 @@ export function differences(mine: Part | null, theirs: Part | null, say: Saying)
     return [{ name: 'all of it', mine: mine ? 'stays' : 'deleted', theirs: theirs ? 'stays' : 'deleted' }];
   const out: Difference[] = [];
   const compare = (name: string, field: string, a: unknown, b: unknown, depth: number) => {
-    const whole = (v: unknown) => isPart(v) && ('form' in v || 'source' in v);
+    // A shape, and a value with its source, are said in one.
+    const whole = (v: unknown) => isPart(v) && (('form' in v && 'size' in v) || ('value' in v && 'source' in v));
     if (isPart(a) && isPart(b) && depth < 3 && !whole(a) && !whole(b)) {
       for (const k of new Set([...Object.keys(a), ...Object.keys(b)]))
         compare([name, fieldWords(k)].filter(Boolean).join(', '), k, a[k], b[k], depth + 1);

@@ -1,0 +1,308 @@
+import { connect, createServer, type Server, type Socket } from 'node:net';
+import type { AddressInfo } from 'node:net';
+import type { Browser, Page } from '@playwright/test';
+import { enter, entry, expect, open, settled, test, type App } from './fixtures';
+import { row, stored } from './survey';
+
+/** A line to the server that can be cut, or lose what comes back. */
+class Line {
+  private readonly sockets = new Set<Socket>();
+  private cut = false;
+  private deaf = false;
+  private constructor(
+    private readonly server: Server,
+    readonly url: string,
+  ) {}
+
+  static async to(app: App): Promise<Line> {
+    const target = Number(new URL(app.url).port);
+    const server = createServer();
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const line = new Line(server, `http://127.0.0.1:${(server.address() as AddressInfo).port}`);
+    server.on('connection', (near) => {
+      if (line.cut) {
+        near.destroy();
+        return;
+      }
+      const far = connect(target, '127.0.0.1');
+      for (const s of [near, far]) {
+        line.sockets.add(s);
+        s.on('error', () => s.destroy());
+        s.on('close', () => {
+          line.sockets.delete(s);
+          (s === near ? far : near).destroy();
+        });
+      }
+      near.on('data', (d) => far.write(d));
+      far.on('data', (d) => {
+        if (!line.deaf) near.write(d);
+      });
+    });
+    return line;
+  }
+  /** Nothing comes through any more. */
+  break() {
+    this.cut = true;
+    for (const s of this.sockets) s.destroy();
+  }
+  mend() {
+    this.cut = false;
+    this.deaf = false;
+  }
+  /** What is sent arrives, what is answered does not. */
+  loseAnswers() {
+    this.deaf = true;
+  }
+  /** Cuts what is open; new connections come through and are answered. */
+  hangUp() {
+    this.deaf = false;
+    for (const s of this.sockets) s.destroy();
+  }
+  async close() {
+    this.break();
+    await new Promise((resolve) => this.server.close(resolve));
+  }
+}
+
+const saved = (page: Page) => page.locator('.kept');
+async function device(browser: Browser, url: string, path = '/walk'): Promise<Page> {
+  const page = await (await browser.newContext()).newPage();
+  await page.goto(url + path);
+  await settled(page);
+  return page;
+}
+const namesAt = async (page: Page, app: App) => (await stored(page, app)).fasteners.map((f) => f.name);
+
+test('another device shows an edit at once, and what is being typed there stays', async ({ page, app, browser }) => {
+  await open(page, app);
+  const other = await device(browser, app.url);
+  await entry(other).fill('13 half a l');
+  await enter(page, '13 shared bolt');
+  await expect(row(other, 'Shared bolt')).toBeVisible();
+  await expect(entry(other)).toHaveValue('13 half a l');
+  await expect(entry(other)).toBeFocused();
+  // And back: the row is corrected there, with what was typed here untouched.
+  await entry(page).fill('10 mine');
+  await row(other, 'Shared bolt').click();
+  await entry(other).fill('14 Shared bolt');
+  await entry(other).press('Enter');
+  await expect(row(page, 'Shared bolt')).toContainText('14');
+  await expect(entry(page)).toHaveValue('10 mine');
+  await other.context().close();
+});
+
+test('what two pages type while the server is away is all there when they come back, once, also after they were closed', async ({
+  page,
+  app,
+  context,
+}) => {
+  const line = await Line.to(app);
+  await page.goto(`${line.url}/walk`);
+  await settled(page);
+  const second = await context.newPage();
+  await second.goto(`${line.url}/walk`);
+  await settled(second);
+  line.break();
+  await enter(page, '13 first bolt');
+  await enter(second, '10 second bolt');
+  await enter(page, '12 third bolt');
+  // Pages of one browser see each other's edits without any server.
+  await expect(row(second, 'Third bolt')).toBeVisible();
+  await expect(row(page, 'Second bolt')).toBeVisible();
+  await expect(saved(page)).toHaveText('Not saved yet');
+  await second.close();
+  await page.goto('about:blank');
+  line.mend();
+  await page.goto(`${line.url}/walk`);
+  await expect(saved(page)).toHaveText('Saved');
+  const names = await namesAt(page, app);
+  for (const name of ['First bolt', 'Second bolt', 'Third bolt'])
+    expect(names.filter((n) => n === name)).toEqual([name]);
+  await line.close();
+});
+
+test('unsent edits keep what they were made on: after a closed page too, the same field is asked about and others are joined', async ({
+  page,
+  app,
+  browser,
+}) => {
+  const line = await Line.to(app);
+  await page.goto(`${line.url}/walk`);
+  await settled(page);
+  await enter(page, '13 stay bolt');
+  await enter(page, '12 guard bolt');
+  await expect(saved(page)).toHaveText('Saved');
+  const other = await device(browser, app.url);
+  line.break();
+  for (const [name, text] of [
+    ['Stay bolt', '14 Stay bolt'],
+    ['Guard bolt', '12 Guard bolt 22nm'],
+  ] as const) {
+    await row(page, name).click();
+    await entry(page).fill(text);
+    await entry(page).press('Enter');
+  }
+  await expect(saved(page)).toHaveText('Not saved yet');
+  await page.goto('about:blank');
+  for (const [name, text] of [
+    ['Stay bolt', '15 Stay bolt'],
+    ['Guard bolt', '12 Guard bolt x3'],
+  ] as const) {
+    await row(other, name).click();
+    await entry(other).fill(text);
+    await entry(other).press('Enter');
+  }
+  await expect(saved(other)).toHaveText('Saved');
+  line.mend();
+  await page.goto(`${line.url}/walk`);
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText('Stay bolt: changed in another window');
+  await expect(asked.getByRole('row').nth(1)).toContainText('hex 14');
+  await expect(asked.getByRole('row').nth(1)).toContainText('hex 15');
+  await expect(asked).not.toContainText('{');
+  await asked.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(saved(page)).toHaveText('Saved');
+  const at = async (name: string) => (await stored(page, app)).fasteners.find((f) => f.name === name)!;
+  expect((await at('Stay bolt')).head.size).toBe('14');
+  expect(await at('Guard bolt')).toMatchObject({ count: 3, torque: { value: 22 } });
+  await other.context().close();
+  await line.close();
+});
+
+test('an answer lost on the way back makes no second row and asks nobody about himself', async ({ page, app }) => {
+  const line = await Line.to(app);
+  await page.goto(`${line.url}/walk`);
+  await settled(page);
+  line.loseAnswers();
+  await enter(page, '13 gone bolt');
+  // It has arrived; the page does not know.
+  await expect
+    .poll(async () => {
+      const { garages } = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
+      const { document } = (await (await fetch(`${app.url}/api/garages/${garages[0]!.id}`)).json()) as {
+        document: { fasteners: { name: string }[] };
+      };
+      return document.fasteners.some((f) => f.name === 'Gone bolt');
+    })
+    .toBe(true);
+  await row(page, 'Gone bolt').click();
+  await entry(page).fill('14 Gone bolt');
+  await entry(page).press('Enter');
+  line.hangUp();
+  await expect(saved(page)).toHaveText('Saved');
+  await expect(page.getByRole('alertdialog')).toHaveCount(0);
+  const mine = (await stored(page, app)).fasteners.filter((f) => f.name === 'Gone bolt');
+  expect(mine.map((f) => f.head.size)).toEqual(['14']);
+  await line.close();
+});
+
+test('a fastener typed on a bike that was deleted elsewhere lies in the tray, holds up nothing, and goes to another bike', async ({
+  page,
+  app,
+  browser,
+}) => {
+  const line = await Line.to(app);
+  await page.goto(`${line.url}/walk`);
+  await settled(page);
+  const other = await device(browser, app.url);
+  line.break();
+  await enter(page, '13 orphan bolt');
+  await expect(saved(page)).toHaveText('Not saved yet');
+  await other.getByTitle('Choose the bike').click();
+  await other.getByRole('menuitem', { name: 'Change this bike' }).click();
+  await other.getByRole('dialog').getByRole('button', { name: 'Delete bike' }).click();
+  await expect(saved(other)).toHaveText('Saved');
+  line.mend();
+  const alert = page.getByRole('alert').filter({ hasText: 'could not be saved' });
+  await expect(alert).toContainText('its bike is not in this garage');
+  // The page is on the other bike now, and what is typed there is saved.
+  await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
+  await enter(page, '10 free bolt');
+  await expect(row(page, 'Free bolt')).toBeVisible();
+  await expect(saved(page)).toHaveText('Saved');
+  await alert.getByRole('button', { name: 'Show' }).click();
+  const tray = page.getByRole('dialog', { name: 'Not saved' });
+  await expect(tray).toContainText('add Orphan bolt');
+  await expect(tray).toContainText('head: hex 13');
+  await tray.getByRole('button', { name: 'Put on another bike' }).click();
+  await page.getByText('Carrack 1100', { exact: true }).last().click();
+  await expect(tray).toContainText('Nothing is left here');
+  await tray.getByRole('button', { name: 'Close' }).click();
+  await expect(row(page, 'Orphan bolt')).toBeVisible();
+  expect((await stored(page, app)).fasteners.map((f) => f.name)).toEqual(
+    expect.arrayContaining(['Orphan bolt', 'Free bolt']),
+  );
+  await other.context().close();
+  await line.close();
+});
+
+test('a sign-in page that answers everything is said to be one, and not asked without pause', async ({ page, app }) => {
+  await open(page, app);
+  let asked = 0;
+  await page.route('**/api/garages/*/edits', (route) => {
+    asked++;
+    return route.fulfill({ status: 200, contentType: 'text/html', body: '<h1>Welcome to the hotel</h1>' });
+  });
+  await enter(page, '13 hotel bolt');
+  await expect(page.getByRole('alert')).toContainText('such as a sign-in page');
+  await expect(saved(page)).toHaveText('Not saved yet');
+  // The pauses grow: half a second, one, two, four.
+  await expect.poll(() => asked, { timeout: 20_000 }).toBeGreaterThanOrEqual(3);
+  expect(asked).toBeLessThanOrEqual(4);
+  await page.unroute('**/api/garages/*/edits');
+  await expect(saved(page)).toHaveText('Saved', { timeout: 30_000 });
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  expect(await namesAt(page, app)).toContain('Hotel bolt');
+});
+
+test('a browser that is full says at once that it stores nothing, and the edit still goes out', async ({
+  page,
+  app,
+}) => {
+  const line = await Line.to(app);
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.goto(`${line.url}/walk`);
+  await settled(page);
+  line.break();
+  await enter(page, '13 unstored bolt');
+  await expect(page.getByRole('alert').filter({ hasText: 'does not store' })).toContainText('leave this page open');
+  line.mend();
+  await expect(saved(page)).toHaveText('Saved', { timeout: 20_000 });
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  expect(await namesAt(page, app)).toContain('Unstored bolt');
+  await line.close();
+});
+
+test('undo takes back one’s own change only, and says when somebody else changed the same', async ({
+  page,
+  app,
+  browser,
+}) => {
+  await open(page, app);
+  await enter(page, '13 undo bolt');
+  await expect(saved(page)).toHaveText('Saved');
+  const other = await device(browser, app.url);
+  const change = async (p: Page, text: string) => {
+    await row(p, 'Undo bolt').click();
+    await entry(p).fill(text);
+    await entry(p).press('Enter');
+    await expect(saved(p)).toHaveText('Saved');
+  };
+  await change(page, '14 Undo bolt');
+  await expect(row(other, 'Undo bolt')).toContainText('14');
+  await change(other, '14 Undo bolt x3');
+  await expect(row(page, 'Undo bolt')).toContainText('×3');
+  await entry(page).blur();
+  await page.keyboard.press('Control+z');
+  await expect(row(page, 'Undo bolt')).toContainText('13');
+  await expect(row(page, 'Undo bolt')).toContainText('×3');
+  // The row that was made here was changed by another since: it is not taken away.
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.notice')).toContainText('Undo bolt was changed in another window since');
+  await expect(row(page, 'Undo bolt')).toBeVisible();
+  await other.context().close();
+});
