@@ -102,7 +102,7 @@ export type Judgement =
   | { is: 'clash'; fields: string[] };
 
 const differing = (a: Body, b: Body): string[] =>
-  [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((f) => !sameJson(a[f], b[f]));
+  [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((f) => !sameJson(a[f], b[f])).sort();
 
 /**
  * Whether a change may be written over what is stored. Fields that only one side changed are joined; a field that both changed to different
@@ -121,10 +121,10 @@ export function judge(change: Change, stored: Stored | null): Judgement {
       if (live.revision === change.base || sameJson(live.row, change.row)) return { is: 'write', row: null };
       return { is: 'clash', fields: differing(live.row, change.row) };
     case 'set': {
-      if (!live) return { is: 'clash', fields: change.fields.map((f) => f.field) };
+      if (!live) return { is: 'clash', fields: change.fields.map((f) => f.field).sort() };
       const open = change.fields.filter((f) => !sameJson(live.row[f.field], f.now));
       const clash = open.filter((f) => live.revision !== change.base && !sameJson(live.row[f.field], f.was));
-      if (clash.length > 0) return { is: 'clash', fields: clash.map((f) => f.field) };
+      if (clash.length > 0) return { is: 'clash', fields: clash.map((f) => f.field).sort() };
       return open.length === 0 ? { is: 'so' } : { is: 'write', row: withFields(live.row, open) };
     }
   }

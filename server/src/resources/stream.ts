@@ -15,7 +15,8 @@ export async function stream(
   garage: string,
   listener: (write: (text: string) => void) => Omit<Listener, 'end'>,
 ): Promise<boolean> {
-  let gone = false;
+  // It may have left while its garage was looked for; then nothing more is heard of it.
+  let gone = res.closed || res.destroyed || req.socket.destroyed;
   let stop: (() => void) | null = null;
   let quiet: ReturnType<typeof setInterval> | null = null;
   const leave = () => {
@@ -23,12 +24,12 @@ export async function stream(
     if (quiet) clearInterval(quiet);
     stop?.();
   };
-  // Before anything is waited for: a page that closes at once must not be missed.
   req.on('aborted', leave);
   res.on('close', leave);
   const write = (text: string) => {
     if (!gone) res.write(text);
   };
+  if (gone) return false;
   stop = await signals.listen(garage, { ...listener(write), end: () => res.end() });
   if (gone) {
     stop();
