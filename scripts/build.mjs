@@ -22,8 +22,9 @@ const upToDate = () => existsSync(stamp) && SOURCES.every((s) => newest(join(roo
 if (!(process.argv.includes('--if-changed') && upToDate())) {
   console.log('Building …');
   await build({
-    entryPoints: [join(root, 'server/src/index.ts')],
-    outfile: join(root, 'dist/server/index.mjs'),
+    entryPoints: { index: join(root, 'server/src/index.ts'), readFile: join(root, 'server/src/reader/readFile.ts') },
+    outdir: join(root, 'dist/server'),
+    outExtension: { '.js': '.mjs' },
     bundle: true,
     platform: 'node',
     format: 'esm',

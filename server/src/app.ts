@@ -10,7 +10,9 @@ import { pinoHttp } from 'pino-http';
 import { TABLES } from '@necessaire/core';
 import { errorHandler, garageMissing, notFound } from './errors.js';
 import { refuse } from './refusal.js';
-import { loopbackOnly } from './guard.js';
+import { jsonOnly, loopbackOnly } from './guard.js';
+import { inFlight } from './inFlight.js';
+import type { FileReader } from './reader/reader.js';
 import { edits } from './resources/edits.js';
 import { events } from './resources/events.js';
 import { file } from './resources/file.js';
@@ -22,16 +24,18 @@ import type { Signals } from './signals.js';
 
 /** Ten thousand fasteners in one change, all or none. */
 const MOST_JSON = '16mb';
-const REQUESTS_A_MINUTE = 3000;
+/** Far more than all pages of one machine together make; a runaway is stopped. */
+const REQUESTS_A_MINUTE = 60_000;
 
 /**
  * The application without its port.
  * @param db pool
  * @param log structured log
  * @param signals instruments' signals between servers
+ * @param reader reads garage files beside this thread
  * @param webRoot folder of the built pages; without it only the API answers
  */
-export function createApp(db: Knex, log: Logger, signals: Signals, webRoot?: string): Express {
+export function createApp(db: Knex, log: Logger, signals: Signals, reader: FileReader, webRoot?: string): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -84,7 +88,8 @@ export function createApp(db: Knex, log: Logger, signals: Signals, webRoot?: str
     res.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api/garages/:garage/file', file(db));
+  app.use('/api', jsonOnly, inFlight());
+  app.use('/api/garages/:garage/file', file(db, reader));
   app.use('/api', express.json({ limit: MOST_JSON }));
   app.use('/api/garages', garages(db, signals));
   app.use('/api/garages/:garage/instruments', instruments(db, signals));

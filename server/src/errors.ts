@@ -42,6 +42,6 @@ function asRefusal(error: BodyError): Refusal | null {
   if (database) return database;
   if (error instanceof URIError) return refuse(400, 'address', '(address)', 'the address is not well formed');
   if (error.status && error.status >= 400 && error.status < 500)
-    return refuse(error.status, 'request', '(request)', error.message);
+    return refuse(error.status, 'request', '(request)', 'the request cannot be answered: see docs/server.md');
   return null;
 }

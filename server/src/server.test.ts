@@ -13,12 +13,16 @@ import {
   type GarageDocument,
 } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
-import { DEMO_ID, start, type Running } from './start.js';
+import { DEMO_ID, start as startServer, type Running, type StartOptions } from './start.js';
 import { connect } from './db/connect.js';
 import { migrate } from './db/migrate.js';
 import * as firstMigration from './db/migrations/001_garages.js';
 import * as stowMigration from './db/migrations/005_stow.js';
 import { freshDatabase } from './testing/database.js';
+import { builtReadFile } from './testing/readFile.js';
+
+const readFile = builtReadFile();
+const start = async (options: StartOptions) => startServer({ ...options, readFile: await readFile });
 
 /** Fields that version 2 added. */
 const NEW_FIELDS = {
@@ -28,7 +32,7 @@ const NEW_FIELDS = {
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let running: Running;
-const api = () => request(running.url);
+const api = () => request.agent(running.url).set('Content-Type', 'application/json');
 
 beforeAll(async () => {
   database = await freshDatabase();

@@ -6,6 +6,7 @@ import { demoGarage } from '@necessaire/demo';
 import { createApp } from './app.js';
 import { connect } from './db/connect.js';
 import { migrate } from './db/migrate.js';
+import { FileReader } from './reader/reader.js';
 import { insertDocument } from './repositories/rows.js';
 import { Signals } from './signals.js';
 
@@ -23,6 +24,8 @@ export interface StartOptions {
   /** 0 takes any free port. */
   port: number;
   webRoot?: string;
+  /** The built thread that reads files; beside the built server unless said otherwise. */
+  readFile?: URL;
   log?: Logger;
   /** Load the demo when the database holds no garage. */
   demo?: boolean;
@@ -53,13 +56,14 @@ async function loadDemo(db: Knex): Promise<void> {
 export async function start(options: StartOptions): Promise<Running> {
   const log = options.log ?? pino({ level: 'silent' });
   const db = connect(options.databaseUrl, log);
+  const reader = new FileReader(options.readFile ?? new URL('./readFile.mjs', import.meta.url));
   const signals = new Signals(options.databaseUrl, log, (channel, payloads) =>
     db.raw('select pg_notify(?, p) from jsonb_array_elements_text(?::jsonb) p', [channel, JSON.stringify(payloads)]),
   );
   try {
     await migrate(db);
     if (options.demo ?? true) await loadDemo(db);
-    const server = createServer(createApp(db, log, signals, options.webRoot));
+    const server = createServer(createApp(db, log, signals, reader, options.webRoot));
     await listen(server, options.port);
     const { port } = server.address() as AddressInfo;
     return {
@@ -68,6 +72,7 @@ export async function start(options: StartOptions): Promise<Running> {
       stop: async () => {
         const closed = new Promise((resolve) => server.close(resolve));
         await signals.close();
+        await reader.close();
         server.closeIdleConnections();
         const cut = setTimeout(() => server.closeAllConnections(), DRAIN_MS);
         await closed;
@@ -76,6 +81,7 @@ export async function start(options: StartOptions): Promise<Running> {
       },
     };
   } catch (error) {
+    await reader.close();
     await db.destroy();
     throw error;
   }

@@ -19,8 +19,12 @@ import {
   type TableName,
 } from '@necessaire/core';
 import { SyncServer } from '../../core/src/testing/syncServer.js';
-import { start, type Running } from './start.js';
+import { start as startServer, type Running, type StartOptions } from './start.js';
 import { freshDatabase } from './testing/database.js';
+import { builtReadFile } from './testing/readFile.js';
+
+const readFile = builtReadFile();
+const start = async (options: StartOptions) => startServer({ ...options, readFile: await readFile });
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let running: Running;

@@ -35,8 +35,11 @@ async function call(method: string, path: string, body?: unknown): Promise<unkno
     response = await fetch(`/api${path}`, {
       method,
       signal: AbortSignal.timeout(45_000),
+      // A write says that it is JSON, with or without a body: no form of another page can.
       ...(body === undefined
-        ? {}
+        ? method === 'GET'
+          ? {}
+          : { headers: { 'Content-Type': 'application/json' } }
         : typeof body === 'string'
           ? { body, headers: { 'Content-Type': 'application/json' } }
           : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
