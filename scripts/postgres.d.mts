@@ -1,0 +1,4 @@
+/** What the tests use of the start scripts. */
+export function freePort(): Promise<number>;
+export function serverOn(cluster: string): { pid: number; port: number } | null;
+export function throwAwayPostgres(): Promise<{ url: string; stop: () => Promise<void> }>;
