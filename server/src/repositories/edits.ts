@@ -19,7 +19,7 @@ import {
 import { faultOf } from '../db/faults.js';
 import { Refusal, refuse } from '../refusal.js';
 import { parse } from '../resources/validate.js';
-import { transaction, type Client } from './transaction.js';
+import { connected, transaction, type Client } from './transaction.js';
 
 /** Rows that are looked at before others get their turn: nobody waits for somebody else's import. */
 const IN_ONE_GO = 500;
@@ -58,24 +58,14 @@ function prepared(text: string): { name: string; text: string } {
   return { name, text };
 }
 
-const OPEN = prepared(
-  `with g as (update garages set edition = edition + 1 where id = $1 and deleted_at is null returning edition)
-   select g.edition, e.id is not null as seen, e.outcome
-   from (select 1) one left join g on true left join edits e on e.garage_id = $1 and e.id = $2`,
-);
-
-/** Locks the garage and counts up its edition: its writers come one after another, so that each judges what is really there. */
-async function open(
-  client: Client,
-  garage: string,
-  editId: string,
-): Promise<{ edition: number; seen: EditOutcome | null }> {
-  const { rows } = await client.query({ ...OPEN, values: [garage, editId] });
-  const [row] = rows as { edition: string | null; seen: boolean; outcome: EditOutcome | null }[];
-  if (row!.edition === null)
-    throw refuse(404, 'no-garage', 'garage', 'there is no such garage: open one from the list');
-  const done: EditOutcome = { id: editId, is: 'done' };
-  return { edition: Number(row!.edition), seen: row!.seen ? (row!.outcome ?? done) : null };
+/** What became of an edit of this id before; null when none came. */
+async function outcomeOf(client: Client, garage: string, editId: string): Promise<EditOutcome | null> {
+  const { rows } = await client.query({
+    ...prepared('select outcome from edits where garage_id = $1 and id = $2'),
+    values: [garage, editId],
+  });
+  const [row] = rows as { outcome: EditOutcome | null }[];
+  return row ? (row.outcome ?? { id: editId, is: 'done' }) : null;
 }
 
 async function stored(
@@ -117,67 +107,56 @@ async function room(client: Client, garage: string, writes: readonly Write[]): P
   }
 }
 
+/** One row of a table, as the database takes it. */
+const put = (table: Where, rows: string) =>
+  `insert into ${table} as t (garage_id, id, revision, body, deleted_at)
+     select $1::uuid, u.id, u.revision, u.body, case when u.gone then now() end from g cross join ${rows}
+     on conflict (garage_id, id) do update
+       set revision = excluded.revision, body = excluded.body, deleted_at = excluded.deleted_at
+       where t.revision = excluded.revision - 1
+     returning 1`;
 /** Of two pins of one thing the later stays: the others make room. */
-async function makeRoom(client: Client, garage: string, pins: readonly Write[]): Promise<News[]> {
-  const live = pins.filter((p) => !p.gone);
-  if (live.length === 0) return [];
-  const { rows } = await client.query({
-    ...prepared(
-      `update pins p set deleted_at = now(), revision = p.revision + 1
-       from jsonb_to_recordset($2::jsonb) as w (id uuid, bike uuid, item text)
-       where p.garage_id = $1 and p.deleted_at is null and p.bike_id = w.bike and p.body ->> 'item' = w.item
-         and p.id <> all ($3::uuid[])
-       returning p.id, p.revision`,
-    ),
-    values: [
-      garage,
-      JSON.stringify(live.map((p) => ({ id: p.id, bike: p.row['bikeId'], item: p.row['item'] }))),
-      pins.map((p) => p.id),
-    ],
-  });
-  return (rows as { id: string; revision: number }[]).map((r) => ({
-    table: 'pins',
-    id: r.id,
-    revision: r.revision,
-    row: null,
-  }));
-}
-
-/** All rows of an edit and the edit itself, in one statement however many tables they lie in. */
-async function write(
-  client: Client,
-  garage: string,
-  edit: { id: string; edition: number },
-  writes: readonly Write[],
-  touched: readonly { table: Where; id: string }[],
-): Promise<void> {
-  const tables = [...new Set(writes.map((w) => w.table))].sort();
-  const parts = tables.map((table, i) =>
-    table === 'garage'
-      ? `w${i} as (update garages set body = ($4::jsonb -> 'garage' -> 0 -> 'row'),
-           revision = ($4::jsonb -> 'garage' -> 0 ->> 'revision')::int where id = $1)`
-      : `w${i} as (insert into ${table} as t (garage_id, id, revision, body, deleted_at)
-           select $1::uuid, u.id, u.revision, u.row, case when u.gone then now() end
-           from jsonb_to_recordset($4::jsonb -> '${table}') as u (id uuid, revision int, "row" jsonb, gone boolean)
-           on conflict (garage_id, id) do update set revision = excluded.revision, body = excluded.body,
-             deleted_at = excluded.deleted_at)`,
-  );
-  const text = `with ${[...parts, 'x as (select $4::jsonb)'].join(', ')}
-    insert into edits (garage_id, id, edition, touched) values ($1::uuid, $2::uuid, $3::bigint, $5::jsonb)`;
-  const by = Object.fromEntries(
-    tables.map((t) => [
-      t,
-      writes.filter((w) => w.table === t).map(({ id, revision, row, gone }) => ({ id, revision, row, gone })),
-    ]),
-  );
-  await client.query({
-    ...prepared(text),
-    values: [garage, edit.id, edit.edition, JSON.stringify(by), JSON.stringify(touched.map((t) => [t.table, t.id]))],
-  });
+const MAKE_ROOM = `
+  update pins p set deleted_at = now(), revision = p.revision + 1
+  from g cross join json_to_recordset($4::json) as w ("table" text, id uuid, body jsonb, gone boolean)
+  where w."table" = 'pins' and not w.gone and p.garage_id = $1::uuid and p.deleted_at is null
+    and p.bike_id = (w.body ->> 'bikeId')::uuid and p.body ->> 'item' = w.body ->> 'item'
+    and p.id not in (select x.id from json_to_recordset($4::json) as x ("table" text, id uuid) where x."table" = 'pins')
+  returning p.id, p.revision`;
+/**
+ * The statement that writes an edit whose rows lie in these tables: it counts up the garage's edition, which lets its writers in one after
+ * another, writes each row if it still is what was judged, and enters the edit. Where a row is not, it fails as a whole (division by zero) and
+ * the edit is judged anew. One statement is one transaction: all or none, with one wait for the disk.
+ */
+function statement(tables: readonly Where[]): string {
+  const own = tables.includes('garage');
+  const parts = tables
+    .filter((t) => t !== 'garage')
+    .map(
+      (t, i) =>
+        `w${i} as (${put(
+          t,
+          `(select r.id, r.revision, r.body, r.gone from json_to_recordset($4::json)
+             as r ("table" text, id uuid, revision int, body jsonb, gone boolean) where r."table" = '${t}') u`,
+        )})`,
+    );
+  const pins = tables.includes('pins');
+  const counted = ['0', ...parts.map((_, i) => `(select count(*) from w${i})`)].join(' + ');
+  return `
+    with g as (update garages set edition = edition + 1${
+      // A row is updated once in a statement: the garage's own fields go with its edition.
+      own ? `, body = (($4::json -> 0) ->> 'body')::jsonb, revision = (($4::json -> 0) ->> 'revision')::int` : ''
+    } where id = $1::uuid and deleted_at is null${
+      own ? ` and revision = (($4::json -> 0) ->> 'revision')::int - 1` : ''
+    } returning edition)${[...(pins ? [`room as (${MAKE_ROOM})`] : []), ...parts].map((p) => `, ${p}`).join('')}
+    , log as (insert into edits (garage_id, id, edition, touched)
+        select $1::uuid, $2::uuid, g.edition, ${pins ? `$3::jsonb || coalesce((select jsonb_agg(jsonb_build_array('pins', id)) from room), '[]')` : '$3::jsonb'} from g)
+    select g.edition, 1 / (case when ${counted} = $5::int then 1 else 0 end) as whole
+      ${pins ? `, (select json_agg(room) from room) as room` : ''} from g`;
 }
 
 /**
- * One edit in one transaction: all its rows or none.
+ * One edit, all its rows or none: judged on what is read, written if that still holds, judged anew where it does not.
  * @param decide what is to be written, from what is stored; throws to write nothing
  * @returns null where an edit of this id was judged before
  */
@@ -189,29 +168,84 @@ async function inEdit(
   decide: (found: StoredRows) => Promise<Write[]>,
 ): Promise<{ written: Written } | { before: EditOutcome }> {
   try {
-    return await transaction(db, async (client) => {
-      const { edition, seen } = await open(client, garage, editId);
-      if (seen) return { before: seen };
-      const writes = await decide(await stored(client, garage, at));
-      await room(client, garage, writes);
-      const displaced = await makeRoom(
-        client,
-        garage,
-        writes.filter((w) => w.table === 'pins'),
-      );
-      const news: News[] = [
-        ...writes.map((w) => ({ table: w.table, id: w.id, revision: w.revision, row: w.gone ? null : w.row })),
-        ...displaced,
-      ];
-      await write(client, garage, { id: editId, edition }, writes, news);
-      return { written: { edition, rows: news } };
+    return await connected(db, async (client) => {
+      for (;;) {
+        let writes: Write[];
+        try {
+          writes = await decide(await stored(client, garage, at));
+          await room(client, garage, writes);
+        } catch (error) {
+          // What was written before may not fit any more; what was judged once is not judged again.
+          const before = await outcomeOf(client, garage, editId);
+          if (before) return { before };
+          throw error;
+        }
+        try {
+          return { written: await write(client, garage, editId, writes) };
+        } catch (error) {
+          const { code, constraint } = error as { code?: string; constraint?: string };
+          if (code === '23505' && constraint === 'edits_pkey')
+            return { before: (await outcomeOf(client, garage, editId))! };
+          // A row was written by somebody else in between: it is judged as it is now.
+          if (code !== '22012') throw error;
+        }
+      }
     });
   } catch (error) {
-    const { code, constraint } = error as { code?: string; constraint?: string };
-    // The same edit came in twice at once: the first one was judged.
-    if (code === '23505' && constraint === 'edits_pkey') return inEdit(db, garage, editId, at, decide);
-    throw code === '23503' ? await dangling(db, garage, error) : error;
+    throw (error as { code?: string }).code === '23503' ? await dangling(db, garage, error) : error;
   }
+}
+
+/** An edit that finds all as it wants it is only entered; the garage stays at its edition. */
+async function noted(client: Client, garage: string, editId: string): Promise<Written> {
+  const { rows } = await client.query({
+    ...prepared(
+      `with g as (select edition from garages where id = $1::uuid and deleted_at is null),
+         log as (insert into edits (garage_id, id) select $1::uuid, $2::uuid from g)
+       select edition from g`,
+    ),
+    values: [garage, editId],
+  });
+  const [said] = rows as { edition: string }[];
+  if (!said) throw refuse(404, 'no-garage', 'garage', 'there is no such garage: open one from the list');
+  return { edition: Number(said.edition), rows: [] };
+}
+
+async function write(client: Client, garage: string, editId: string, writes: readonly Write[]): Promise<Written> {
+  if (writes.length === 0) return noted(client, garage, editId);
+  // The garage's own fields stand first, where the statement looks for them.
+  const rows = [...writes].sort((a, b) => Number(b.table === 'garage') - Number(a.table === 'garage'));
+  const tables = [...new Set(rows.map((w) => w.table))].sort();
+  const own = tables.includes('garage') ? 1 : 0;
+  const { rows: answer } = await client.query({
+    ...prepared(statement(tables)),
+    values: [
+      garage,
+      editId,
+      JSON.stringify(rows.map((w) => [w.table, w.id])),
+      JSON.stringify(rows.map(({ table, id, revision, row, gone }) => ({ table, id, revision, body: row, gone }))),
+      rows.length - own,
+    ],
+  });
+  const [said] = answer as { edition: string; room?: { id: string; revision: number }[] | null }[];
+  if (!said) {
+    if (own) {
+      const there = await client.query({
+        ...prepared('select 1 from garages where id = $1 and deleted_at is null'),
+        values: [garage],
+      });
+      // Its fields were written by somebody else in between.
+      if (there.rows.length > 0) throw Object.assign(new Error('judge anew'), { code: '22012' });
+    }
+    throw refuse(404, 'no-garage', 'garage', 'there is no such garage: open one from the list');
+  }
+  return {
+    edition: Number(said.edition),
+    rows: [
+      ...writes.map((w): News => ({ table: w.table, id: w.id, revision: w.revision, row: w.gone ? null : w.row })),
+      ...(said.room ?? []).map((r): News => ({ table: 'pins', id: r.id, revision: r.revision, row: null })),
+    ],
+  };
 }
 
 /** Which row hangs on one that is not there, named for the rider: the database says only that there is one. */

@@ -8,9 +8,8 @@ export type Client = pg.ClientBase;
  * needs are prepared once a connection.
  * @param work throws to roll back
  */
-export async function transaction<T>(db: Knex, work: (client: Client) => Promise<T>, begin = 'begin'): Promise<T> {
-  const client = (await db.client.acquireConnection()) as Client;
-  try {
+export const transaction = <T>(db: Knex, work: (client: Client) => Promise<T>, begin = 'begin'): Promise<T> =>
+  connected(db, async (client) => {
     await client.query(begin);
     try {
       const result = await work(client);
@@ -21,6 +20,13 @@ export async function transaction<T>(db: Knex, work: (client: Client) => Promise
       await client.query('rollback').catch(() => undefined);
       throw error;
     }
+  });
+
+/** A piece of work on one connection of the pool, each statement a transaction of its own. */
+export async function connected<T>(db: Knex, work: (client: Client) => Promise<T>): Promise<T> {
+  const client = (await db.client.acquireConnection()) as Client;
+  try {
+    return await work(client);
   } finally {
     await db.client.releaseConnection(client);
   }
