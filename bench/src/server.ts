@@ -106,7 +106,7 @@ class Riders {
       const row = this.nut(g.bikeId);
       g.rows.push({ row, revision: 1 });
       change = { kind: 'make', table: 'fasteners', id: row.id, row: { ...row } };
-    } else if (what === 2 && g.rows.length > 40) {
+    } else if (what === 2 && g.rows.length > 80) {
       const { row, revision } = g.rows.pop()!;
       change = { kind: 'delete', table: 'fasteners', id: row.id, base: revision, row: { ...row } };
     } else if (what === 3) {
@@ -122,7 +122,8 @@ class Riders {
         fields: [{ field: 'quantity', was, now: supply.quantity }],
       };
     } else {
-      const at = g.rows[(this.turn * 7) % Math.min(g.rows.length, 40)]!;
+      // One after another: no two on their way are of the same row.
+      const at = g.rows[g.n++ % 80]!;
       const now = `Bolt ${this.turn}`;
       change = {
         kind: 'set',
@@ -227,7 +228,7 @@ try {
   });
   console.log(`${IMPORTED} fasteners in one edit: ${(performance.now() - from).toFixed(0)} ms (${status})`);
 } finally {
-  for (const c of children) c.kill('SIGKILL');
+  for (const c of children) c.kill('SIGTERM');
   await database.stop();
   rmSync(folder, { recursive: true, force: true });
   agent.destroy();

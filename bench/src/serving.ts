@@ -3,6 +3,7 @@ import express from 'express';
 import pg from 'pg';
 import { start } from '@necessaire/server';
 
+process.on('SIGTERM', () => process.exit(0));
 const [kind, databaseUrl] = process.argv.slice(2) as ['real' | 'bare', string];
 if (kind === 'real') {
   const readFile = new URL('../../dist/server/readFile.mjs', import.meta.url);

@@ -4,10 +4,10 @@ import compression from 'compression';
 import express, { type Express, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
-import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { TABLES } from '@necessaire/core';
+import type { Store } from './db/store.js';
 import { errorHandler, garageMissing, notFound } from './errors.js';
 import { refuse } from './refusal.js';
 import { jsonOnly, loopbackOnly } from './guard.js';
@@ -29,13 +29,14 @@ const REQUESTS_A_MINUTE = 60_000;
 
 /**
  * The application without its port.
- * @param db pool
+ * @param store the database
  * @param log structured log
  * @param signals instruments' signals between servers
  * @param reader reads garage files beside this thread
  * @param webRoot folder of the built pages; without it only the API answers
  */
-export function createApp(db: Knex, log: Logger, signals: Signals, reader: FileReader, webRoot?: string): Express {
+export function createApp(store: Store, log: Logger, signals: Signals, reader: FileReader, webRoot?: string): Express {
+  const { db } = store;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -89,13 +90,13 @@ export function createApp(db: Knex, log: Logger, signals: Signals, reader: FileR
     next();
   });
   app.use('/api', jsonOnly, inFlight());
-  app.use('/api/garages/:garage/file', file(db, reader));
+  app.use('/api/garages/:garage/file', file(store, reader));
   app.use('/api', express.json({ limit: MOST_JSON }));
-  app.use('/api/garages', garages(db, signals));
+  app.use('/api/garages', garages(store, signals));
   app.use('/api/garages/:garage/instruments', instruments(db, signals));
-  app.use('/api/garages/:garage/events', events(db, signals));
-  app.use('/api/garages/:garage/edits', edits(db, signals));
-  app.use('/api/garages/:garage', rows(db, signals));
+  app.use('/api/garages/:garage/events', events(store, signals));
+  app.use('/api/garages/:garage/edits', edits(store, signals));
+  app.use('/api/garages/:garage', rows(store, signals));
   for (const table of TABLES) app.use(`/api/${table}`, garageMissing);
   app.use('/api', notFound);
   if (webRoot && existsSync(join(webRoot, 'index.html'))) {

@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 import { pino, type Logger } from 'pino';
 import { demoGarage } from '@necessaire/demo';
 import { createApp } from './app.js';
-import { connect } from './db/connect.js';
+import { openStore } from './db/store.js';
 import { migrate } from './db/migrate.js';
 import { FileReader } from './reader/reader.js';
 import { insertDocument } from './repositories/rows.js';
@@ -55,7 +55,8 @@ async function loadDemo(db: Knex): Promise<void> {
 /** Migrates, loads the demo into an empty database, listens. `stop` lets requests finish and closes the pool. */
 export async function start(options: StartOptions): Promise<Running> {
   const log = options.log ?? pino({ level: 'silent' });
-  const db = connect(options.databaseUrl, log);
+  const store = openStore(options.databaseUrl, log);
+  const { db } = store;
   const reader = new FileReader(options.readFile ?? new URL('./readFile.mjs', import.meta.url));
   const signals = new Signals(options.databaseUrl, log, (channel, payloads) =>
     db.raw('select pg_notify(?, p) from jsonb_array_elements_text(?::jsonb) p', [channel, JSON.stringify(payloads)]),
@@ -63,7 +64,7 @@ export async function start(options: StartOptions): Promise<Running> {
   try {
     await migrate(db);
     if (options.demo ?? true) await loadDemo(db);
-    const server = createServer(createApp(db, log, signals, reader, options.webRoot));
+    const server = createServer(createApp(store, log, signals, reader, options.webRoot));
     await listen(server, options.port);
     const { port } = server.address() as AddressInfo;
     return {
@@ -77,12 +78,12 @@ export async function start(options: StartOptions): Promise<Running> {
         const cut = setTimeout(() => server.closeAllConnections(), DRAIN_MS);
         await closed;
         clearTimeout(cut);
-        await db.destroy();
+        await store.close();
       },
     };
   } catch (error) {
     await reader.close();
-    await db.destroy();
+    await store.close();
     throw error;
   }
 }

@@ -17,6 +17,7 @@ import {
   type Where,
 } from '@necessaire/core';
 import { faultOf } from '../db/faults.js';
+import type { Store } from '../db/store.js';
 import { Refusal, refuse } from '../refusal.js';
 import { parse } from '../resources/validate.js';
 import { connected, transaction, type Client } from './transaction.js';
@@ -128,7 +129,7 @@ const MAKE_ROOM = `
  * another, writes each row if it still is what was judged, and enters the edit. Where a row is not, it fails as a whole (division by zero) and
  * the edit is judged anew. One statement is one transaction: all or none, with one wait for the disk.
  */
-function statement(tables: readonly Where[]): string {
+function statement(tables: readonly Where[], growing: readonly TableName[]): string {
   const own = tables.includes('garage');
   const parts = tables
     .filter((t) => t !== 'garage')
@@ -141,6 +142,13 @@ function statement(tables: readonly Where[]): string {
         )})`,
     );
   const pins = tables.includes('pins');
+  // A garage holds so many rows of each kind; counted before the new ones are in.
+  const fits = growing.map(
+    (t) =>
+      ` and (select count(*) from ${t} where garage_id = $1::uuid and deleted_at is null)
+         + (select sum(f.grows) from json_to_recordset($4::json) as f ("table" text, grows int) where f."table" = '${t}')
+         <= ${MOST_ROWS[t]}`,
+  );
   const counted = ['0', ...parts.map((_, i) => `(select count(*) from w${i})`)].join(' + ');
   return `
     with g as (update garages set edition = edition + 1${
@@ -151,29 +159,32 @@ function statement(tables: readonly Where[]): string {
     } returning edition)${[...(pins ? [`room as (${MAKE_ROOM})`] : []), ...parts].map((p) => `, ${p}`).join('')}
     , log as (insert into edits (garage_id, id, edition, touched)
         select $1::uuid, $2::uuid, g.edition, ${pins ? `$3::jsonb || coalesce((select jsonb_agg(jsonb_build_array('pins', id)) from room), '[]')` : '$3::jsonb'} from g)
-    select g.edition, 1 / (case when ${counted} = $5::int then 1 else 0 end) as whole
+    select g.edition, 1 / (case when ${counted} = $5::int${fits.join('')} then 1 else 0 end) as whole
       ${pins ? `, (select json_agg(room) from room) as room` : ''} from g`;
 }
 
 /**
  * One edit, all its rows or none: judged on what is read, written if that still holds, judged anew where it does not.
  * @param decide what is to be written, from what is stored; throws to write nothing
+ * @param fresh all of its rows should be new
  * @returns null where an edit of this id was judged before
  */
 async function inEdit(
-  db: Knex,
+  store: Store,
   garage: string,
   editId: string,
   at: readonly { table: Where; id: string }[],
   decide: (found: StoredRows) => Promise<Write[]>,
+  fresh = false,
 ): Promise<{ written: Written } | { before: EditOutcome }> {
   try {
-    return await connected(db, async (client) => {
-      for (;;) {
+    const done = await connected(store.edits, async (client) => {
+      // New rows are taken for new at first: they nearly always are, and where one is there already the statement says so.
+      for (let blind = fresh; ; blind = false) {
         let writes: Write[];
         try {
-          writes = await decide(await stored(client, garage, at));
-          await room(client, garage, writes);
+          writes = await decide(blind ? new Map() : await stored(client, garage, at));
+          if (!blind) await room(client, garage, writes);
         } catch (error) {
           // What was written before may not fit any more; what was judged once is not judged again.
           const before = await outcomeOf(client, garage, editId);
@@ -191,8 +202,10 @@ async function inEdit(
         }
       }
     });
+    await store.safe();
+    return done;
   } catch (error) {
-    throw (error as { code?: string }).code === '23503' ? await dangling(db, garage, error) : error;
+    throw (error as { code?: string }).code === '23503' ? await dangling(store.db, garage, error) : error;
   }
 }
 
@@ -216,14 +229,24 @@ async function write(client: Client, garage: string, editId: string, writes: rea
   // The garage's own fields stand first, where the statement looks for them.
   const rows = [...writes].sort((a, b) => Number(b.table === 'garage') - Number(a.table === 'garage'));
   const tables = [...new Set(rows.map((w) => w.table))].sort();
+  const growing = tables.filter((t) => t !== 'garage' && rows.some((w) => w.table === t && w.fresh)) as TableName[];
   const own = tables.includes('garage') ? 1 : 0;
   const { rows: answer } = await client.query({
-    ...prepared(statement(tables)),
+    ...prepared(statement(tables, growing)),
     values: [
       garage,
       editId,
       JSON.stringify(rows.map((w) => [w.table, w.id])),
-      JSON.stringify(rows.map(({ table, id, revision, row, gone }) => ({ table, id, revision, body: row, gone }))),
+      JSON.stringify(
+        rows.map(({ table, id, revision, row, gone, fresh }) => ({
+          table,
+          id,
+          revision,
+          body: row,
+          gone,
+          grows: fresh ? 1 : gone ? -1 : 0,
+        })),
+      ),
       rows.length - own,
     ],
   });
@@ -354,7 +377,7 @@ async function remember(db: Knex, garage: string, outcome: EditOutcome): Promise
  * @throws Refusal when the garage is not there or the database cannot write now: then nothing was judged
  */
 export async function receiveEdit(
-  db: Knex,
+  store: Store,
   garage: string,
   edit: Edit,
 ): Promise<{ outcome: EditOutcome; written: Written | null }> {
@@ -365,9 +388,18 @@ export async function receiveEdit(
       if (i % IN_ONE_GO === IN_ONE_GO - 1) await othersTurn();
       changes.push(checkedChange(garage, c, `changes[${i}]`));
     }
-    const done = await inEdit(db, garage, edit.id, edit.changes, (found) => decided({ ...edit, changes }, found));
+    const done = await inEdit(
+      store,
+      garage,
+      edit.id,
+      edit.changes,
+      (found) => decided({ ...edit, changes }, found),
+      changes.every((c) => c.kind === 'make'),
+    );
     if ('before' in done) return { outcome: done.before, written: null };
-    return { outcome: { id: edit.id, is: 'done' }, written: done.written };
+    // What found all as it wants it has nothing to tell.
+    const { written } = done;
+    return { outcome: { id: edit.id, is: 'done' }, written: written.rows.length > 0 ? written : null };
   } catch (error) {
     if (error instanceof Unwritten) outcome = error.outcome;
     else {
@@ -376,7 +408,7 @@ export async function receiveEdit(
       outcome = { id: edit.id, is: 'refused', fault: refusal.fault };
     }
   }
-  await remember(db, garage, outcome);
+  await remember(store.db, garage, outcome);
   return { outcome, written: null };
 }
 
@@ -385,20 +417,24 @@ export async function receiveEdit(
  * @param decide the rows from what is stored
  */
 export async function writeRows(
-  db: Knex,
+  store: Store,
   garage: string,
   at: readonly { table: Where; id: string }[],
   decide: (found: StoredRows) => Write[],
 ): Promise<Written> {
-  const done = await inEdit(db, garage, randomUUID(), at, (found) => Promise.resolve(decide(found)));
+  const done = await inEdit(store, garage, randomUUID(), at, (found) => Promise.resolve(decide(found)));
   if ('before' in done) throw new Error('a new edit was judged before');
   return done.written;
 }
 
 /** Rows of a garage that were written after an edition, as they are now, and the edition that this leads to; of one moment. */
-export async function newsSince(db: Knex, garage: string, since: number): Promise<{ edition: number; news: News[] }> {
-  return transaction(
-    db,
+export async function newsSince(
+  store: Store,
+  garage: string,
+  since: number,
+): Promise<{ edition: number; news: News[] }> {
+  const found = await transaction(
+    store.db,
     async (client) => {
       const edition = await client.query({
         ...prepared('select edition from garages where id = $1 and deleted_at is null'),
@@ -414,13 +450,16 @@ export async function newsSince(db: Knex, garage: string, since: number): Promis
       const at = new Map<string, { table: Where; id: string }>();
       for (const { touched } of rows as { touched: [Where, string][] }[])
         for (const [table, id] of touched) at.set(`${table} ${id}`, { table, id });
-      const found = await stored(client, garage, [...at.values()]);
+      const rowsNow = await stored(client, garage, [...at.values()]);
       const news = [...at.values()].flatMap((a): News[] => {
-        const s = found.get(keyOf(a));
+        const s = rowsNow.get(keyOf(a));
         return s ? [{ ...a, revision: s.revision, row: s.deleted ? null : s.row }] : [];
       });
       return { edition: Number(row.edition), news };
     },
     'begin isolation level repeatable read read only',
   );
+  // Nobody is told of what a power cut could still take back.
+  await store.safe();
+  return found;
 }

@@ -10,6 +10,7 @@ import {
   type GarageDocument,
   type TableName,
 } from '@necessaire/core';
+import type { Store } from '../db/store.js';
 import { refuse } from '../refusal.js';
 import { writeRows, type Written } from './edits.js';
 
@@ -61,14 +62,14 @@ export async function createGarage(db: Knex, id: string, garage: Garage): Promis
 
 /** Writes a garage's name and practice against the revision that it was read at. @throws Refusal 409 with both versions */
 export async function updateGarage(
-  db: Knex,
+  store: Store,
   id: string,
   revision: number,
   garage: Garage,
 ): Promise<{ record: GarageRecord; written: Written | null }> {
-  const found = await findGarage(db, id);
+  const found = await findGarage(store.db, id);
   if (sameJson(found.garage, garage)) return { record: found, written: null };
-  const written = await writeRows(db, id, [{ table: 'garage', id }], (rows) => {
+  const written = await writeRows(store, id, [{ table: 'garage', id }], (rows) => {
     const now = rows.get(keyOf({ table: 'garage', id }))!;
     if (now.revision !== revision) throw stale('garage', garage, now.row, now.revision);
     return [{ table: 'garage', id, revision: revision + 1, row: garage, gone: false, fresh: false }];
@@ -102,7 +103,7 @@ export interface StoredDocument {
 }
 
 /** A whole garage in the order in which its rows were made, with the revision of each row. */
-export async function readDocument(db: Knex, record: GarageRecord): Promise<StoredDocument> {
+export async function readDocument({ db, safe }: Store, record: GarageRecord): Promise<StoredDocument> {
   const document = emptyDocument(record.garage);
   const revisions = {} as StoredDocument['revisions'];
   let edition = 0;
@@ -126,5 +127,7 @@ export async function readDocument(db: Knex, record: GarageRecord): Promise<Stor
     // One snapshot: a change made meanwhile is seen whole or not at all.
     { isolationLevel: 'repeatable read', readOnly: true },
   );
+  // Nobody is told of what a power cut could still take back.
+  await safe();
   return { document, revisions, edition };
 }

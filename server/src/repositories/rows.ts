@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { keyOf, sameJson, TABLES, type Body, type GarageDocument, type TableName } from '@necessaire/core';
+import type { Store } from '../db/store.js';
 import { refuse } from '../refusal.js';
 import { writeRows, type StoredRows, type Write, type Written } from './edits.js';
 import { stale } from './garages.js';
@@ -20,12 +21,12 @@ const CHUNK = 500;
  * @throws Refusal 409 `stale` with both versions, 422 `dangling` when a row hangs on one that is not there, 422 `too-many`
  */
 export async function applyChanges(
-  db: Knex,
+  store: Store,
   garageId: string,
   changes: readonly Change[],
 ): Promise<{ revisions: number[]; written: Written }> {
   let revisions: number[] = [];
-  const written = await writeRows(db, garageId, changes, (found) => {
+  const written = await writeRows(store, garageId, changes, (found) => {
     const writes = new Map<string, Write>();
     revisions = changes.map((change, i) => judge(change, found, writes, `changes[${i}]`));
     return [...writes.values()];

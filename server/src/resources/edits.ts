@@ -1,6 +1,6 @@
 import { Router } from 'express';
-import type { Knex } from 'knex';
 import { MOST_CHANGES, requestSchema, type EditOutcome, type News, type Reply } from '@necessaire/core';
+import type { Store } from '../db/store.js';
 import { refuse } from '../refusal.js';
 import { newsSince, receiveEdit, type Written } from '../repositories/edits.js';
 import { findGarage } from '../repositories/garages.js';
@@ -8,7 +8,7 @@ import type { Signals } from '../signals.js';
 import { garageId, parse } from './validate.js';
 
 /** The exchange of docs/sync.md: edits in, what became of each out, and the news since the edition that the page knows. */
-export function edits(db: Knex, signals: Signals): Router {
+export function edits(store: Store, signals: Signals): Router {
   const router = Router({ mergeParams: true });
   router.post('/', async (req, res) => {
     const garage = garageId((req.params as { garage?: string }).garage);
@@ -18,14 +18,14 @@ export function edits(db: Knex, signals: Signals): Router {
     const outcomes: EditOutcome[] = [];
     const written: Written[] = [];
     for (const edit of list) {
-      const done = await receiveEdit(db, garage, edit);
+      const done = await receiveEdit(store, garage, edit);
       outcomes.push(done.outcome);
       if (done.written) {
         written.push(done.written);
         signals.reached(garage, done.written.edition);
       }
     }
-    const reply: Reply = { outcomes, ...(await newsFor(db, garage, since, list.length > 0, written)) };
+    const reply: Reply = { outcomes, ...(await newsFor(store, garage, since, list.length > 0, written)) };
     res.json(reply);
   });
   return router;
@@ -33,7 +33,7 @@ export function edits(db: Knex, signals: Signals): Router {
 
 /** Where nobody else wrote in between, what was just written is all the news there is. */
 async function newsFor(
-  db: Knex,
+  store: Store,
   garage: string,
   since: number | null,
   sent: boolean,
@@ -41,10 +41,10 @@ async function newsFor(
 ): Promise<{ edition: number; news: News[] }> {
   const last = written.at(-1);
   if (since === null) {
-    if (!sent) await findGarage(db, garage);
+    if (!sent) await findGarage(store.db, garage);
     return { edition: last?.edition ?? 0, news: [] };
   }
   if (last && written.every((w, i) => w.edition === since + 1 + i))
     return { edition: last.edition, news: written.flatMap((w) => w.rows) };
-  return newsSince(db, garage, since);
+  return newsSince(store, garage, since);
 }

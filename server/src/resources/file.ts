@@ -1,16 +1,17 @@
 import { Router, text } from 'express';
-import type { Knex } from 'knex';
 import { MOST_BYTES, writeGarageFile } from '@necessaire/core';
 import { Refusal, refuse } from '../refusal.js';
+import type { Store } from '../db/store.js';
 import type { FileReader } from '../reader/reader.js';
 import { findGarage, readDocument } from '../repositories/garages.js';
 import { insertDocument } from '../repositories/rows.js';
 import { garageId } from './validate.js';
 
 /** A whole garage as its open file: out, and in as a new garage. An import changes nothing unless all of it holds. */
-export function file(db: Knex, reader: FileReader): Router {
+export function file(store: Store, reader: FileReader): Router {
+  const { db } = store;
   const router = Router({ mergeParams: true });
-  const textOf = async (id: string) => writeGarageFile((await readDocument(db, await findGarage(db, id))).document);
+  const textOf = async (id: string) => writeGarageFile((await readDocument(store, await findGarage(db, id))).document);
   router.get('/', async (req, res) => {
     const id = garageId((req.params as { garage?: string }).garage);
     const content = await textOf(id);

@@ -1,5 +1,4 @@
 import { Router } from 'express';
-import type { Knex } from 'knex';
 import { z } from 'zod';
 import { garageSchema, id } from '@necessaire/core';
 import {
@@ -10,6 +9,7 @@ import {
   setDeleted,
   updateGarage,
 } from '../repositories/garages.js';
+import type { Store } from '../db/store.js';
 import type { Signals } from '../signals.js';
 import { garageId, parse } from './validate.js';
 
@@ -18,7 +18,8 @@ const create = z.strictObject({ id, garage: garageSchema });
 const update = z.strictObject({ revision: revision.min(1), garage: garageSchema });
 
 /** Garages: list, create, read whole, rename, delete and bring back. */
-export function garages(db: Knex, signals: Signals): Router {
+export function garages(store: Store, signals: Signals): Router {
+  const { db } = store;
   return Router()
     .get('/', async (_req, res) => {
       res.json({ garages: await listGarages(db) });
@@ -29,12 +30,12 @@ export function garages(db: Knex, signals: Signals): Router {
     })
     .get('/:garage', async (req, res) => {
       const record = await findGarage(db, garageId(req.params.garage));
-      res.json({ ...record, ...(await readDocument(db, record)) });
+      res.json({ ...record, ...(await readDocument(store, record)) });
     })
     .put('/:garage', async (req, res) => {
       const body = parse(update, req.body);
       const id = garageId(req.params.garage);
-      const { record, written } = await updateGarage(db, id, body.revision, body.garage);
+      const { record, written } = await updateGarage(store, id, body.revision, body.garage);
       if (written) signals.reached(id, written.edition);
       res.json(record);
     })

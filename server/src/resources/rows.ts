@@ -1,10 +1,10 @@
 import { Router } from 'express';
-import type { Knex } from 'knex';
 import { z } from 'zod';
 import { id, ROW_SCHEMAS, TABLES, type TableName } from '@necessaire/core';
 import { refuse } from '../refusal.js';
 import { findGarage } from '../repositories/garages.js';
 import { applyChanges, type Change } from '../repositories/rows.js';
+import type { Store } from '../db/store.js';
 import type { Signals } from '../signals.js';
 import { garageId, parse } from './validate.js';
 
@@ -34,15 +34,15 @@ const tableOf = (value: unknown): TableName => {
 };
 
 /** Rows of a garage: one at a time, or many all or none. */
-export function rows(db: Knex, signals: Signals): Router {
+export function rows(store: Store, signals: Signals): Router {
   const router = Router({ mergeParams: true });
   const apply = async (garage: string, changes: Change[]) => {
-    const { revisions, written } = await applyChanges(db, garage, changes);
+    const { revisions, written } = await applyChanges(store, garage, changes);
     signals.reached(garage, written.edition);
     return revisions;
   };
   const garageOf = async (params: unknown) =>
-    (await findGarage(db, garageId((params as { garage?: string }).garage))).id;
+    (await findGarage(store.db, garageId((params as { garage?: string }).garage))).id;
   router.post('/changes', async (req, res) => {
     const garage = await garageOf(req.params);
     const { changes } = parse(batchSchema, req.body);
