@@ -166,7 +166,6 @@ function statement(tables: readonly Where[], growing: readonly TableName[]): str
 /**
  * One edit, all its rows or none: judged on what is read, written if that still holds, judged anew where it does not.
  * @param decide what is to be written, from what is stored; throws to write nothing
- * @param fresh all of its rows should be new
  * @returns null where an edit of this id was judged before
  */
 async function inEdit(
@@ -175,16 +174,14 @@ async function inEdit(
   editId: string,
   at: readonly { table: Where; id: string }[],
   decide: (found: StoredRows) => Promise<Write[]>,
-  fresh = false,
 ): Promise<{ written: Written } | { before: EditOutcome }> {
   try {
     const done = await connected(store.edits, async (client) => {
-      // New rows are taken for new at first: they nearly always are, and where one is there already the statement says so.
-      for (let blind = fresh; ; blind = false) {
+      for (let anew = false; ; anew = true) {
         let writes: Write[];
         try {
-          writes = await decide(blind ? new Map() : await stored(client, garage, at));
-          if (!blind) await room(client, garage, writes);
+          writes = await decide(await stored(client, garage, at));
+          if (anew) await room(client, garage, writes);
         } catch (error) {
           // What was written before may not fit any more; what was judged once is not judged again.
           const before = await outcomeOf(client, garage, editId);
@@ -388,14 +385,7 @@ export async function receiveEdit(
       if (i % IN_ONE_GO === IN_ONE_GO - 1) await othersTurn();
       changes.push(checkedChange(garage, c, `changes[${i}]`));
     }
-    const done = await inEdit(
-      store,
-      garage,
-      edit.id,
-      edit.changes,
-      (found) => decided({ ...edit, changes }, found),
-      changes.every((c) => c.kind === 'make'),
-    );
+    const done = await inEdit(store, garage, edit.id, edit.changes, (found) => decided({ ...edit, changes }, found));
     if ('before' in done) return { outcome: done.before, written: null };
     // What found all as it wants it has nothing to tell.
     const { written } = done;
