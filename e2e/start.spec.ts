@@ -1,10 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { chmodSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base } from '@playwright/test';
+import { newSupply } from '@necessaire/core';
 import { enter, expect, settled } from './fixtures';
-import { freePort, serverOn } from '../scripts/postgres.mjs';
+import { freePort, privatePostgres, serverOn } from '../scripts/postgres.mjs';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -138,6 +140,47 @@ test('a signal at any moment leaves nothing behind, and what is given empty is n
     expect(starter.databases, state).toBe(0);
     expect(readdirSync(starter.folder).filter((f) => /running|starting|making/.test(f))).toEqual([]);
   }
+});
+
+test('what was acknowledged outlives a database that is killed in the middle, once', async ({ starter }) => {
+  const one = starter.run();
+  const url = /http:\/\/\S+/.exec(await one.said)![0];
+  const { garages } = (await (await fetch(`${url}/api/garages`)).json()) as { garages: { id: string }[] };
+  const at = `${url}/api/garages/${garages[0]!.id}`;
+  const acknowledged = new Set<string>();
+  const port = serverOn(starter.cluster)!.port;
+  for (let round = 0; round < 3; round++) {
+    let dead = false;
+    const write = async () => {
+      while (!dead) {
+        const row = newSupply({ id: randomUUID(), kind: 'patch', quantity: 1 });
+        const edit = { id: randomUUID(), label: 'x', changes: [{ kind: 'make', table: 'supplies', id: row.id, row }] };
+        try {
+          const answer = await fetch(`${at}/edits`, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: JSON.stringify({ since: null, edits: [edit, edit] }),
+          });
+          if (answer.ok && (await answer.text()).includes('"done"')) acknowledged.add(row.id);
+          else if (answer.status >= 500) dead = true;
+        } catch {
+          dead = true;
+        }
+      }
+    };
+    const before = acknowledged.size;
+    const writing = [1, 2, 3, 4].map(write);
+    await expect.poll(() => acknowledged.size).toBeGreaterThan(before + 20);
+    process.kill(serverOn(starter.cluster)!.pid, 'SIGKILL');
+    await Promise.all(writing);
+    await expect.poll(() => starter.databases).toBe(0);
+    await privatePostgres(starter.folder, port);
+    await expect.poll(async () => (await fetch(`${url}/health/ready`)).status).toBe(200);
+  }
+  const { document } = (await (await fetch(at)).json()) as { document: { supplies: { id: string }[] } };
+  const ids = document.supplies.map((s) => s.id);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect([...acknowledged].filter((id) => !ids.includes(id))).toEqual([]);
 });
 
 test('a log that cannot be written costs lines, not the app', async ({ starter }) => {

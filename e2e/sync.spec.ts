@@ -71,6 +71,12 @@ async function device(browser: Browser, url: string, path = '/walk'): Promise<Pa
   await settled(page);
   return page;
 }
+/** Corrects a row in the line. */
+async function correct(page: Page, name: string, line: string) {
+  await row(page, name).click();
+  await entry(page).fill(line);
+  await entry(page).press('Enter');
+}
 const namesAt = async (page: Page, app: App) => (await stored(page, app)).fasteners.map((f) => f.name);
 
 test('another device shows an edit at once, and what is being typed there stays', async ({ page, app, browser }) => {
@@ -83,9 +89,7 @@ test('another device shows an edit at once, and what is being typed there stays'
   await expect(entry(other)).toBeFocused();
   // And back: the row is corrected there, with what was typed here untouched.
   await entry(page).fill('10 mine');
-  await row(other, 'Shared bolt').click();
-  await entry(other).fill('14 Shared bolt');
-  await entry(other).press('Enter');
+  await correct(other, 'Shared bolt', '14 Shared bolt');
   await expect(row(page, 'Shared bolt')).toContainText('14');
   await expect(entry(page)).toHaveValue('10 mine');
   await other.context().close();
@@ -134,24 +138,12 @@ test('unsent edits keep what they were made on: after a closed page too, the sam
   await expect(saved(page)).toHaveText('Saved');
   const other = await device(browser, app.url);
   line.break();
-  for (const [name, text] of [
-    ['Stay bolt', '14 Stay bolt'],
-    ['Guard bolt', '12 Guard bolt 22nm'],
-  ] as const) {
-    await row(page, name).click();
-    await entry(page).fill(text);
-    await entry(page).press('Enter');
-  }
+  await correct(page, 'Stay bolt', '14 Stay bolt');
+  await correct(page, 'Guard bolt', '12 Guard bolt 22nm');
   await expect(saved(page)).toHaveText('Not saved yet');
   await page.goto('about:blank');
-  for (const [name, text] of [
-    ['Stay bolt', '15 Stay bolt'],
-    ['Guard bolt', '12 Guard bolt x3'],
-  ] as const) {
-    await row(other, name).click();
-    await entry(other).fill(text);
-    await entry(other).press('Enter');
-  }
+  await correct(other, 'Stay bolt', '15 Stay bolt');
+  await correct(other, 'Guard bolt', '12 Guard bolt x3');
   await expect(saved(other)).toHaveText('Saved');
   line.mend();
   await page.goto(`${line.url}/walk`);
@@ -185,9 +177,7 @@ test('an answer lost on the way back makes no second row and asks nobody about h
       return document.fasteners.some((f) => f.name === 'Gone bolt');
     })
     .toBe(true);
-  await row(page, 'Gone bolt').click();
-  await entry(page).fill('14 Gone bolt');
-  await entry(page).press('Enter');
+  await correct(page, 'Gone bolt', '14 Gone bolt');
   line.hangUp();
   await expect(saved(page)).toHaveText('Saved');
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
@@ -287,9 +277,7 @@ test('undo takes back one’s own change only, and says when somebody else chang
   await expect(saved(page)).toHaveText('Saved');
   const other = await device(browser, app.url);
   const change = async (p: Page, text: string) => {
-    await row(p, 'Undo bolt').click();
-    await entry(p).fill(text);
-    await entry(p).press('Enter');
+    await correct(p, 'Undo bolt', text);
     await expect(saved(p)).toHaveText('Saved');
   };
   await change(page, '14 Undo bolt');

@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { connect as connectTo } from 'node:net';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import request from 'supertest';
@@ -14,6 +17,7 @@ import {
   writeGarageFile,
 } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
+import { faultOf } from './db/faults.js';
 import { start, type Running } from './start.js';
 import { freshDatabase } from './testing/database.js';
 import { builtReadFile } from './testing/readFile.js';
@@ -199,6 +203,34 @@ test('more large bodies at once than there is memory for are told to wait', asyn
   await api().get(`/api/garages/${garage}`).expect(200);
   for (const s of sockets) s.destroy();
   await api().get('/health/ready').expect(200);
+});
+
+test('a build that is gone is said without a path of this machine', async () => {
+  const webRoot = mkdtempSync(join(tmpdir(), 'necessaire-web-'));
+  writeFileSync(join(webRoot, 'index.html'), '<p>here</p>');
+  const server = await start({
+    databaseUrl: database.url,
+    port: 0,
+    demo: false,
+    webRoot,
+    readFile: await builtReadFile(),
+  });
+  expect((await request(server.url).get('/walk').expect(200)).text).toBe('<p>here</p>');
+  rmSync(webRoot, { recursive: true });
+  const { text } = await request(server.url).get('/walk').expect(404);
+  expect(text).not.toContain(webRoot);
+  expect(text).not.toContain('ENOENT');
+  await server.stop();
+});
+
+test('what the database says in its own words is told as what to do', () => {
+  const say = (code: string) =>
+    faultOf(Object.assign(new Error('x'), { code, table: 'pins', constraint: 'pins_one_place' }));
+  expect(say('53100')).toMatchObject({ status: 507, message: 'disk full: nothing was saved, free some space' });
+  expect(say('23P01')).toMatchObject({ status: 409, fault: { path: 'pins.pins_one_place' } });
+  expect(say('22P05')).toMatchObject({ status: 422 });
+  for (const code of ['57P01', '08006', 'ECONNREFUSED']) expect(say(code)).toMatchObject({ status: 503 });
+  expect(say('42P01')).toBeNull();
 });
 
 test('a page of another program on this machine cannot write, nor restore what was deleted', async () => {

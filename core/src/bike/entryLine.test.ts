@@ -178,3 +178,9 @@ test('a fastener typed out and read again is the same', () => {
     { numRuns: 2000 },
   );
 });
+
+test('a line longer than any row is refused with a word, not read', () => {
+  const { draft, problems } = readEntry(`13 ${'axle nut far swing '.repeat(1000)}`);
+  expect(draft).toEqual({});
+  expect(problems[0]!.message).toMatch(/too long: a line holds 3000 characters/);
+});

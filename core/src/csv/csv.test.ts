@@ -8,6 +8,7 @@ import type { Ride } from '../trip/index.js';
 import { FASTENER_COLUMNS, readFasteners, writeFasteners, type FastenerPreview } from './fasteners.js';
 import { readPieces, writePieces } from './pieces.js';
 import { readRides, writeRides } from './rides.js';
+import { withinRoom } from './room.js';
 import { readCsv, readNumber, readYes, writeCsv } from './table.js';
 
 const BIKE = uuid(1);
@@ -44,6 +45,15 @@ describe('what a hand or a spreadsheet may put into a cell', () => {
       { trouble: 'puncture-tube', count: 2, used: 'two' },
       { trouble: 'chain', count: 1, used: '' },
     ]);
+  });
+  test('what a garage has no room for is at fault in the preview, as it would be when written', () => {
+    const text = `date\n${Array.from({ length: 3 }, (_, i) => `2026-05-0${i + 1}`).join('\n')}`;
+    const read = readRides(text, BIKE, [], ids());
+    if (!read.ok) throw new Error(read.message);
+    expect(withinRoom(read.preview, 'rides', 4997)).toEqual({ ...read.preview, overfull: null });
+    const over = withinRoom(read.preview, 'rides', 4998);
+    expect(over).toMatchObject({ rows: [], added: 0, faults: 1 });
+    expect(over.overfull).toBe('a garage holds up to 5000 rides: 1 too many. Delete some first');
   });
   test('no cell goes out as a formula, full-width signs included, and all come back as they were', () => {
     const cells = ['=1', '+1', '-1', '@a', '＝1', '＋1', '－1', '＠a', "'=1", '\n=1', 'plain'];

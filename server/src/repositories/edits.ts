@@ -144,10 +144,8 @@ function statement(tables: readonly Where[], growing: readonly TableName[]): str
   const pins = tables.includes('pins');
   // A garage holds so many rows of each kind; counted before the new ones are in.
   const fits = growing.map(
-    (t) =>
-      ` and (select count(*) from ${t} where garage_id = $1::uuid and deleted_at is null)
-         + (select sum(f.grows) from json_to_recordset($4::json) as f ("table" text, grows int) where f."table" = '${t}')
-         <= ${MOST_ROWS[t]}`,
+    (t, i) =>
+      ` and (select count(*) from ${t} where garage_id = $1::uuid and deleted_at is null) + ($6::int[])[${i + 1}] <= ${MOST_ROWS[t]}`,
   );
   const counted = ['0', ...parts.map((_, i) => `(select count(*) from w${i})`)].join(' + ');
   return `
@@ -234,17 +232,11 @@ async function write(client: Client, garage: string, editId: string, writes: rea
       garage,
       editId,
       JSON.stringify(rows.map((w) => [w.table, w.id])),
-      JSON.stringify(
-        rows.map(({ table, id, revision, row, gone, fresh }) => ({
-          table,
-          id,
-          revision,
-          body: row,
-          gone,
-          grows: fresh ? 1 : gone ? -1 : 0,
-        })),
-      ),
+      JSON.stringify(rows.map(({ table, id, revision, row, gone }) => ({ table, id, revision, body: row, gone }))),
       rows.length - own,
+      ...(growing.length > 0
+        ? [growing.map((t) => rows.reduce((n, w) => (w.table === t ? n + (w.fresh ? 1 : w.gone ? -1 : 0) : n), 0))]
+        : []),
     ],
   });
   const [said] = answer as { edition: string; room?: { id: string; revision: number }[] | null }[];

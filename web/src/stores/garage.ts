@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue';
 import {
   changeOf,
   cleaned,
+  cut,
   faultsOf,
   garageSchema,
   keyOf,
@@ -203,7 +204,7 @@ export const useGarage = defineStore('garage', () => {
   }
 
   function enter(label: string, changes: Change[]) {
-    session!.add({ id: crypto.randomUUID(), label: cleaned(label).slice(0, 180), changes });
+    session!.add({ id: crypto.randomUUID(), label: cut(cleaned(label), 180), changes });
   }
 
   /**
@@ -308,6 +309,10 @@ export const useGarage = defineStore('garage', () => {
     await open(id);
   }
 
+  // A page that slept may have missed what was said meanwhile.
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') void session?.check();
+  });
   addEventListener('beforeunload', (event) => {
     // What this browser stores goes out at the next visit; what it does not would be lost.
     if (standing.value.unsent > 0 && !standing.value.stored) event.preventDefault();

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import type { UnitSystem } from '@necessaire/core';
+import { cut, type UnitSystem } from '@necessaire/core';
 
 const KEY = 'necessaire.view';
 interface Kept {
@@ -30,7 +30,7 @@ export const useView = defineStore('view', () => {
   const garageId = ref<string | null>(was.garageId ?? null);
   const bikeId = ref<string | null>(was.bikeId ?? null);
   const tripId = ref<string | null>(was.tripId ?? null);
-  const who = ref(typeof was.who === 'string' ? was.who.slice(0, 60) : '');
+  const who = ref(typeof was.who === 'string' ? cut(was.who, 60) : '');
   /** Fastener, piece and item under the cursor, shared by the stages so that a find leads to them. */
   const fastenerId = ref<string | null>(null);
   const pieceId = ref<string | null>(null);

@@ -1,17 +1,19 @@
 <script setup lang="ts" generic="T extends { id: string }">
 /** A table read from a file: shown with each bad cell and why, and taken only as a whole when confirmed. */
 import { computed, ref, shallowRef } from 'vue';
-import { MOST_CSV_BYTES, type Preview } from '@necessaire/core';
+import { MOST_CSV_BYTES, withinRoom, type RoomyPreview, type Preview } from '@necessaire/core';
+import { useGarage } from '../stores/garage';
 
 const props = defineProps<{
-  /** What the rows are, in the plural. */
-  what: string;
+  /** What the rows are: the table that they go into. */
+  what: 'fasteners' | 'pieces' | 'rides';
   /** The first columns, as an example. */
   columns: readonly string[];
   reader: (text: string) => { ok: true; preview: Preview<T> } | { ok: false; message: string };
 }>();
 const emit = defineEmits<{ close: []; write: [rows: T[]] }>();
-const preview = shallowRef<Preview<T> | null>(null);
+const garage = useGarage();
+const preview = shallowRef<RoomyPreview<T> | null>(null);
 const refused = ref('');
 const pasted = ref('');
 const MOST_SHOWN = 200;
@@ -20,7 +22,7 @@ function read(text: string) {
   refused.value = '';
   preview.value = null;
   const result = props.reader(text);
-  if (result.ok) preview.value = result.preview;
+  if (result.ok) preview.value = withinRoom(result.preview, props.what, garage.doc?.[props.what].length ?? 0);
   else refused.value = result.message;
 }
 async function open(event: Event) {
@@ -79,7 +81,8 @@ function write() {
       <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
       <template v-if="preview">
         <p class="sum" role="status">
-          <template v-if="preview.faults > 0"
+          <strong v-if="preview.overfull" class="gap">{{ preview.overfull }}.</strong>
+          <template v-else-if="preview.faults > 0"
             ><strong class="gap"
               >{{ preview.faults }} {{ preview.faults === 1 ? 'cell is' : 'cells are' }} at fault.</strong
             >

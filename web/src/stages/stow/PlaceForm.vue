@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { PLACE_KINDS, placeSchema, TIERS, TIER_MINUTES, USUAL_SLOTS, type Place } from '@necessaire/core';
+import { cut, PLACE_KINDS, placeSchema, TIERS, TIER_MINUTES, USUAL_SLOTS, type Place } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
@@ -211,7 +211,7 @@ function remove() {
     </div>
     <label class="wide"
       ><span>Note</span
-      ><input class="field" :value="place.note" maxlength="2000" @change="set({ note: text($event).slice(0, 2000) })"
+      ><input class="field" :value="place.note" maxlength="2000" @change="set({ note: cut(text($event), 2000) })"
     /></label>
     <p class="wide acts">
       <button class="tool-button" @click="emit('close')">Done</button

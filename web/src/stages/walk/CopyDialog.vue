@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A bike of the same kind from one that was measured: every row comes over as assumed. */
 import { ref } from 'vue';
-import { copyBike } from '@necessaire/core';
+import { copyBike, cut } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -18,7 +18,7 @@ function copy() {
   const made = copyBike(
     bike,
     garage.fasteners,
-    name.value.trim().slice(0, 120),
+    cut(name.value.trim(), 120),
     () => crypto.randomUUID(),
     new Date().toISOString(),
   );

@@ -1,6 +1,7 @@
 import {
   answered,
   climb,
+  cut,
   faultsOf,
   fastenerSchema,
   isComplete,
@@ -98,7 +99,7 @@ function meant(text: string, reading: EntryReading, c: Entering): Entered {
   }
   const leave = LEAVE.exec(line);
   if (next && leave) {
-    const leftOut = (leave[1] ?? '').trim().slice(0, 300) || 'not on this bike';
+    const leftOut = cut((leave[1] ?? '').trim(), 300) || 'not on this bike';
     const row = { ...next.row, leftOut };
     return { kind: 'row', row, label: `leave out ${row.name}`, says: `${row.name} left out: ${leftOut}` };
   }
