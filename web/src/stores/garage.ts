@@ -44,6 +44,8 @@ export type Undone = { label: string; why: string | null } | null;
 
 const MOST_UNDO = 200;
 const WELL: Standing = { unsent: 0, trouble: null, stored: true };
+/** Until the outbox has been looked into, nobody says that all is saved. */
+const OPENING: Standing = { ...WELL, unsent: 1 };
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const schemaOf = (table: Where) => (table === 'garage' ? garageSchema : ROW_SCHEMAS[table]);
 
@@ -126,7 +128,9 @@ export const useGarage = defineStore('garage', () => {
     doc.value = document;
     undoStack.value = [];
     redoStack.value = [];
-    standing.value = WELL;
+    standing.value = OPENING;
+    questions.value = [];
+    tray.value = [];
     view.garageId = id;
     view.fastenerId = null;
     view.pieceId = null;
@@ -146,7 +150,6 @@ export const useGarage = defineStore('garage', () => {
       },
       () => void own.check(),
     );
-    show(own, []);
     version.value++;
   }
 
