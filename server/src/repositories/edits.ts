@@ -44,7 +44,7 @@ export interface Written {
   rows: News[];
 }
 
-/** Why an edit is not written: with it the transaction is rolled back. */
+/** Why an edit is not written. */
 class Unwritten extends Error {
   constructor(readonly outcome: EditOutcome) {
     super('unwritten');
@@ -127,7 +127,7 @@ const MAKE_ROOM = `
 /**
  * The statement that writes an edit whose rows lie in these tables: it counts up the garage's edition, which lets its writers in one after
  * another, writes each row if it still is what was judged, and enters the edit. Where a row is not, it fails as a whole (division by zero) and
- * the edit is judged anew. One statement is one transaction: all or none, with one wait for the disk.
+ * the edit is judged anew. One statement is one transaction: all or none.
  */
 function statement(tables: readonly Where[], growing: readonly TableName[]): string {
   const own = tables.includes('garage');
@@ -164,7 +164,7 @@ function statement(tables: readonly Where[], growing: readonly TableName[]): str
 /**
  * One edit, all its rows or none: judged on what is read, written if that still holds, judged anew where it does not.
  * @param decide what is to be written, from what is stored; throws to write nothing
- * @returns null where an edit of this id was judged before
+ * @returns what was written, or the outcome of before where an edit of this id was judged already
  */
 async function inEdit(
   store: Store,

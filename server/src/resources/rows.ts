@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { id, ROW_SCHEMAS, TABLES, type TableName } from '@necessaire/core';
+import { id, MOST_CHANGES, ROW_SCHEMAS, TABLES, type TableName } from '@necessaire/core';
 import { refuse } from '../refusal.js';
 import { findGarage } from '../repositories/garages.js';
 import { applyChanges, type Change } from '../repositories/rows.js';
@@ -8,7 +8,6 @@ import type { Store } from '../db/store.js';
 import type { Signals } from '../signals.js';
 import { garageId, parse } from './validate.js';
 
-const MOST_CHANGES = 12_000;
 const revision = z.int().min(0).max(2_000_000_000);
 const changeSchema = z.strictObject({
   table: z.enum(TABLES as [TableName, ...TableName[]]),

@@ -27,7 +27,7 @@ function choose(keep: 'mine' | 'theirs') {
       <h1>
         <template v-if="title">{{ title }}: changed</template><template v-else>Changed</template> in another window
       </h1>
-      <p>Both versions are saved. Choose the one to keep.</p>
+      <p>Nothing is lost. Choose the version to keep.</p>
       <v-table density="compact">
         <thead>
           <tr>
