@@ -26,7 +26,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await expect(page.locator('#entry')).toBeFocused();
   await page.keyboard.type('36 mystery nut 20nm');
   await page.keyboard.press('Enter');
-  await expect(await matched(page)).toContainText('71/73');
+  await expect(await matched(page)).toContainText('72/74');
   await page.keyboard.press('ArrowUp');
   await expect(page.locator('#entry')).toHaveValue('36 mystery nut 20nm');
   await page.keyboard.press('Escape');
@@ -39,7 +39,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await page.keyboard.press('Control+a');
   await page.keyboard.type('13 mystery nut 20nm tried');
   await page.keyboard.press('Enter');
-  await expect(await matched(page)).toContainText('72/73');
+  await expect(await matched(page)).toContainText('73/74');
 
   // A station is pressed with the keyboard too.
   await tabTo(page, (e) => e?.getAttribute('data-station') === 'exhaust', 'the exhaust');
@@ -51,7 +51,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await expect(page.locator('.chain-card')).toContainText('castellated ring 68');
   await tabTo(page, (e) => e?.textContent?.includes('Put it in the drawer') === true, 'the cure', 200);
   await page.keyboard.press('Enter');
-  await expect(await matched(page)).toContainText('73/73');
+  await expect(await matched(page)).toContainText('74/74');
 
   await command(page, 'go to trip');
   await tabTo(

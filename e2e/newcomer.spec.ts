@@ -133,6 +133,40 @@ test('inch units reach the limits of a field, temperatures and the tank', async 
   await expect(page.locator('.sheet')).toContainText(/tank \d+\.\d gal/);
 });
 
+test('in inch units no stage, tab or reason keeps a metric figure', async ({ page, app }) => {
+  // Every tab of every stage, each worked out to its end.
+  test.slow();
+  const metric = /\d ?(N·m|N on|kg|km|kPa|°C|mL|g)(?![\p{L}·])/u;
+  await open(page, app, '/walk');
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'Inch units' }).click();
+  // A cartridge is called by the grams that are stamped on it.
+  const leftovers = async () =>
+    (await page.locator('body').innerText()).split('\n').filter((l) => metric.test(l) && !/cartridge/i.test(l));
+  for (const stage of ['Walk', 'Match', 'Trip', 'Kit', 'Stow']) {
+    await page
+      .getByRole('link', { name: new RegExp(`^${stage}`) })
+      .first()
+      .click();
+    await settled(page);
+    expect(await leftovers(), stage).toEqual([]);
+    for (const tab of await page.getByRole('tab').all()) {
+      await tab.click();
+      await settled(page);
+      expect(await leftovers(), `${stage}, ${await tab.innerText()}`).toEqual([]);
+    }
+  }
+  // A head that nothing turns for want of torque says so in pounds and feet, and so does where its torque comes from.
+  await page.goto(`${app.url}/walk`);
+  await enter(page, '27 frame anchor 332lbft rusted m16');
+  await settled(page);
+  await page.locator('[data-fastener]', { hasText: 'Frame anchor' }).first().click();
+  await expect(page.locator('.reach')).toContainText(/breaking loose takes 730\.\d lb·ft, .* bears \d+\.\d lb·ft/);
+  expect(await leftovers()).toEqual([]);
+  await page.locator('.reach button').click();
+  await expect(page.getByRole('dialog')).toContainText('332.0 lb·ft (user) × 2.2 rusted');
+});
+
 test('a new garage shows no figure of the one before', async ({ page, app }) => {
   await open(page, app);
   await page.getByTitle('Garages and settings').click();

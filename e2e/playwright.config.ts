@@ -7,7 +7,7 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 90_000,
+  timeout: 180_000,
   expect: { timeout: 20_000 },
   reporter: [['line'], ['json']],
   outputDir: '../test-results',

@@ -74,7 +74,7 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
     await page.getByRole('alertdialog').getByRole('button', { name: 'Close' }).click();
     await expect(page.getByRole('alertdialog')).toHaveCount(0);
   }
-  await expect(await matched(page)).toContainText('71/72');
+  await expect(await matched(page)).toContainText('72/73');
 });
 
 test('two devices: different fields are joined, the same field is asked about', async ({
@@ -222,7 +222,7 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await expect(page.locator('.kept')).toHaveText('Saved');
   await page.keyboard.press('Control+z');
   await expect(page.getByTitle('Choose the bike')).toHaveText('Quarrel 450');
-  await expect(await matched(page)).toContainText('71/72');
+  await expect(await matched(page)).toContainText('72/73');
   await expect(page.locator('.kept')).toHaveText('Saved');
   await page.reload();
   await settled(page);

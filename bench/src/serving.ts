@@ -12,7 +12,7 @@ if (kind === 'real') {
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 10 });
   await pool.query('create table if not exists bare (id uuid primary key, body jsonb not null)');
   const app = express();
-  app.use(express.json());
+  app.use(express.json({ limit: '16mb' }));
   app.post('/', async (req, res) => {
     const { id, row } = req.body as { id: string; row: unknown };
     await pool.query({
@@ -21,6 +21,15 @@ if (kind === 'real') {
       values: [id, JSON.stringify(row)],
     });
     res.json({ id });
+  });
+  app.post('/many', async (req, res) => {
+    const rows = req.body as { id: string }[];
+    await pool.query(
+      `insert into bare (id, body) select id, body::jsonb
+         from rows from (unnest($1::uuid[]), string_to_table($2::text, E'\\n')) as r (id, body)`,
+      [rows.map((r) => r.id), rows.map((r) => JSON.stringify(r)).join('\n')],
+    );
+    res.json({ rows: rows.length });
   });
   const server = app.listen(0, '127.0.0.1', () => {
     const address = server.address();

@@ -3,6 +3,7 @@ import {
   frontShare,
   MOST_BYTES,
   readGarageFile,
+  said,
   wholeAnswer,
   type Answer,
   type GarageDocument,
@@ -92,7 +93,7 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
       .filter((f) => !f.reached)
       .map((f) => ({
         name: fastener.get(f.id) ?? f.id,
-        why: f.fails.map((x) => x.fail.message),
+        why: f.fails.map((x) => said('metric', x.fail.message)),
         cure: f.cure ? f.cure.buy.map((p) => p.name) : null,
       })),
     missing: kit.missing,
@@ -107,7 +108,11 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
       points: answer.packing.cost,
       bound: answer.packing.bound,
       proven: answer.packing.proven,
-      broken: answer.packing.faults.map((f) => ({ rule: f.rule, what: f.title, why: f.message || f.why })),
+      broken: answer.packing.faults.map((f) => ({
+        rule: f.rule,
+        what: f.title,
+        why: said('metric', f.message) || f.why,
+      })),
     },
     load: answer.packing.load,
   };

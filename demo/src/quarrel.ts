@@ -84,7 +84,7 @@ i5 pad pin 10nm sunk 6 well 14 measured @front-wheel |brake pads
 5.5 wheel sensor screw 4nm measured @front-wheel
 spoke 6 spokes x36 5nm assumed loose @front-wheel |spoke
 valve core valve core front clean tried @front-wheel |valve core
-32 rim lock nut m8 13nm assumed @front-wheel -never turned by the road: a bead is broken with it slack only at home
+12 rim lock nut m8 13nm measured @front-wheel |rim lock
 10 hand guard clamp x2 m6 9nm loose accessory measured @cockpit
 t30 hand guard end x2 m6 10nm accessory measured @cockpit
 i5 clutch perch x2 m6 8nm measured @cockpit

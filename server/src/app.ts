@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express, type Response } from 'express';
+import express, { type Express, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -27,6 +27,12 @@ const MOST_JSON = '16mb';
 /** Far more than all pages of one machine together make; a runaway is stopped. */
 const REQUESTS_A_MINUTE = 60_000;
 
+/** An answer for the program that asked, not for a page or a store of pages. */
+const plain: RequestHandler = (_req, res, next) => {
+  res.set({ 'Cache-Control': 'no-store', 'X-Content-Type-Options': 'nosniff' });
+  next();
+};
+
 /**
  * The application without its port.
  * @param store the database
@@ -39,6 +45,17 @@ export function createApp(store: Store, log: Logger, signals: Signals, reader: F
   const { db } = store;
   const app = express();
   app.disable('x-powered-by');
+  const limited = rateLimit({
+    windowMs: 60_000,
+    limit: REQUESTS_A_MINUTE,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: (_req, _res, next) => next(refuse(429, 'too-often', '(request)', 'too many requests: wait a minute')),
+  });
+  const json = express.json({ limit: MOST_JSON });
+  const bodies = inFlight();
+  // Edits come many a second and go straight in: a policy for pages, a packed answer and a line in the log for each would cost more than they.
+  app.post('/api/garages/:garage/edits', loopbackOnly, limited, plain, jsonOnly, bodies, json, edits(store, signals));
   app.use(
     pinoHttp({
       logger: log,
@@ -75,27 +92,12 @@ export function createApp(store: Store, log: Logger, signals: Signals, reader: F
   // A stream of events must not wait for a full block.
   const streams = (res: Response) => String(res.getHeader('Content-Type')).startsWith('text/event-stream');
   app.use(compression({ filter: (req, res) => !streams(res) && compression.filter(req, res) }));
-  app.use(
-    '/api',
-    rateLimit({
-      windowMs: 60_000,
-      limit: REQUESTS_A_MINUTE,
-      standardHeaders: true,
-      legacyHeaders: false,
-      handler: (_req, _res, next) => next(refuse(429, 'too-often', '(request)', 'too many requests: wait a minute')),
-    }),
-  );
-  app.use('/api', (_req, res, next) => {
-    res.set('Cache-Control', 'no-store');
-    next();
-  });
-  app.use('/api', jsonOnly, inFlight());
+  app.use('/api', limited, plain, jsonOnly, bodies);
   app.use('/api/garages/:garage/file', file(store, reader));
-  app.use('/api', express.json({ limit: MOST_JSON }));
+  app.use('/api', json);
   app.use('/api/garages', garages(store, signals));
   app.use('/api/garages/:garage/instruments', instruments(db, signals));
   app.use('/api/garages/:garage/events', events(store, signals));
-  app.use('/api/garages/:garage/edits', edits(store, signals));
   app.use('/api/garages/:garage', rows(store, signals));
   for (const table of TABLES) app.use(`/api/${table}`, garageMissing);
   app.use('/api', notFound);
@@ -107,6 +109,6 @@ export function createApp(store: Store, log: Logger, signals: Signals, reader: F
     });
   }
   app.use(notFound);
-  app.use(errorHandler);
+  app.use(errorHandler(log));
   return app;
 }

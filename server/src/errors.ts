@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
 import { faultOf } from './db/faults.js';
 import { Refusal, refuse } from './refusal.js';
 
@@ -18,17 +19,20 @@ interface BodyError extends Error {
 }
 
 /** Turns whatever was thrown into the one error shape. What is not a refusal is logged and told as a fault of the server. */
-export const errorHandler: ErrorRequestHandler = (error: BodyError, req, res, next) => {
-  if (res.headersSent) {
-    next(error);
-    return;
-  }
-  const refusal = asRefusal(error);
-  if (!refusal) req.log.error({ err: error }, 'request failed');
-  const { status, fault, more } =
-    refusal ?? refuse(500, 'server', req.path, 'the server failed: what you typed is still in this window, try again');
-  res.status(status).json({ error: { ...fault, ...more } });
-};
+export const errorHandler =
+  (log: Logger): ErrorRequestHandler =>
+  (error: BodyError, req, res, next) => {
+    if (res.headersSent) {
+      next(error);
+      return;
+    }
+    const refusal = asRefusal(error);
+    if (!refusal) log.error({ err: error, method: req.method, path: req.path }, 'request failed');
+    const { status, fault, more } =
+      refusal ??
+      refuse(500, 'server', req.path, 'the server failed: what you typed is still in this window, try again');
+    res.status(status).json({ error: { ...fault, ...more } });
+  };
 
 function asRefusal(error: BodyError): Refusal | null {
   if (error instanceof Refusal) return error;

@@ -79,8 +79,12 @@ export class Signals {
 
   private async connect(): Promise<pg.Client> {
     const client = new pg.Client({ connectionString: this.databaseUrl, application_name: 'necessaire signals' });
-    const lost = (error?: Error) => {
-      if (error) this.log.warn({ err: error }, 'signals lost');
+    let over = false;
+    const lost = (error: Error) => {
+      // A line breaks with more than one word: only the first ends pages, those that came back since are on another.
+      if (over) return;
+      over = true;
+      this.log.warn({ err: error }, 'signals lost');
       this.client = null;
       this.endAll();
     };

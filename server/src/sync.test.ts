@@ -233,6 +233,90 @@ test('a server at random edits does what the protocol says of one', async () => 
   );
 }, 60_000);
 
+describe('edits that arrive at once', () => {
+  const xmins = async () =>
+    (
+      await running.db.raw<{ rows: { n: number; all: number }[] }>(
+        `select count(distinct xmin::text)::int as n, count(*)::int as all from edits where garage_id = ?`,
+        [garage],
+      )
+    ).rows[0]!;
+
+  test('are written together, each with an edition of its own, and what cannot be written holds up none', async () => {
+    const good = Array.from({ length: 40 }, (_, i) => edit(make('supplies', supply(i + 1))));
+    const dangling = edit(
+      make('fasteners', newFastener({ id: randomUUID(), bikeId: randomUUID(), head: { form: 'hex', size: '10' } })),
+    );
+    const clash = edit(set('supplies', randomUUID(), 'quantity', 7, 8));
+    const replies = await Promise.all([...good, dangling, clash, good[3]!].map((e) => send([e], null)));
+    const is = replies.map((r) => r.outcomes[0]!.is);
+    expect(is).toEqual([...good.map(() => 'done'), 'refused', 'clash', 'done']);
+    const { document, edition } = await whole();
+    expect(document.supplies.map((x) => x.id).sort()).toEqual(good.map((e) => e.changes[0]!.id).sort());
+    expect(edition).toBe(40);
+    expect(
+      replies
+        .slice(0, 40)
+        .map((r) => r.edition)
+        .sort((a, b) => a - b),
+    ).toEqual(good.map((_, i) => i + 1));
+    const { n, all } = await xmins();
+    expect(all).toBe(42);
+    // Statements share transactions: far fewer than edits.
+    expect(n).toBeLessThan(30);
+  });
+
+  test('on the same rows through two servers: each edition is one edit that was done, the last of a row stands', async () => {
+    const second = await start({ databaseUrl: database.url, port: 0, demo: false });
+    const rows = [supply(0), supply(0), supply(0)];
+    await send([edit(...rows.map((r) => make('supplies', r)))]);
+    const done = rows.map((): number[] => []);
+    const now = async (id: string) =>
+      ((await whole()).document.supplies.find((x) => x.id === id) as { quantity: number }).quantity;
+    await Promise.all(
+      Array.from({ length: 12 }, async (_, client) => {
+        const url = client % 2 ? second.url : running.url;
+        for (let turn = 0; turn < 8; turn++) {
+          const at = (client + turn) % rows.length;
+          const was = await now(rows[at]!.id);
+          const e = edit(set('supplies', rows[at]!.id, 'quantity', was, 1 + client * 8 + turn));
+          const twice = await Promise.all(
+            [0, 1].map(() =>
+              request(url)
+                .post(`/api/garages/${garage}/edits`)
+                .send({ since: null, edits: [e] })
+                .expect(200),
+            ),
+          );
+          const [one, other] = twice.map((r) => (r.body as Reply).outcomes[0]!);
+          // The same edit sent twice at once comes to the same, whichever is first.
+          expect(other).toEqual(one);
+          if (one!.is === 'done') done[at]!.push(1 + client * 8 + turn);
+        }
+      }),
+    );
+    await second.stop();
+    for (const [i, r] of rows.entries()) expect(done[i]).toContain(await now(r.id));
+    expect((await whole()).edition).toBe(1 + done.flat().length);
+    expect(done.flat().length).toBeGreaterThan(8);
+  });
+
+  test('an import does not hold up others, and an edit behind it on its rows is judged on it', async () => {
+    const b = newBike(randomUUID(), 'Kestrel');
+    const many = Array.from({ length: 3000 }, () =>
+      newFastener({ id: randomUUID(), bikeId: b.id, head: { form: 'hex', size: '10' }, name: 'Bolt' }),
+    );
+    const slow = send([edit(make('bikes', b), ...many.map((r) => make('fasteners', r)))], null);
+    const small = await Promise.all(many.slice(0, 5).map(() => send([edit(make('supplies', supply(2)))], null)));
+    expect(small.map((r) => r.outcomes[0]!.is)).toEqual(small.map(() => 'done'));
+    expect((await slow).outcomes[0]!.is).toBe('done');
+    const behind = (await send([edit(set('fasteners', many[7]!.id, 'name', 'Bolt', 'Nut', 1))])).outcomes;
+    expect(behind[0]!.is).toBe('done');
+    const { document } = await whole();
+    expect([document.fasteners.length, document.supplies.length]).toEqual([3000, 5]);
+  });
+});
+
 describe('news', () => {
   test('are what was written since, of whoever wrote it, by whatever way', async () => {
     const s = supply();

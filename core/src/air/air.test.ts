@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   cartridgeRise,
+  cartridgeMass,
   cartridgesFor,
   electricPump,
   filling,
@@ -10,6 +11,7 @@ import {
   TRAVEL_PUMP,
   tyreVolume,
 } from './air.js';
+import { supplyKind } from '../supplies/index.js';
 
 describe('air against the worked values', () => {
   test.each([
@@ -24,6 +26,9 @@ describe('air against the worked values', () => {
   });
   test('whole cartridges, more of them in the cold; none for no rise', () => {
     expect(cartridgesFor(200, 16, 11.05)).toBe(3);
+    // The shelf's cartridge and the sheet's weigh the same; half as much gas again weighs half as much again.
+    expect(cartridgeMass(16)).toBe(supplyKind('gas cartridge').mass);
+    expect(cartridgeMass(24)).toBe(87);
     expect(cartridgesFor(200, 16, 11.05, -20)).toBeGreaterThan(3);
     expect(cartridgesFor(0, 16, 11.05)).toBe(0);
     expect(cartridgesFor(cartridgeRise(16, 11) * 0.9, 16, 11)).toBe(1);

@@ -28,6 +28,9 @@ export function tyreVolume(mark: string): number {
 export const cartridgeRise = (grams: number, litres: number, celsius = 20): number =>
   ((grams / CARTRIDGE_GAS) * R * (celsius + 273.15)) / litres;
 
+/** Grams of a whole cartridge, planning value: one of 16 g of gas weighs 58, and its steel grows with its gas. @param grams of gas */
+export const cartridgeMass = (grams: number): number => (58 * grams) / 16;
+
 /** Cartridges for a rise, whole ones, with what cold gas and losses take. */
 export const cartridgesFor = (rise: number, grams: number, litres: number, celsius = 20): number =>
   rise <= 0 ? 0 : Math.ceil(rise / (cartridgeRise(grams, litres, celsius) * CARTRIDGE_YIELD) - 1e-9);

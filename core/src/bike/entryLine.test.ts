@@ -49,6 +49,8 @@ describe('the entry line', () => {
     expect(readEntry('10 hose clip bolt').draft).toMatchObject({ head: { size: '10' }, name: 'Hose clip bolt' });
     expect(readEntry('clip seat cover').draft).toMatchObject({ head: { form: 'clip' }, name: 'Seat cover' });
     expect(readEntry('13 stand 30 lbft').draft.torque?.value).toBeCloseTo(40.7, 1);
+    expect(readEntry('13 stand 30 lbft').parts.map((p) => p.label)).toContain('30 lb·ft');
+    expect(readEntry('13 stand 30nm').parts.map((p) => p.label)).toContain('30 N·m');
   });
   test('a small torque behind a nut is no size of the far end', () => {
     const { draft, problems } = readEntry('10 axle nut 0.1nm');
@@ -168,15 +170,22 @@ test('inch threads are said as such, and carry their usual heads', () => {
   expect(readEntry('10 x thread 9/32').problems[0]!.message).toMatch(/no thread 9\/32in here/);
 });
 
-test('a fastener typed out and read again is the same', () => {
+test('a fastener typed out in either units and read again is the same', () => {
   fc.assert(
-    fc.property(fastener, (f) => {
-      const reading = readEntry(typeEntry(f));
+    fc.property(fastener, fc.constantFrom('metric' as const, 'inch' as const), (f, units) => {
+      const reading = readEntry(typeEntry(f, units));
       expect(reading.problems).toEqual([]);
       expect(newFastener({ ...reading.draft, id: ID, bikeId: ID, head: reading.draft.head! })).toEqual(f);
     }),
     { numRuns: 2000 },
   );
+});
+
+test('lengths in inches stand right behind their figure', () => {
+  expect(readEntry('10 sunk 2.4in clamp').draft).toMatchObject({ name: 'Clamp', access: { recess: 61 } });
+  expect(readEntry('10 sunk 60 in line only').draft.access).toMatchObject({ recess: 60, approach: 'in line only' });
+  expect(readEntry('10 stud 1" well 0.5in').draft.access).toMatchObject({ stud: 25.4, clearance: 12.7 });
+  expect(readEntry('10 sunk 2.4in').parts.map((p) => p.label)).toContain('2.4 in deep');
 });
 
 test('a line longer than any row is refused with a word, not read', () => {

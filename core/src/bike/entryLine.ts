@@ -2,6 +2,7 @@ import { cut, MOST_LINE } from '../garage/text.js';
 import { SOURCES } from '../garage/fields.js';
 import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../sizes/index.js';
 import { EVIDENCE, FREE_ACCESS, ROLES, type Access, type Condition, type Evidence, type Fastener } from './fastener.js';
+import type { UnitSystem } from '../units/index.js';
 import { STATION_NAMES, STATIONS } from './stations.js';
 
 /** A part of the entry line that was understood, with the words to show back. */
@@ -51,6 +52,7 @@ const CONDITION_WORDS: Record<string, Condition> = {
   seized: 'rusted',
 };
 const LB_FT = 1.3558179;
+const MM_IN = 25.4;
 
 /** Word behind a torque that says where it comes from; nothing said is the rider's own figure. */
 const TORQUE_WORDS: Record<string, (typeof SOURCES)[number]> = {
@@ -58,11 +60,13 @@ const TORQUE_WORDS: Record<string, (typeof SOURCES)[number]> = {
   planned: 'planning value',
   logged: 'own log',
 };
-const torque = (value: number, word: string | undefined, s: State): string => {
-  if (value > 1000) return '! no fastener here takes over 1000 N·m: check the figure';
+const torque = (typed: number, per: number, word: string | undefined, s: State): string => {
+  const value = typed * per;
+  if (value > 1000) return '! no fastener here takes over 1000 N·m (738 lb·ft): check the figure';
   const source = TORQUE_WORDS[(word ?? '').toLowerCase()] ?? 'user';
   s.draft.torque = { value: Math.round(value * 10) / 10, source };
-  return `${s.draft.torque.value} N·m${source === 'user' ? '' : `, ${source}`}`;
+  const shown = per === 1 ? `${s.draft.torque.value} N·m` : `${Math.round(typed * 10) / 10} lb·ft`;
+  return `${shown}${source === 'user' ? '' : `, ${source}`}`;
 };
 
 interface AccessPattern {
@@ -70,12 +74,14 @@ interface AccessPattern {
   take: (m: RegExpExecArray, access: Partial<Access>) => string;
 }
 const length = (words: string, key: 'recess' | 'clearance' | 'headroom' | 'thin' | 'stud', label: string) => ({
-  re: word(`(?:${words}) ${NUMBER}(?: ?mm)?`),
+  // Inches stand right behind their figure: in `sunk 60 in line only` the word is another.
+  re: word(`(?:${words}) ${NUMBER}(?: ?mm|(in|"))?`),
   take: (m: RegExpExecArray, access: Partial<Access>) => {
-    const value = num(m[1]);
+    const typed = num(m[1]);
+    const value = m[2] ? Math.round(typed * MM_IN * 10) / 10 : typed;
     if (value > 5000) return '! over five metres: check the figure';
     access[key] = value;
-    return `${value} mm ${label}`;
+    return `${typed} ${m[2] ? 'in' : 'mm'} ${label}`;
   },
 });
 /** What stands in a tool's way; behind `far` the same words speak of the far end. */
@@ -131,11 +137,11 @@ const PATTERNS: Pattern[] = [
   },
   {
     re: word(String.raw`${NUMBER} ?(?:n·m|n\.m|nm|newton ?metres?)(?: (manual|planned|logged))?`),
-    take: (m, s) => torque(num(m[1]), m[2], s),
+    take: (m, s) => torque(num(m[1]), 1, m[2], s),
   },
   {
     re: word(String.raw`${NUMBER} ?(?:lb·ft|lb\.?ft|ft\.?lbs?|lbft)(?: (manual|planned|logged))?`),
-    take: (m, s) => torque(num(m[1]) * LB_FT, m[2], s),
+    take: (m, s) => torque(num(m[1]), LB_FT, m[2], s),
   },
   ...ACCESS.map(({ re, take }): Pattern => ({ re, take: (m, s) => take(m, s.access) })),
   ...ACCESS.map(({ re, take }): Pattern => ({
@@ -304,14 +310,18 @@ function finish(s: State, parts: ReadPart[], problems: Problem[], length: number
   return { draft, parts, problems };
 }
 
+/** A figure with at most so many decimals and no noughts behind. */
+const trimmed = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
+
 /** What stands in the way, as words of the entry line. A plug's own stud goes without saying. */
-function typeAccess(a: Access, plainStud: boolean): string[] {
+function typeAccess(a: Access, plainStud: boolean, units: UnitSystem): string[] {
   const out: string[] = [];
-  if (a.recess) out.push(`sunk ${a.recess}`);
-  if (a.clearance !== null) out.push(`well ${a.clearance}`);
-  if (a.headroom !== null) out.push(`room ${a.headroom}`);
-  if (a.thin !== null) out.push(`thin ${a.thin}`);
-  if (a.stud && !plainStud) out.push(`stud ${a.stud}`);
+  const mm = (value: number) => (units === 'inch' ? `${trimmed(value / MM_IN, 3)}in` : String(value));
+  if (a.recess) out.push(`sunk ${mm(a.recess)}`);
+  if (a.clearance !== null) out.push(`well ${mm(a.clearance)}`);
+  if (a.headroom !== null) out.push(`room ${mm(a.headroom)}`);
+  if (a.thin !== null) out.push(`thin ${mm(a.thin)}`);
+  if (a.stud && !plainStud) out.push(`stud ${mm(a.stud)}`);
   if (a.swing !== null) out.push(`swing ${a.swing}`);
   if (a.approach !== 'any') out.push(a.approach);
   return out;
@@ -324,8 +334,8 @@ function typeName(text: string): string {
   return plain && draft.name === text ? text : `"${text.replaceAll('"', '”')}"`;
 }
 
-/** A fastener as one entry line; reading it again gives every field back but its evidence's history. */
-export function typeEntry(f: Fastener): string {
+/** A fastener as one entry line in the units on show; reading it again gives every field back but its evidence's history. */
+export function typeEntry(f: Fastener, units: UnitSystem = 'metric'): string {
   const a = f.access;
   const same = f.far && f.far.form === f.head.form && f.far.size === f.head.size;
   const out: string[] = [];
@@ -337,10 +347,10 @@ export function typeEntry(f: Fastener): string {
   if (f.torque) {
     const { value, source } = f.torque;
     const said = Object.keys(TORQUE_WORDS).find((w) => TORQUE_WORDS[w] === source);
-    out.push(`${value}nm${said ? ` ${said}` : ''}`);
+    out.push(`${units === 'inch' ? `${trimmed(value / LB_FT, 2)}lbft` : `${value}nm`}${said ? ` ${said}` : ''}`);
   }
-  out.push(...typeAccess(a, f.head.form === 'plug' && a.stud === 50));
-  out.push(...typeAccess(f.farAccess, false).map((w) => `far ${w}`));
+  out.push(...typeAccess(a, f.head.form === 'plug' && a.stud === 50, units));
+  out.push(...typeAccess(f.farAccess, false, units).map((w) => `far ${w}`));
   if (f.shakesLoose) out.push('loose');
   if (f.getsLost) out.push('lost');
   if (f.breaks) out.push('breaks');

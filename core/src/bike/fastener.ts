@@ -45,6 +45,8 @@ export const ROLES = [
   'oil filter',
   'brake union',
   'final drive',
+  'rim lock',
+  'carburettor bowl',
 ] as const;
 export type Role = (typeof ROLES)[number];
 

@@ -6,3 +6,4 @@ export * from './jobs.js';
 export * from './entryLine.js';
 export * from './evidence.js';
 export * from './sizePrior.js';
+export * from './critical.js';

@@ -36,6 +36,8 @@ const WORDS: readonly { role: Role; re: RegExp; at?: readonly Station[] }[] = [
   { role: 'air filter', re: /\bair ?(?:filter|box|cleaner)/ },
   { role: 'oil filter', re: /\boil filter|\bfilter cover/ },
   { role: 'oil drain', re: /\b(?:oil|sump) (?:drain|plug)|^drain(?: plug)?$/ },
+  { role: 'rim lock', re: /\b(?:rim|bead) ?lock/ },
+  { role: 'carburettor bowl', re: /\b(?:float|carburettor|carb) ?bowl/ },
   { role: 'final drive', re: /\bfinal drive/ },
 ];
 

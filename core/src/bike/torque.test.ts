@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { FORM_SIZES, HEAD_FORMS, THREADS, type Head } from '../sizes/index.js';
 import { CONDITIONS, newFastener, ROLES, type Condition } from './fastener.js';
+import { isCritical } from './critical.js';
 import { breakLoose, headTorque, isPlanned, planningTorque, ROLE_TORQUE } from './torque.js';
+import { said } from '../units/index.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const base = newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '13' } });
@@ -11,13 +13,15 @@ const at = (given: Partial<typeof base>) => planningTorque({ ...base, ...given }
 describe('torque to plan by', () => {
   test('own figure, then the job, then the thread, then the head', () => {
     const typed = { value: 20, source: 'manual' as const };
-    expect(planningTorque({ ...base, torque: typed, role: 'rear axle' })).toEqual(typed);
+    expect(planningTorque({ ...base, torque: typed, role: 'rear axle' })).toEqual({ value: 20, source: ['manual'] });
     expect(at({ head: { form: 'hex', size: '24' }, role: 'front axle', thread: 'M16' })).toBe(75);
     expect(at({ head: { form: 'hex', size: '27' }, role: 'rear axle' })).toBe(100);
     expect(at({ head: { form: 'hex', size: '14' }, role: 'mirror', thread: 'M10' })).toBe(20);
     expect(at({ thread: 'M10' })).toBe(47);
     expect(at({})).toBe(24);
-    expect(planningTorque(base).source).toMatch(/planning value for such a head/);
+    expect(said('metric', planningTorque(base).source)).toMatch(/planning value for such a head/);
+    const axle = planningTorque({ ...base, head: { form: 'hex', size: '27' }, role: 'rear axle' });
+    expect(said('inch', axle.source)).toBe('planning value for a rear axle, usually 59.0 lb·ft to 110.6 lb·ft');
     expect(at({ head: { form: 'hex', size: '27' } })).toBe(100);
     expect(at({ head: { form: 'plug', size: '16' }, role: 'plug' })).toBe(17);
     expect(at({ head: { form: 'plug', size: '13/16in' } })).toBe(25);
@@ -64,5 +68,27 @@ describe('torque to plan by', () => {
         },
       ),
     );
+  });
+});
+
+describe('what lives hang on', () => {
+  test.each([
+    ['Axle nut', 'rear axle', true],
+    ['Pinch bolt', 'front axle pinch', true],
+    ['Anything', 'brake pads', true],
+    ['Caliper bolt', null, true],
+    ['Engine mount', null, true],
+    ['Swing arm pivot', null, true],
+    ['Rear shock, lower', null, true],
+    ['Brake line clip guard', null, false],
+    ['Wheel sensor screw', null, false],
+    ['Front brake light switch', null, false],
+    ['Hand guard clamp', null, false],
+    ['Number plate', null, false],
+    // A job outranks the name: the rider says so by giving one.
+    ['Caliper bolt', 'mirror', false],
+    ['Number plate', 'steering', true],
+  ] as const)('%s, %s: %p', (name, role, critical) => {
+    expect(isCritical({ name, role })).toBe(critical);
   });
 });

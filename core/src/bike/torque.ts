@@ -1,10 +1,11 @@
 import { millimetres, USUAL_THREAD, USUAL_TORQUE, type Head } from '../sizes/index.js';
+import { asTyped, say, type Saying } from '../units/index.js';
 import { CONDITIONS, type Fastener, type Role } from './fastener.js';
 
 /** A torque with where it comes from. */
 export interface Torque {
   value: number;
-  source: string;
+  source: Saying;
 }
 
 /**
@@ -30,6 +31,8 @@ export const ROLE_TORQUE: Readonly<Partial<Record<Role, { from: number; to: numb
   steering: { from: 60, to: 110, plan: 80 },
   'hose clamp': { from: 1, to: 4, plan: 2 },
   'oil drain': { from: 20, to: 40, plan: 30 },
+  'rim lock': { from: 10, to: 15, plan: 13 },
+  'carburettor bowl': { from: 2, to: 4, plan: 3 },
   'brake union': { from: 18, to: 30, plan: 24 },
 };
 
@@ -121,15 +124,18 @@ export function headTorque(head: Head): number {
  */
 export function planningTorque(fastener: Pick<Fastener, 'torque' | 'role' | 'thread' | 'head'>): Torque {
   const { torque, role, thread, head } = fastener;
-  if (torque) return torque;
+  if (torque) return { value: torque.value, source: say`${torque.source}` };
   // A plug's hexagon says more of its thread than its job does.
-  if (head.form === 'plug') return { value: headTorque(head), source: 'planning value for a spark plug' };
+  if (head.form === 'plug') return { value: headTorque(head), source: say`planning value for a spark plug` };
   // Small heads that serve a job, such as a screw beside an axle, are not wrung as the job's main nut is.
   const job = role ? ROLE_TORQUE[role] : undefined;
   if (job && fitsJob(head, job.plan))
-    return { value: job.plan, source: `planning value for a ${role}, usually ${job.from} to ${job.to} N·m` };
-  if (thread) return { value: USUAL_TORQUE[thread]!, source: `planning value for ${thread}` };
-  return { value: headTorque(head), source: 'planning value for such a head' };
+    return {
+      value: job.plan,
+      source: say`planning value for a ${role ?? ''}, usually ${asTyped('torque', job.from)} to ${asTyped('torque', job.to)}`,
+    };
+  if (thread) return { value: USUAL_TORQUE[thread]!, source: say`planning value for ${thread}` };
+  return { value: headTorque(head), source: say`planning value for such a head` };
 }
 
 /** Whether a head is of a size that bears a job's torque: an M6 pinch screw marked as an axle is not tightened to 75 N·m. */
@@ -145,6 +151,6 @@ export function breakLoose(fastener: Pick<Fastener, 'torque' | 'role' | 'thread'
   const factor = CONDITIONS[fastener.condition];
   return {
     value: torque.value * factor,
-    source: `${torque.value} N·m (${torque.source}) × ${factor} ${fastener.condition}`,
+    source: say`${asTyped('torque', torque.value)} (${torque.source}) × ${factor} ${fastener.condition}`,
   };
 }

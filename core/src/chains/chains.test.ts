@@ -33,6 +33,7 @@ import { cureOf, chainNames } from './cure.js';
 import { ChainFinder, undominated } from './find.js';
 import { bestPair, endsOf, reachOf } from './operation.js';
 import { DEFAULT_PRACTICE, type Practice } from './practice.js';
+import { said } from '../units/index.js';
 
 const hex = (size: string) => ({ form: 'hex' as const, size });
 const key = (size: string) => ({ form: 'key' as const, size });
@@ -132,7 +133,12 @@ describe('what stands in the way', () => {
     const axle = fastener({ head: hex('27'), torque: nm(98), condition: 'dirty' });
     const short = reach(own(tyreLever('27', true)), axle);
     expect(short.fails[0]!.fail).toMatchObject({ code: 'arm' });
-    expect(short.fails[0]!.fail.message).toMatch(/600 N on 240 mm gives 144: a pipe of 55 mm closes it/);
+    expect(said('metric', short.fails[0]!.fail.message)).toMatch(
+      /600 N on 240 mm gives 144 N·m: a pipe of 55 mm closes it/,
+    );
+    expect(said('inch', short.fails[0]!.fail.message)).toBe(
+      'breaking loose takes 108.4 lb·ft, 135 lbf on 9.45 in gives 106.2 lb·ft: a pipe of 2.17 in closes it',
+    );
     expect(names(own(tyreLever('27', true), pipe(300)), axle)).toEqual([['Pipe 300 mm', 'Tyre lever, alloy, ring 27']]);
     expect(reach(own(tyreLever('27', true), pipe(300)), axle).best[0]!.arm).toBe(240 + 300 - 50);
   });

@@ -2,6 +2,7 @@ import type { Access, Condition } from '../bike/index.js';
 import { fit as fitOf, type Fit } from '../fit/index.js';
 import { millimetres, printShape, type Head, type Shape } from '../sizes/index.js';
 import type { Mode } from '../tools/index.js';
+import { asTyped, measure, say, type Saying } from '../units/index.js';
 import type { Chain, Link, Path } from './chain.js';
 import type { Practice } from './practice.js';
 
@@ -20,7 +21,7 @@ export type FailCode =
   'size' | 'recess' | 'clearance' | 'headroom' | 'thin' | 'swing' | 'stud' | 'approach' | 'bears' | 'arm' | 'practice';
 export interface Fail {
   code: FailCode;
-  message: string;
+  message: Saying;
 }
 
 /** Fit of what a mode turns on a shape. An adjustable is set to the head, so only its span counts. */
@@ -38,7 +39,8 @@ export function modeFit(mode: Mode, shape: Shape): Fit {
   };
 }
 
-const r = Math.round;
+const mm = (value: number) => measure('length', value);
+const torque = (value: number) => measure('torque', value);
 
 /** Whether a hold turns about the chain's own axis, so that its shaft may stand in a well: a driver's handle. */
 const inLine = (hand: Link): boolean => hand.mode.offer.by === 'hand' && hand.mode.offer.hold === 'driver';
@@ -76,50 +78,51 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   const hand = path.links.find((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar')!;
   const spanner = last.mode.thickness > 0;
   const fails: Fail[] = [];
-  const say = (code: FailCode, message: string) => fails.push({ code, message });
+  const fail = (code: FailCode, message: Saying) => fails.push({ code, message });
 
   if (access.recess > path.length)
-    say(
+    fail(
       'recess',
-      `the head sits ${r(access.recess)} mm deep, this reaches ${r(path.length)} mm: ${r(access.recess - path.length)} mm short`,
+      say`the head sits ${mm(access.recess)} deep, this reaches ${mm(path.length)}: ${mm(access.recess - path.length)} short`,
     );
   if (access.clearance !== null) {
     const widest = widestInWell(path, access.recess);
     if (widest > access.clearance)
-      say('clearance', `${r(access.clearance)} mm is free round the head, ${last.piece.name} is ${r(widest)} mm wide`);
+      fail('clearance', say`${mm(access.clearance)} is free round the head, ${last.piece.name} is ${mm(widest)} wide`);
     // In a well the handle has to swing above the rim.
     const handle = handleAt(path, hand);
     if (widest <= access.clearance && handle < access.recess && path.length >= access.recess)
-      say(
+      fail(
         'recess',
-        `the well is ${r(access.recess)} mm deep, the handle of ${hand.piece.name} would lie ${r(access.recess - handle)} mm below its rim`,
+        say`the well is ${mm(access.recess)} deep, the handle of ${hand.piece.name} would lie ${mm(access.recess - handle)} below its rim`,
       );
   }
   if (access.headroom !== null && path.length > access.headroom)
-    say('headroom', `${r(access.headroom)} mm of room in line, this stands ${r(path.length)} mm high`);
+    fail('headroom', say`${mm(access.headroom)} of room in line, this stands ${mm(path.length)} high`);
   if (access.thin !== null && !(spanner && last.mode.thickness <= access.thin))
-    say(
+    fail(
       'thin',
       spanner
-        ? `only ${access.thin} mm thick goes in, ${last.piece.name} is ${last.mode.thickness} mm`
-        : `only a spanner up to ${access.thin} mm thick goes in`,
+        ? say`only ${asTyped('length', access.thin)} thick goes in, ${last.piece.name} is ${asTyped('length', last.mode.thickness)}`
+        : say`only a spanner up to ${asTyped('length', access.thin)} thick goes in`,
     );
   // What only holds needs no next bite.
   if (!end.holding && access.swing !== null && path.step > access.swing)
-    say('swing', `${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
+    fail('swing', say`${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
   if (access.stud > 0 && last.mode.hollow < access.stud)
-    say(
+    fail(
       'stud',
-      `${r(access.stud)} mm stands through the head, the hollow of ${last.piece.name} is ${r(last.mode.hollow)} mm`,
+      say`${mm(access.stud)} stands through the head, the hollow of ${last.piece.name} is ${mm(last.mode.hollow)}`,
     );
   if (access.approach === 'side only' && last.mode.grip !== 'open' && last.mode.grip !== 'adjustable')
-    say('approach', 'an open end gets in from the side only');
-  if (access.approach === 'in line only' && spanner) say('approach', 'there is room in line only, none for a spanner');
+    fail('approach', say`an open end gets in from the side only`);
+  if (access.approach === 'in line only' && spanner)
+    fail('approach', say`there is room in line only, none for a spanner`);
   if (access.approach === 'out of line' && !path.swivels)
-    say('approach', 'it is out of line: the chain needs a swivel joint');
+    fail('approach', say`it is out of line: the chain needs a swivel joint`);
 
   if (!end.holding && path.links.some((l) => l.mode.grip === 'adjustable')) {
-    if (practice.adjustable === 'hold only') say('practice', 'an adjustable spanner only holds, by your practice');
+    if (practice.adjustable === 'hold only') fail('practice', say`an adjustable spanner only holds, by your practice`);
   }
   if (
     practice.ratchet === 'never breaks loose' &&
@@ -127,18 +130,18 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     hand.mode.offer.hold === 'ratchet' &&
     need > 0
   )
-    say('practice', 'a ratchet does not break loose, by your practice');
+    fail('practice', say`a ratchet does not break loose, by your practice`);
   if (need > 0) {
     if (path.bears < need) {
       const weak = path.links[path.weakest]!;
-      say('bears', `breaking loose takes ${r(need)} N·m, ${weak.piece.name} bears ${r(weak.mode.bears)}`);
+      fail('bears', say`breaking loose takes ${torque(need)}, ${weak.piece.name} bears ${torque(weak.mode.bears)}`);
     }
     if (path.handGives < need)
-      say(
+      fail(
         'arm',
         path.arm > 0
-          ? `breaking loose takes ${r(need)} N·m, ${r(path.force)} N on ${r(path.arm)} mm gives ${r(path.handGives)}: a pipe of ${r(((need - path.handGives) / path.force) * 1000 + 50)} mm closes it`
-          : `breaking loose takes ${need.toFixed(1)} N·m, a hand on ${hand.piece.name} gives ${path.handGives}`,
+          ? say`breaking loose takes ${torque(need)}, ${measure('force', path.force)} on ${mm(path.arm)} gives ${torque(path.handGives)}: a pipe of ${mm(((need - path.handGives) / path.force) * 1000 + 50)} closes it`
+          : say`breaking loose takes ${measure('torque', need, 1)}, a hand on ${hand.piece.name} gives ${asTyped('torque', path.handGives)}`,
       );
   }
   return fails;
@@ -160,7 +163,7 @@ export function asChain(path: Path, end: End, fit: Fit, holdOnly = false): Chain
 /** Says that nothing in sight even fits the head. */
 export const nothingFits = (head: Head): Fail => ({
   code: 'size',
-  message: `nothing in the drawer turns ${printShape(head)}`,
+  message: say`nothing in the drawer turns ${printShape(head)}`,
 });
 /** Says that a piece fits the head and that nothing turns the piece, with what would. */
 export function nothingDrives(link: Link): Fail {
@@ -171,5 +174,5 @@ export function nothingDrives(link: Link): Fail {
       : offer.shape.form === 'drive'
         ? `a ${printShape(offer.shape)} handle`
         : `a tool that turns ${printShape(offer.shape)}`;
-  return { code: 'size', message: `${link.piece.name} fits, but nothing in the drawer turns it: it takes ${by}` };
+  return { code: 'size', message: say`${link.piece.name} fits, but nothing in the drawer turns it: it takes ${by}` };
 }

@@ -1,3 +1,4 @@
+import { say } from '../units/index.js';
 import { breakLoose, type Fastener } from '../bike/index.js';
 import { usesOf, type Chain } from './chain.js';
 import type { End, Fail } from './check.js';
@@ -71,8 +72,8 @@ export function reachOf(fastener: Fastener, finder: ChainFinder): Reach {
         fail: {
           code: held ? 'practice' : 'size',
           message: held
-            ? 'each end alone can be held, but nothing turns either: an adjustable spanner only holds by your practice, or there is too little swing'
-            : 'each end alone is reached, but both at once take the same piece: a second one or an adjustable holds the other end',
+            ? say`each end alone can be held, but nothing turns either: an adjustable spanner only holds by your practice, or there is too little swing`
+            : say`each end alone is reached, but both at once take the same piece: a second one or an adjustable holds the other end`,
         },
       },
     ],

@@ -32,6 +32,7 @@ import { cureOf } from './cure.js';
 import { ChainFinder } from './find.js';
 import { reachOf } from './operation.js';
 import { DEFAULT_PRACTICE, type Practice } from './practice.js';
+import { said } from '../units/index.js';
 
 const hex = (size: string) => ({ form: 'hex' as const, size });
 const key = (size: string) => ({ form: 'key' as const, size });
@@ -46,7 +47,7 @@ const sunk = (recess: number, clearance: number | null, size = '13') =>
 describe('in a well', () => {
   const short = () => own(ratchet('3/8in'), socket('3/8in', '13'));
   test('the handle swings above the rim: 28 mm of socket do not lift a ratchet out of 40', () => {
-    expect(reach(short(), sunk(40, 34)).fails.map((f) => f.fail.message)).toEqual([
+    expect(reach(short(), sunk(40, 34)).fails.map((f) => said('metric', f.fail.message))).toEqual([
       'the well is 40 mm deep, the handle of Ratchet ⅜ in would lie 12 mm below its rim',
     ]);
     expect(reached(short(), sunk(28, 34))).toBe(true);
@@ -184,13 +185,18 @@ describe('gaps and their cures', () => {
   const offered = offeredPieces('good everywhere');
   test('a bit without a handle says what it takes, not that nothing turns it', () => {
     const head = key('14');
-    const message = (pieces: Piece[]) => reach(pieces, fastener({ head, torque: nm(60) })).fails[0]!.fail.message;
+    const message = (pieces: Piece[]) =>
+      said('metric', reach(pieces, fastener({ head, torque: nm(60) })).fails[0]!.fail.message);
     expect(message(own(bitSocket('1/2in', head)))).toBe(
       'Bit socket ½ in, inside hex 14 fits, but nothing in the drawer turns it: it takes a square drive ½ in handle',
     );
     expect(message(own(lKey('8')))).toBe('nothing in the drawer turns inside hex 14');
     expect(
-      reach(own(bit(key('5')), bitHolder('1/4in')), fastener({ head: key('5'), torque: nm(5) })).fails[0]!.fail.message,
+      said(
+        'metric',
+        reach(own(bit(key('5')), bitHolder('1/4in')), fastener({ head: key('5'), torque: nm(5) })).fails[0]!.fail
+          .message,
+      ),
     ).toMatch(/Bit inside hex 5 fits, but nothing in the drawer turns it: it takes a tool that turns hex ¼ in/);
   });
   test('a cure is of the head’s own size and closed round it, as long as there is one', () => {

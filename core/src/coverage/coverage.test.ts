@@ -6,6 +6,7 @@ import { printShape, type Head } from '../sizes/index.js';
 import { fastener, owned } from '../testing/make.js';
 import { combinationSpanner, lKey, ratchet, socket } from '../tools/index.js';
 import { cellKey, coverageOf } from './coverage.js';
+import { said } from '../units/index.js';
 
 const nm = (value: number) => ({ value, source: 'manual' as const });
 const hex = (size: string): Head => ({ form: 'hex', size });
@@ -33,8 +34,9 @@ describe('the coverage picture', () => {
     );
     expect(rows.map((r) => r.key)).toEqual(['hex ½ in', 'hex 13']);
     const cell = (row: number, piece: { id: string }) => cells.get(cellKey(rows[row]!, piece)) ?? null;
-    expect(cell(1, small)).toEqual({ state: 'fits', why: '' });
-    expect(cell(1, spanner)).toMatchObject({ state: 'some', why: expect.stringMatching(/deep|free round/) });
+    expect(cell(1, small)).toEqual({ state: 'fits', why: [] });
+    expect(cell(1, spanner)).toMatchObject({ state: 'some' });
+    expect(said('inch', cell(1, spanner)!.why)).toMatch(/ in (deep|is free round)/);
     expect(cell(0, spanner)).toMatchObject({ state: 'loose' });
     expect(groups.map((g) => g.name)).toEqual(['Spanners', 'Sockets']);
     expect(idle.map((p) => p.id)).toEqual([key.id]);
@@ -47,7 +49,7 @@ describe('the coverage picture', () => {
     expect([...limp.cells.values()]).toEqual([
       {
         state: 'limp',
-        why: expect.stringMatching(/nothing in the drawer turns it: it takes a square drive ¼ in handle/),
+        why: ['Socket ¼ in, 13 fits, but nothing in the drawer turns it: it takes a square drive ¼ in handle'],
       },
     ]);
   });

@@ -1,6 +1,7 @@
 import type { Fastener } from '../bike/index.js';
 import { endsOf, type ChainFinder, type End } from '../chains/index.js';
 import { HEAD_FORMS, millimetres, printShape, type Head } from '../sizes/index.js';
+import { say, together, type Saying } from '../units/index.js';
 import type { Piece, PieceKind } from '../tools/index.js';
 
 /**
@@ -11,7 +12,7 @@ export type CellState = 'fits' | 'some' | 'limp' | 'loose';
 export interface CoverCell {
   state: CellState;
   /** Why it is no plain fit, in a rider's words; empty for fits. */
-  why: string;
+  why: Saying;
 }
 /** Heads of one form and size: a row of the picture. Far ends count as heads of their own. */
 export interface HeadClass {
@@ -77,8 +78,9 @@ function cellOf(finder: ChainFinder, ends: readonly End[], piece: Piece): CoverC
   }
   const all = [...seen.values()];
   const bad = all.filter((v) => !v.ok);
-  if (bad.length === 0) return { state: 'fits', why: '' };
-  const why = (v: (typeof all)[number]) => v.fails.map((f) => f.message).join('; ') || (v.fit?.reason ?? '');
+  if (bad.length === 0) return { state: 'fits', why: [] };
+  const why = (v: (typeof all)[number]) =>
+    v.fails.length > 0 ? together(v.fails.map((f) => f.message)) : say`${v.fit?.reason ?? ''}`;
   if (bad.length < all.length) return { state: 'some', why: why(bad[0]!) };
   const on = bad.find((v) => v.fit?.verdict === 'fits');
   if (on) return { state: 'limp', why: why(on) };

@@ -1,4 +1,5 @@
 import type { Bike, Service } from '../bike/index.js';
+import { measure, say, together, type Saying } from '../units/index.js';
 import { legKm, type Leg, type Trip } from '../trip/index.js';
 
 /** A service on a trip: when it falls due, on which leg, how often, and what it takes. */
@@ -13,12 +14,13 @@ export interface Due {
   overdue: boolean;
   /** Units that the trip takes. */
   quantity: number;
-  formula: string;
+  formula: Saying;
 }
 
 /** km of wear on a leg: gravel and track wear as much as dust shortens the interval. */
 const wearOf = (service: Service, leg: Leg): number => leg.km.paved + (leg.km.gravel + leg.km.track) / service.dust;
 
+const distance = (value: number) => measure('distance', value);
 const DAY = 24 * 3600 * 1000;
 
 /**
@@ -65,11 +67,11 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
       });
       const parts = [
         everyKm === null
-          ? ''
-          : `every ${everyKm} km, ${Math.round(ridden)} km gone; a km of gravel or track wears ${(1 / service.dust).toFixed(1)} km`,
-        everyHours === null ? '' : `every ${everyHours} engine hours, ${bike.engineHours - lastHours} gone`,
-        everyDays === null ? '' : `every ${everyDays} days, last ${lastDate ?? 'not known'}`,
-      ].filter(Boolean);
+          ? null
+          : say`every ${distance(everyKm)}, ${distance(ridden)} gone; dust counts a distance on gravel or track ${(1 / service.dust).toFixed(1)} times`,
+        everyHours === null ? null : say`every ${everyHours} engine hours, ${bike.engineHours - lastHours} gone`,
+        everyDays === null ? null : say`every ${everyDays} days, last ${lastDate ?? 'not known'}`,
+      ].filter((part) => part !== null);
       return {
         service,
         leftKm,
@@ -77,7 +79,7 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
         leg,
         overdue,
         quantity: times * service.quantity,
-        formula: parts.join('; '),
+        formula: together(parts),
       };
     })
     .sort(
@@ -108,7 +110,7 @@ export interface LegNeeds {
   fuelMass: number;
   /** Litres of water a day. */
   water: number;
-  formula: string;
+  formula: Saying;
 }
 /** Grams of a litre of petrol. Planning value. */
 const PETROL = 745;
@@ -139,6 +141,6 @@ export function legNeeds(bike: Bike, leg: Leg): LegNeeds {
     spareFuel: spare,
     fuelMass: (spare ?? 0) * PETROL,
     water,
-    formula: `${bike.tank} L × (1 − ${RESERVE}) ÷ (${bike.consumption} L/100 km × ${factor.toFixed(2)} for the ground) = ${Math.round(range)} km; spare = (${gap ?? '?'} km × ${FUEL_DETOUR} − range) × ${per100.toFixed(1)} ÷ 100`,
+    formula: say`${measure('capacity', bike.tank)} × (1 − ${RESERVE}) ÷ (${measure('consumption', bike.consumption)} × ${factor.toFixed(2)} for the ground) = ${distance(range)}; spare = (${gap === null ? 'a gap not known' : distance(gap)} × ${FUEL_DETOUR} − range) × ${measure('consumption', per100)}`,
   };
 }

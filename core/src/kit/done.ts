@@ -117,16 +117,45 @@ export function homeWith(problem: KitProblem, contents: Contents): number {
   }, 1);
 }
 
-/** Mends that given supplies allow, set aside one by one where the next mend saves the most; whoever rides shares them better. */
+/**
+ * Mends that given supplies allow: set aside one by one where the next mend saves the most, then bettered as long as giving one mend of a way up
+ * lets the others save more. Whoever rides may still share them better.
+ */
 export function stockedBy(
   problem: KitProblem,
   counts: readonly number[],
   supplies: ReadonlyMap<string, number>,
 ): StockedMend[] {
   const available = availableWays(problem, counts);
+  const given = new Set<string>();
+  let best = setAside(problem, available, supplies, given);
+  for (let better = true; better;) {
+    better = false;
+    for (const m of best.mends) {
+      const without = new Set([...given, keyOfMend(m)]);
+      const tried = setAside(problem, available, supplies, without);
+      if (tried.worth <= best.worth + 1e-9) continue;
+      given.add(keyOfMend(m));
+      best = tried;
+      better = true;
+      break;
+    }
+  }
+  return best.mends;
+}
+const keyOfMend = ({ ask, mend, way }: StockedMend) => `${ask} ${mend} ${way}`;
+
+/** The greedy round of `stockedBy`, with some mends of some ways given up. */
+function setAside(
+  problem: KitProblem,
+  available: readonly (readonly boolean[])[],
+  supplies: ReadonlyMap<string, number>,
+  given: ReadonlySet<string>,
+): { mends: StockedMend[]; worth: number } {
   const left = new Map(supplies);
   const taken = problem.asks.map(() => 0);
-  const out: StockedMend[] = [];
+  const mends: StockedMend[] = [];
+  let worthAll = 0;
   for (;;) {
     let best: { mend: StockedMend; worth: number } | null = null;
     problem.asks.forEach((a, ask) => {
@@ -138,7 +167,7 @@ export function stockedBy(
         a.ways.map((w, k) => available[ask]![k]! && w.supplies.length === 0),
       );
       a.ways.forEach((w, way) => {
-        if (!available[ask]![way] || w.supplies.length === 0) return;
+        if (!available[ask]![way] || w.supplies.length === 0 || given.has(keyOfMend({ ask, mend, way }))) return;
         const there = (kind: string) => (left.get(kind) ?? 0) + (mend === 0 ? (a.fitted.get(kind) ?? 0) : 0);
         if (w.supplies.some((s) => there(s.kind) < s.units)) return;
         const worth = p * (w.gain - (endless >= 0 ? a.ways[endless]!.gain : 0));
@@ -146,10 +175,11 @@ export function stockedBy(
       });
     });
     const b = best as { mend: StockedMend; worth: number } | null;
-    if (!b) return out;
+    if (!b) return { mends, worth: worthAll };
     for (const s of problem.asks[b.mend.ask]!.ways[b.mend.way]!.supplies)
       left.set(s.kind, Math.max(0, (left.get(s.kind) ?? 0) - s.units));
     taken[b.mend.ask]!++;
-    out.push(b.mend);
+    worthAll += b.worth;
+    mends.push(b.mend);
   }
 }

@@ -52,7 +52,7 @@ describe('functions that troubles ask for', () => {
       certain(
         TROUBLES.find((t) => t.id === id)!,
         times,
-        '',
+        [],
       );
     const rare = exposures(bike, trip).filter((e) => e.odds < 0.02 && e.odds > 0);
     expect(rare.length).toBeGreaterThan(3);

@@ -1,4 +1,4 @@
-import type { Fastener } from '../bike/index.js';
+import type { Bike, Fastener } from '../bike/index.js';
 import type { Practice } from '../chains/index.js';
 import { needsOf, type Need, type Way } from '../mends/index.js';
 import { practisedNeeds } from '../optimum/ways.js';
@@ -77,8 +77,8 @@ export function needMet(need: Need, { kit, chains, fasteners, practice }: Having
 }
 
 /** Whether a kit meets all needs of a way together: units of several steps are added up, one piece serves all its steps. */
-export function wayMet(way: Pick<Way, 'out' | 'back'>, having: Having): boolean {
-  const { heads, functions, supplies } = needsOf(way);
+export function wayMet(way: Pick<Way, 'out' | 'back'>, having: Having, bike: Bike | null = null): boolean {
+  const { heads, functions, supplies } = needsOf(way, bike);
   const needs: Need[] = [
     ...heads.map((h): Need => ({ by: 'head', ...h })),
     ...functions.map((f): Need => ({ by: 'function', ...f })),

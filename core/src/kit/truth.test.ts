@@ -63,9 +63,9 @@ describe('a way is there or it is not', () => {
               const goes = mends[0]!.ways.some((x) => x.name === w.name);
               const other = mends[0]!.others.find((x) => x.name === w.name);
               expect([t.id, w.name, goes]).toEqual([t.id, w.name, other === undefined]);
-              if (goes) expect([t.id, w.name, wayMet(w, having)]).toEqual([t.id, w.name, true]);
+              if (goes) expect([t.id, w.name, wayMet(w, having, bike)]).toEqual([t.id, w.name, true]);
               else if (other!.why.startsWith('left at home')) {
-                expect([t.id, w.name, wayMet(w, having)]).toEqual([t.id, w.name, false]);
+                expect([t.id, w.name, wayMet(w, having, bike)]).toEqual([t.id, w.name, false]);
                 expect(other!.why).not.toBe('left at home: ');
               }
             }
@@ -297,7 +297,9 @@ describe('advice', () => {
     expect(canBeSwapped(fastener({ head: { form: 'hex', size: '11' }, role: 'luggage rack' }))).toBe(true);
   });
   test('what a purchase would save at once is said: a reamer for the drill that the drawer has', () => {
-    const models = ['Powered drill, small', 'Hand pump'].map((n) => catalogue().find((m) => m.name === n)!);
+    const models = ['Powered drill, small', 'Hand pump', 'Combination pliers 160'].map((n) =>
+      catalogue().find((m) => m.name === n)!,
+    );
     const doc: GarageDocument = {
       ...demo,
       bikes: [{ ...newBike(uuid(1), 'One'), tyres: 'tubeless' }],

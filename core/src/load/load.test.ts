@@ -13,6 +13,7 @@ import {
   type LoadCase,
   type Weight,
 } from './index.js';
+import { said } from '../units/index.js';
 
 const bike: Bike = {
   ...newBike(uuid(1), 'Test'),
@@ -116,7 +117,8 @@ describe('limits', () => {
     const [side] = look([at('left', 6, 900, 300)]);
     expect(side).toMatchObject({ rule: 'side' });
     expect(side!.over).toBeCloseTo(0.3, 9);
-    expect(side!.message).toContain('left');
+    expect(said('metric', side!.message)).toBe('1.80 kg·m to the left, 1.50 kg·m is the most');
+    expect(said('inch', side!.message)).toBe('13.02 lb·ft to the left, 10.85 lb·ft is the most');
   });
   test('the front share may fall by three points and no more', () => {
     // Ridden 106.2 of 240 kg: 44.25 %. With 20 kg at the rear axle 106.2 of 260: 40.85 %.

@@ -1,14 +1,21 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, PUSHED, TOWING, WALKING_PACE } from './words.js';
+import { BRAKES, BY_HAND, FUEL, PUSHED, TOWING, WALKING_PACE } from './words.js';
 
 const TOW = way(
   'Be towed by a companion',
   'limp',
   15,
   2,
-  ['Strap from the other’s rear to this bike’s bars, wound, never tied [tow]'],
-  ['Hold it by hand so that it can be let go; no faster than a run'],
+  [
+    '(chain) Broken or thrown chain: take it off first, so that it locks nothing',
+    'Strap from the other’s rear frame to this bike’s foot peg: one turn round the peg, the end under the boot [tow]',
+    'Agree on signs: stop, slower, I let go',
+  ],
+  [
+    'Foot off the strap and it runs free: try that once, standing',
+    'Ignition on for the lights; no faster than a run; both brakes ready',
+  ],
   { when: ['company'], travel: { over: 'workshop', speed: 'towing' }, caution: TOWING },
 );
 
@@ -26,17 +33,47 @@ export const DRIVE: Trouble[] = [
         'proper',
         48,
         2,
-        ['Axle and adjusters slack {rear axle} {chain adjuster?}', 'Press the broken link out [open chain]'],
         [
-          'Link in, rings, clip against the way it runs <chain link> [grip]',
+          'Axle and adjusters slack {rear axle} {chain adjuster?}',
+          'Find all of the chain: none may be jammed at the front sprocket',
+          'Press the broken link out [open chain]',
+        ],
+        [
+          'Link in from behind with its rings, side plate on <chain link>',
+          'Clip link: press the clip into both grooves, its closed end leading in the direction the chain runs, its open end trailing [grip]',
+          'Rivet link: press and flare it with its tool; look that both flares are even and the link moves [open chain]',
           'Play set, both sides equal, axle tight {rear axle} {chain adjuster?}',
         ],
-        { caution: BY_HAND },
+        {
+          caution: `A chain takes fingers off at the sprocket: engine off, and turn the wheel by the tyre. ${BY_HAND}`,
+        },
       ),
       TOW,
-      way('Coast and push to the road', 'limp', 10, 1, ['Chain off, so that it locks nothing'], [], {
+      way('Coast and push to the road', 'limp', 10, 1, ['Take the chain off, so that it locks nothing'], [], {
         travel: PUSHED,
       }),
+    ],
+  }),
+  trouble({
+    id: 'belt',
+    name: 'Drive belt torn',
+    subject: 'drive',
+    rate: per(0.0005, 0.001, 0.003),
+    only: { drive: 'belt' },
+    ways: [
+      TOW,
+      way(
+        'Coast and push to the road',
+        'limp',
+        10,
+        1,
+        ['Take what is left of the belt off, so that it locks nothing'],
+        [],
+        {
+          travel: PUSHED,
+          caution: 'A belt takes fingers off at the pulley: engine off, and turn the wheel by the tyre.',
+        },
+      ),
     ],
   }),
   trouble({
@@ -51,18 +88,27 @@ export const DRIVE: Trouble[] = [
         'proper',
         30,
         2,
-        ['Axle and adjusters slack, wheel forward {rear axle} {chain adjuster?}', 'Pull it out of where it jams [pry]'],
-        ['Lay it on, play set, both sides equal, tight {rear axle} {chain adjuster?}'],
-        { caution: BY_HAND },
+        [
+          'Axle and adjusters slack, wheel forward {rear axle} {chain adjuster?}',
+          'Pull it out of where it jams; look at case and sprocket for cracks [pry]',
+        ],
+        ['Lay it on, play set, both sides equal, axle tight {rear axle} {chain adjuster?}'],
+        {
+          caution: `A chain takes fingers off at the sprocket: engine off, and turn the wheel by the tyre. ${BY_HAND}`,
+        },
       ),
       way(
         'Roll it on',
         'ride-out',
         15,
         1,
-        ['Gear out, chain on the sprocket’s lower edge, roll the wheel, fingers away'],
-        [],
-        { holds: 0.5, caution: 'A chain takes fingers off at the sprocket: turn the wheel by the tyre.' },
+        ['Engine off, neutral', 'Chain on the sprocket’s lower edge, roll the wheel by the tyre, fingers away'],
+        ['Look for bent teeth and stiff links'],
+        {
+          holds: 0.5,
+          lasts: { km: 60, kmh: 50 },
+          caution: 'A chain takes fingers off at the sprocket: turn the wheel by the tyre.',
+        },
       ),
       TOW,
     ],
@@ -85,6 +131,8 @@ export const DRIVE: Trouble[] = [
       ),
       way('Tighten what is left', 'ride-out', 15, 1, ['Every other bolt tight, crosswise {sprocket}'], [], {
         caution: `The bolts that are left carry more: go gently on the throttle. ${BY_HAND}`,
+        lasts: { km: 100, kmh: 50 },
+        ruin: 'hard throttle; a second bolt gone',
       }),
     ],
   }),
@@ -118,6 +166,34 @@ export const DRIVE: Trouble[] = [
     ],
   }),
   trouble({
+    id: 'sprocket-worn',
+    name: 'Chain jumps on worn teeth',
+    subject: 'drive',
+    rate: per(0.001, 0.003, 0.006),
+    only: { drive: 'chain' },
+    stops: false,
+    nuisance: 1.5,
+    ways: [
+      way(
+        'Play to its tight end, gentle throttle',
+        'ride-out',
+        25,
+        2,
+        [
+          'Axle loose {rear axle}',
+          'Adjusters evenly, to the tight end of the manual’s play [measure] {chain adjuster?}',
+        ],
+        ['Axle tight, look again {rear axle}', 'Low revs, no hard throttle; look at it at every stop'],
+        {
+          caution: `A chain that jumps can lock the wheel: ride slowly, and have chain and sprockets replaced together. ${BY_HAND}`,
+          lasts: { km: 150, kmh: 60 },
+          ruin: 'hard throttle, deep ground',
+        },
+      ),
+      way('Walking pace to the road', 'limp', 5, 1, ['First gear, hardly any throttle'], [], { travel: WALKING_PACE }),
+    ],
+  }),
+  trouble({
     id: 'clutch-burnt',
     name: 'Clutch burnt or slipping',
     subject: 'drive',
@@ -128,9 +204,17 @@ export const DRIVE: Trouble[] = [
         'ride-out',
         45,
         2,
-        ['Half an hour’s rest', 'Play at the lever to the manual’s figure {clutch lever}'],
-        ['High gear, little throttle'],
-        { holds: 0.4 },
+        [
+          'Half an hour’s rest, engine off',
+          'Cold: free play at the lever to the manual’s figure, by hand at its adjuster',
+        ],
+        ['High gear, little throttle; no slipping'],
+        {
+          holds: 0.4,
+          lasts: { km: 100, kmh: 60 },
+          ruin: 'steep or deep ground, heat',
+          caution: 'A hot clutch has no free play to set: let it cool before you adjust it.',
+        },
       ),
       TOW,
     ],
@@ -146,9 +230,15 @@ export const DRIVE: Trouble[] = [
         'proper',
         60,
         2,
-        ['Both ends out, the old inner pulled [grip]'],
-        ['New inner threaded, cut to length, nipple on, play set <cable inner> [cut]'],
-        { holds: 0.9 },
+        ['Adjuster all the way in; unhook both ends, pull the old inner out [grip]'],
+        [
+          'Thread the new inner in; nipple on, tight; cut the rest off <cable inner> [cut]',
+          'Free play at the lever as the manual says; try full lock both ways',
+        ],
+        {
+          holds: 0.9,
+          caution: 'A clutch that drags moves the bike off: try it with the engine off, then with the brake held.',
+        },
       ),
       way(
         'The cable beside it',
@@ -156,7 +246,7 @@ export const DRIVE: Trouble[] = [
         15,
         1,
         ['Unhook the broken one'],
-        ['Hook the one that lies beside it in <cable inner>'],
+        ['Hook the one that lies beside it in, set its play <cable inner>'],
       ),
       way(
         'Shift without the clutch',
@@ -180,11 +270,15 @@ export const DRIVE: Trouble[] = [
         'proper',
         60,
         2,
-        ['Tank loose, cable out {tank} [grip]'],
-        ['New inner, cut, nipple, play set, try full lock both ways <cable inner> [cut] {tank}'],
+        ['Ignition off, cold; tank loose {tank}', 'Unhook both ends, pull the old inner out [grip]'],
+        [
+          'Thread the new inner in; nipple on, tight; cut the rest off <cable inner> [cut]',
+          'Set its play; tank back {tank}',
+          'Let go at full lock left, right and straight: it snaps shut each time; then start',
+        ],
         {
           holds: 0.9,
-          caution: 'A throttle that sticks open throws you off: it must snap shut by itself at full lock both ways.',
+          caution: `A throttle that sticks open throws you off: it must snap shut by itself at full lock both ways. ${FUEL}`,
         },
       ),
       way(
@@ -192,13 +286,29 @@ export const DRIVE: Trouble[] = [
         'ride-out',
         40,
         3,
-        ['Tank loose; swap return for pull {tank} [grip]'],
-        ['Try full lock both ways {tank}'],
-        { caution: 'A throttle without its return cable may stick open: keep a thumb on the stop switch.' },
+        ['Ignition off, cold; tank loose {tank}', 'Swap the return cable for the pull [grip]'],
+        ['Tank back {tank}', 'Let go at full lock left, right and straight: it snaps shut each time; then start'],
+        {
+          caution: `A throttle without its return cable may stick open: keep a thumb on the stop switch. ${FUEL}`,
+          lasts: { km: 100, kmh: 60 },
+        },
       ),
-      way('Idle screw up, walk it out', 'limp', 10, 2, ['Idle as high as it goes; first gear'], [], {
-        travel: WALKING_PACE,
-      }),
+      way(
+        'Idle screw up, walk it out',
+        'limp',
+        10,
+        2,
+        [
+          'Engine off: idle screw in by a few turns',
+          'Clutch in before you start; first gear; a hand at the clutch, a thumb on the stop switch',
+        ],
+        ['Short stretches on level ground; stop switch at the first doubt'],
+        {
+          travel: WALKING_PACE,
+          caution:
+            'The bike pushes on by itself: keep a hand at the clutch and a thumb on the stop switch, off traffic and slopes.',
+        },
+      ),
     ],
   }),
   trouble({
@@ -213,12 +323,19 @@ export const DRIVE: Trouble[] = [
         'ride-out',
         30,
         2,
-        ['Find where it comes from, tighten {final drive}'],
-        ['Oil to the mark <engine oil> {final drive}'],
-        { holds: 0.6, caution: `Oil on a tyre or a brake makes you fall: wipe both. ${BRAKES}` },
+        ['Let it cool; wipe it; find where it comes from; tighten {final drive}'],
+        [
+          'Oil of the manual’s grade to the mark, engine oil only if nothing else is there <engine oil> {final drive}',
+          'Wipe tyre, rim and disc <cleaner>',
+        ],
+        {
+          holds: 0.6,
+          lasts: { km: 200, kmh: 80 },
+          caution: `Oil on a tyre or a brake makes you fall: wipe both. ${BRAKES}`,
+        },
       ),
       way(
-        'Rag round it, look every 20 km',
+        'Rag round it, look at every stop',
         'limp',
         15,
         1,

@@ -1,15 +1,22 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { JUMPING, TOWING, WIRING } from './words.js';
+import { JUMPING, PLUG_HOT, SPARKS, TOWING, WIRING } from './words.js';
 
 const PUSH = way(
   'Push it off',
   'proper',
   15,
   2,
-  ['Second gear, ignition on, clutch in, downhill if there is one'],
-  ['Clutch out with weight on the seat; then half an hour at speed'],
-  { when: ['pushes'] },
+  [
+    'Ignition on, stop switch to run, second gear, clutch in, downhill if there is one',
+    'Run beside it, jump on; clutch out with weight on the seat; clutch in as it fires',
+  ],
+  ['Half an hour at speed before it is switched off'],
+  {
+    when: ['pushes'],
+    caution:
+      'A bike that fires while you push runs away: a clear, level way, a hand at clutch and brake, nobody in front.',
+  },
 );
 
 /** The starter's work done by leg or arm. */
@@ -32,7 +39,10 @@ const CORD = way(
   1,
   ['Neutral, choke as for a cold start, pull the cord with a straight back'],
   ['Let it run at a fast idle until the battery has taken some charge'],
-  { only: { byHand: 'cord' } },
+  {
+    only: { byHand: 'cord' },
+    caution: 'A cord pulls back when the engine kicks: neutral first, and do not wind it round the hand.',
+  },
 );
 
 /** Battery, charging, fuses and wires, light, ignition. */
@@ -51,8 +61,13 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         24,
         1,
-        ['Get at the poles {battery}', 'Plus first, minus to bare metal, manual’s order and polarity [jump-start]'],
-        ['Start, let it run, minus off first, cover back {battery}'],
+        [
+          'Battery of this bike: not leaking, not swollen, not frozen; its voltage is the pack’s',
+          'Ignition off; get at the poles {battery}',
+          'Plus clamp to the plus pole first [jump-start]',
+          'Minus clamp last, to bare metal of the engine, away from the battery',
+        ],
+        ['Pack on, start, five seconds at a time', 'Minus off first, then plus; cover back {battery}'],
         { caution: JUMPING },
       ),
       way(
@@ -61,30 +76,31 @@ export const ELECTRICS: Trouble[] = [
         30,
         1,
         [
-          'The other bike close, its engine off, the same voltage',
-          'Get at the poles {battery}',
-          'Plus to plus, minus last and to bare metal away from the battery [jump leads]',
+          'The other bike close, not touching; the same voltage; its engine off, its ignition off',
+          'This battery: not leaking, not swollen, not frozen; get at the poles {battery}',
+          'Plus of this battery, then plus of the other [jump leads]',
+          'Minus of the other, then bare metal of this engine, away from the battery',
         ],
-        ['Start, let it run, minus off first, cover back {battery}'],
+        [
+          'Start this bike; the other’s engine stays off',
+          'Clamps off in the reverse order, minus first; cover back {battery}',
+        ],
         { when: ['company'], caution: JUMPING },
-      ),
-      way(
-        'Swap batteries with a companion, start, swap back',
-        'proper',
-        60,
-        3,
-        ['Both batteries out {battery}'],
-        ['Start with the good one, swap while it runs only if the manual allows it {battery}'],
-        { when: ['company'], holds: 0.5, caution: WIRING },
       ),
       way(
         'Be towed to start',
         'proper',
         30,
         3,
-        ['Strap wound round the bars, never tied [tow]'],
-        ['Second gear, clutch out when rolling'],
-        { when: ['company', 'pushes'], caution: TOWING },
+        [
+          'Strap from the other’s rear frame to this bike’s foot peg: one turn round the peg, the end under the boot [tow]',
+          'Ignition on, second gear, clutch in',
+        ],
+        ['When rolling: foot off the strap, clutch out; clutch in as it fires'],
+        {
+          when: ['company', 'pushes'],
+          caution: `${TOWING} A bike that fires on the strap runs into the other: clutch in at once, and let go.`,
+        },
       ),
     ],
   }),
@@ -99,11 +115,22 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         15,
         1,
-        ['Get at the poles, minus off first {battery}', 'Scrape both to bright metal [file]'],
-        ['Plus first, both tight {battery}'],
+        ['Ignition off; minus off first, then plus {battery}', 'Scrape both to bright metal [file]'],
+        ['Plus on first, then minus; both tight {battery}'],
         { caution: WIRING },
       ),
-      way('Tighten it', 'ride-out', 10, 1, ['Both poles tight {battery}'], [], { holds: 0.8, caution: WIRING }),
+      way(
+        'Tighten it',
+        'ride-out',
+        10,
+        1,
+        ['Ignition off; both poles tight, the tool never from plus to metal {battery}'],
+        [],
+        {
+          holds: 0.8,
+          caution: WIRING,
+        },
+      ),
     ],
   }),
   trouble({
@@ -118,13 +145,14 @@ export const ELECTRICS: Trouble[] = [
         42,
         2,
         [
-          'Lid off, find the blown one {fuse box}',
+          'Ignition off, minus off the battery; lid off, find the blown one {fuse box} {battery}',
           'Follow its wire: lock, bars, steering head, seat [measure current]',
           'Cut back to bright copper [cut]',
         ],
         [
           'Splice, tape, tie clear of the edge <cable> <self-fusing tape> <cable tie ×2>',
-          'Fuse of the same rating <fuse ×2> {fuse box}',
+          'Fuse of the same rating and shape <fuse ×2> {fuse box}',
+          'Minus on; ignition on: it stays whole {battery}',
         ],
         { caution: `${WIRING} A fuse in the wrong holder sits loose and burns.` },
       ),
@@ -133,18 +161,22 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Lid off, find the blown one {fuse box}'],
+        ['Ignition off; lid off, find the blown one {fuse box}'],
         ['Fuse of the same rating; leave off what blows it <fuse ×2> {fuse box}'],
-        { holds: 0.6, caution: WIRING },
+        { holds: 0.6, caution: WIRING, lasts: { km: 300, kmh: 90 } },
       ),
       way(
         'Borrow a fuse of the same rating',
         'ride-out',
         15,
         1,
-        ['Take it from what is not needed: horn, heated grips {fuse box}'],
-        [],
-        { holds: 0.5, caution: 'A stronger fuse lets wires burn: fit one of the same rating only.' },
+        ['Ignition off; take one of the same rating from what can wait: heated grips, charger {fuse box}'],
+        ['Put it in; leave off what blew it {fuse box}'],
+        {
+          holds: 0.5,
+          lasts: { km: 300, kmh: 90 },
+          caution: 'A stronger fuse lets wires burn: fit one of the same rating only.',
+        },
       ),
     ],
   }),
@@ -161,9 +193,12 @@ export const ELECTRICS: Trouble[] = [
         3,
         [
           'Volts at the poles, engine at speed [measure current] {battery}',
-          'Unplug regulator and generator, look for brown pins',
+          'Engine off, minus off; unplug regulator and generator, look for brown pins {battery}',
         ],
-        ['Clean the pins, splice a burnt one out <cable> [cut]'],
+        [
+          'Clean the pins; cut a burnt one out, splice, tape <cable> <self-fusing tape> [cut] [file]',
+          'Minus on; measure again {battery} [measure current]',
+        ],
         { holds: 0.4, caution: WIRING },
       ),
       way(
@@ -171,8 +206,11 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         50,
         2,
-        ['Volts at the poles, engine at speed [measure current]'],
-        ['Regulator on, plugged, on bare metal <regulator>'],
+        [
+          'Volts at the poles, engine at speed [measure current]',
+          'Engine off, minus off; the old one unplugged; it is hot {battery}',
+        ],
+        ['Regulator on, plugged, on bare metal <regulator>', 'Minus on; measure again {battery} [measure current]'],
         { holds: 0.7, caution: WIRING },
       ),
       way(
@@ -180,9 +218,12 @@ export const ELECTRICS: Trouble[] = [
         'limp',
         20,
         1,
-        ['Lamps and heat off where the law lets you; fuse of the lamp out {fuse box}'],
+        ['Heated grips and all else off; lamps only where and when the law lets you'],
         ['Charge at each stop'],
-        { caution: 'The lamps go out when the battery is empty: do not ride in the dark or in traffic.' },
+        {
+          lasts: { km: 80, kmh: 70 },
+          caution: 'The lamps go out when the battery is empty: do not ride in the dark or in traffic.',
+        },
       ),
     ],
   }),
@@ -194,7 +235,15 @@ export const ELECTRICS: Trouble[] = [
     stops: false,
     nuisance: 2,
     ways: [
-      way('New bulb', 'proper', 18, 1, ['Cowl off, do not touch the glass'], ['Bulb in, try dip and main <bulb>']),
+      way(
+        'New bulb',
+        'proper',
+        18,
+        1,
+        ['Ignition off, let the lamp cool; its rubber and plug off, spring aside'],
+        ['Bulb in by its foot, glass untouched <bulb>', 'Try dip and main'],
+        { caution: 'A bulb that just burned is hot enough to blister: let it cool.' },
+      ),
       way('Torch tied on, ride in daylight', 'limp', 10, 1, ['Torch on the bars <cable tie ×2> [light]'], [], {
         caution: 'Riding without a proper lamp may be forbidden: check local law, and ride by daylight.',
       }),
@@ -215,16 +264,28 @@ export const ELECTRICS: Trouble[] = [
         60,
         3,
         [
-          'Spark against the engine, lead held with dry pliers [grip] {plug}',
-          'Measure the coil, look at its plug [measure current]',
+          'Plug out, its hole closed with a rag; wipe up fuel, air the place for some minutes {plug}',
+          'A good plug in the cap, its thread on bare engine metal well away from the hole, held with dry, insulated pliers: a spark? [grip]',
+          'Ignition off; measure the coil, look at its plug [measure current]',
         ],
-        ['Cut the lead back, cap on, dry all [cut] {plug}'],
-        { holds: 0.5, caution: WIRING },
+        ['Ignition off: cut the lead back, cap on, dry all [cut] {plug}'],
+        {
+          holds: 0.5,
+          caution: `${SPARKS} Ignition volts knock you down: hands off lead and cap while the engine turns. ${PLUG_HOT}`,
+        },
       ),
-      way('New coil', 'proper', 40, 2, ['Unplug the old one {plug}'], ['New coil on <coil> {plug}'], {
-        holds: 0.7,
-        caution: WIRING,
-      }),
+      way(
+        'New coil',
+        'proper',
+        40,
+        2,
+        ['Ignition off; seat or tank off as it needs; unplug the old one {seat}'],
+        ['New coil on, lead and cap seated <coil> {seat}'],
+        {
+          holds: 0.7,
+          caution: WIRING,
+        },
+      ),
     ],
   }),
   trouble({
@@ -235,23 +296,64 @@ export const ELECTRICS: Trouble[] = [
     ways: [
       way(
         'Clean it and tie it in place',
-        'proper',
+        'ride-out',
         25,
         1,
-        ['Mud out of the switch [brush]'],
-        ['Work it ten times, tie it straight <cable tie ×2>'],
-        { holds: 0.7 },
+        ['Engine off; mud out of the switch [brush]'],
+        ['Work it ten times, tie it straight <cable tie ×2>', 'Stand down in gear: the engine stops, as it should'],
+        {
+          holds: 0.7,
+          lasts: { km: 500, kmh: 90 },
+          caution: 'A side-stand that is down when you ride throws you: look at it each time.',
+        },
       ),
       way(
         'Bridge it as the manual says',
         'ride-out',
         25,
         2,
-        ['Unplug it; bridge only the two pins that the manual names <cable> [cut]'],
+        ['Ignition off; unplug it; bridge only the two pins that the manual names <cable> [cut]'],
         ['Tape it, a note on the bars <self-fusing tape>'],
         {
+          lasts: { km: 30, kmh: 60 },
           caution:
             'A bridged side-stand or clutch switch can throw you: use it only to leave danger, and remove it at once after.',
+        },
+      ),
+    ],
+  }),
+  trouble({
+    id: 'wet-electrics',
+    name: 'Cuts out when wet',
+    subject: 'electrics',
+    rate: per(0.002, 0.004, 0.008),
+    perCrossing: 0.01,
+    stops: false,
+    nuisance: 1,
+    ways: [
+      way(
+        'Dry plugs and connectors',
+        'proper',
+        30,
+        2,
+        [
+          'Ignition off; seat off {seat}',
+          'Connectors apart one by one: shake the water out, wipe, air; never two that could be swapped',
+          'Plug cap off: wipe it inside, and the plug’s neck',
+        ],
+        ['Back together until each clicks; tape round what got wet <self-fusing tape>', 'Seat on {seat}'],
+        { holds: 0.8, caution: WIRING },
+      ),
+      way(
+        'Let it stand in sun and wind',
+        'ride-out',
+        60,
+        1,
+        ['Ignition off; cap and connectors that one can reach apart, wiped'],
+        [],
+        {
+          holds: 0.6,
+          caution: WIRING,
         },
       ),
     ],
@@ -270,11 +372,25 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         30,
         2,
-        ['Relay clicks? Volts behind it? [measure current]', 'Poles off, bright, on again [file]'],
-        ['Tap the starter while pressing the button [strike]'],
+        [
+          'Neutral. The relay clicks? Volts behind it? [measure current]',
+          'Ignition off, minus off; relay’s poles off, bright, on again {battery} [file]',
+        ],
+        ['Minus on; tap the starter while somebody presses the button {battery} [strike]'],
         { holds: 0.5, caution: WIRING },
       ),
-      way('Spare relay', 'proper', 20, 1, ['Unplug the old one'], ['New one in <relay>'], { holds: 0.5 }),
+      way(
+        'Spare relay',
+        'proper',
+        25,
+        2,
+        ['Ignition off, minus off; poles and plug of the old one off {battery}'],
+        ['New one in, poles tight; minus on <relay> {battery}'],
+        {
+          holds: 0.5,
+          caution: WIRING,
+        },
+      ),
     ],
   }),
   trouble({
@@ -304,9 +420,14 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         20,
         1,
-        ['Pull the torn end out, knot it to the rest or to a lace [grip]'],
+        ['Ignition off; pull the torn end out, hold the drum, knot it to the rest or to a lace [grip]'],
         ['Pull it gently, then keep the engine running until home'],
-        { holds: 0.7 },
+        {
+          holds: 0.7,
+          caution:
+            'The spring in a cord starter flies out and cuts: hold the drum all the time and turn your face away.',
+          lasts: { km: 300, kmh: 90 },
+        },
       ),
       PUSH,
     ],
@@ -320,6 +441,9 @@ export const ELECTRICS: Trouble[] = [
     nuisance: 0.8,
     ways: [
       way('Spare lead', 'proper', 12, 1, ['Look whether socket or lead is dead'], ['The spare lead <charging lead>']),
+      way('From the jump pack', 'ride-out', 10, 1, ['Pack to phone by its own lead [jump-start]'], [], {
+        caution: 'A pack that is hot, swollen or wet can burn: leave it alone, and keep enough in it for the bike.',
+      }),
       way('The paper note of the way', 'ride-out', 10, 1, ['Read the way off another’s screen, write it down'], [], {
         when: ['company'],
       }),

@@ -1,6 +1,9 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, COOLANT, FUEL, WALKING_PACE, home } from './words.js';
+import { BRAKES, BY_HAND, COOLANT, FUEL, PADS, PLUG_HOT, RAIL, SIPHON, WALKING_PACE, home } from './words.js';
+
+const DROWNED =
+  'Water in a cylinder bends the engine: take every plug out before you crank, and keep its lead far from the spray. Milky oil ruins the bearings: do not start on it.';
 
 /** Fuel, air, cooling, oil, water in the engine; brakes. */
 export const ENGINE: Trouble[] = [
@@ -16,8 +19,14 @@ export const ENGINE: Trouble[] = [
         'proper',
         42,
         2,
-        ['Let it cool; clamps off {hose clamp}', 'Cut the bad part out [cut]'],
-        ['Piece and two clamps in <hose piece> {hose clamp}', 'Fill up, run warm, look <coolant>'],
+        [
+          'Let it cool until a hand can rest on the hose; a can under it; clamps off {hose clamp}',
+          'Cut the bad part out, square [cut]',
+        ],
+        [
+          'Piece and two clamps in, clamps behind the beads <hose piece> {hose clamp}',
+          'Fill up slowly; run warm, squeeze the hoses, fill up again; no drip <coolant>',
+        ],
         { caution: COOLANT },
       ),
       way(
@@ -25,9 +34,9 @@ export const ENGINE: Trouble[] = [
         'ride-out',
         25,
         1,
-        ['Let it cool; cut it through [cut]'],
-        ['Splice in, clamps on <hose splice> <hose clamp ×2> {hose clamp}', 'Fill up <coolant>'],
-        { caution: COOLANT },
+        ['Let it cool; a can under it; cut it through at the leak [cut]'],
+        ['Splice in, clamps on <hose splice> <hose clamp ×2> {hose clamp}', 'Fill up; run warm; no drip <coolant>'],
+        { caution: COOLANT, lasts: { km: 500, kmh: 90 } },
       ),
       way(
         'Self-fusing tape',
@@ -35,8 +44,17 @@ export const ENGINE: Trouble[] = [
         20,
         1,
         ['Let it cool; dry it'],
-        ['Tape stretched round, half over half <self-fusing tape ×2>', 'Cap loose, fill up <coolant>'],
-        { holds: 0.7, caution: `${COOLANT} ${home('A taped hose')}` },
+        [
+          'Tape stretched to twice its length, half over half, a hand beyond the hole on both sides <self-fusing tape ×2>',
+          'Fill up <coolant>',
+          'Cap on its first notch so that no pressure builds',
+        ],
+        {
+          holds: 0.7,
+          caution: `${COOLANT} ${home('A taped hose')}`,
+          lasts: { km: 100, kmh: 70 },
+          ruin: 'pressure: watch the gauge',
+        },
       ),
     ],
   }),
@@ -54,13 +72,121 @@ export const ENGINE: Trouble[] = [
         'proper',
         25,
         1,
-        ['Let it cool; mud out from behind [brush]', 'Does the fan turn when its plug is bridged as the manual says?'],
-        ['Fill up <coolant>'],
+        [
+          'Engine off, let it cool; mud out from behind, along the fins [brush]',
+          'Hands away from the fan: it may start by itself with the ignition on',
+          'Cap off only when cold; level in radiator and tank',
+        ],
+        ['Fill up <coolant>', 'Run it warm: the fan comes on before the gauge is in the red'],
         { caution: COOLANT },
       ),
-      way('Rest, and ride where there is wind', 'ride-out', 40, 1, ['Let it cool; water on the fins'], [], {
+      way(
+        'Rest, and ride where there is wind',
+        'ride-out',
+        40,
+        1,
+        ['Engine off, let it cool; then water on the fins, not on a hot engine'],
+        [],
+        {
+          lasts: { km: 100, kmh: 70 },
+          caution: COOLANT,
+        },
+      ),
+    ],
+  }),
+  trouble({
+    id: 'radiator-cap',
+    name: 'Radiator cap lets go',
+    subject: 'engine and fuel',
+    rate: per(0.0005, 0.001, 0.002),
+    only: { cooling: 'liquid' },
+    stops: false,
+    nuisance: 1,
+    ways: [
+      way(
+        'Clean its seal, fill up',
+        'proper',
+        20,
+        1,
+        ['Engine off, cold: cap off; seal and seat wiped, looked at for cracks'],
+        ['Fill up <coolant>', 'Cap on to its stop; run warm; no steam'],
+        { holds: 0.6, caution: COOLANT },
+      ),
+      way('Top up at each stop', 'ride-out', 20, 1, ['Engine off, cold: fill up with water'], [], {
         caution: COOLANT,
+        lasts: { km: 100, kmh: 70 },
+        ruin: 'slow going in the heat',
       }),
+    ],
+  }),
+  trouble({
+    id: 'exhaust-leak',
+    name: 'Exhaust blows at a joint',
+    subject: 'engine and fuel',
+    rate: per(0.001, 0.004, 0.008),
+    stops: false,
+    nuisance: 0.6,
+    ways: [
+      way(
+        'Tighten the joint',
+        'proper',
+        20,
+        1,
+        ['Let it cool', 'Tighten evenly, a little at a time {exhaust fixing}'],
+        [],
+        {
+          caution:
+            'An exhaust stays hot for an hour: let it cool. What blows sets bags and grass alight: look what lies beside it.',
+          holds: 0.7,
+        },
+      ),
+      way(
+        'A strip of sheet, wired round',
+        'ride-out',
+        25,
+        1,
+        ['Let it cool', 'Thin sheet round the joint, wire over it, twisted tight <alloy sheet> <wire ×2> [grip] [cut]'],
+        [],
+        {
+          caution:
+            'An exhaust stays hot for an hour: let it cool. Plastic melts on an exhaust: use wire or steel ties only.',
+          lasts: { km: 300, kmh: 90 },
+        },
+      ),
+    ],
+  }),
+  trouble({
+    id: 'altitude',
+    name: 'Runs rich high up',
+    subject: 'engine and fuel',
+    rate: per(0.002, 0.004, 0.004),
+    only: { fuelling: 'carburettor' },
+    stops: false,
+    nuisance: 1,
+    ways: [
+      way(
+        'Ride it a gear lower',
+        'ride-out',
+        5,
+        1,
+        [
+          'Engine off: look that the air filter is clean {air filter?}',
+          'A gear lower, half throttle; let it cool on long climbs',
+        ],
+        [],
+        {
+          lasts: { km: 300, kmh: 80 },
+        },
+      ),
+      way(
+        'Idle mixture and speed reset',
+        'ride-out',
+        20,
+        2,
+        ['Warm, idling, in neutral: mixture screw an eighth of a turn leaner, idle up'],
+        ['Write down the turns; back to them lower down, else it runs too hot'],
+        { caution: 'An engine that runs too lean burns a hole in its piston: set it back before you ride down.' },
+      ),
     ],
   }),
   trouble({
@@ -74,18 +200,36 @@ export const ENGINE: Trouble[] = [
         'proper',
         36,
         2,
-        ['Ignition off, cold; tank loose {tank}', 'Old hose off, clips kept [cut]'],
-        ['Hose and clips on, wipe, wait, sniff <fuel hose> {tank}'],
-        { caution: FUEL },
+        [
+          'Ignition off, engine cold; tap shut, or pressure let off as the manual says; tank loose {tank}',
+          'A rag under it; old hose off, clips kept [cut] [grip]',
+        ],
+        [
+          'Hose of the same bore and kind on, clips behind the beads <fuel hose> [grip] {tank}',
+          'Wipe, wait, sniff; ignition on, look for drips before you start',
+        ],
+        { caution: `${FUEL} ${RAIL}` },
       ),
       way(
         'Cut the end off, push it on again',
         'ride-out',
         25,
         1,
-        ['Ignition off, cold; tank loose {tank}', 'Cut the cracked end off [cut]'],
-        ['Push it on, wire round it <wire> [grip] {tank}'],
-        { holds: 0.6, caution: FUEL },
+        [
+          'Ignition off, engine cold; tap shut; tank loose {tank}',
+          'A rag under it; cut the cracked end off, square [cut]',
+        ],
+        [
+          'Push it on, its clip back, or two turns of wire twisted tight <wire> [grip] {tank}',
+          'Wipe, wait, sniff; look for drips before you start',
+        ],
+        {
+          only: { fuelling: 'carburettor' },
+          holds: 0.6,
+          caution: FUEL,
+          lasts: { km: 150, kmh: 80 },
+          ruin: 'heat; a hose that is hard all along',
+        },
       ),
     ],
   }),
@@ -102,29 +246,47 @@ export const ENGINE: Trouble[] = [
         72,
         3,
         [
-          'Does the pump hum? Volts at its plug? [measure current]',
-          'Ignition off, cold; tank loose, hoses off {tank} [grip]',
+          'Ignition on: does the pump hum for two seconds? Volts at its plug? [measure current]',
+          'Ignition off, engine cold, pressure let off as the manual says; tank loose, a rag, hoses off {tank} [grip]',
         ],
-        ['Filter in its direction, clips on, no leak <fuel filter> [cut] {tank}'],
-        { holds: 0.6, caution: FUEL },
+        [
+          'Filter in, arrow with the flow, clips on <fuel filter> [cut] {tank}',
+          'Wipe, wait, sniff; ignition on, look for drips before you start',
+        ],
+        { holds: 0.6, caution: `${FUEL} ${RAIL}` },
       ),
       way(
         'Spare pump',
         'proper',
         80,
         3,
-        ['Ignition off, cold; tank loose {tank} [grip]'],
-        ['Pump in, hoses on, no leak <fuel pump> {tank}'],
-        { holds: 0.9, caution: FUEL },
+        [
+          'Ignition off, engine cold, pressure let off as the manual says; minus off the battery {battery}',
+          'Tank loose; fuel into a can; old pump out {tank} [grip] [siphon]',
+        ],
+        [
+          'Pump in with its seal, hoses and clips on <fuel pump> {tank}',
+          'Wipe, wait, sniff; minus on, ignition on, look for drips before you start {battery}',
+        ],
+        { holds: 0.9, caution: `${SIPHON} ${RAIL}` },
       ),
       way(
         'Knock on it, clean its plug',
         'limp',
         20,
         1,
-        ['Ignition on, knock on the tank by the pump, plug off and on'],
+        [
+          'Ignition off, no smell of fuel: unplug the pump, wipe its pins dry, plug it in again',
+          'Ignition on: knock on the tank by the pump with the hand',
+        ],
         [],
-        { holds: 0.3, caution: FUEL },
+        {
+          holds: 0.3,
+          caution:
+            'Fuel catches fire: where it smells or drips, leave the ignition off, and keep flames and sparks away.',
+          lasts: { km: 60, kmh: 70 },
+          ruin: 'switching it off: it may not start again',
+        },
       ),
     ],
   }),
@@ -140,14 +302,31 @@ export const ENGINE: Trouble[] = [
         'proper',
         50,
         2,
-        ['Tap shut, cold; bowl drained', 'Bowl off, jet out, held against the light [pick]'],
-        ['Blow through, bowl on, tap open, no drip'],
+        [
+          'Ignition off, engine cold, tap shut; bowl drained into a can',
+          'Bowl’s screws out, bowl off; a clean cloth under it {carburettor bowl}',
+          'Float and its needle: clean, moving freely; jet out, held against the light [pick]',
+        ],
+        [
+          'Blow through from behind, no wire in it; jet in',
+          'Bowl on with its ring {carburettor bowl}',
+          'Tap open; wipe, wait: no drip before you start',
+        ],
         { caution: FUEL },
       ),
-      way('Knock on the bowl', 'ride-out', 5, 1, ['Tap shut, knock, drain the bowl, tap open'], [], {
-        holds: 0.4,
-        caution: FUEL,
-      }),
+      way(
+        'Knock on the bowl',
+        'ride-out',
+        5,
+        1,
+        ['Engine off, tap shut; knock with a piece of wood; drain the bowl into a can, tap open'],
+        [],
+        {
+          holds: 0.4,
+          lasts: { km: 100, kmh: 90 },
+          caution: FUEL,
+        },
+      ),
     ],
   }),
   trouble({
@@ -161,18 +340,21 @@ export const ENGINE: Trouble[] = [
         'proper',
         60,
         2,
-        ['Tank loose, fuel out through a hose into a can {tank} [siphon]'],
-        ['New filter, good fuel in <fuel filter> {tank}'],
-        { holds: 0.8, caution: FUEL },
+        ['Ignition off, engine cold; tank loose, fuel out through a hose into a can {tank} [siphon]'],
+        [
+          'New filter, arrow with the flow; good fuel in <fuel filter> [grip] {tank}',
+          'Wipe, wait, sniff; look for drips before you start',
+        ],
+        { holds: 0.8, caution: `${SIPHON} ${RAIL}` },
       ),
       way(
         'Let it settle, drain the bottom',
         'ride-out',
         60,
         2,
-        ['Half an hour’s rest; draw the bottom off [siphon]'],
+        ['Engine off, cold; half an hour’s rest; draw the bottom off into a can [siphon]'],
         [],
-        { holds: 0.5, caution: FUEL },
+        { holds: 0.5, caution: SIPHON, lasts: { km: 150, kmh: 80 } },
       ),
     ],
   }),
@@ -187,9 +369,12 @@ export const ENGINE: Trouble[] = [
         'proper',
         20,
         1,
-        ['Both engines off and cold', 'Hose into the fuller tank [siphon]'],
-        ['Half a litre each; caps shut'],
-        { when: ['company'], caution: FUEL },
+        [
+          'Both engines off and cold, in the open',
+          'Hose into the fuller tank; start it by its bulb or by filling the hose [siphon]',
+        ],
+        ['Enough for each to the next pump; caps shut; wipe what was spilt'],
+        { when: ['company'], caution: SIPHON },
       ),
       way(
         'The companion fetches some',
@@ -200,9 +385,18 @@ export const ENGINE: Trouble[] = [
         ['Fill from the can'],
         { when: ['company'], caution: FUEL },
       ),
-      way('Lay it over for the last drops', 'limp', 10, 1, ['Lean it to the side of the tap; ride gently'], [], {
-        holds: 0.5,
-      }),
+      way(
+        'Lay it over for the last drops',
+        'limp',
+        10,
+        1,
+        ['Engine off; lean it to the side of the tap, then ride gently'],
+        [],
+        {
+          holds: 0.5,
+          lasts: { km: 10, kmh: 50 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -218,14 +412,18 @@ export const ENGINE: Trouble[] = [
         60,
         2,
         [
-          'Out of the water, nose up; do not crank',
-          'Seat and air box open, water out {seat} {air filter}',
-          'Plug out {plug}',
+          'Out of the water, nose up; do not press the starter',
+          'Let it cool; every plug out, its lead tied away to the side {plug}',
+          'Seat and air box open, water out; exhaust tipped empty {seat} {air filter}',
+          'Oil in the glass or on the dipstick: milky means water in it: do not start, change it first',
         ],
-        ['Crank with the plug out, lead held away from the spray', 'Filter wrung out, plug in, start {plug} {seat}'],
+        [
+          'Nobody near the plug holes; crank with the plugs out until no more water comes',
+          'Filter wrung out, plugs in by hand, then tight {plug} {air filter} {seat}',
+          'Start, let it warm; look at the oil again; change it soon',
+        ],
         {
-          caution:
-            'Water in a cylinder bends the engine: take the plug out before cranking, and hold its lead far from the spray.',
+          caution: DROWNED,
         },
       ),
       way(
@@ -233,11 +431,19 @@ export const ENGINE: Trouble[] = [
         'proper',
         50,
         2,
-        ['Out of the water; seat and air box open {seat}', 'Plug out, crank dry {plug}'],
-        ['New plug in, start <spark plug> {plug}'],
+        [
+          'Out of the water, nose up; do not press the starter',
+          'Let it cool; every plug out, its lead tied away to the side {plug}',
+          'Seat and air box open, water out {seat} {air filter}',
+          'Oil milky: do not start, change it first',
+        ],
+        [
+          'Nobody near the plug holes; crank with the plugs out until no more water comes',
+          'New plug in by hand, then tight; filter wrung out <spark plug> {plug} {air filter} {seat}',
+          'Start, let it warm; look at the oil again; change it soon',
+        ],
         {
-          caution:
-            'Water in a cylinder bends the engine: take the plug out before cranking, and hold its lead far from the spray.',
+          caution: DROWNED,
         },
       ),
     ],
@@ -253,12 +459,23 @@ export const ENGINE: Trouble[] = [
         'proper',
         25,
         1,
-        ['Lead off, dust blown away, plug out {plug}'],
-        ['New plug by hand first, then tight <spark plug> {plug}'],
+        ['Let the engine cool; lead off; blow the dust away; plug out {plug}'],
+        ['New plug in by hand to its seat, then tight; cap on until it clicks <spark plug> {plug}'],
+        { caution: PLUG_HOT },
       ),
-      way('Clean it', 'ride-out', 30, 1, ['Plug out {plug}', 'Brush it, gap by feel [brush]'], ['In again {plug}'], {
-        holds: 0.7,
-      }),
+      way(
+        'Clean it',
+        'ride-out',
+        30,
+        1,
+        ['Let the engine cool; lead off; blow the dust away; plug out {plug}', 'Brush it dry, gap by feel [brush]'],
+        ['In by hand to its seat, then tight {plug}'],
+        {
+          holds: 0.7,
+          caution: PLUG_HOT,
+          lasts: { km: 300, kmh: 90 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -274,16 +491,17 @@ export const ENGINE: Trouble[] = [
         'proper',
         20,
         1,
-        ['Cover off {air filter}'],
-        ['The oiled one from its bag in <air filter> {air filter}'],
+        ['Cover off; wipe the box before the filter comes out {air filter}'],
+        ['The oiled one from its bag in, its edge sealed all round <air filter> {air filter}'],
       ),
       way(
         'Knock it out',
         'ride-out',
         20,
         1,
-        ['Cover off; knock the dust out away from the box {air filter}'],
-        ['Back in, edge sealed {air filter}'],
+        ['Cover off; wipe the box before the filter comes out; knock the dust out away from it {air filter}'],
+        ['Back in, its edge sealed all round {air filter}'],
+        { lasts: { km: 300, kmh: 90 }, ruin: 'the next dust' },
       ),
     ],
   }),
@@ -298,13 +516,30 @@ export const ENGINE: Trouble[] = [
         'proper',
         40,
         2,
-        ['Wipe, look where it comes from', 'Tighten {oil drain} {oil filter?}'],
-        ['Seal with a bead where it weeps <liquid gasket>', 'Oil to the mark <engine oil>'],
+        [
+          'Engine off, let it cool; wipe, look where it comes from',
+          'Tighten a little, never by force {oil drain} {oil filter?}',
+        ],
+        [
+          'Drain plug: a new washer <drain washer>',
+          'Where it weeps: degrease, a bead, an hour’s rest <cleaner> <liquid gasket>',
+          'Oil to the mark; run it, look again <engine oil>',
+          'Wipe tyre and disc',
+        ],
         { holds: 0.8, caution: 'Oil on the rear tyre or the disc makes you fall: wipe both before you ride.' },
       ),
-      way('Top up and look every 20 km', 'ride-out', 15, 1, ['Tighten {oil drain}'], ['Oil to the mark <engine oil>'], {
-        caution: 'Without oil the engine seizes: do not run it below the mark.',
-      }),
+      way(
+        'Top up and look at every stop',
+        'ride-out',
+        15,
+        1,
+        ['Engine off, let it cool; tighten a little {oil drain}'],
+        ['Oil to the mark <engine oil>'],
+        {
+          lasts: { km: 200, kmh: 80 },
+          caution: 'Without oil the engine seizes: do not run it below the mark.',
+        },
+      ),
     ],
   }),
   trouble({
@@ -320,8 +555,16 @@ export const ENGINE: Trouble[] = [
         'proper',
         50,
         3,
-        ['Union tight {brake union}', 'Lid off, fluid of the cap’s grade <brake fluid>'],
-        ['Bleed until the lever is hard, wipe all {brake union}'],
+        [
+          'Wipe it dry, pull the lever: find where it comes from',
+          'Union tight, a little {brake union}',
+          'Wipe the lid, lid off, fluid of the grade on the cap; never let it run empty <brake fluid>',
+        ],
+        [
+          'Bleed: lever pulled, nipple open, nipple shut, lever let go; until no bubble comes and the lever is hard {brake union}',
+          'Wipe all; lever pulled hard for a minute: no drip',
+          'Try it at walking pace',
+        ],
         { holds: 0.5, caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only.` },
       ),
       way(
@@ -329,8 +572,12 @@ export const ENGINE: Trouble[] = [
         'limp',
         15,
         2,
-        ['Fold and clamp the line above the leak [clamp]'],
-        ['Walking pace, the other brake only'],
+        [
+          'Fold and clamp the line above the leak [clamp]',
+          'Wipe pads and disc clear of fluid',
+          'Leave that lever alone from now on',
+        ],
+        ['Spin the wheel: it runs free', 'Walking pace, the other brake only'],
         {
           travel: WALKING_PACE,
           caution:
@@ -351,11 +598,17 @@ export const ENGINE: Trouble[] = [
         'proper',
         45,
         3,
-        ['Half an hour’s rest'],
-        ['Bleed with fresh fluid <brake fluid> {brake union}'],
+        ['Half an hour’s rest; disc and pads cold'],
+        [
+          'Bleed with fresh fluid of the grade on the cap, never let it run empty <brake fluid> {brake union}',
+          'The lever is hard; try it at walking pace',
+        ],
         { caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only.` },
       ),
-      way('Cool, ride gently', 'limp', 40, 1, ['Half an hour’s rest; try it at walking pace'], [], { caution: BRAKES }),
+      way('Cool, ride gently', 'limp', 40, 1, ['Half an hour’s rest; pump the lever; try it at walking pace'], [], {
+        caution: BRAKES,
+        lasts: { km: 50, kmh: 40 },
+      }),
     ],
   }),
   trouble({
@@ -370,13 +623,31 @@ export const ENGINE: Trouble[] = [
         'proper',
         36,
         2,
-        ['Pads’ pin or caliper off {brake pads}', 'Pistons back, slowly [pry]'],
-        ['Pads in, pin in, pump the lever before riding off <brake pads> {brake pads}'],
-        { caution: `${BRAKES} Pump the lever until it is hard before you ride off. ${BY_HAND}` },
+        [
+          'Wipe the reservoir’s lid, watch its level: it rises; take some out before it runs over',
+          'Push the pistons back by pressing the old pads apart, slowly, with a tyre lever between them [lever tyre]',
+          'Pads’ pin and its clip out, old pads out; look how they lie {brake pads}',
+          'Leave the lever alone',
+        ],
+        [
+          'Pads in as the old ones lay, pin and clip in <brake pads> {brake pads}',
+          'Pump the lever until it is hard',
+          'Try it at walking pace; brake gently until they have bedded in',
+        ],
+        { caution: `${BRAKES} ${PADS} ${BY_HAND}` },
       ),
-      way('Ride on the other brake', 'limp', 10, 1, ['Caliper tied clear or left; walking pace'], [], {
-        caution: BRAKES,
-      }),
+      way(
+        'Ride on the other brake',
+        'limp',
+        10,
+        1,
+        ['Leave that lever alone: its pistons may come out', 'Spin the wheel: it runs free; walking pace'],
+        [],
+        {
+          travel: WALKING_PACE,
+          caution: BRAKES,
+        },
+      ),
     ],
   }),
 ];

@@ -1,6 +1,6 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND, COOLANT, HOT, WALKING_PACE, home } from './words.js';
+import { BRAKES, BY_HAND, COOLANT, HOT, NO_FUEL_NEAR_HEAT, WALKING_PACE, home } from './words.js';
 
 /** What a fall breaks. */
 export const FALL: Trouble[] = [
@@ -16,8 +16,8 @@ export const FALL: Trouble[] = [
         'proper',
         24,
         1,
-        ['Pivot out, both ends {clutch lever}', 'Cable or push rod out of the stump'],
-        ['Lever in, grease, pivot back, set the play <clutch lever> {clutch lever}'],
+        ['Pivot’s nut and bolt out {clutch lever}', 'Unhook the cable, or lift the lever off the push rod'],
+        ['Lever in, pivot and nut back, free play as the manual says <clutch lever> {clutch lever}'],
         { caution: 'A lever clamp that is left loose must still hold a full pull: try it before you ride.' },
       ),
       way(
@@ -26,8 +26,12 @@ export const FALL: Trouble[] = [
         10,
         1,
         ['Pliers set tight on the stump, handle along the grip [clamp]'],
-        ['Tape them on <cloth tape>'],
-        { caution: home('A lever of locking pliers') },
+        ['Tape them on, the release lever too <cloth tape>', 'Try it, standing, before you ride'],
+        {
+          caution: home('A lever of locking pliers'),
+          lasts: { km: 150, kmh: 80 },
+          ruin: 'vibration: look at every stop',
+        },
       ),
       way(
         'Shift without the clutch',
@@ -52,9 +56,12 @@ export const FALL: Trouble[] = [
         'proper',
         24,
         1,
-        ['Pivot out, both ends {brake lever}'],
-        ['Lever in, grease, pivot back, pull hard before riding <brake lever> {brake lever}'],
-        { caution: BRAKES },
+        ['Pivot’s nut and bolt out {brake lever}'],
+        [
+          'Lever in, pivot and nut back <brake lever> {brake lever}',
+          'It moves freely and comes back by itself; pull as hard as you can, ten times',
+        ],
+        { caution: `${BRAKES} ${BY_HAND}` },
       ),
       way(
         'Locking pliers on the stump',
@@ -63,7 +70,11 @@ export const FALL: Trouble[] = [
         1,
         ['Pliers set tight on the stump [clamp]'],
         ['Tape them on, try a full stop at walking pace <cloth tape>'],
-        { travel: WALKING_PACE, caution: `${BRAKES} Pliers slip off a brake lever: ride at walking pace.` },
+        {
+          travel: WALKING_PACE,
+          caution: `${BRAKES} Pliers slip off a brake lever: ride at walking pace, and stop with the other brake.`,
+          ruin: 'vibration: look at every stop',
+        },
       ),
     ],
   }),
@@ -79,8 +90,11 @@ export const FALL: Trouble[] = [
         'proper',
         30,
         2,
-        ['Pinch bolt out, mark the spline, pedal off {gear pedal}', 'Bend it on a stone, cold [grip]'],
-        ['On at its mark, tighten {gear pedal}'],
+        [
+          'Pinch bolt out, mark the spline, pedal off {gear pedal}',
+          'Bend it over a stone, cold, little by little [strike]',
+        ],
+        ['Look for cracks; on at its mark, tighten {gear pedal}', 'Try all gears, standing'],
       ),
       way(
         'Locking pliers on the shaft',
@@ -89,9 +103,19 @@ export const FALL: Trouble[] = [
         1,
         ['Pliers on the shaft or the stump as a pedal [clamp]'],
         [],
-        { caution: home('A pedal of locking pliers') },
+        { caution: home('A pedal of locking pliers'), lasts: { km: 100, kmh: 80 } },
       ),
-      way('Stay in second gear', 'limp', 5, 1, ['Second by hand, then ride in it']),
+      way(
+        'Stay in second gear',
+        'limp',
+        5,
+        1,
+        ['Engine off: second gear by hand at the shaft [grip]', 'Start with the clutch pulled, ride in it'],
+        [],
+        {
+          lasts: { km: 60, kmh: 40 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -108,8 +132,11 @@ export const FALL: Trouble[] = [
         'proper',
         20,
         1,
-        ['A bar or a branch behind it, pull it straight [pry]'],
-        ['Try that it comes back by itself'],
+        [
+          'Look for cracks: a cracked pedal is not bent',
+          'A bar or a strong branch behind it, pull it straight, little by little',
+        ],
+        ['It comes back by itself and does not drag; press as hard as you can, ten times'],
         { caution: BRAKES },
       ),
       way(
@@ -117,9 +144,12 @@ export const FALL: Trouble[] = [
         'limp',
         5,
         2,
-        ['Tie the pedal clear so that it does not drag <cable tie ×2>'],
-        [],
-        { caution: BRAKES },
+        [
+          'Tie the pedal up so that it does not drag <cable tie ×2>',
+          'Spin the wheel: it runs free; leave the pedal alone from now on',
+        ],
+        ['Walking pace, the front brake only, gently'],
+        { travel: WALKING_PACE, caution: BRAKES },
       ),
     ],
   }),
@@ -133,13 +163,16 @@ export const FALL: Trouble[] = [
     nuisance: 0.5,
     ways: [
       way(
-        'Turn or tie it back on',
+        'Turn it back on',
         'proper',
         12,
         1,
-        ['Lock nut loose, turn it back {mirror}'],
-        ['Ties and tape round what is broken <cable tie ×3> {mirror}'],
+        ['Lock nut loose, turn the stem true {mirror}'],
+        ['Hold it, tighten the lock nut {mirror}'],
       ),
+      way('Ties and tape', 'ride-out', 10, 1, ['Ties and tape round what is broken <cable tie ×3> <cloth tape>'], [], {
+        lasts: { km: 500, kmh: 90 },
+      }),
       way('Hand signals and shoulder checks', 'ride-out', 2, 1, ['Take off what dangles; signal by hand']),
     ],
   }),
@@ -158,8 +191,13 @@ export const FALL: Trouble[] = [
         30,
         1,
         ['Clamps a turn loose {bars}', 'Front wheel between the knees, turn the bars true'],
-        ['Tighten evenly, front pair first {bars}'],
-        { caution: BY_HAND },
+        [
+          'Tighten evenly, in the manual’s order and to its torque {bars}',
+          'Full lock both ways: no cable pulls, nothing touches the tank',
+        ],
+        {
+          caution: `A cracked or bent handlebar breaks without warning: look all round it, and replace it. ${BY_HAND}`,
+        },
       ),
       way('Ride with them as they are', 'limp', 5, 1, ['Try full lock both ways; ride slowly'], [], {
         caution: 'A cracked handlebar breaks without warning: ride at walking pace.',
@@ -180,14 +218,63 @@ export const FALL: Trouble[] = [
         'proper',
         25,
         2,
-        ['Axle pinch and lower clamp loose {front axle pinch?} {steering}', 'Knock the wheel true against a tree'],
-        ['Bounce the forks, tighten from below upwards {steering} {front axle pinch?}'],
-        { caution: BY_HAND },
+        [
+          'Bike on its wheels; look at the legs for bends and oil',
+          'Axle pinch bolts and the lower clamp loose, the upper one tight {front axle pinch?} {steering}',
+          'Push the wheel true against a tree',
+        ],
+        [
+          'Push the fork down a few times',
+          'Tighten the lower clamp evenly, then the pinch bolts {steering} {front axle pinch?}',
+          'Turns freely from lock to lock; try the brake',
+        ],
+        { caution: `A bent fork leg is not ridden. ${BRAKES} ${BY_HAND}` },
       ),
       way('Push it true', 'ride-out', 10, 1, ['Wheel against a tree, pull the bars'], [], {
         holds: 0.5,
-        caution: BY_HAND,
+        caution: `A bent fork leg is not ridden. ${BY_HAND}`,
+        lasts: { km: 100, kmh: 60 },
       }),
+    ],
+  }),
+  trouble({
+    id: 'fork-seal',
+    name: 'Fork seal leaks',
+    subject: 'fall',
+    rate: per(0.001, 0.004, 0.01),
+    stops: false,
+    nuisance: 1,
+    ways: [
+      way(
+        'Clean under the seal’s lip',
+        'ride-out',
+        25,
+        2,
+        [
+          'Wipe leg, disc and pads; push the dust cap down [pry]',
+          'A strip of thin plastic, its edge hooked, once round under the lip: it draws the grit out',
+          'Grit on the leg: smooth the nick along with the finest paper',
+        ],
+        ['Push the fork down a few times, wipe, look', 'Dust cap back; wipe the disc again <cleaner>'],
+        {
+          holds: 0.6,
+          caution: `Oil on the disc takes the brake away: wipe it and try it at walking pace. ${BRAKES}`,
+          lasts: { km: 500, kmh: 90 },
+          ruin: 'mud and dust',
+        },
+      ),
+      way(
+        'Rag above the brake',
+        'limp',
+        5,
+        1,
+        ['A rag round the leg, tied, clear of wheel and disc <cable tie ×2>'],
+        [],
+        {
+          caution: `Oil on the disc takes the brake away: look at it at every stop. ${BRAKES}`,
+          lasts: { km: 80, kmh: 60 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -208,7 +295,12 @@ export const FALL: Trouble[] = [
           'Degrease, putty both sides, wait an hour <metal putty ×2> <cleaner>',
           'Fill up, look for drips <coolant> {radiator guard?}',
         ],
-        { holds: 0.8, caution: `${COOLANT} ${home('Putty')}` },
+        {
+          holds: 0.8,
+          caution: `${COOLANT} ${home('Putty')}`,
+          lasts: { km: 200, kmh: 80 },
+          ruin: 'pressure and heat: watch the gauge',
+        },
       ),
       way(
         'Stop-leak powder for a weep',
@@ -217,7 +309,7 @@ export const FALL: Trouble[] = [
         1,
         ['Let it cool, cap off'],
         ['Powder in, fill up, let it run warm <stop-leak powder> <coolant>'],
-        { holds: 0.6, caution: `${COOLANT} Powder stops small weeps only.` },
+        { holds: 0.6, caution: `${COOLANT} Powder stops small weeps only.`, lasts: { km: 300, kmh: 80 } },
       ),
       way(
         'Cap loose, top up with water',
@@ -226,7 +318,10 @@ export const FALL: Trouble[] = [
         1,
         ['Let it cool; cap on its first notch so that no pressure builds'],
         ['Water from the bottle; stop whenever the gauge climbs'],
-        { caution: COOLANT },
+        {
+          caution: `${COOLANT} An engine without coolant seizes: stop before the gauge is in the red.`,
+          lasts: { km: 40, kmh: 40 },
+        },
       ),
     ],
   }),
@@ -243,18 +338,24 @@ export const FALL: Trouble[] = [
         90,
         2,
         [
-          'Lay the bike with the hole upwards; clean to bare metal [brush] <cleaner>',
+          'Let the engine cool; drain what oil is left into a can',
+          'Lay the bike with the hole upwards; wipe to bare metal [brush] <cleaner ×2>',
           'Cut a patch of thin alloy a finger wider [cut] <alloy sheet>',
         ],
         ['Putty under and over it, wait an hour <metal putty ×2>', 'Oil in, look for drips <engine oil>'],
-        { holds: 0.7, caution: home('Putty') },
+        {
+          holds: 0.7,
+          caution: `${NO_FUEL_NEAR_HEAT} Oil on a tyre or a brake makes you fall: wipe both. ${home('Putty')}`,
+          lasts: { km: 200, kmh: 80 },
+          ruin: 'heat, stones, oil below the mark',
+        },
       ),
       way(
         'Soap and tape over a crack',
         'limp',
         30,
         1,
-        ['Dry it, soap pressed into the crack'],
+        ['Let the engine cool; wipe it dry; soap pressed into the crack <cleaner>'],
         ['Tape and a pad strapped over <cloth tape> <cable tie ×4>'],
         { holds: 0.5, caution: 'Without oil the engine seizes: look at its level every few kilometres.' },
       ),
@@ -271,13 +372,20 @@ export const FALL: Trouble[] = [
     ways: [
       way(
         'Bolt as the hinge pin',
-        'proper',
+        'ride-out',
         20,
         1,
-        ['Drive the rest of the pin out [punch out]'],
-        ['Bolt through, nut behind <bolt M8>', 'Mount tight {foot peg}'],
+        ['Drive the rest of the pin out [punch out] [strike]'],
+        [
+          'Bolt through, washer and nut behind <bolt M8>',
+          'Mount tight {foot peg}',
+          'Stand on it, hard, before you ride',
+        ],
+        { caution: home('A bolt for a hinge pin'), lasts: { km: 500, kmh: 90 } },
       ),
-      way('Ride on the passenger’s peg', 'limp', 2, 1, ['Foot on the other peg, slowly']),
+      way('Ride on the passenger’s peg', 'limp', 2, 1, ['Foot on the peg behind, seated, slowly'], [], {
+        caution: 'A foot off its peg does not reach pedal or brake in time: ride at walking pace.',
+      }),
     ],
   }),
   trouble({
@@ -299,9 +407,19 @@ export const FALL: Trouble[] = [
           'Wire round what carries, ties against rattle <wire> <cable tie ×4> [cut]',
           'Tighten the neighbours {luggage rack?}',
         ],
-        { caution: HOT },
+        { caution: HOT, lasts: { km: 300, kmh: 80 }, ruin: 'ruts and stones: look at every stop' },
       ),
-      way('Strap the bag to the seat', 'limp', 20, 1, ['Bag on the seat, straps round seat and rack <strap>']),
+      way(
+        'Strap the bag to the seat',
+        'limp',
+        20,
+        1,
+        ['Bag on the seat, straps round seat and rack, ends tucked away <strap>'],
+        [],
+        {
+          caution: 'A loose strap in wheel or chain throws you: tuck every end away.',
+        },
+      ),
     ],
   }),
   trouble({
@@ -314,12 +432,13 @@ export const FALL: Trouble[] = [
     nuisance: 0.8,
     ways: [
       way(
-        'Sew or tape it',
+        'Tape and strap it',
         'ride-out',
         25,
         1,
         ['Dry the edges'],
-        ['Tape inside and outside, then a strap round <cloth tape> <strap>'],
+        ['Tape inside and outside, then a strap round, its end tucked away <cloth tape> <strap>'],
+        { caution: 'A loose strap in wheel or chain throws you: tuck every end away.', lasts: { km: 500, kmh: 90 } },
       ),
       way('Repack into another bag', 'limp', 20, 1, ['Share it out among what is left']),
     ],
@@ -338,10 +457,11 @@ export const FALL: Trouble[] = [
         2,
         ['Luggage off; seat off {seat}', 'A lever or spanner along the break [lever tyre]'],
         ['Steel ties or clamps round both <hose clamp ×3>', 'Bolts tight, weight off the rear {subframe}'],
-        { caution: home('A tied subframe') },
+        { caution: home('A tied subframe'), lasts: { km: 150, kmh: 60 }, ruin: 'weight on the seat or rack' },
       ),
       way('Leave the luggage, ride standing', 'limp', 20, 1, ['Hide or hand over the luggage'], [], {
-        caution: home('A tied subframe'),
+        caution: home('A cracked subframe'),
+        lasts: { km: 60, kmh: 40 },
       }),
     ],
   }),

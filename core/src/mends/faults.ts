@@ -1,8 +1,11 @@
 import { readStep, type WayStep } from './way.js';
+import { COOLANT, FUEL, LIFT, PLUG_HOT, RAIL, SPARKS, WIRING } from './words.js';
 
 /** One question of a search for a fault: what to try, and where each answer leads. */
 export interface Test {
   id: string;
+  /** Shown before the step; empty where nothing can happen. */
+  caution: string;
   step: WayStep;
   /** What both answers look like; each leads to another test, or to a trouble that is then the cause. */
   answers: { seen: string; then: { test: string } | { trouble: string } }[];
@@ -18,12 +21,20 @@ type Answer = [seen: string, then: string];
 /** A test; an answer that begins with `?` leads to another test, else to a trouble. */
 const test = (id: string, line: string, ...answers: Answer[]): Test => ({
   id,
+  caution: '',
   step: readStep(line),
   answers: answers.map(([seen, then]) => ({
     seen,
     then: then.startsWith('?') ? { test: then.slice(1) } : { trouble: then },
   })),
 });
+
+/** A test that can hurt, with its caution. */
+const careful = (caution: string, t: Test): Test => ({ ...t, caution });
+
+const PROBE =
+  'A probe that slips from plus to metal makes sparks and burns: hold it by its insulation, nothing else near.';
+const LIVE = 'Ignition volts knock you down: hands off plug, cap and lead while the engine turns.';
 
 /** Searches from what a rider sees to what it is, the quick and the likely first. */
 export const FAULT_TREES: readonly FaultTree[] = [
@@ -39,25 +50,34 @@ export const FAULT_TREES: readonly FaultTree[] = [
       ),
       test(
         'poles',
-        'Wiggle both poles of the battery',
+        'Ignition on: wiggle both leads at the battery’s poles by hand',
         ['it flickers: loose', 'battery-terminal'],
         ['nothing changes', '?volts'],
       ),
-      test('volts', 'Volts at the poles [measure current]', ['under 12', 'battery'], ['12 or more', '?mainfuse']),
-      test('mainfuse', 'Look at the main fuse {fuse box}', ['blown', 'fuse'], ['whole', 'starter']),
+      careful(
+        PROBE,
+        test('volts', 'Volts at the poles [measure current]', ['under 12', 'battery'], ['12 or more', '?mainfuse']),
+      ),
+      careful(
+        WIRING,
+        test('mainfuse', 'Ignition off: look at the main fuse {fuse box}', ['blown', 'fuse'], ['whole', 'starter']),
+      ),
       test(
         'stand',
-        'Stand up, clutch in, neutral: does it turn now?',
+        'Side-stand up, neutral, clutch in: does it turn now?',
         ['yes', 'switch'],
         ['no, a click', '?click'],
         ['no, silence', '?relay'],
       ),
       test('click', 'Lamps on while pressing: do they go dim?', ['yes', 'battery'], ['no', 'starter']),
-      test(
-        'relay',
-        'Volts at the relay’s thin wire while pressing [measure current]',
-        ['none', 'switch'],
-        ['there are', 'starter'],
+      careful(
+        PROBE,
+        test(
+          'relay',
+          'Neutral: volts at the relay’s thin wire while the button is pressed [measure current]',
+          ['none', 'switch'],
+          ['there are', 'starter'],
+        ),
       ),
     ],
   },
@@ -65,35 +85,66 @@ export const FAULT_TREES: readonly FaultTree[] = [
     id: 'no-spark',
     symptom: 'It turns but does not fire',
     tests: [
-      test(
-        'fuel',
-        'Is there fuel, is the tap open, does the pump hum?',
-        ['no fuel', 'out-of-fuel'],
-        ['no hum', 'fuel-pump'],
-        ['all well', '?wet'],
+      careful(
+        'Fuel vapour catches fire: look into a tank with a torch, never with a flame.',
+        test(
+          'fuel',
+          'Look: is there fuel, is the tap open? Listen at ignition on: does the pump hum?',
+          ['no fuel', 'out-of-fuel'],
+          ['no hum', 'fuel-pump'],
+          ['all well', '?wet'],
+        ),
       ),
-      test('wet', 'Was it in water, or does the air box hold some? {seat}', ['yes', 'drowned'], ['no', '?spark']),
-      test(
-        'spark',
-        'Plug out, on the engine, lead held with dry pliers: a spark? {plug} [grip]',
-        ['none', '?cap'],
-        ['blue and loud', '?smell'],
-        ['weak, yellow', 'plug-fouled'],
+      careful(
+        'Water in a cylinder bends the engine: do not press the starter again before this is answered.',
+        test('wet', 'Was it in water, or does the air box hold some? {seat}', ['yes', 'drowned'], ['no', '?smell']),
       ),
-      test('cap', 'Without the cap, lead near the engine: a spark?', ['yes', 'plug-fouled'], ['none', '?cutout']),
-      test(
-        'cutout',
-        'Stop switch, side stand, fall sensor: unplug and look [measure current]',
-        ['one is dead', 'switch'],
-        ['all well', 'coil'],
+      careful(
+        PLUG_HOT,
+        test(
+          'smell',
+          'Ignition off, engine cool: plug out. Is it wet with fuel? {plug}',
+          ['wet: fuel comes, dry it', 'plug-fouled'],
+          ['dry', '?spark'],
+        ),
       ),
-      test('smell', 'Plug wet with fuel?', ['wet', 'plug-fouled'], ['dry', '?flow']),
-      test(
-        'flow',
-        'Hose off the carburettor or rail, into a can: does it flow?',
-        ['hardly', 'fuel-pump'],
-        ['with bubbles of water', 'bad-fuel'],
-        ['well', 'air-filter'],
+      careful(
+        `${SPARKS} ${LIVE}`,
+        test(
+          'spark',
+          'Plug hole closed with a rag, spilt fuel wiped and aired. A good plug in the cap, on bare engine metal well away from the hole, held with dry, insulated pliers; turn the engine: a spark? [grip]',
+          ['none', '?cap'],
+          ['blue and loud', '?flow'],
+          ['weak, yellow', 'plug-fouled'],
+        ),
+      ),
+      careful(
+        `${SPARKS} ${LIVE}`,
+        test(
+          'cap',
+          'Ignition off: look at cap and lead: cracked, wet, loose, burnt?',
+          ['yes', 'coil'],
+          ['all well', '?cutout'],
+        ),
+      ),
+      careful(
+        WIRING,
+        test(
+          'cutout',
+          'Stop switch, side-stand, fall sensor: each unplugged, cleaned, looked at [measure current]',
+          ['one is dead', 'switch'],
+          ['all well', 'coil'],
+        ),
+      ),
+      careful(
+        `${FUEL} ${RAIL}`,
+        test(
+          'flow',
+          'Ignition off, engine cold, the plug back in. Carburettor: drain its bowl into a can. Injection: leave the line shut, and listen to the pump again',
+          ['hardly, or no hum', 'fuel-pump'],
+          ['with bubbles of water', 'bad-fuel'],
+          ['well', 'air-filter'],
+        ),
       ),
     ],
   },
@@ -101,27 +152,52 @@ export const FAULT_TREES: readonly FaultTree[] = [
     id: 'misfire',
     symptom: 'It runs badly or dies under load',
     tests: [
-      test('air', 'Air filter out for a moment: better?', ['yes', 'air-filter'], ['no', '?cap-off']),
-      test(
-        'cap-off',
-        'Plug cap pressed on, lead looked at in the dark: sparks beside it?',
-        ['yes', 'coil'],
-        ['no', '?vent'],
+      careful(
+        'Dust that an engine breathes wears it out: on clean ground only, and the filter goes back at once.',
+        test(
+          'air',
+          'Engine off: air filter out; run it for a moment: better? {air filter}',
+          ['yes', 'air-filter'],
+          ['no', '?cap-off'],
+        ),
       ),
-      test('vent', 'Tank cap open: better?', ['yes', 'bad-fuel'], ['no', '?plugseen']),
-      test(
-        'plugseen',
-        'Plug out: black, white or wet? {plug}',
-        ['black or wet', 'plug-fouled'],
-        ['white', 'fuel-pump'],
-        ['brown', '?volts2'],
+      careful(
+        LIVE,
+        test(
+          'cap-off',
+          'Ignition off: plug cap pressed on until it clicks. Running, in the dark, from a step away: sparks beside the lead?',
+          ['yes', 'coil'],
+          ['no', '?vent'],
+        ),
       ),
-      test(
-        'volts2',
-        'Volts at the battery at speed [measure current]',
-        ['under 13.5', 'charging'],
-        ['13.5 to 14.8', 'coil'],
-        ['over 14.8', 'charging'],
+      careful(
+        FUEL,
+        test(
+          'vent',
+          'Engine off: open the tank’s cap: does it suck air in, and does it run well afterwards?',
+          ['yes: its vent is blocked', 'bad-fuel'],
+          ['no', '?plugseen'],
+        ),
+      ),
+      careful(
+        PLUG_HOT,
+        test(
+          'plugseen',
+          'Ignition off, engine cool: plug out: black, white or wet? {plug}',
+          ['black or wet', 'plug-fouled'],
+          ['white', 'fuel-pump'],
+          ['brown', '?volts2'],
+        ),
+      ),
+      careful(
+        PROBE,
+        test(
+          'volts2',
+          'Plug back in, in neutral: volts at the battery at speed [measure current]',
+          ['under 13.5', 'charging'],
+          ['13.5 to 14.8', 'coil'],
+          ['over 14.8', 'charging'],
+        ),
       ),
     ],
   },
@@ -130,13 +206,22 @@ export const FAULT_TREES: readonly FaultTree[] = [
     symptom: 'No light, or a dead circuit',
     tests: [
       test('one', 'One lamp, or several?', ['one', '?bulbseen'], ['several', '?fuseseen']),
-      test('bulbseen', 'Bulb out: is its wire whole?', ['broken', 'bulb'], ['whole', '?earth']),
-      test('fuseseen', 'Fuse of that circuit {fuse box}', ['blown', 'fuse'], ['whole', '?earth']),
-      test(
-        'earth',
-        'Bridge the lamp’s earth to the frame [measure current]',
-        ['it lights', 'battery-terminal'],
-        ['it does not', 'fuse'],
+      careful(
+        'A bulb that just burned is hot enough to blister: let it cool.',
+        test('bulbseen', 'Ignition off: bulb out: is its wire whole?', ['broken', 'bulb'], ['whole', '?earth']),
+      ),
+      careful(
+        WIRING,
+        test('fuseseen', 'Ignition off: fuse of that circuit {fuse box}', ['blown', 'fuse'], ['whole', '?earth']),
+      ),
+      careful(
+        PROBE,
+        test(
+          'earth',
+          'Test lamp from the lamp’s plus to bare metal of the frame [measure current]',
+          ['it lights: the earth is bad', 'battery-terminal'],
+          ['it does not', 'fuse'],
+        ),
       ),
     ],
   },
@@ -144,16 +229,25 @@ export const FAULT_TREES: readonly FaultTree[] = [
     id: 'hot',
     symptom: 'It overheats',
     tests: [
-      test(
-        'puddle',
-        'Engine off. Is there a puddle, or steam?',
-        ['from a hose', 'coolant-hose'],
-        ['from the fins', 'radiator'],
-        ['none', '?mud'],
+      careful(
+        COOLANT,
+        test(
+          'puddle',
+          'Engine off, a step back. Is there a puddle, or steam?',
+          ['from a hose', 'coolant-hose'],
+          ['from the fins', 'radiator'],
+          ['none', '?mud'],
+        ),
       ),
       test('mud', 'Mud between the fins?', ['yes', 'overheating'], ['no', '?fan']),
-      test('fan', 'Does the fan turn when hot?', ['no', '?fanfuse'], ['yes', 'overheating']),
-      test('fanfuse', 'Fuse of the fan {fuse box}', ['blown', 'fuse'], ['whole', 'overheating']),
+      careful(
+        'A fan starts by itself and cuts: hands and sleeves away from it.',
+        test('fan', 'Running, hot: does the fan turn?', ['no', '?fanfuse'], ['yes', 'overheating']),
+      ),
+      careful(
+        WIRING,
+        test('fanfuse', 'Ignition off: fuse of the fan {fuse box}', ['blown', 'fuse'], ['whole', 'overheating']),
+      ),
     ],
   },
   {
@@ -167,12 +261,15 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ['soft, tubeless', 'puncture-tubeless'],
         ['hard', '?axle'],
       ),
-      test(
-        'axle',
-        'Axles, pinch bolts, swing arm by hand: play?',
-        ['an axle', 'spacer-lost'],
-        ['the wheel on its bearing', 'wheel-bearing'],
-        ['none', '?spoke'],
+      careful(
+        LIFT,
+        test(
+          'axle',
+          'Wheel off the ground: axle, pinch bolts and swing arm by hand: play?',
+          ['an axle', 'spacer-lost'],
+          ['the wheel on its bearing', 'wheel-bearing'],
+          ['none', '?spoke'],
+        ),
       ),
       test('spoke', 'Tap the spokes: one dull?', ['yes', 'spokes'], ['no', '?bars']),
       test('bars', 'Bars straight when the wheel is?', ['no', 'forks-twisted'], ['yes', '?load']),

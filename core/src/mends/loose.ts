@@ -1,6 +1,23 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BY_HAND, HOT } from './words.js';
+import { BY_HAND, CRITICAL, HOT } from './words.js';
+
+/** What comes before any improvised fastening. */
+const ASK_WHAT_HANGS =
+  'Ask what hangs on it: a brake, an axle, the steering, a wheel or the engine’s mount: then do not ride';
+/** The only improvised way of what people’s lives hang on. */
+const DO_NOT_RIDE = way(
+  'Do not ride: fetch the part',
+  'limp',
+  120,
+  1,
+  ['Hide and lock the bike; note the place; take water, papers, light'],
+  ['Come back with the right bolt, or with a van'],
+  {
+    travel: { over: 'help', speed: 'walking' },
+    caution: CRITICAL,
+  },
+);
 
 /** Things shaken loose, lost, or that fail at the mend itself. */
 export const LOOSE: Trouble[] = [
@@ -17,8 +34,8 @@ export const LOOSE: Trouble[] = [
         'proper',
         18,
         1,
-        ['Find the thread: try a bolt by hand, never force it'],
-        ['Bolt, washer and nut in, tighten, paint mark across <bolt>', 'Look at its neighbours too'],
+        ['Find the thread: try a bolt by hand, never force it', 'Clean the hole [brush]'],
+        ['Bolt, washer and nut in, tighten, paint a mark across <bolt>', 'Look at its neighbours too'],
         { caution: BY_HAND },
       ),
       way(
@@ -26,10 +43,40 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         10,
         1,
-        ['Ties through the hole, pulled against the vibration <cable tie ×2>'],
+        [ASK_WHAT_HANGS, 'Ties through the hole, pulled tight, two rather than one <cable tie ×2>'],
         [],
-        { caution: HOT },
+        {
+          caution: `${CRITICAL} ${HOT}`,
+          lasts: { km: 150, kmh: 80 },
+          ruin: 'heat, sharp edges, vibration: look at every stop',
+        },
       ),
+    ],
+  }),
+  trouble({
+    id: 'critical-lost',
+    name: 'Bolt of brake, axle, steering, wheel or engine mount lost',
+    subject: 'loose and lost',
+    rate: per(0.003, 0.01, 0.025),
+    ways: [
+      way(
+        'New bolt of its thread and strength',
+        'proper',
+        25,
+        2,
+        [
+          'Find what is missing, and look for it on the way back',
+          'Clean the hole; turn the bolt in by hand to its end: never force it [brush]',
+          'Same length, same thread, strength mark no lower than its neighbours’',
+        ],
+        [
+          'Threadlocker on; bolt and washer in; tighten to the manual’s torque <bolt> <threadlocker>',
+          'Try brake, steering and wheel by hand before you ride',
+          'Look at all its neighbours; look again at the next stop',
+        ],
+        { caution: `${CRITICAL} ${BY_HAND}` },
+      ),
+      DO_NOT_RIDE,
     ],
   }),
   trouble({
@@ -46,7 +93,7 @@ export const LOOSE: Trouble[] = [
         6,
         1,
         ['Go round the bike by hand, station by station'],
-        ['Tighten, mark, look again next evening'],
+        ['Tighten, paint a mark, look again next evening'],
         { caution: BY_HAND },
       ),
     ],
@@ -65,21 +112,25 @@ export const LOOSE: Trouble[] = [
         48,
         2,
         [
-          'Clean the recess to its ground [brush]',
+          'Clean the recess to its ground [brush] [pick]',
           'Penetrating fluid, and ten minutes <penetrating fluid>',
-          'The six-point or the next smaller tool, driven on [strike]',
-          'Locking pliers on what is left of the head [grip]',
+          'The six-point tool, or the next smaller one, driven on [strike]',
+          'Locking pliers on what is left of the head, rocked back and forth [grip]',
           'File two flats and turn those [file]',
         ],
-        ['New bolt in <bolt M6>'],
-        { holds: 0.8, caution: 'A flame sets fuel and rubber alight: use heat only far from tank, hoses and seals.' },
+        ['New bolt in, by hand first <bolt M6>'],
+        {
+          holds: 0.8,
+          caution:
+            'A flame sets fuel and rubber alight: use heat only far from tank, hoses, brakes and seals. A hammer throws splinters of steel: shield your eyes.',
+        },
       ),
       way(
         'Grip it with pliers',
         'ride-out',
         20,
         1,
-        ['Locking pliers square on the head, rocked back and forth [grip]'],
+        ['Locking pliers square on the head, rocked back and forth [grip] [clamp]'],
         [],
         { holds: 0.5, caution: 'Locking pliers and files ruin a bolt’s head: fit a new bolt afterwards.' },
       ),
@@ -88,9 +139,9 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         40,
         2,
-        ['Saw the head off, pull the part over the stump [saw]'],
+        [ASK_WHAT_HANGS, 'Saw the head off, pull the part over the stump [saw]'],
         ['A tie through the hole <cable tie ×2>'],
-        { holds: 0.7, caution: HOT },
+        { holds: 0.7, caution: `${CRITICAL} ${HOT}`, lasts: { km: 150, kmh: 80 } },
       ),
     ],
   }),
@@ -109,22 +160,21 @@ export const LOOSE: Trouble[] = [
         2,
         ['Look whether there is room behind for a nut'],
         ['Bolt through, nut and washer <bolt M8>'],
-        { holds: 0.7 },
+        { holds: 0.7, caution: BY_HAND },
       ),
       way(
         'Putty in the thread',
         'ride-out',
         70,
         2,
-        ['Clean and degrease hole and bolt <cleaner>'],
-        ['Putty round the bolt, in by hand, an hour’s rest <metal putty>'],
-        {
-          holds: 0.7,
-          caution:
-            'A thread held by putty can let go: never use it where a brake, an axle or the steering hangs on it.',
-        },
+        [ASK_WHAT_HANGS, 'Clean and degrease hole and bolt <cleaner> [brush]'],
+        ['Putty round the bolt, in by hand, an hour’s rest <metal putty>', 'Tighten a little only'],
+        { holds: 0.7, caution: `A thread held by putty can let go. ${CRITICAL}`, lasts: { km: 300, kmh: 90 } },
       ),
-      way('Tie in its place', 'limp', 10, 1, ['Ties round the part <cable tie ×2>'], [], { caution: HOT }),
+      way('Tie in its place', 'limp', 10, 1, [ASK_WHAT_HANGS, 'Ties round the part <cable tie ×2>'], [], {
+        caution: `${CRITICAL} ${HOT}`,
+        lasts: { km: 100, kmh: 60 },
+      }),
     ],
   }),
   trouble({
@@ -141,20 +191,49 @@ export const LOOSE: Trouble[] = [
         40,
         3,
         [
-          'Punch the stump’s edge round, against the thread [punch out] [strike]',
+          'Penetrating fluid, and ten minutes <penetrating fluid>',
+          'Punch the stump’s edge round, in the direction that loosens it [punch out] [strike]',
           'Pliers as soon as it stands out [grip]',
         ],
-        ['New bolt in <bolt M8>'],
-        { holds: 0.5 },
+        ['New bolt in, by hand first <bolt M8>'],
+        { holds: 0.5, caution: `A hammer throws splinters of steel: shield your eyes. ${BY_HAND}` },
       ),
       way(
         'Strap the part',
         'ride-out',
         15,
         1,
-        ['Wire or ties round the part and its mount <wire> <cable tie ×2>'],
+        [ASK_WHAT_HANGS, 'Wire or ties round the part and its mount, ends twisted and cut <wire> <cable tie ×2> [cut]'],
         [],
-        { caution: HOT },
+        { caution: `${CRITICAL} ${HOT}`, lasts: { km: 150, kmh: 80 } },
+      ),
+    ],
+  }),
+  trouble({
+    id: 'clip-lost',
+    name: 'Split pin, clip or ring lost',
+    subject: 'loose and lost',
+    rate: per(0.002, 0.006, 0.015),
+    stops: false,
+    nuisance: 1,
+    ways: [
+      way(
+        'New pin of its size',
+        'proper',
+        10,
+        1,
+        ['Look what it holds, and for the rest of the old one: pull it out [grip]'],
+        ['Pin through, both ends bent over; a clip snaps into its groove all round <split pin> [grip]'],
+        { caution: BY_HAND },
+      ),
+      way(
+        'Wire through the hole',
+        'ride-out',
+        10,
+        1,
+        [ASK_WHAT_HANGS, 'Wire through, twice, twisted tight, ends cut and bent over <wire> [grip] [cut]'],
+        [],
+        { caution: CRITICAL, lasts: { km: 200, kmh: 80 }, ruin: 'a part that turns under it: look at every stop' },
       ),
     ],
   }),
@@ -199,9 +278,13 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Let it cool', 'Wire round silencer and mount, twisted tight <wire> [grip]'],
+        ['Let it cool', 'Wire round silencer and mount, twisted tight, ends bent away <wire> [grip] [cut]'],
         [],
-        { caution: 'Plastic melts on an exhaust: use wire or steel ties only.' },
+        {
+          caution: 'Plastic melts on an exhaust: use wire or steel ties only.',
+          lasts: { km: 300, kmh: 90 },
+          ruin: 'vibration: look at every stop',
+        },
       ),
     ],
   }),

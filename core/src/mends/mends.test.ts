@@ -72,7 +72,9 @@ describe('what is known', () => {
       }
     }
     const marked = new Set(doc.fasteners.map((f) => f.role));
-    for (const role of ROLES) expect([role, marked.has(role)]).toEqual([role, true]);
+    // No bike of the demo has a carburettor.
+    for (const role of ROLES.filter((r) => r !== 'carburettor bowl'))
+      expect([role, marked.has(role)]).toEqual([role, true]);
   });
   test('mends of wheel, brake, axle and steering carry their caution; so do fuel, towing and first aid', () => {
     for (const t of TROUBLES)
@@ -151,6 +153,7 @@ describe('what is known', () => {
 describe('a step', () => {
   test('says what to do and what it takes', () => {
     expect(readStep('Break it loose {rear axle}, chain slack {chain adjuster?}.')).toEqual({
+      only: {},
       text: 'Break it loose, chain slack.',
       needs: [
         { by: 'head', role: 'rear axle', ifAny: false },

@@ -1,6 +1,6 @@
 import { trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BRAKES, BY_HAND } from './words.js';
+import { BRAKES, BY_HAND, PADS, PLUG_HOT } from './words.js';
 
 /** Work that falls due on the way, by the bike's own book. Left undone it costs its wear. */
 export const SERVICES: Trouble[] = [
@@ -17,8 +17,11 @@ export const SERVICES: Trouble[] = [
         'proper',
         40,
         2,
-        ['Warm engine; drain into a can, none on the ground {oil drain}'],
-        ['Drain plug with its ring, fill to the mark <engine oil ×2> {oil drain}'],
+        ['Engine warm, not hot, off; a can under it; drain plug out, gloves on {oil drain}'],
+        [
+          'Drain plug with a new washer, to the manual’s torque <drain washer> {oil drain}',
+          'Fill to the mark; run a minute, wait, look again <engine oil ×2>',
+        ],
         { caution: 'Hot oil burns the skin: let the engine cool. Take old oil to a collecting point.' },
       ),
       way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up']),
@@ -38,8 +41,12 @@ export const SERVICES: Trouble[] = [
         'proper',
         20,
         2,
-        ['Cover off {oil filter}'],
-        ['Filter the right way round, ring greased <oil filter> {oil filter}'],
+        ['Engine warm, not hot, off; a can under it; cover off {oil filter}'],
+        [
+          'Filter the right way round, its ring oiled <oil filter> {oil filter}',
+          'Run a minute; look for drips; fill to the mark <engine oil>',
+        ],
+        { caution: 'Hot oil burns the skin: let the engine cool. Take old oil to a collecting point.' },
       ),
       way('Have it done on the way', 'proper', 45, 1, ['Find a workshop along the way and ring up']),
     ],
@@ -57,8 +64,8 @@ export const SERVICES: Trouble[] = [
         'proper',
         20,
         1,
-        ['Cover off {air filter}'],
-        ['The oiled one from its bag in <air filter> {air filter}'],
+        ['Cover off; wipe the box before the filter comes out {air filter}'],
+        ['The oiled one from its bag in, its edge sealed all round <air filter> {air filter}'],
       ),
       way('Knock it out', 'ride-out', 20, 1, ['Cover off; knock the dust out {air filter}'], ['Back in {air filter}']),
     ],
@@ -81,7 +88,18 @@ export const SERVICES: Trouble[] = [
         ['Lube the inside run, wheel turned by hand <chain lube>'],
         { caution: 'A running chain takes fingers off at the sprocket: switch the engine off.' },
       ),
-      way('Engine oil off the dipstick', 'ride-out', 8, 1, ['A drop on each roller']),
+      way(
+        'Engine oil off the dipstick',
+        'ride-out',
+        8,
+        1,
+        ['Engine off; a drop on each roller, none on the tyre'],
+        [],
+        {
+          caution: 'A running chain takes fingers off at the sprocket: switch the engine off.',
+          lasts: { km: 150, kmh: 90 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -98,9 +116,15 @@ export const SERVICES: Trouble[] = [
         'proper',
         30,
         2,
-        ['Pads’ pin or caliper off {brake pads}'],
-        ['Pads in, pump the lever before riding off <brake pads> {brake pads}'],
-        { caution: `${BRAKES} ${BY_HAND}` },
+        [
+          'Push the pistons back by pressing the old pads apart, the reservoir’s level watched [lever tyre]',
+          'Pads’ pin and its clip out; look how the old ones lie {brake pads}',
+        ],
+        [
+          'Pads in as the old ones lay, pin and clip in <brake pads> {brake pads}',
+          'Pump the lever until it is hard; try it at walking pace',
+        ],
+        { caution: `${BRAKES} ${PADS} ${BY_HAND}` },
       ),
       way('Have it done on the way', 'proper', 75, 1, ['Find a workshop along the way and ring up']),
     ],
@@ -118,8 +142,9 @@ export const SERVICES: Trouble[] = [
         'proper',
         25,
         1,
-        ['Lead off, dust blown away, plug out {plug}'],
-        ['New plug by hand first, then tight <spark plug> {plug}'],
+        ['Let the engine cool; lead off; blow the dust away; plug out {plug}'],
+        ['New plug in by hand to its seat, then tight; cap on until it clicks <spark plug> {plug}'],
+        { caution: PLUG_HOT },
       ),
     ],
   }),

@@ -3,6 +3,7 @@ import { ROLES } from '../bike/fastener.js';
 import { HANDS } from '../chains/practice.js';
 import type { PieceFunction } from '../tools/index.js';
 import { FUNCTIONS } from '../tools/piece.js';
+import { measure, say, type Saying } from '../units/index.js';
 
 /** How good a mend is: as at home, reaching a workshop, or at walking pace to the road. The best first. */
 export const GRADES = ['proper', 'ride-out', 'limp'] as const;
@@ -91,6 +92,8 @@ export type Need =
 /** One step: what to do, and what it takes. */
 export interface WayStep {
   text: string;
+  /** Bikes that it is done on. */
+  only: BikeTraits;
   needs: Need[];
 }
 
@@ -108,11 +111,29 @@ export interface Way {
   holds: number;
   /** What way is to be made by it at its pace; null where riding goes on as before. */
   travel: Travel | null;
-  /** Shown where the way is. */
+  /** Shown before the steps. */
   caution: string;
+  /** How far and how fast it is good for, km and km/h at most; null where as at home. Planning values: the maker's rule comes first. */
+  lasts: { km: number; kmh: number } | null;
+  /** What ends it early; empty where nothing does. */
+  ruin: string;
 }
 
 const MARK = /\{([^{}]+)\}|\[([^[\]]+)\]|<([^<>]+)>/gu;
+/** Words in front of a step that is done on some bikes only. */
+const ON_BIKES: Readonly<Record<string, BikeTraits>> = {
+  chain: { drive: 'chain' },
+  belt: { drive: 'belt' },
+  shaft: { drive: 'shaft' },
+  tubed: { tyres: 'tubed' },
+  tubeless: { tyres: 'tubeless' },
+  spoked: { wheels: 'spoked' },
+  liquid: { cooling: 'liquid' },
+  carburettor: { fuelling: 'carburettor' },
+  injection: { fuelling: 'injection' },
+  hydraulic: { hydraulic: true },
+};
+const ON = new RegExp(`^\\((${Object.keys(ON_BIKES).join('|')})\\) ?`, 'u');
 const counted = (text: string): [string, number] => {
   const at = /^(.*?)\s*×\s*(\d{1,3})$/u.exec(text.trim());
   return at ? [at[1]!, Number(at[2])] : [text.trim(), 1];
@@ -120,7 +141,7 @@ const counted = (text: string): [string, number] => {
 
 /**
  * Reads a step as it is written: `{rear axle}` is a head by its role on the bike, `{chain adjuster?}` one that counts where the bike has it,
- * `[lever tyre ×2]` a function, `<patch ×2>` what is used up. The rest is what to do.
+ * `[lever tyre ×2]` a function, `<patch ×2>` what is used up; `(shaft)` in front says on which bikes it is done. The rest is what to do.
  * @throws RangeError naming what is not known
  */
 export function readStep(line: string): WayStep {
@@ -142,8 +163,11 @@ export function readStep(line: string): WayStep {
       needs.push({ by: 'supply', kind, units });
     }
   }
+  const [, bikes] = ON.exec(line) ?? [];
   return {
+    only: bikes === undefined ? {} : ON_BIKES[bikes]!,
     text: line
+      .replace(ON, '')
       .replaceAll(MARK, '')
       .replaceAll(/\s+/gu, ' ')
       .replaceAll(/ ([.,;:])/gu, '$1')
@@ -160,7 +184,7 @@ export const way = (
   skill: Skill,
   out: readonly string[],
   back: readonly string[] = [],
-  more: Partial<Pick<Way, 'only' | 'when' | 'holds' | 'travel' | 'caution'>> = {},
+  more: Partial<Pick<Way, 'only' | 'when' | 'holds' | 'travel' | 'caution' | 'lasts' | 'ruin'>> = {},
 ): Way => ({
   name,
   grade,
@@ -171,23 +195,25 @@ export const way = (
   holds: 1,
   travel: null,
   caution: '',
+  lasts: null,
+  ruin: '',
   ...more,
   out: out.map(readStep),
   back: back.map(readStep),
 });
 
-/** All that a way asks for, each once: heads by role, the greatest count of each function at a time, units of supplies added up. */
+/** All that a way asks for, on a bike or on any, each once: heads by role, the greatest count of each function at a time, units of supplies added up. */
 export interface WayNeeds {
   heads: { role: Role; ifAny: boolean }[];
   functions: { does: PieceFunction; count: number }[];
   supplies: { kind: string; units: number }[];
 }
-export function needsOf(w: Pick<Way, 'out' | 'back'>): WayNeeds {
+export function needsOf(w: Pick<Way, 'out' | 'back'>, bike: Bike | null = null): WayNeeds {
   const heads = new Map<Role, boolean>();
   const functions = new Map<PieceFunction, number>();
   const supplies = new Map<string, number>();
-  for (const { needs } of [...w.out, ...w.back])
-    for (const n of needs) {
+  for (const { needs, only } of [...w.out, ...w.back])
+    for (const n of bike && !hasTraits(only, bike) ? [] : needs) {
       if (n.by === 'head') heads.set(n.role, (heads.get(n.role) ?? true) && n.ifAny);
       else if (n.by === 'function') functions.set(n.does, Math.max(functions.get(n.does) ?? 0, n.count));
       else supplies.set(n.kind, (supplies.get(n.kind) ?? 0) + n.units);
@@ -198,6 +224,20 @@ export function needsOf(w: Pick<Way, 'out' | 'back'>): WayNeeds {
     supplies: [...supplies].map(([kind, units]) => ({ kind, units })),
   };
 }
+
+/** How long a way is good for and what ends it, in a sentence; empty where it is as at home. */
+export function lasting(way: Pick<Way, 'lasts' | 'ruin'>): Saying {
+  const { lasts, ruin } = way;
+  const far = lasts
+    ? say`Good for about ${measure('distance', lasts.km)} at no more than ${measure('speed', lasts.kmh)}: a typical value, the maker’s rule comes first.`
+    : say``;
+  const end = ruin ? say`What ends it: ${ruin}.` : say``;
+  return lasts && ruin ? say`${far} ${end}` : lasts ? far : end;
+}
+
+/** The steps of a way that are done on a bike. */
+export const stepsOn = (steps: readonly WayStep[], bike: Bike): readonly WayStep[] =>
+  steps.filter((s) => hasTraits(s.only, bike));
 
 /** Whether a bike has the traits that something hangs on. */
 export const hasTraits = (only: BikeTraits, bike: Bike): boolean =>

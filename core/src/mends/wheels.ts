@@ -1,37 +1,103 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BY_HAND, LIFT, PRESSURE, WALKING_PACE, home } from './words.js';
+import { BY_HAND, LIFT, NO_FUEL_NEAR_HEAT, PRESSURE, WALKING_PACE, home } from './words.js';
 
-/** Taking a wheel out: broken loose on its wheels, then raised, its spacers kept in order. */
-const OUT = [
-  'Stop on firm ground, gear in, engine off',
-  'Break the axle loose before raising the bike {rear axle} {front axle}',
-  'Slacken pinch bolts and adjusters {front axle pinch?} {chain adjuster?}',
-  'Raise the wheel: a prop under peg or plate, a log, or the bike laid on its side',
-  'Draw the axle, lift the chain off and lay spacers down in their order on a rag',
+/** A wheel out: pinch bolts first, the axle broken loose while the bike stands on its wheels, spacers kept in order. */
+const STAND = 'Stop on firm ground, engine off, in gear';
+const ASIDE = 'Lay spacers and nut down in their order on a rag';
+const NO_BRAKE = 'Leave the brake lever and pedal alone while the wheel is out; a clean slip of wood between the pads';
+const FRONT_OUT = [
+  STAND,
+  'Slacken the pinch bolts {front axle pinch?}',
+  'Break the axle loose, the bike on its wheels {front axle}',
+  'Raise the front: a prop, a log, or the bike laid on its side',
+  'Draw the axle, take the wheel out',
+  ASIDE,
+  NO_BRAKE,
 ];
-const BACK = [
-  'Lift the wheel in, spacers in line while the axle goes through {rear axle} {front axle}',
-  'Set the chain’s play and measure both sides equal {chain adjuster?}',
-  'Tighten axle, then pinch bolts, pump the brake, mark and look again after some km {front axle pinch?}',
+const REAR_OUT = [
+  STAND,
+  'Break the axle loose, the bike on its wheels {rear axle}',
+  '(chain) Slacken the adjusters {chain adjuster?}',
+  'Raise the rear: a prop under peg or plate, a log, or the bike laid on its side',
+  '(chain) Push the wheel forward, lift the chain off',
+  '(belt) Push the wheel forward, lift the belt off, do not kink it',
+  'Draw the axle, take the wheel out',
+  '(shaft) Pull the wheel off the splines of the drive',
+  ASIDE,
+  NO_BRAKE,
+];
+const PUMP = 'Pump the brake lever until it is hard, before the wheel turns on the ground';
+const LOOK_AGAIN = 'Paint a mark across nut and axle; look at it at the next stop';
+const FRONT_IN = [
+  'Disc between the pads, wheel in, spacers in line while the axle goes through',
+  'Tighten the axle {front axle}',
+  'Lower the bike, push the fork down a few times, then tighten the pinch bolts {front axle pinch?}',
+  PUMP,
+  LOOK_AGAIN,
+];
+const REAR_IN = [
+  'Disc between the pads, wheel in, spacers in line while the axle goes through',
+  '(shaft) Grease the splines, wheel onto them <grease>',
+  '(chain) Chain on; set its play, both sides equal by their marks {chain adjuster?}',
+  '(belt) Belt on; set its play, both sides equal by their marks {chain adjuster?}',
+  'Tighten the axle {rear axle}',
+  'Pump the brake pedal until it is hard, before the wheel turns on the ground',
+  LOOK_AGAIN,
+];
+/** Either wheel may be flat: what the kit needs is what both need. */
+const EITHER_OUT = [
+  STAND,
+  'Front wheel: slacken the pinch bolts {front axle pinch?}',
+  'Break the axle loose, the bike on its wheels {rear axle} {front axle}',
+  '(chain) Rear wheel: slacken the adjusters {chain adjuster?}',
+  'Raise the wheel: a prop under peg or plate, a log, or the bike laid on its side',
+  '(chain) Rear wheel: push it forward, lift the chain off',
+  '(belt) Rear wheel: push it forward, lift the belt off, do not kink it',
+  'Draw the axle, take the wheel out',
+  '(shaft) Rear wheel: pull it off the splines of the drive',
+  ASIDE,
+  NO_BRAKE,
+];
+const EITHER_IN = [
+  'Disc between the pads, wheel in, spacers in line while the axle goes through',
+  '(chain) Rear wheel: chain on; set its play, both sides equal by their marks {chain adjuster?}',
+  'Tighten the axle {rear axle} {front axle}',
+  'Front wheel: push the fork down a few times, then tighten the pinch bolts {front axle pinch?}',
+  PUMP,
+  LOOK_AGAIN,
 ];
 const TYRE_OFF = [
-  'Valve core out; push the bead off all round, opposite the valve first',
-  'Wet the bead, protect the rim, lift one side over with short bites [lever tyre ×2]',
+  'Unscrew the valve’s nut, draw the core {valve core?}',
+  '(tubed) Slacken the rim lock’s nut to its end, push the lock in {rim lock?}',
+  'Push the bead off the rim all round, both sides; kneel on it, or lever it down [lever tyre ×2]',
+  'Wet the bead; a piece of cloth or plastic under the levers keeps the rim whole',
+  'Opposite the valve, knee on the tyre: bead into the rim’s well, lift one side over with short bites [lever tyre ×2]',
 ];
-const TYRE_ON = [
-  'Draw the valve through, a little air in the tube, core in',
-  'Bead into the rim’s well opposite, last bite at the valve, never pinch the tube [lever tyre ×2]',
-  'Seat the bead and pump up to the ground’s pressure [inflate]',
+const TUBE_ON = [
+  'Look at the rim strip: it covers every spoke end',
+  'Valve through its hole, its nut two turns on; a little air in the tube so that it does not fold',
+  'Bead into the rim’s well opposite the valve, the last bite at the valve; never pinch the tube [lever tyre ×2]',
+  'Screw the core in {valve core?}',
+  'Pump up until the line on the tyre’s side runs even all round the rim [inflate]',
+  '(tubed) Tighten the rim lock’s nut {rim lock?}',
+  'Set the ground’s pressure; cap on [inflate]',
 ];
+const FIND_IT = 'Find the hole: pump, listen, wet it, mark it; feel the inside of the tyre for what made it [inflate]';
+
 const TIED = way(
   'Ties round tyre and rim',
   'limp',
   15,
   1,
-  ['Pull ties tight round tyre and rim between the spokes, so that the tyre stays on <cable tie ×8>'],
-  ['Ride at walking pace; look at the ties every km'],
-  { travel: WALKING_PACE, caution: `Ties on a rim slip: ride at walking pace. ${home('A tied tyre')}` },
+  ['(spoked) Pull ties tight round tyre and rim between the spokes, so that the tyre stays on <cable tie ×8>'],
+  ['Ride at walking pace; look at the ties at every stop'],
+  {
+    only: { wheels: 'spoked' },
+    travel: WALKING_PACE,
+    caution: `Ties on a rim slip: ride at walking pace, and keep them clear of the brake. ${home('A tied tyre')}`,
+    ruin: 'speed, stones, a brake disc that cuts a tie',
+  },
 );
 const WALK_FLAT = way(
   'Ride on the flat, walking pace',
@@ -43,12 +109,16 @@ const WALK_FLAT = way(
   {
     travel: WALKING_PACE,
     caution: `Riding on a flat ruins the tyre and maybe the rim: go at walking pace and have both looked at.`,
+    ruin: 'speed; a tyre that comes off the rim and jams the wheel',
   },
 );
-const RE_STRING = [
-  'Find it and mark it; leave what sits in it until all is at hand',
-  'Draw it out; rough the hole along its direction [ream]',
+const FIND_PLUG = [
+  'Find the hole, mark it; leave what sits in it until all is at hand',
+  'Look where it sits: only a hole in the tread, no wider than a pencil, is plugged; one in the shoulder or side is not',
+  'Pull out what made it [grip]',
+  'Rough the hole, in and out along its direction [ream]',
 ];
+const PLUGGED = `A plug holds in the tread only, never in the side of a tyre. ${home('A plugged tyre')} Sealant and plugs that are glued do not like each other: wipe the hole dry first.`;
 
 export const WHEELS: Trouble[] = [
   trouble({
@@ -63,18 +133,31 @@ export const WHEELS: Trouble[] = [
         'proper',
         60,
         2,
-        [...OUT, ...TYRE_OFF, 'Find the hole, feel the tyre inside for what made it'],
-        ['Rough, glue, let it dry, press the patch on <patch ×2>', ...TYRE_ON, ...BACK],
-        { holds: 0.95, caution: `${home('A patched tube')} ${BY_HAND} ${LIFT}` },
+        [...EITHER_OUT, ...TYRE_OFF, 'Draw the tube out', FIND_IT],
+        [
+          'Rough a place wider than the patch, wipe it',
+          'Glue thin; wait until it is dry to the touch; press the patch on from its middle <patch ×2>',
+          ...TUBE_ON,
+          ...EITHER_IN,
+        ],
+        {
+          holds: 0.95,
+          caution: `${BY_HAND} ${LIFT} ${PRESSURE} A patch can lift when the tyre runs hot: look at the pressure at every stop of the first day.`,
+          ruin: 'heat, low pressure, what made the hole left in the tyre',
+        },
       ),
       way(
         'Fit a front tube, in the rear too',
         'ride-out',
         50,
         2,
-        [...OUT, ...TYRE_OFF, 'Feel the tyre inside for what made it'],
-        ['Put the tube in <front tube>', ...TYRE_ON, ...BACK],
-        { caution: `${home('A tube of another size')} ${BY_HAND}` },
+        [...EITHER_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what made the hole'],
+        ['Put the tube in <front tube>', ...TUBE_ON, ...EITHER_IN],
+        {
+          caution: `${BY_HAND} ${LIFT} ${PRESSURE} ${home('A tube of another size')}`,
+          lasts: { km: 300, kmh: 80 },
+          ruin: 'heat: a tube that is stretched tears long',
+        },
       ),
       TIED,
       WALK_FLAT,
@@ -92,17 +175,9 @@ export const WHEELS: Trouble[] = [
         'proper',
         60,
         2,
-        [
-          'Break the axle loose before raising {front axle} {front axle pinch?}',
-          'Raise the front, wheel out',
-          ...TYRE_OFF,
-        ],
-        [
-          'Put the tube in <front tube>',
-          ...TYRE_ON,
-          'Wheel in, tighten axle, then pinch bolts {front axle} {front axle pinch?}',
-        ],
-        { caution: `${BY_HAND} ${LIFT}` },
+        [...FRONT_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what tore it'],
+        ['Put the tube in <front tube>', ...TUBE_ON, ...FRONT_IN],
+        { caution: `${BY_HAND} ${LIFT} ${PRESSURE}` },
       ),
       TIED,
       WALK_FLAT,
@@ -120,34 +195,26 @@ export const WHEELS: Trouble[] = [
         'proper',
         72,
         2,
-        [
-          'Break the axle loose before raising {rear axle}',
-          'Slacken the adjusters, raise, wheel out {chain adjuster?}',
-          ...TYRE_OFF,
-        ],
-        [
-          'Put the tube in <rear tube>',
-          ...TYRE_ON,
-          'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}',
-        ],
-        { caution: `${BY_HAND} ${LIFT}` },
+        [...REAR_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what tore it'],
+        ['Put the tube in <rear tube>', ...TUBE_ON, ...REAR_IN.filter((s) => !s.startsWith('(shaft)'))],
+        { caution: `${BY_HAND} ${LIFT} ${PRESSURE}` },
       ),
       way(
         'Fit a front tube in the rear',
         'ride-out',
         72,
         2,
-        [
-          'Break the axle loose before raising {rear axle}',
-          'Slacken the adjusters, raise, wheel out {chain adjuster?}',
-          ...TYRE_OFF,
-        ],
+        [...REAR_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what tore it'],
         [
           'Put the front tube in, little air first <front tube>',
-          ...TYRE_ON,
-          'Wheel in; set the chain, both sides equal; tighten {rear axle} {chain adjuster?}',
+          ...TUBE_ON,
+          ...REAR_IN.filter((s) => !s.startsWith('(shaft)')),
         ],
-        { caution: `${home('A front tube in the rear wheel')} ${BY_HAND}` },
+        {
+          caution: `${BY_HAND} ${LIFT} ${PRESSURE} ${home('A front tube in the rear wheel')}`,
+          lasts: { km: 300, kmh: 80 },
+          ruin: 'heat: a tube that is stretched tears long',
+        },
       ),
       TIED,
       WALK_FLAT,
@@ -165,26 +232,29 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         30,
         1,
-        RE_STRING,
+        FIND_PLUG,
         [
-          'Push the string in, leave two finger-widths, cut it off <plug string>',
-          'Pump up, spit on it, look again after 20 km [inflate]',
+          'String through the needle’s eye, both ends even; push it in until two finger-widths stand out <plug string>',
+          'Pull the needle straight out; cut the ends off above the tread [cut]',
+          'Pump up; wet it: no bubbles; look at it at the next stop [inflate]',
         ],
-        {
-          holds: 0.93,
-          caution: `${home('A plugged tyre')}`,
-        },
+        { holds: 0.93, caution: PLUGGED, lasts: { km: 150, kmh: 80 }, ruin: 'speed, heat, a full load' },
       ),
       way(
         'Plug it with a pin plug',
         'ride-out',
         25,
         1,
-        RE_STRING,
-        ['Drive the pin plug in to its stop, cut it off <pin plug>', 'Pump up, look again after 20 km [inflate]'],
+        FIND_PLUG,
+        [
+          'Drive the pin plug in to its stop, cut it off above the tread <pin plug> [cut]',
+          'Pump up; wet it: no bubbles; look at it at the next stop [inflate]',
+        ],
         {
           holds: 0.85,
-          caution: `A pin plug closes small holes only. ${home('A plugged tyre')}`,
+          caution: `A pin plug closes small holes only. ${PLUGGED}`,
+          lasts: { km: 150, kmh: 80 },
+          ruin: 'speed, heat, a hole wider than the pin',
         },
       ),
       way(
@@ -192,10 +262,12 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         80,
         3,
-        [...OUT, ...TYRE_OFF, 'Take the tubeless valve out'],
-        ['Put the tube in <front tube>', ...TYRE_ON, ...BACK],
+        [...EITHER_OUT, ...TYRE_OFF, 'Unscrew the tubeless valve [grip]', 'Take out what made the hole'],
+        ['Put the tube in <front tube>', ...TUBE_ON, ...EITHER_IN],
         {
-          caution: `A tube in a tubeless tyre runs hot. ${home('Such a tube')} ${BY_HAND}`,
+          caution: `A tube in a tubeless tyre runs hot. ${home('Such a tube')} ${BY_HAND} ${LIFT} ${PRESSURE}`,
+          lasts: { km: 300, kmh: 80 },
+          ruin: 'heat; a plug or thorn that is left inside',
         },
       ),
       WALK_FLAT,
@@ -214,10 +286,11 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Spit or soapy water: find where it bubbles'],
+        ['Wet valve, bead and tread: find where it bubbles'],
         ['Pump up; note the pressure and look at the next stop [inflate]'],
+        { lasts: { km: 200, kmh: 70 }, ruin: 'riding on after it went soft', caution: PRESSURE },
       ),
-      way('Ride slowly to the next pump', 'limp', 30, 1, ['Low speed, no luggage weight on that wheel']),
+      way('Ride slowly to the next pump', 'limp', 30, 1, ['Low speed, luggage off that wheel']),
     ],
   }),
   trouble({
@@ -231,8 +304,8 @@ export const WHEELS: Trouble[] = [
         'proper',
         18,
         1,
-        ['Draw the old core {valve core}'],
-        ['Screw the new core in <valve core> {valve core}', 'Pump up [inflate]'],
+        ['Screw the old core out {valve core}'],
+        ['Screw the new core in, finger-tight and a touch <valve core> {valve core}', 'Pump up; wet it [inflate]'],
       ),
       way(
         'Tighten it, spit test',
@@ -241,7 +314,7 @@ export const WHEELS: Trouble[] = [
         1,
         ['Turn the core in, a touch {valve core}'],
         ['Pump up; a metal cap with a seal closes what is left [inflate]'],
-        { holds: 0.5 },
+        { holds: 0.5, lasts: { km: 200, kmh: 90 } },
       ),
     ],
   }),
@@ -257,12 +330,19 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         90,
         3,
-        [...OUT, ...TYRE_OFF, 'Knock the rim’s lip back with a stone and a piece of wood between'],
-        ['Boot over the cut, the tube back in <tyre boot>', ...TYRE_ON, ...BACK],
+        [
+          ...EITHER_OUT,
+          ...TYRE_OFF,
+          'Rim bent: knock its lip back, a piece of wood between, little by little [strike]',
+          'Look for cracks: a cracked rim is not ridden',
+        ],
+        ['Boot over the cut, the tube back in <tyre boot>', ...TUBE_ON, ...EITHER_IN],
         {
           only: { tyres: 'tubed' },
           holds: 0.8,
-          caution: `${home('A booted tyre')} ${BY_HAND}`,
+          caution: `A cut through the side of a tyre can burst: ride slowly and with little load. ${home('A booted tyre')} ${BY_HAND} ${LIFT} ${PRESSURE}`,
+          lasts: { km: 100, kmh: 60 },
+          ruin: 'speed, load, stones',
         },
       ),
       way(
@@ -270,12 +350,20 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         100,
         3,
-        [...OUT, ...TYRE_OFF, 'Knock the rim’s lip back; take the tubeless valve out'],
-        ['Boot over the cut, tube in <tyre boot> <front tube>', ...TYRE_ON, ...BACK],
+        [
+          ...EITHER_OUT,
+          ...TYRE_OFF,
+          'Rim bent: knock its lip back, a piece of wood between, little by little [strike]',
+          'Look for cracks: a cracked rim is not ridden',
+          'Unscrew the tubeless valve [grip]',
+        ],
+        ['Boot over the cut, tube in <tyre boot> <front tube>', ...TUBE_ON, ...EITHER_IN],
         {
           only: { tyres: 'tubeless' },
           holds: 0.8,
-          caution: `${home('A booted tyre')} ${BY_HAND}`,
+          caution: `A cut through the side of a tyre can burst: ride slowly and with little load. ${home('A booted tyre')} ${BY_HAND} ${LIFT} ${PRESSURE}`,
+          lasts: { km: 100, kmh: 60 },
+          ruin: 'speed, load, stones',
         },
       ),
       way(
@@ -283,9 +371,13 @@ export const WHEELS: Trouble[] = [
         'limp',
         40,
         1,
-        ['Cloth tape over the cut, ties round tyre and rim <cloth tape> <cable tie ×8>'],
-        ['Walking pace'],
-        { travel: WALKING_PACE, caution: `Ties on a rim slip: ride at walking pace. ${home('A tied tyre')}` },
+        ['Cloth tape over the cut, ties round tyre and rim between the spokes <cloth tape> <cable tie ×8>'],
+        ['Walking pace; look at the ties at every stop'],
+        {
+          only: { wheels: 'spoked' },
+          travel: WALKING_PACE,
+          caution: `Ties on a rim slip: ride at walking pace, and keep them clear of the brake. ${home('A tied tyre')}`,
+        },
       ),
       WALK_FLAT,
     ],
@@ -302,11 +394,15 @@ export const WHEELS: Trouble[] = [
         'proper',
         48,
         2,
-        ['Clean rim and bead, wet both; core out'],
-        ['A strap tight round the tread, a burst of gas <gas cartridge ×2>', 'Core in, refill with air [inflate]'],
+        ['Clean rim and bead, wet both with soapy water', 'Screw the core out {valve core?}'],
+        [
+          'A strap tight round the tread, hands away from rim and strap [haul]',
+          'A burst of gas through the head, gloves on <gas cartridge ×2> [gas air]',
+          'Strap off; screw the core in; refill with air {valve core?} [inflate]',
+        ],
         {
           holds: 0.85,
-          caution: `${PRESSURE} Gas freezes the skin and seeps out of the tyre within a day: wear gloves, and refill with air.`,
+          caution: `${PRESSURE} Gas freezes the skin and seeps out of the tyre within a day: wear gloves, and refill with air. Most sealants turn to lumps in the cold gas: pump such a tyre with air.`,
         },
       ),
       way(
@@ -314,12 +410,16 @@ export const WHEELS: Trouble[] = [
         'proper',
         60,
         2,
-        ['Clean rim and bead, wet both; core out', 'A strap round the tread, tightened until the beads touch [haul]'],
-        ['Pump until it seats, core in, pump again [inflate]'],
-        {
-          holds: 0.5,
-          caution: PRESSURE,
-        },
+        [
+          'Clean rim and bead, wet both with soapy water',
+          'Screw the core out {valve core?}',
+          'A strap round the tread, tightened until the beads touch the rim [haul]',
+        ],
+        [
+          'Pump until it seats; strap off as it begins to hold [inflate]',
+          'Screw the core in, pump again {valve core?}',
+        ],
+        { holds: 0.5, caution: PRESSURE },
       ),
       WALK_FLAT,
     ],
@@ -341,8 +441,9 @@ export const WHEELS: Trouble[] = [
         ['Unscrew what is left of it {spoke}'],
         [
           'Thread the new one, tighten to its neighbours’ sound <spoke ×2> {spoke}',
-          'Look at the run of the rim against a tie on the fork',
+          'Turn the wheel past a tie on fork or swing arm: the rim runs even <cable tie>',
         ],
+        { caution: 'A wheel with loose spokes can break: look at all of them at every stop.' },
       ),
       way(
         'Tighten the neighbours',
@@ -351,8 +452,15 @@ export const WHEELS: Trouble[] = [
         2,
         ['Tape the broken one to its neighbour <cloth tape>'],
         ['Quarter turns on both sides, even sound {spoke}'],
+        {
+          caution: 'A wheel with loose spokes can break: look at all of them at every stop.',
+          lasts: { km: 150, kmh: 70 },
+          ruin: 'jumps, stones, a second spoke gone beside it',
+        },
       ),
-      way('Tape it away and ride gently', 'limp', 10, 1, ['Tape the broken spoke to its neighbour <cloth tape>']),
+      way('Tape it away and ride gently', 'limp', 10, 1, ['Tape the broken spoke to its neighbour <cloth tape>'], [], {
+        lasts: { km: 50, kmh: 40 },
+      }),
     ],
   }),
   trouble({
@@ -366,24 +474,31 @@ export const WHEELS: Trouble[] = [
         'proper',
         120,
         3,
-        [...OUT, 'Seal out, drive the bearing out from behind [punch out] [strike]'],
-        ['Drive the new one in on its outer ring, seal in <wheel bearing> [strike]', ...BACK],
-        {
-          holds: 0.8,
-          caution: `${BY_HAND} ${LIFT}`,
-        },
+        [
+          ...EITHER_OUT,
+          'Lever the seal out [pry]',
+          'Push the spacer aside, drive the bearing out from behind, round and round [punch out] [strike]',
+          'Look at the seat in the hub: it is smooth and tight',
+        ],
+        [
+          'Drive the new one in on its outer ring only, until the tone changes <wheel bearing> [strike]',
+          'Grease and press the seal in <grease>',
+          ...EITHER_IN,
+        ],
+        { holds: 0.8, caution: `${BY_HAND} ${LIFT} A hammer throws splinters of steel: shield your eyes.` },
       ),
       way(
         'Pack it with grease, ride slowly',
         'limp',
         80,
         3,
-        [...OUT, 'Seal out, wash it with fuel, pack with grease'],
-        BACK,
+        [...EITHER_OUT, 'Lever the seal out [pry]', 'Wipe the worst out with a rag; pack it with grease <grease ×2>'],
+        EITHER_IN,
         {
           holds: 0.6,
           travel: WALKING_PACE,
-          caution: `A worn-out bearing can lock the wheel: ride at walking pace. ${BY_HAND}`,
+          caution: `A worn-out bearing can lock the wheel: ride at walking pace. ${BY_HAND} ${LIFT} ${NO_FUEL_NEAR_HEAT}`,
+          ruin: 'speed; water that washes the grease out',
         },
       ),
     ],
@@ -395,22 +510,36 @@ export const WHEELS: Trouble[] = [
     rate: per(0.0005, 0.002, 0.004),
     ways: [
       way(
-        'Washers in its place, new nut',
+        'New nut, washers for a spacer',
         'ride-out',
         40,
         2,
-        ['Break loose, raise, look what is missing {rear axle}'],
-        ['Make up the width with washers, nut on <axle nut> {rear axle}'],
-        { holds: 0.8, caution: `${home('An axle on washers')} ${BY_HAND}` },
+        [
+          STAND,
+          'Look what is missing, and for it on the way back',
+          'Raise the wheel: nobody under it',
+          'Spacer gone: make up its whole width with washers, so that nothing moves sideways',
+        ],
+        [
+          'New nut on, tight <axle nut> {rear axle}',
+          'Spin the wheel: it runs free and the disc between its pads',
+          PUMP,
+        ],
+        {
+          holds: 0.8,
+          caution: `An axle is never held by wire or ties: without a nut and its spacers do not ride. ${home('An axle on washers')} ${BY_HAND} ${LIFT}`,
+          lasts: { km: 50, kmh: 40 },
+          ruin: 'a nut that works loose: look every few minutes',
+        },
       ),
       way(
-        'Wire the axle in',
+        'Do not ride: walk out, fetch it later',
         'limp',
-        30,
-        2,
-        ['Axle in, wire round both ends so that it cannot wander <wire ×2> [cut]'],
-        ['Walking pace; look every km'],
-        { travel: WALKING_PACE, caution: `A wired axle can work loose: ride at walking pace. ${BY_HAND}` },
+        120,
+        1,
+        ['Hide and lock the bike; note the place; take water, papers, light'],
+        ['Come back with the part, or with a van'],
+        { travel: { over: 'help', speed: 'walking' }, caution: 'A wheel that is not held throws you: do not ride it.' },
       ),
     ],
   }),

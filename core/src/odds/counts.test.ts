@@ -8,6 +8,7 @@ import { demandPmf, poissonPmf } from './poisson.js';
 import { posterior, posteriorSpread, recordOf } from './record.js';
 import { pooled } from './stocks.js';
 import { TROUBLES } from '../mends/index.js';
+import { said } from '../units/index.js';
 
 const trip = {
   ...newTrip(uuid(2), 'Trip'),
@@ -98,7 +99,7 @@ describe('the own record', () => {
     expect(sharpened.lambda).toBeCloseTo(plain.lambda * 1.6, 9);
     expect(sharpened.planned).toBeCloseTo(plain.lambda, 9);
     expect(sharpened.odds).toBeCloseTo(1 - (2.5 / (2.5 + plain.lambda)) ** 4, 9);
-    expect(sharpened.formula).toMatch(/by your record/);
+    expect(said('metric', sharpened.formula)).toMatch(/by your record/);
   });
   test('quiet kilometres lower a rate; no rides leave it', () => {
     const quiet = recordOf([ride({ km: { paved: 5000, gravel: 5000, track: 5000 } })], bike, [bike]);
@@ -122,7 +123,7 @@ describe('factors', () => {
   test('a known weak point multiplies its rate, and says so', () => {
     const weak = { ...bike, weak: [{ trouble: 'luggage', factor: 3 }] };
     expect(of('luggage', weak).lambda).toBeCloseTo(3 * of('luggage').lambda, 9);
-    expect(of('luggage', weak).formula).toMatch(/× 3 as a weak point/);
+    expect(said('metric', of('luggage', weak).formula)).toMatch(/× 3 as a weak point/);
     expect(of('fuse', weak).lambda).toBeCloseTo(of('fuse').lambda, 12);
   });
   test('in the dark falls are likelier, punctures are not', () => {
@@ -169,7 +170,7 @@ describe('hours stranded by what the rider says', () => {
     expect(strandedHours(leg, plan).total).toBeCloseTo(3 + 2 + 4 + 4, 9);
     const beyond = strandedHours(leg, { ...plan, coverKm: 100 });
     expect(beyond.total).toBeCloseTo(3 + 2 + 5, 9);
-    expect(beyond.formula).toMatch(/beyond the cover/);
+    expect(said('metric', beyond.formula)).toMatch(/beyond the cover/);
     expect(strandedHours(leg, { ...plan, coverKm: 250 }).total).toBeCloseTo(13, 9);
   });
   test('speeds are the rider’s own where changed', () => {

@@ -1,5 +1,6 @@
-import { usualThread, type Bike, type Fastener } from '../bike/index.js';
+import { isCritical, usualThread, type Bike, type Fastener } from '../bike/index.js';
 import { strandedHours, TERRAINS, type Leg, type Trip } from '../trip/index.js';
+import { asTyped, measure, say, together, type Saying } from '../units/index.js';
 import { threadMm } from '../sizes/index.js';
 import { boltKind } from '../supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
@@ -27,7 +28,7 @@ export interface Exposure {
   /** Hours at stake with no kit: Λ × the most that any known way saves. */
   atStake: number;
   /** How Λ was made, for whoever asks. */
-  formula: string;
+  formula: Saying;
 }
 
 const factorOf = (trip: Trip) => trip.factors.age * trip.factors.load * trip.factors.care;
@@ -63,10 +64,10 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
   const without = trouble.stops ? stranded : trouble.nuisance;
   const km = (on: (typeof TERRAINS)[number]) => trip.legs.reduce((s, l) => s + l.km[on], 0);
   const parts = TERRAINS.filter((on) => trouble.rate[on] > 0 && km(on) > 0).map(
-    (on) => `${trouble.rate[on]} × ${Math.round(km(on))} km ${on} ÷ 1000`,
+    (on) => say`${asTyped('rate', trouble.rate[on])} × ${measure('distance', km(on))} ${on}`,
   );
   const crossings = trip.legs.reduce((s, l) => s + l.crossings, 0);
-  if (trouble.perCrossing && crossings > 0) parts.push(`${trouble.perCrossing} × ${crossings} crossings`);
+  if (trouble.perCrossing && crossings > 0) parts.push(say`${trouble.perCrossing} × ${crossings} crossings`);
   const said = [
     weak === 1 ? '' : ` × ${weak} as a weak point of this bike`,
     experience
@@ -84,7 +85,7 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
     without,
     away,
     atStake: lambda * mostSaved(trouble.ways, without, away),
-    formula: `Λ = (${parts.join(' + ') || '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care${said} = ${lambda.toFixed(3)}`,
+    formula: say`Λ = (${parts.length > 0 ? together(parts, ' + ') : '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care${said} = ${lambda.toFixed(3)}`,
   };
 }
 
@@ -103,7 +104,7 @@ export const byStake = (a: Exposure, b: Exposure): number =>
   b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1);
 
 /** What is sure to come so many times, such as work that falls due. */
-export function certain(trouble: Trouble, times: number, why: string): Exposure {
+export function certain(trouble: Trouble, times: number, why: Saying): Exposure {
   const without = trouble.nuisance;
   return {
     trouble,
@@ -175,14 +176,15 @@ export function stockDemands(
     known.demands.push({ trouble, lambda, units, law: { mean: lambda, shape: law.shape } });
     stocks.set(kind, known);
   };
-  const threads = lostByThread(fasteners);
+  // What lives hang on is a trouble of its own.
+  const threads = (critical: boolean) => lostByThread(fasteners.filter((f) => isCritical(f) === critical));
   for (const exposure of list)
     for (const { kind, units } of exposure.trouble.supplies)
       if (kind !== 'bolt') {
         const spare = spareFor(kind, tubes);
         if (spare) ask(spare, exposure, 1, units);
       } else
-        for (const { thread, share } of threads)
+        for (const { thread, share } of threads(exposure.trouble.id === 'critical-lost'))
           if (threadMm(thread) <= LARGEST_SPARE_BOLT) ask(boltKind(thread), exposure, share, units);
   return [...stocks.values()].sort((a, b) => (a.kind < b.kind ? -1 : 1));
 }

@@ -2,6 +2,7 @@ import type { Bike } from '../bike/index.js';
 import { dueOn } from '../due/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { appliesTo, TROUBLES, withOwn, type Trouble } from '../mends/index.js';
+import { measure, say, together } from '../units/index.js';
 import type { Trip } from '../trip/index.js';
 import { byStake, certain, exposures, type Exposure } from './exposure.js';
 import { recordOf } from './record.js';
@@ -22,7 +23,18 @@ function services(bike: Bike, trip: Trip, troubles: readonly Trouble[], today: s
     if (!words || !appliesTo(trouble, bike)) return [];
     const mine = due.filter((d) => words.some((w) => `${d.service.name} ${d.service.uses}`.toLowerCase().includes(w)));
     const times = mine.reduce((s, d) => s + Math.max(0, d.times - (d.overdue ? 1 : 0)), 0);
-    return times > 0 ? [certain(trouble, times, mine.map((d) => `${d.service.name}: ${d.formula}`).join('. '))] : [];
+    return times > 0
+      ? [
+          certain(
+            trouble,
+            times,
+            together(
+              mine.map((d) => say`${d.service.name}: ${d.formula}`),
+              '. ',
+            ),
+          ),
+        ]
+      : [];
   });
 }
 
@@ -41,7 +53,13 @@ export function exposuresIn(
     ...exposures(bike, trip, recordOf(doc.rides, bike, doc.bikes, troubles), troubles),
     ...services(bike, trip, troubles, today),
     ...(airing && aired > 0
-      ? [certain(airing, aired, `${aired} times between ${trip.air.low} and ${trip.air.high} kPa, as the trip says`)]
+      ? [
+          certain(
+            airing,
+            aired,
+            say`${aired} times between ${measure('pressure', trip.air.low)} and ${measure('pressure', trip.air.high)}, as the trip says`,
+          ),
+        ]
       : []),
   ].sort(byStake);
 }

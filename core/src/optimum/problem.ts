@@ -1,5 +1,5 @@
 import type { Bike } from '../bike/index.js';
-import { usualThread } from '../bike/index.js';
+import { isCritical, usualThread } from '../bike/index.js';
 import type { Practice, Reach } from '../chains/index.js';
 import { coverProblem, leastCopies, type FunctionNeed, type Task } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
@@ -309,11 +309,13 @@ function asksOf(
   for (const exposure of exposuresIn(doc, { bikeId: bike.id, tripId: trip.id, today })) {
     const { trouble } = exposure;
     const law = scaled(exposure.law, reduced(trouble.id));
-    if (trouble.id === 'fastener-lost') {
+    const critical = trouble.id === 'critical-lost';
+    if (critical || trouble.id === 'fastener-lost') {
       // Lost fasteners by thread: the spare bolt goes in with any head of that thread that the kit turns.
-      for (const { thread, share } of lostByThread(chosen.map((r) => r.fastener))) {
+      const mine = chosen.filter((r) => isCritical(r.fastener) === critical);
+      for (const { thread, share } of lostByThread(mine.map((r) => r.fastener))) {
         if (threadMm(thread) > LARGEST_SPARE_BOLT) continue;
-        const heads = chosen
+        const heads = mine
           .filter((r) => (r.fastener.thread ?? usualThread(r.fastener.head)) === thread)
           .map((r) => r.fastener.id);
         const any = build.anyHead(heads, `a head on ${thread}`);

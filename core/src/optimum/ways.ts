@@ -74,7 +74,7 @@ export function practisedWays(
   return trouble.ways
     .filter((w) => hasTraits(w.only, bike))
     .map((way) => {
-      const needs = practisedNeeds(needsOf(way), practice);
+      const needs = practisedNeeds(needsOf(way, bike), practice);
       const carries = needs.functions.length + needs.supplies.length + needs.heads.length > 0;
       const uses = (kind: string) => needs.supplies.some((s) => s.kind === kind);
       const barred = (): string | null => {

@@ -1,3 +1,4 @@
+import { say } from '../units/index.js';
 import type { Bike } from '../bike/index.js';
 import type { Solve } from '../cover/milp.js';
 import { boundStow } from './bound.js';
@@ -311,7 +312,7 @@ function looseBecause(p: StowProblem, unit: Unit, contents: readonly Held[], rou
       const rules = [...standingRules(place, unit)];
       rules.push(...sharedRules(place, unit, contents[k]!, rough));
       if (rules.length === 0)
-        rules.push({ rule: 'packing', message: 'no way was found to lay it beside what is there' });
+        rules.push({ rule: 'packing', message: say`no way was found to lay it beside what is there` });
       return { placeId: place.id, rules };
     })
     .sort((a, b) => a.rules.length - b.rules.length);

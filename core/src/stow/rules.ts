@@ -1,4 +1,5 @@
 import type { Trait } from '../tools/index.js';
+import { massOf, measure, say, type Saying } from '../units/index.js';
 import type { Unit } from './item.js';
 import { fitsTurned } from './pack/index.js';
 import { bears, longestPiece, roomTaken, slotCount, usableVolume, type Place } from './place.js';
@@ -21,7 +22,7 @@ export const RULES = [
 export type Rule = (typeof RULES)[number];
 export interface BrokenRule {
   rule: Rule;
-  message: string;
+  message: Saying;
 }
 
 /** Why each rule matters, in a rider's words. */
@@ -64,8 +65,8 @@ export const nothingHeld = (place: Place): Held => ({
 const sortedSides = (u: Unit) =>
   [u.host.size.length, u.host.size.width, u.host.size.height].sort((a, b) => b - a) as [number, number, number];
 export const roomOf = (place: Place, unit: Unit): number => roomTaken(place, unit.host.volume, unit.traits.has('soft'));
-const g = (grams: number) => (grams >= 1000 ? `${(grams / 1000).toFixed(2)} kg` : `${Math.round(grams)} g`);
-const r = Math.round;
+const mm = (value: number) => measure('length', value);
+const litres = (value: number, digits: number) => measure('volume', value, digits);
 
 /** Groups of slots that a unit goes into, the narrowest first (reference section 7: width ≤ slot width, length ≤ slot length). */
 export function slotsFor(place: Place, unit: Unit): number[] {
@@ -89,27 +90,27 @@ function sizeRule(place: Place, unit: Unit): BrokenRule | null {
     const widest = Math.max(0, ...(place.slots ?? []).map((s) => s.width));
     return {
       rule: 'slot',
-      message: `${r(long)} × ${r(middle)} mm, the longest slot is ${r(longestPiece(place))} mm and the widest ${r(widest)} mm`,
+      message: say`${mm(long)} × ${mm(middle)}, the longest slot is ${mm(longestPiece(place))} and the widest ${mm(widest)}`,
     };
   }
   const room = longestPiece(place);
-  if (long > room) return { rule: 'size', message: `${r(long)} mm long, the longest that goes in is ${r(room)} mm` };
+  if (long > room) return { rule: 'size', message: say`${mm(long)} long, the longest that goes in is ${mm(room)}` };
   if (place.kind === 'tie-on')
     return long >= LEAST_TIED || unit.host.kind.endsWith('tube')
       ? null
-      : { rule: 'tie', message: 'too small to be tied on' };
+      : { rule: 'tie', message: say`too small to be tied on` };
   if (soft) return null;
   const { length, width, height } = place.inside;
   if (place.kind === 'tube') {
     const bore = Math.min(width, height);
     return Math.hypot(middle, thin) <= bore
       ? null
-      : { rule: 'size', message: `${r(middle)} × ${r(thin)} mm across, the tube is ${r(bore)} mm wide` };
+      : { rule: 'size', message: say`${mm(middle)} × ${mm(thin)} across, the tube is ${mm(bore)} wide` };
   }
   if (fitsTurned(unit.host.size, place.inside)) return null;
   return {
     rule: 'size',
-    message: `${r(long)} × ${r(middle)} × ${r(thin)} mm does not fit at any angle, there is ${r(length)} × ${r(width)} × ${r(height)} mm`,
+    message: say`${mm(long)} × ${mm(middle)} × ${mm(thin)} does not fit at any angle, there is ${mm(length)} × ${mm(width)} × ${mm(height)}`,
   };
 }
 
@@ -122,18 +123,19 @@ export function standingRules(place: Place, unit: Unit): BrokenRule[] {
   if (has('upright')) {
     const tall = unit.host.size.length;
     if (place.kind === 'roll' || place.kind === 'tube' || place.kind === 'tie-on')
-      out.push({ rule: 'upright', message: 'must stand, here it would lie' });
+      out.push({ rule: 'upright', message: say`must stand, here it would lie` });
     else if (tall > place.inside.height)
-      out.push({ rule: 'upright', message: `stands ${r(tall)} mm tall, there is ${r(place.inside.height)} mm` });
+      out.push({ rule: 'upright', message: say`stands ${mm(tall)} tall, there is ${mm(place.inside.height)}` });
   }
   if (place.kind === 'body' && (has('hard') || has('sharp')) && !place.wrapped)
-    out.push({ rule: 'body', message: 'hard or sharp, and not wrapped: it injures in a fall' });
+    out.push({ rule: 'body', message: say`hard or sharp, and not wrapped: it injures in a fall` });
   if (place.wiring && has('conductive') && place.kind !== 'roll' && !place.wrapped)
-    out.push({ rule: 'wiring', message: 'conductive, and not wrapped, next to wiring' });
+    out.push({ rule: 'wiring', message: say`conductive, and not wrapped, next to wiring` });
   if (place.hot && (has('melts') || has('pressurised') || has('leaks')))
-    out.push({ rule: 'heat', message: 'must stay away from heat' });
-  if (!place.dry && has('kept dry')) out.push({ rule: 'wet', message: 'must be kept dry' });
-  if (place.kind === 'tie-on' && has('fragile')) out.push({ rule: 'fragile', message: 'fragile, and tied on outside' });
+    out.push({ rule: 'heat', message: say`must stay away from heat` });
+  if (!place.dry && has('kept dry')) out.push({ rule: 'wet', message: say`must be kept dry` });
+  if (place.kind === 'tie-on' && has('fragile'))
+    out.push({ rule: 'fragile', message: say`fragile, and tied on outside` });
   return out;
 }
 
@@ -146,21 +148,21 @@ export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean
   if (place.kind === 'roll') {
     const fitting = slotsFor(place, unit);
     if (fitting.length > 0 && fitting.every((i) => held.slots[i]! >= place.slots![i]!.count))
-      out.push({ rule: 'slot', message: `all slots of its size are taken, ${slotCount(place)} in all` });
+      out.push({ rule: 'slot', message: say`all slots of its size are taken, ${slotCount(place)} in all` });
   } else {
     if (held.room + roomOf(place, unit) > usableVolume(place) + 1e-9)
       out.push({
         rule: 'room',
-        message: `${(roomOf(place, unit) / 1000).toFixed(2)} L more in ${(usableVolume(place) / 1000).toFixed(1)} L with ${(held.room / 1000).toFixed(1)} L taken`,
+        message: say`${litres(roomOf(place, unit), 2)} more in ${litres(usableVolume(place), 1)} with ${litres(held.room, 1)} taken`,
       });
     if (unit.traits.has('sharp') && held.pierced > 0)
-      out.push({ rule: 'sharp', message: 'sharp, beside what is pierced easily' });
+      out.push({ rule: 'sharp', message: say`sharp, beside what is pierced easily` });
     if (unit.traits.has('pierced easily') && held.sharp > 0)
-      out.push({ rule: 'sharp', message: 'pierced easily, beside something sharp' });
+      out.push({ rule: 'sharp', message: say`pierced easily, beside something sharp` });
   }
   const limit = bears(place, rough);
   if (held.mass + unit.mass > limit + 1e-9)
-    out.push({ rule: 'weight', message: `${g(held.mass + unit.mass)} where the mount bears ${g(limit)}` });
+    out.push({ rule: 'weight', message: say`${massOf(held.mass + unit.mass)} where the mount bears ${massOf(limit)}` });
   return out;
 }
 

@@ -1,4 +1,5 @@
 import { loadWarnings, type LoadCase, type LoadRule } from '../load/index.js';
+import { say, together, type Saying } from '../units/index.js';
 import { loadCase } from './carried.js';
 import type { StowInput } from './assign.js';
 import type { LaidMemory } from './laid.js';
@@ -20,7 +21,7 @@ export interface StowFault {
   key: string | null;
   placeId: string | null;
   title: string;
-  message: string;
+  message: Saying;
   why: string;
   mending: Mending | null;
   /** For what is loose: names of pieces each of which, left out, makes room for it. */
@@ -55,7 +56,7 @@ export function faultsAt(
   memory: LaidMemory,
 ): Seen {
   const faults: Seen['faults'] = [];
-  const add = (rule: Rule, key: string | null, placeId: string, title: string, message: string) =>
+  const add = (rule: Rule, key: string | null, placeId: string, title: string, message: Saying) =>
     faults.push({ id: `${rule} ${key ?? ''} ${placeId}`, rule, key, placeId, title, message, why: WHY_RULE[rule] });
   p.places.forEach((place, k) => {
     const here = units.flatMap((unit, u) =>
@@ -72,7 +73,7 @@ export function faultsAt(
         key: unit.host.key,
         placeId: place.id,
         title: unit.host.name,
-        message: rules.map((r) => r.message).join('; '),
+        message: together(rules.map((r) => r.message)),
         why: [...new Set(rules.map((r) => WHY_RULE[r.rule]))].join('; '),
       });
     }
@@ -93,7 +94,7 @@ export function faultsAt(
       }
     }
     if ((place.slots ?? []).some((s, i) => all.slots[i]! > s.count))
-      add('slot', null, place.id, place.name, 'more pieces than slots of their size');
+      add('slot', null, place.id, place.name, say`more pieces than slots of their size`);
     const within = here.map((x) => x.unit).filter((unit) => goesIn(place, unit));
     if (memory.lay(place, within) === null) {
       const names = memory.stubborn(place, within, true).map((u) => u.host.name);
@@ -102,7 +103,7 @@ export function faultsAt(
         null,
         place.id,
         place.name,
-        `no way was found to lay these beside each other: ${names.join(', ')}`,
+        say`no way was found to lay these beside each other: ${names.join(', ')}`,
       );
     }
   });
@@ -230,7 +231,7 @@ export function stowFaults(
             key: unit.host.key,
             placeId: null,
             title: unit.host.name,
-            message: '',
+            message: [],
             why: 'what has no place does not come along',
             mending: null,
             leaveOut: madeRoomBy(p, units, where, u, memory),

@@ -78,6 +78,9 @@ const FIXED: SupplyKind[] = [
   s('goggle lens', 'Goggle lens', 'lens', 35, [190, 90, 3], 12, ['fragile']),
   s('water tablet', 'Water tablets', 'tablet', 1, [15, 15, 4], 0.2, ['kept dry']),
   s('starter cord', 'Starter cord', 'cord', 22, [60, 40, 15], 3, ['soft']),
+  s('grease', 'Grease', '5 mL', 8, [60, 15, 15], 0.5, ['leaks']),
+  s('split pin', 'Split pins and clips', 'pin', 3, [40, 10, 5], 0.3, ['nests']),
+  s('drain washer', 'Drain plug washer', 'washer', 3, [20, 20, 2], 0.3, ['nests']),
   s('hose clamp', 'Hose clamp, large', 'clamp', 22, [70, 20, 10], 1.2, ['hard']),
 ];
 

@@ -52,6 +52,16 @@ describe('a piece in one line', () => {
     // The catalogue's shortest match may come in two lengths; the first words decide.
     expect(name(line).replace('Locking pliers 130', 'Locking pliers 180')).toBe(expected);
   });
+  test.each([
+    ['socket 3/8 13 34g', 34],
+    ['socket 3/8 13 0,1 kg', 100],
+    ['socket 3/8 13 2oz', 56.7],
+    ['socket 3/8 13 0.5 lb', 226.8],
+    ['socket 3/8 13 1 lbs', 453.6],
+  ])('%s weighs %p g', (line, grams) => {
+    const read = readPiece(line);
+    expect(read.ok && read.said.mass).toBeCloseTo(grams, 1);
+  });
   test('what else is said of it', () => {
     const read = readPiece('socket 3/8 13 x2 34g 3,50€ worn cheap always in the garage wall note: from the old set');
     expect(read).toMatchObject({

@@ -37,15 +37,18 @@ type Said = Partial<
 >;
 export type PieceReading = { ok: true; model: PieceModel; said: Said } | { ok: false; reason: string };
 
+/** Grams of the units that a line may weigh in. */
+const GRAMS: Readonly<Record<string, number>> = { g: 1, kg: 1000, oz: 28.349523, lb: 453.59237, lbs: 453.59237 };
+
 /** Words of a line that say something of the piece whatever it is; each is cut out of the line. */
 const EXTRAS: { re: RegExp; take: (m: RegExpExecArray, said: Said) => void }[] = [
   { re: / note: *(.+)$/iu, take: (m, s) => (s.note = cut(m[1]!.trim(), 2000)) },
   { re: / (?:in|at) (?:the )?([\p{L}][\p{L}\d ]{1,60})$/iu, take: (m, s) => (s.kept = m[1]!.trim()) },
   { re: / (?:x|×) ?(\d{1,3})(?= |$)/iu, take: (m, s) => (s.count = Math.min(200, Math.max(1, Number(m[1])))) },
   {
-    re: / (\d+(?:[.,]\d+)?) ?(g|kg)(?= |$)/iu,
+    re: / (\d+(?:[.,]\d+)?) ?(g|kg|oz|lbs?)(?= |$)/iu,
     take: (m, s) => {
-      s.mass = Number(m[1]!.replace(',', '.')) * (m[2]!.toLowerCase() === 'kg' ? 1000 : 1);
+      s.mass = Number(m[1]!.replace(',', '.')) * GRAMS[m[2]!.toLowerCase()]!;
       s.source = 'user';
     },
   },

@@ -217,7 +217,7 @@ const forFunctions = (): PieceModel[] => [
     traits: ['hard', 'conductive', 'sharp', 'dear'],
   }),
   functional('Small multi-tool', ['grip', 'cut'], 125, [85, 32, 18], 35, { traits: ['hard', 'conductive', 'sharp'] }),
-  functional('Pocket knife', ['cut', 'pry'], 85, [95, 24, 16], 20, { traits: ['hard', 'conductive', 'sharp'] }),
+  functional('Pocket knife', ['cut'], 85, [95, 24, 16], 20, { traits: ['hard', 'conductive', 'sharp'] }),
   functional('Hand pump', ['inflate', 'hand air'], 130, [210, 32, 28], 22),
   functional('Short hand pump', ['inflate', 'hand air'], 95, [150, 30, 26], 20),
   functional('Electric pump', ['inflate', 'electric air'], 480, [160, 95, 55], 65, { traits: ['hard', 'dear'] }),

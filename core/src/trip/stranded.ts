@@ -1,3 +1,4 @@
+import { measure, say, type Saying } from '../units/index.js';
 import type { Leg, Trip } from './trip.js';
 
 export interface Stranded {
@@ -6,11 +7,13 @@ export interface Stranded {
   transport: number;
   total: number;
   /** The sum in words, for whoever asks where the figure comes from. */
-  formula: string;
+  formula: Saying;
 }
 
-const h = (value: number) => value.toFixed(1);
-const d = (value: number) => String(Math.round(value * 10) / 10);
+const h = (value: number) => measure('hours', value);
+/** A tenth of a km counts near the road and nowhere else. */
+const km = (value: number) => measure('distance', value, value < 10 && value % 1 > 0.05 ? 1 : 0);
+const speed = (value: number) => measure('speed', value, value % 1 === 0 ? 0 : 1);
 
 /**
  * Hours lost at a leg's worst point without a mend: time to raise help + time for it to arrive + transport (reference section 5).
@@ -25,10 +28,10 @@ export function strandedHours(
   const ride = trip.companions > 0 ? leg.helpKm / s.companionRiding : Infinity;
   const raise = leg.signal ? s.callWithSignal : Math.min(walk, ride);
   const how = leg.signal
-    ? 'call with signal'
+    ? say`call with signal`
     : ride < walk
-      ? `companion rides ${d(leg.helpKm)} km at ${s.companionRiding} km/h`
-      : `walk ${d(leg.helpKm)} km at ${s.walking} km/h`;
+      ? say`companion rides ${km(leg.helpKm)} at ${speed(s.companionRiding)}`
+      : say`walk ${km(leg.helpKm)} at ${speed(s.walking)}`;
   // A service stops at the limit of its cover; a friend does not.
   const covered = trip.recovery !== 'service' || trip.coverKm === null || leg.workshopKm <= trip.coverKm;
   if (trip.recovery === 'nobody' || !covered) {
@@ -40,7 +43,7 @@ export function strandedHours(
       arrive,
       transport,
       total: raise + arrive + transport,
-      formula: `${h(raise)} h ${how} + ${h(arrive)} h wait${covered ? '' : ' (beyond the cover)'} + ${d(leg.workshopKm)} km ${towed ? `on tow at ${s.towing}` : `hitching at ${s.hitching}`} km/h`,
+      formula: say`${h(raise)} ${how} + ${h(arrive)} wait${covered ? '' : ' (beyond the cover)'} + ${km(leg.workshopKm)} ${towed ? 'on tow' : 'hitching'} at ${speed(towed ? s.towing : s.hitching)}`,
     };
   }
   const arrive = trip.callOut + leg.workshopKm / s.recoveryTruck;
@@ -50,6 +53,6 @@ export function strandedHours(
     arrive,
     transport,
     total: raise + arrive + transport,
-    formula: `${h(raise)} h ${how} + ${h(arrive)} h until the ${trip.recovery} is there + ${h(transport)} h back over ${d(leg.workshopKm)} km at ${s.recoveryTruck} km/h`,
+    formula: say`${h(raise)} ${how} + ${h(arrive)} until the ${trip.recovery} is there + ${h(transport)} back over ${km(leg.workshopKm)} at ${speed(s.recoveryTruck)}`,
   };
 }

@@ -18,6 +18,10 @@ describe('what is shown', () => {
     ['capacity', 13, '13.0 L', '3.4 gal'],
     ['consumption', 5, '5.0 L/100 km', '2.1 gal/100 mi'],
     ['oil use', 100, '100 mL/1000 km', '5.4 fl oz/1000 mi'],
+    ['worth', 1.2, '1.2 min', '1.4 min'],
+    ['dose', 295, '295 mL', '10.0 fl oz'],
+    ['air flow', 28, '28 L/min', '0.99 cu ft/min'],
+    ['rate', 0.4, '0.40 per 1000 km', '0.64 per 1000 mi'],
     ['speed', 4, '4 km/h', '2 mph'],
     ['moment', 1.5, '1.50 kg·m', '10.85 lb·ft'],
   ])('%s of %p', (quantity, value, metric, inch) => {

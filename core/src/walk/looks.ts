@@ -137,6 +137,7 @@ export const LOOKS: readonly Look[] = [
     head: '12',
     thread: 'M8',
     on: (b) => b.tyres === 'tubed' && !heavy(b),
+    role: 'rim lock',
     words: 'rim lock,bead lock',
   },
   {
@@ -689,6 +690,7 @@ export const LOOKS: readonly Look[] = [
     head: 'i3',
     count: 4,
     on: (b) => b.fuelling === 'carburettor',
+    role: 'carburettor bowl',
     words: 'bowl',
     tip: 'A drain plug on it (17 or 14) does for a drowned engine.',
   },
@@ -1092,6 +1094,7 @@ export const LOOKS: readonly Look[] = [
     head: '12',
     thread: 'M8',
     on: (b) => b.tyres === 'tubed' && !heavy(b),
+    role: 'rim lock',
     words: 'rim lock,bead lock',
   },
   {

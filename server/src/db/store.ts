@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
+import { Together } from '../repositories/together.js';
 import { connect } from './connect.js';
 
 /**
@@ -13,6 +14,8 @@ export interface Store {
   edits: Knex;
   /** Resolves when all that was committed before the call lies on the disk. */
   safe: () => Promise<void>;
+  /** Small edits that arrive at once, written together. */
+  together: Together;
   close: () => Promise<void>;
 }
 
@@ -35,7 +38,7 @@ export function openStore(url: string, log?: Logger): Store {
         return flush;
       })
       .then(() => undefined));
-  return {
+  const store: Omit<Store, 'together'> = {
     db,
     edits,
     safe,
@@ -44,4 +47,5 @@ export function openStore(url: string, log?: Logger): Store {
       await db.destroy();
     },
   };
+  return Object.assign(store, { together: new Together(store, log) });
 }

@@ -12,7 +12,8 @@ import {
 } from '@necessaire/core';
 import type { Store } from '../db/store.js';
 import { refuse } from '../refusal.js';
-import { writeRows, type Written } from './edits.js';
+import { writeRows } from './edits.js';
+import type { Written } from './writes.js';
 
 export interface GarageRecord {
   id: string;

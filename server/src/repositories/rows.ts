@@ -2,7 +2,8 @@ import type { Knex } from 'knex';
 import { keyOf, sameJson, TABLES, type Body, type GarageDocument, type TableName } from '@necessaire/core';
 import type { Store } from '../db/store.js';
 import { refuse } from '../refusal.js';
-import { writeRows, type StoredRows, type Write, type Written } from './edits.js';
+import { writeRows } from './edits.js';
+import type { StoredRows, Write, Written } from './writes.js';
 import { stale } from './garages.js';
 
 /** One change: a row written against the revision it was read at (0 for a new one), or deleted when `row` is null. */

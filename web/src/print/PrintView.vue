@@ -31,7 +31,7 @@ const groups = computed(() => {
 });
 const items = computed(() => groups.value.reduce((n, g) => n + g.items.length, 0));
 /** Type shrinks with the list so that it stays on one page. */
-const size = computed(() => (items.value > 110 ? 'small' : items.value > 75 ? 'middle' : 'large'));
+const size = computed(() => (items.value > 95 ? 'small' : items.value > 62 ? 'middle' : 'large'));
 const gaps = computed(() =>
   garage.fasteners.filter((f) => a.value?.fasteners.some((x) => x.id === f.id && !x.reached)),
 );

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useExplain } from '../stores/explain';
+import { useView } from '../stores/view';
 const explain = useExplain();
+const view = useView();
 </script>
 
 <template>
@@ -14,13 +16,13 @@ const explain = useExplain();
       <h2>{{ explain.shown.title }}</h2>
       <p class="num value">{{ explain.shown.value }}</p>
       <h3>{{ explain.shown.source ? 'How this is calculated' : 'What is missing' }}</h3>
-      <p>{{ explain.shown.formula }}</p>
+      <p>{{ view.inWords(explain.shown.formula) }}</p>
       <template v-if="explain.shown.inputs.length > 0">
         <h3>From</h3>
         <dl>
           <div v-for="i in explain.shown.inputs" :key="i.name">
             <dt>{{ i.name }}</dt>
-            <dd class="num">{{ i.value }}</dd>
+            <dd class="num">{{ view.inWords(i.value) }}</dd>
           </div>
         </dl>
       </template>

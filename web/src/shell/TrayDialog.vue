@@ -44,7 +44,7 @@ function fastenerOf(r: Refused): Fastener | null {
 /** The line that says the fastener, to be corrected in Walk; what cannot be said in a line is copied instead. */
 function lineOf(f: Fastener): string | null {
   try {
-    return typeEntry(f);
+    return typeEntry(f, view.units);
   } catch {
     return null;
   }

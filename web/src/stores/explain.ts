@@ -1,12 +1,13 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
+import type { Saying } from '@necessaire/core';
 
 /** What stands behind a number: inputs, formula, source. */
 export interface Explanation {
   title: string;
   value: string;
-  formula: string;
-  inputs: { name: string; value: string }[];
+  formula: string | Saying;
+  inputs: { name: string; value: string | Saying }[];
   source: string;
   /** Where the reason is worked on. */
   to?: { path: string; label: string };

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { cut, type UnitSystem } from '@necessaire/core';
+import { cut, said, type Saying, type UnitSystem } from '@necessaire/core';
 
 const KEY = 'necessaire.view';
 interface Kept {
@@ -56,5 +56,7 @@ export const useView = defineStore('view', () => {
     },
     { immediate: true },
   );
-  return { theme, units, garageId, bikeId, tripId, who, fastenerId, pieceId, itemKey, commandOpen };
+  /** A sentence of the core with its quantities in the units on show. */
+  const inWords = (saying: Saying | string): string => said(units.value, saying);
+  return { inWords, theme, units, garageId, bikeId, tripId, who, fastenerId, pieceId, itemKey, commandOpen };
 });

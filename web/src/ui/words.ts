@@ -34,6 +34,8 @@ export const subWords = (f: Fastener, units: UnitSystem): string =>
     .join(' · ');
 
 /** Mass in grams under a kilogram, else in kilograms, in the units on show. */
+/** The step of weight that prices are told for; `worth` counts minutes for one of them. */
+export const weightStep = (units: UnitSystem): string => (units === 'metric' ? '100 g' : '4 oz');
 export const massText = (units: UnitSystem, grams: number): string =>
   grams >= 1000
     ? `${figure(units, 'weight', grams)} ${unitOf(units, 'weight')}`

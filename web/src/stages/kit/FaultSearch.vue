@@ -34,6 +34,7 @@ const lacking = (id: string) =>
 <template>
   <ol class="search" aria-live="polite">
     <li v-for="(p, i) in path" :key="p.test">
+      <p v-if="testOf(p.test).caution && p.seen === null" class="caution">{{ testOf(p.test).caution }}</p>
       <strong>{{ testOf(p.test).step.text }}</strong>
       <small v-for="n in lacking(p.test)" :key="n.by === 'function' ? n.does : ''" class="gap">
         this kit has nothing to {{ n.by === 'function' ? n.does : '' }}</small

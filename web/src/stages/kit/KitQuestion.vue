@@ -1,17 +1,19 @@
 <script setup lang="ts">
 /** What is asked of the kit: the best for its weight, the lightest that gives the grade, or the best under a limit; and a kept kit, where one is packed as it is. */
 import { computed } from 'vue';
-import { GRADES, KNEE_MINUTES, type KitQuestion, type Trip } from '@necessaire/core';
+import { GRADES, KNEE_MINUTES, withUnit, type KitQuestion, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
-import { percent } from '../../ui/words';
+import { percent, weightStep } from '../../ui/words';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import MustHaves from './MustHaves.vue';
 import SaveWhat from './SaveWhat.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
+const view = useView();
 const answers = useAnswer();
 const q = computed(() => props.trip.kit);
 function ask(fields: Partial<KitQuestion>) {
@@ -55,7 +57,8 @@ const GRADE_WORDS = {
       </v-radio-group>
       <div v-if="q.ask === 'worth'" class="fields">
         <NumberField
-          label="100 g must save (min)"
+          :label="`${weightStep(view.units)} must save`"
+          quantity="worth"
           :digits="2"
           :model-value="q.knee"
           :min="0.01"
@@ -64,8 +67,8 @@ const GRADE_WORDS = {
         />
         <SaveWhat :question="q" @change="ask" />
         <p class="soft aside">
-          Weight is added while every 100 g saves at least this. Typical value: {{ KNEE_MINUTES }} min. You can also
-          drag the handle below.
+          Weight is added while every {{ weightStep(view.units) }} saves at least this. Typical value:
+          {{ withUnit(view.units, 'worth', KNEE_MINUTES) }}. You can also drag the handle below.
         </p>
       </div>
       <div v-else-if="q.ask === 'lightest'" class="fields">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import { LEVEL_NAMES, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { figure, LEVEL_NAMES, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useFrontier } from '../../stores/frontier';
@@ -8,7 +8,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import NumberField from '../../ui/NumberField.vue';
-import { massText, percent } from '../../ui/words';
+import { massText, percent, weightStep } from '../../ui/words';
 import FitSheet from './FitSheet.vue';
 import FrontierChart from './FrontierChart.vue';
 import KeptKits from './KeptKits.vue';
@@ -60,7 +60,7 @@ function settle(grams: number) {
   curve.dragged = null;
   if (!trip) return;
   if (knee !== null) {
-    garage.put(`100 g must save ${knee.toFixed(2)} min`, 'trips', {
+    garage.put('change what weight must save', 'trips', {
       ...trip,
       kit: { ...trip.kit, ask: 'worth', knee, use: null },
     });
@@ -136,6 +136,10 @@ const marginal = computed(() => {
   const p = curve.point;
   const up = curve.pointAt((p?.limit ?? 0) + 400);
   return p && up && up.limit > p.limit ? ((up.hours - p.hours) * 60 * 100) / (up.limit - p.limit) : null;
+});
+const marginalWords = computed(() => {
+  const m = marginal.value ?? 0;
+  return m < 1 ? `${Math.round(Number(figure(view.units, 'worth', m, 6)) * 60)} s` : withUnit(view.units, 'worth', m);
 });
 function explainCurve() {
   const p = curve.picture;
@@ -255,14 +259,13 @@ function adds(i: number): string {
             />
             <p class="flat">
               <template v-if="curve.knee !== null"
-                >Above <strong class="num">{{ massText(view.units, curve.knee) }}</strong>, 100 g more would save less
-                than {{ Number(garage.trip!.kit.knee.toFixed(2)) }} min.
+                >Above <strong class="num">{{ massText(view.units, curve.knee) }}</strong>,
+                {{ weightStep(view.units) }} more would save less than
+                {{ Number(figure(view.units, 'worth', garage.trip!.kit.knee, 2)) }} min.
               </template>
               <template v-if="handle !== null && marginal !== null">
-                From here, 100 g more would save another
-                <strong class="num">{{
-                  marginal < 1 ? `${Math.round(marginal * 60)} s` : `${marginal.toFixed(1)} min`
-                }}</strong>.
+                From here, {{ weightStep(view.units) }} more would save another
+                <strong class="num">{{ marginalWords }}</strong>.
               </template>
               <button class="link" @click="explainCurve">How it is worked out</button>
               <template v-if="curve.running">

@@ -7,6 +7,8 @@ import {
   hasTraits,
   needMet,
   SKILL_WORDS,
+  lasting,
+  stepsOn,
   troublesIn,
   type Need,
   type NeedMet,
@@ -15,6 +17,7 @@ import {
 } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
 import { percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import GradeMark from './GradeMark.vue';
@@ -23,6 +26,7 @@ const props = defineProps<{ troubleId: string }>();
 const emit = defineEmits<{ close: [] }>();
 const answers = useAnswer();
 const garage = useGarage();
+const view = useView();
 
 const trouble = computed<Trouble | null>(() =>
   garage.doc ? (troublesIn(garage.doc).find((t) => t.id === props.troubleId) ?? null) : null,
@@ -86,12 +90,13 @@ function metBy(n: Need, w: Way): NeedMet {
             {{ Math.round(GRADE_WORTH[w.grade] * 100) }} %</small
           >
         </h2>
+        <p v-if="w.caution" class="caution">{{ w.caution }}</p>
         <p v-if="state(w).has" class="good">This kit does it.</p>
         <p v-else-if="state(w).why" class="gap">Not with this kit: <LackWords :lacks="[state(w).why]" />.</p>
         <template
           v-for="[title, steps] in [
-            ['Out', w.out],
-            ['Back in', w.back],
+            ['Out', stepsOn(w.out, garage.bike!)],
+            ['Back in', stepsOn(w.back, garage.bike!)],
           ] as const"
           :key="title"
         >
@@ -107,7 +112,7 @@ function metBy(n: Need, w: Way): NeedMet {
             </li>
           </ol>
         </template>
-        <p v-if="w.caution" class="caution">{{ w.caution }}</p>
+        <p v-if="w.lasts || w.ruin" class="soft lasts">{{ view.inWords(lasting(w)) }}</p>
       </section>
       <p class="soft">Rates, minutes and shares are planning values; the maker’s manual comes first.</p>
     </div>

@@ -65,6 +65,7 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
       :key="question.musts.map(keyOf).join()"
       label="I must be able to …"
       placeholder="take both wheels out"
+      no-data-text="No match. Search for a repair, or give the fastener a role in Walk first."
       :items="choices"
       :model-value="null"
       density="compact"

@@ -109,9 +109,30 @@ function keep() {
             <option v-for="s in SUBJECTS" :key="s">{{ s }}</option>
           </select></label
         >
-        <NumberField v-model="draft.rate.paved" label="Per 1000 km, paved" :min="0" :max="100" />
-        <NumberField v-model="draft.rate.gravel" label="Per 1000 km, gravel" :min="0" :max="100" />
-        <NumberField v-model="draft.rate.track" label="Per 1000 km, track" :min="0" :max="100" />
+        <NumberField
+          v-model="draft.rate.paved"
+          label="How often, paved"
+          quantity="rate"
+          :digits="3"
+          :min="0"
+          :max="100"
+        />
+        <NumberField
+          v-model="draft.rate.gravel"
+          label="How often, gravel"
+          quantity="rate"
+          :digits="3"
+          :min="0"
+          :max="100"
+        />
+        <NumberField
+          v-model="draft.rate.track"
+          label="How often, track"
+          quantity="rate"
+          :digits="3"
+          :min="0"
+          :max="100"
+        />
         <label class="tick"><input v-model="draft.stops" type="checkbox" /> It ends the ride</label>
         <NumberField
           v-if="!draft.stops"

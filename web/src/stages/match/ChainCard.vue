@@ -170,11 +170,11 @@ function buy() {
     <template v-else>
       <div v-if="!found.reached" class="refusal">
         <p v-for="(x, i) in found.fails" :key="i" class="gap">
-          <strong>{{ x.end === 'far' ? 'Far end: ' : '' }}{{ x.fail.message }}</strong>
+          <strong>{{ x.end === 'far' ? 'Far end: ' : '' }}{{ view.inWords(x.fail.message) }}</strong>
         </p>
         <div v-if="hangsOnTorque" class="planned">
           <p>
-            The torque is not known: {{ torque(planned!.value) }} is a {{ planned!.source }}.
+            The torque is not known: {{ torque(planned!.value) }} is a {{ view.inWords(planned!.source) }}.
             <strong>Enter the value from your manual.</strong>
           </p>
           <OptionalNumber

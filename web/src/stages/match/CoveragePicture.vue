@@ -78,7 +78,7 @@ const said = computed(() => {
   const c = cell(row, column.piece);
   const word = { fits: 'fits', some: 'fits some of them', limp: 'goes on, but', loose: 'loose:' };
   const kit = inKit.value.has(column.piece.id) ? ' (in the kit)' : '';
-  return `${column.piece.name}${kit} on ${row.key}: ${c ? `${word[c.state]} ${c.why}` : 'does not go on, or rounds it off'}`;
+  return `${column.piece.name}${kit} on ${row.key}: ${c ? `${word[c.state]} ${view.inWords(c.why)}` : 'does not go on, or rounds it off'}`;
 });
 const names = (row: HeadClass) =>
   row.fasteners

@@ -89,8 +89,8 @@ function enter() {
     >
     <span v-else-if="typed && !reading.ok" class="gap">{{ reading.reason }}</span>
     <span v-else class="soft"
-      >kind and size; then <code>x2</code> <code>86g</code> <code>5€</code> <code>worn</code> <code>in garage</code>; or
-      <code>set</code></span
+      >kind and size; then <code>x2</code> <code>{{ view.units === 'inch' ? '3oz' : '86g' }}</code> <code>5€</code>
+      <code>worn</code> <code>in garage</code>; or <code>set</code></span
     >
   </p>
   <template v-if="found.length > 0">

@@ -41,7 +41,7 @@ const cureOf = (f: Fastener) => answers.byFastener.get(f.id)?.cure ?? null;
 const whyNot = (f: Fastener) =>
   answers.byFastener
     .get(f.id)
-    ?.fails.map((x) => `${x.end === 'far' ? 'far end: ' : ''}${x.fail.message}`)
+    ?.fails.map((x) => `${x.end === 'far' ? 'far end: ' : ''}${view.inWords(x.fail.message)}`)
     .join('; ') ?? '';
 const by = (f: Fastener) =>
   answers.byFastener

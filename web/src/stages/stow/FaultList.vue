@@ -2,7 +2,9 @@
 /** Rules broken: the piece, the rule, why it matters, and the cheapest change that mends it, one press to do it. */
 import { computed } from 'vue';
 import type { StowFault, Stowed } from '@necessaire/core';
+import { useView } from '../../stores/view';
 
+const view = useView();
 const props = defineProps<{
   faults: readonly StowFault[];
   stowed: readonly Stowed[];
@@ -41,7 +43,7 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
           <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'"> has no place.</template>
           <template v-else
             ><template v-if="f.key && f.placeId"> in {{ placeName(f.placeId).toLowerCase() }}</template
-            >: {{ f.message }}.</template
+            >: {{ view.inWords(f.message) }}.</template
           >
         </p>
         <template v-if="f.rule === 'loose'">
@@ -50,13 +52,13 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
               {{ placeName(because(stowed.find((s) => s.item.key === f.key))[0]!.placeId) }}:
               {{
                 because(stowed.find((s) => s.item.key === f.key))[0]!
-                  .rules.map((r) => r.message)
+                  .rules.map((r) => view.inWords(r.message))
                   .join('; ')
               }}
             </summary>
             <ul>
               <li v-for="b in because(stowed.find((s) => s.item.key === f.key)).slice(1)" :key="b.placeId">
-                {{ placeName(b.placeId) }}: {{ b.rules.map((r) => r.message).join('; ') }}
+                {{ placeName(b.placeId) }}: {{ b.rules.map((r) => view.inWords(r.message)).join('; ') }}
               </li>
             </ul>
           </details>

@@ -2,6 +2,7 @@
 /** What fills each tyre: cartridges, hand pump, electric pump; for one flat and for a trip of airing down and up. */
 import { computed, ref } from 'vue';
 import {
+  cartridgeMass,
   CARTRIDGE_YIELD,
   figure,
   filling,
@@ -18,7 +19,7 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
-import { counted } from '../../ui/words';
+import { counted, massText } from '../../ui/words';
 
 const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
@@ -96,11 +97,11 @@ function why(name: string, mark: string, f: Filling, from: number) {
       { name: 'coldest leg', value: withUnit(view.units, 'temperature', celsius.value) },
       { name: `cartridges of ${cartridge.value} g, ${CARTRIDGE_YIELD} of the ideal`, value: String(f.cartridges) },
       {
-        name: `strokes of ${stroke.value} mL, ${STROKE_YIELD} of them`,
+        name: `strokes of ${withUnit(view.units, 'dose', stroke.value)}, ${STROKE_YIELD} of them`,
         value: `${f.strokes}, ${minutes(f.handMinutes)}`,
       },
       {
-        name: `electric, ${flow.value} L/min free`,
+        name: `electric, ${withUnit(view.units, 'air flow', flow.value)} free`,
         value: `${minutes(f.electricMinutes)}, ${f.ampereHours.toFixed(1)} A·h`,
       },
     ],
@@ -133,8 +134,8 @@ function why(name: string, mark: string, f: Filling, from: number) {
         @update:model-value="setAir({ high: $event })"
       />
       <NumberField v-model="cartridge" label="Cartridge (g of gas)" :min="8" :max="100" />
-      <NumberField v-model="stroke" label="Hand pump (mL a stroke)" :min="10" :max="1000" />
-      <NumberField v-model="flow" label="Electric pump (L/min)" :min="1" :max="200" />
+      <NumberField v-model="stroke" label="Hand pump, a stroke" quantity="dose" :min="10" :max="1000" />
+      <NumberField v-model="flow" label="Electric pump" quantity="air flow" :min="1" :max="200" />
     </div>
     <template v-for="r in rows" :key="r.name">
       <div class="sheet-head">
@@ -182,9 +183,9 @@ function why(name: string, mark: string, f: Filling, from: number) {
     </p>
     <p v-if="trip.air.times > 0" class="note">
       Both tyres {{ trip.air.times }} times over the trip: <strong class="num">{{ all.cartridges }}</strong> cartridges
-      (<span class="num">{{ Math.round(all.cartridges * 58) }} g</span>), or
-      <strong class="num">{{ all.strokes }}</strong> strokes in <span class="num">{{ minutes(all.hand) }}</span>, or
-      <strong class="num">{{ minutes(all.electric) }}</strong> of an electric pump.
+      (<span class="num">{{ massText(view.units, all.cartridges * cartridgeMass(cartridge)) }}</span
+      >), or <strong class="num">{{ all.strokes }}</strong> strokes in <span class="num">{{ minutes(all.hand) }}</span>,
+      or <strong class="num">{{ minutes(all.electric) }}</strong> of an electric pump.
       <template v-if="all.cartridges > 12">A pump: cartridges for that weigh more than it does.</template>
     </p>
     <p class="caution">

@@ -239,7 +239,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
       </div>
     </template>
     <p class="note">
-      Oil that the engine burns on the way: <strong class="num">{{ Math.round(oil) }} mL</strong>.
+      Oil that the engine burns on the way: <strong class="num">{{ withUnit(view.units, 'dose', oil) }}</strong>.
     </p>
     <div class="sheet-head">
       <h2>Fuel and water, leg by leg</h2>

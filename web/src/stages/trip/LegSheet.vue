@@ -10,6 +10,7 @@ import {
   type Terrain,
   type Trip,
   type Quantity,
+  say,
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -72,7 +73,7 @@ function show(leg: Leg) {
   explain.show({
     title: `Stranded on ${leg.name}`,
     value: `${s.total.toFixed(1)} h`,
-    formula: `raise help + wait for it + transport = ${s.formula}`,
+    formula: say`raise help + wait for it + transport = ${s.formula}`,
     inputs: [
       { name: 'raise help', value: `${s.raise.toFixed(1)} h` },
       { name: 'until it is there', value: `${s.arrive.toFixed(1)} h` },

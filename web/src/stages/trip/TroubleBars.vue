@@ -3,7 +3,7 @@
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
-import { byTrouble, type Answer, type Exposure, type TroubleSum, unmarkedRole } from '@necessaire/core';
+import { byTrouble, type Answer, type Exposure, type TroubleSum, say, unmarkedRole } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useSize } from '../../ui/useSize';
 import { percent } from '../../ui/words';
@@ -55,7 +55,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   explain.show({
     title: t.name,
     value: `${percent(e.odds, 1)} here, ${minutes(e.atStake)} at stake`,
-    formula: `${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × the most that any known way saves.`,
+    formula: say`${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × the most that any known way saves.`,
     inputs: [
       {
         name: t.stops ? 'hours stranded, over where it happens' : 'hours lost without a mend',
@@ -67,7 +67,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
       { name: 'P(no more than that)', value: percent(m.covered, 1) },
       { name: 'left at stake with the kit', value: minutes(m.hoursLeft) },
     ],
-    source: `rates: planning values per 1000 km by ground. ${t.caution ?? ''}`,
+    source: `rates: planning values by ground. ${t.caution ?? ''}`,
     ...(unmarked ? { to: { path: `/walk?mark=${encodeURIComponent(unmarked)}`, label: `Mark the ${unmarked}` } } : {}),
   });
 }

@@ -198,7 +198,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         >
         <template v-if="hours">
           Stranded here: <strong class="num">{{ hours.total.toFixed(1) }} h</strong>{{ ' ' }}
-          <span class="soft">= {{ hours.formula }}.</span></template
+          <span class="soft">= {{ view.inWords(hours.formula) }}.</span></template
         >
       </p>
       <p class="soft note">

@@ -72,7 +72,8 @@ watch(
 );
 /** Whether the line holds something typed that is nowhere else. */
 const typed = (row: Fastener | null) =>
-  text.value.trim() !== '' && (row === null || text.value.trim() !== typeEntry(row).trim());
+  text.value.trim() !== '' &&
+  (row === null || !(['metric', 'inch'] as const).some((units) => text.value.trim() === typeEntry(row, units).trim()));
 /** What was typed is set aside before the line takes something else. */
 function setAside(row: Fastener | null) {
   if (!typed(row) || !view.garageId) return;
@@ -86,7 +87,7 @@ watch(editing, async (f, was) => {
     return;
   }
   setAside(was);
-  text.value = f ? typeEntry(f) : '';
+  text.value = f ? typeEntry(f, view.units) : '';
   printed.value = f;
   if (f) {
     await nextTick();
@@ -179,8 +180,8 @@ function follow() {
           enterkeyhint="done"
           :placeholder="
             visit && !editing
-              ? `size of ${visit.look.name.toLowerCase()}, or 27 axle nut 98nm`
-              : `27 axle nut 98nm at ${STATION_NAMES[station].toLowerCase()}`
+              ? `size of ${visit.look.name.toLowerCase()}, or 27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'}`
+              : `27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'} at ${STATION_NAMES[station].toLowerCase()}`
           "
           :aria-invalid="problems.length > 0"
           aria-describedby="entry-says"
@@ -210,7 +211,9 @@ function follow() {
       <span v-else class="soft"
         ><button v-if="last" class="link again" type="button" @click="repeat">Last line again</button>
         <template v-if="walking"><code>?</code> assume <code>-</code> leave out, or </template>size, name, then:
-        <code>2 ends</code> <code>far i10</code> <code>x4</code> <code>m8</code> <code>45nm</code> <code>sunk 60</code>
+        <code>2 ends</code> <code>far i10</code> <code>x4</code> <code>m8</code>
+        <code>{{ view.units === 'inch' ? '33lbft' : '45nm' }}</code>
+        <code>{{ view.units === 'inch' ? 'sunk 2.4in' : 'sunk 60' }}</code>
         <code>thin 5</code> <code>loose</code> <code>note:</code></span
       >
     </div>

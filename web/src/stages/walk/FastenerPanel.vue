@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The chosen fastener: its size for sure, everything about it, and how it is known. */
 import { computed } from 'vue';
-import { breakLoose, figure, unitOf, type Fastener } from '@necessaire/core';
+import { breakLoose, figure, isCritical, unitOf, type Fastener } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
@@ -28,6 +28,7 @@ const TABS: { key: PanelTab; name: string }[] = [
 ];
 const reach = computed(() => answers.byFastener.get(props.fastener.id));
 const need = computed(() => breakLoose(props.fastener));
+const critical = computed(() => isCritical(props.fastener));
 
 function explainTorque() {
   if (!need.value) return;
@@ -90,6 +91,10 @@ function turn(by: number) {
       <FastenerForm v-else-if="tab === 'all'" :fastener="fastener" />
       <LadderList v-else :fastener="fastener" />
     </div>
+    <p v-if="critical" class="caution">
+      Safety-critical ({{ fastener.role ?? 'by its name' }}). If it is lost, sheared or stripped, do not ride: nothing
+      improvised holds it.
+    </p>
     <p class="reach">
       <template v-if="fastener.leftOut">It does not count: {{ fastener.leftOut }}.</template>
       <template v-else-if="reach?.reached">
@@ -98,7 +103,7 @@ function turn(by: number) {
       </template>
       <template v-else-if="reach">
         <span class="gap label">Out of reach</span>
-        {{ reach.fails.map((f) => `${f.end === 'far' ? 'far end: ' : ''}${f.fail.message}`).join('; ') }}.
+        {{ reach.fails.map((f) => `${f.end === 'far' ? 'far end: ' : ''}${view.inWords(f.fail.message)}`).join('; ') }}.
       </template>
       <router-link to="/match">See the chain</router-link>
       <template v-if="need">
