@@ -144,11 +144,7 @@ test('in inch units no stage, tab or reason keeps a metric figure', async ({ pag
   const leftovers = async () =>
     (await page.locator('body').innerText()).split('\n').filter((l) => metric.test(l) && !/cartridge/i.test(l));
   for (const stage of ['Walk', 'Match', 'Trip', 'Kit', 'Stow']) {
-    await page
-      .getByRole('link', { name: new RegExp(`^${stage}`) })
-      .first()
-      .click();
-    await settled(page);
+    await goTo(page, stage);
     expect(await leftovers(), stage).toEqual([]);
     for (const tab of await page.getByRole('tab').all()) {
       await tab.click();

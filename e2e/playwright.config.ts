@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: [['line'], ['json']],
   outputDir: '../test-results',
   use: {
+    // What is not there to be pressed fails by its own name, not by the whole test's limit.
+    actionTimeout: 40_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
