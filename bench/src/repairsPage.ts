@@ -1,5 +1,6 @@
 import { format, resolveConfig } from 'prettier';
 import {
+  betterWords,
   GRADE_WORTH,
   lasting,
   needsOf,
@@ -49,6 +50,11 @@ function wayLines(w: Way): string[] {
         times(s.kind === 'bolt' ? 'bolt of its thread' : supplyKind(s.kind).name.toLowerCase(), s.units),
       ),
     ),
+    ...line(
+      'quicker with',
+      w.better.map((b) => `${betterWords(b)} (${b.saves} min less)`),
+    ),
+    ...(w.second > 0 ? [`  - a second pair of hands saves ${w.second} min`] : []),
     ...(last ? [`  - ${last}`] : []),
   ];
 }

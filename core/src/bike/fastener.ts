@@ -47,6 +47,7 @@ export const ROLES = [
   'final drive',
   'rim lock',
   'carburettor bowl',
+  'kick lever',
 ] as const;
 export type Role = (typeof ROLES)[number];
 

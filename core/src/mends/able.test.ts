@@ -34,7 +34,7 @@ const VERBS: [verb: RegExp, needs: ((n: Need) => boolean)[]][] = [
   [/\bpress the broken link out|\bflare it with/i, [does('open chain')]],
   [
     /^(?!.*(?:no|off|their|the) ties?\b).*\bties? (?:through|round|tight|it)\b/i,
-    [uses('cable tie', 'wire', 'hose clamp')],
+    [uses('cable tie', 'steel tie', 'wire', 'hose clamp')],
   ],
   [
     /\btape (?:them|round|inside|over|it away|smoothly|the broken|stretched)|\bsplice, tape/i,

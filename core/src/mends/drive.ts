@@ -46,6 +46,8 @@ export const DRIVE: Trouble[] = [
         ],
         {
           caution: `A chain takes fingers off at the sprocket: engine off, and turn the wheel by the tyre. ${BY_HAND}`,
+          second: 8,
+          better: [['[lay out]', 4]],
         },
       ),
       TOW,
@@ -279,6 +281,24 @@ export const DRIVE: Trouble[] = [
         {
           holds: 0.9,
           caution: `A throttle that sticks open throws you off: it must snap shut by itself at full lock both ways. ${FUEL}`,
+        },
+      ),
+      way(
+        'Free what sticks',
+        'proper',
+        25,
+        1,
+        [
+          'Ignition off: bars full lock both ways: where does it stick? Look for a cable pinched, kinked or rubbed',
+          'Grit out of the grip and the slide’s end; penetrating fluid into the sleeve’s end <penetrating fluid> [brush]',
+        ],
+        [
+          'Cable laid as it was, clear of bars and tank',
+          'Let go at full lock left, right and straight: it snaps shut each time; then start',
+        ],
+        {
+          holds: 0.4,
+          caution: 'A throttle that sticks open throws you off: it must snap shut by itself at full lock both ways.',
         },
       ),
       way(

@@ -154,7 +154,7 @@ export const ELECTRICS: Trouble[] = [
           'Fuse of the same rating and shape <fuse ×2> {fuse box}',
           'Minus on; ignition on: it stays whole {battery}',
         ],
-        { caution: `${WIRING} A fuse in the wrong holder sits loose and burns.` },
+        { caution: `${WIRING} A fuse in the wrong holder sits loose and burns.`, better: [['[pick]', 5]] },
       ),
       way(
         'Same fuse, look what blows it',
@@ -430,6 +430,85 @@ export const ELECTRICS: Trouble[] = [
         },
       ),
       PUSH,
+    ],
+  }),
+  trouble({
+    id: 'kick-lever',
+    name: 'Kick lever slips or hangs',
+    subject: 'electrics',
+    rate: per(0.001, 0.002, 0.006),
+    only: { byHand: 'kick' },
+    stops: false,
+    nuisance: 1.5,
+    ways: [
+      way(
+        'Off, clean the spline, tight again',
+        'proper',
+        20,
+        1,
+        [
+          'Ignition off, neutral; pinch bolt out, mark the spline, lever off {kick lever}',
+          'Spline clean on both; look for teeth that are gone [brush]',
+        ],
+        ['On at its mark, bolt tight {kick lever}', 'It springs back by itself; push it through by hand first'],
+        { holds: 0.6, caution: 'A kick lever can kick back: wear boots, and keep the knee bent.' },
+      ),
+      way(
+        'Tie it up, start without it',
+        'ride-out',
+        10,
+        1,
+        ['Lever folded and tied clear of boot and brake <cable tie ×2>'],
+        ['Keep the engine running; stop only where the bike rolls off by itself'],
+        { when: ['pushes'], lasts: { km: 300, kmh: 90 }, ruin: 'a tie that opens: look at every stop' },
+      ),
+    ],
+  }),
+  trouble({
+    id: 'cylinder-dead',
+    name: 'One cylinder does not fire',
+    subject: 'electrics',
+    rate: per(0.002, 0.003, 0.004),
+    only: { cylinders: 'several' },
+    ways: [
+      way(
+        'Swap with a cylinder that fires',
+        'proper',
+        60,
+        2,
+        [
+          'Engine off; water drop near each exhaust pipe’s start after a minute’s run: the one where it does not hiss is dead',
+          'Ignition off, engine cool: tank or panel off as it needs; its cap or coil changed over with a neighbour’s {tank?}',
+          'The fault moved with it: cap or coil; it stayed: plug out, looked at, a new one in {plug} <spark plug>',
+        ],
+        [
+          'All caps on until they click; panels and tank on {tank?}',
+          'Ride a kilometre, listen; look again at the next stop',
+        ],
+        {
+          holds: 0.6,
+          caution: `An exhaust burns skin: do not touch it to find the cold one. Ignition volts knock you down: hands off caps and leads while the engine turns. ${PLUG_HOT}`,
+          better: [['[read codes]', 15]],
+        },
+      ),
+      way(
+        'Ride out on the others',
+        'ride-out',
+        15,
+        2,
+        [
+          'Ignition off: the dead cylinder’s injector unplugged as the manual says, its plug left in',
+          'Carburettor: look that no fuel drips; ride no further than the next workshop',
+        ],
+        ['Low revs, gentle throttle; no grass under a hot exhaust'],
+        {
+          holds: 0.8,
+          caution:
+            'Unburnt fuel sets an exhaust glowing: where it smells of fuel or glows, stop and let it cool away from grass.',
+          lasts: { km: 100, kmh: 60 },
+          ruin: 'load and hills',
+        },
+      ),
     ],
   }),
   trouble({

@@ -543,6 +543,42 @@ export const ENGINE: Trouble[] = [
     ],
   }),
   trouble({
+    id: 'o-ring',
+    name: 'O-ring or seal weeps',
+    subject: 'engine and fuel',
+    rate: per(0.001, 0.002, 0.003),
+    stops: false,
+    nuisance: 0.8,
+    ways: [
+      way(
+        'New ring of its size',
+        'proper',
+        30,
+        2,
+        [
+          'Engine off, cold, what is behind it drained or shut off: oil, coolant or fuel',
+          'Cover or union off; old ring picked out; its groove wiped [pick] <cleaner>',
+        ],
+        ['Ring of the same size and thickness, oiled, no twist in it <o-ring>', 'Cover on; run it, look: no drip'],
+        { holds: 0.8, caution: `${FUEL} Oil on a tyre or a brake makes you fall: wipe both.` },
+      ),
+      way(
+        'A bead of gasket',
+        'ride-out',
+        80,
+        2,
+        ['Engine off, cold; cover off, both faces wiped and degreased <cleaner>'],
+        ['A thin bead, cover on, an hour’s rest <liquid gasket>', 'Run it, look: no drip'],
+        {
+          holds: 0.6,
+          caution:
+            'Most gaskets dissolve in fuel: none on a fuel joint. Oil on a tyre or a brake makes you fall: wipe both.',
+          lasts: { km: 500, kmh: 90 },
+        },
+      ),
+    ],
+  }),
+  trouble({
     id: 'brake-line',
     name: 'Brake line leaks',
     subject: 'brakes',
@@ -565,7 +601,11 @@ export const ENGINE: Trouble[] = [
           'Wipe all; lever pulled hard for a minute: no drip',
           'Try it at walking pace',
         ],
-        { holds: 0.5, caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only.` },
+        {
+          holds: 0.5,
+          caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only. Brake fluid eats paint and skin: wear gloves, rinse with water.`,
+          second: 15,
+        },
       ),
       way(
         'Clamp it, ride on the other brake',

@@ -197,6 +197,7 @@ export const FALL: Trouble[] = [
         ],
         {
           caution: `A cracked or bent handlebar breaks without warning: look all round it, and replace it. ${BY_HAND}`,
+          second: 8,
         },
       ),
       way('Ride with them as they are', 'limp', 5, 1, ['Try full lock both ways; ride slowly'], [], {
@@ -228,7 +229,7 @@ export const FALL: Trouble[] = [
           'Tighten the lower clamp evenly, then the pinch bolts {steering} {front axle pinch?}',
           'Turns freely from lock to lock; try the brake',
         ],
-        { caution: `A bent fork leg is not ridden. ${BRAKES} ${BY_HAND}` },
+        { caution: `A bent fork leg is not ridden. ${BRAKES} ${BY_HAND}`, second: 8 },
       ),
       way('Push it true', 'ride-out', 10, 1, ['Wheel against a tree, pull the bars'], [], {
         holds: 0.5,
@@ -300,6 +301,7 @@ export const FALL: Trouble[] = [
           caution: `${COOLANT} ${home('Putty')}`,
           lasts: { km: 200, kmh: 80 },
           ruin: 'pressure and heat: watch the gauge',
+          better: [['[pick]', 8]],
         },
       ),
       way(

@@ -1,4 +1,6 @@
 export * from './way.js';
+export * from './minutes.js';
+export * from './shared.js';
 export * from './trouble.js';
 export * from './known.js';
 export * from './faults.js';

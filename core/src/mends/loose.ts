@@ -163,6 +163,26 @@ export const LOOSE: Trouble[] = [
         { holds: 0.7, caution: BY_HAND },
       ),
       way(
+        'Thread insert',
+        'proper',
+        60,
+        3,
+        [
+          'Stripped thread cleared, the hole’s size as the set says [mend thread]',
+          'Grease on the tap to hold the chips; square on, half a turn forward, a quarter back <grease>',
+          'Chips out; wipe the hole <cleaner>',
+        ],
+        [
+          'Insert wound in until it lies a turn below the face; its tang broken off and out <thread insert> [pick]',
+          'Bolt in by hand first; tighten to the manual’s torque',
+        ],
+        {
+          holds: 0.85,
+          caution: `A crooked thread lets go: where a brake, an axle, the steering or an engine mount hangs on it, a workshop cuts it. ${BY_HAND}`,
+          better: [['[drill]', 10]],
+        },
+      ),
+      way(
         'Putty in the thread',
         'ride-out',
         70,
@@ -195,8 +215,21 @@ export const LOOSE: Trouble[] = [
           'Punch the stump’s edge round, in the direction that loosens it [punch out] [strike]',
           'Pliers as soon as it stands out [grip]',
         ],
-        ['New bolt in, by hand first <bolt M8>'],
+        ['New bolt in with anti-seize, by hand first <bolt M8> <anti-seize>'],
         { holds: 0.5, caution: `A hammer throws splinters of steel: shield your eyes. ${BY_HAND}` },
+      ),
+      way(
+        'Drill it out',
+        'proper',
+        70,
+        3,
+        [
+          'Punch a mark in the middle of the stump [punch out] [strike]',
+          'Thin bit first, square, slowly; then wider, never as wide as the thread [drill] [bore]',
+          'Rest of it out with the pick [pick]',
+        ],
+        ['New bolt in with anti-seize, by hand first <bolt M8> <anti-seize>'],
+        { holds: 0.5, caution: `Drilling throws chips: shield your eyes. ${BY_HAND}` },
       ),
       way(
         'Strap the part',
@@ -224,7 +257,10 @@ export const LOOSE: Trouble[] = [
         1,
         ['Look what it holds, and for the rest of the old one: pull it out [grip]'],
         ['Pin through, both ends bent over; a clip snaps into its groove all round <split pin> [grip]'],
-        { caution: BY_HAND },
+        {
+          caution: `A ring that springs off hits eyes: shield them, a hand over it. ${BY_HAND}`,
+          better: [['[spread rings]', 4]],
+        },
       ),
       way(
         'Wire through the hole',
@@ -254,6 +290,30 @@ export const LOOSE: Trouble[] = [
     ],
   }),
   trouble({
+    id: 'theft',
+    name: 'Bike stolen, or its lock forced',
+    subject: 'loose and lost',
+    rate: per(0.002, 0.0005, 0.0001),
+    ways: [
+      way(
+        'Report it, have it opened',
+        'limp',
+        120,
+        1,
+        [
+          'Do not follow or stop anybody: go where people are',
+          'Police at once: plate, frame number, photographs, where and when; the report’s number for the insurer',
+          'Lock or ignition forced and the bike still there: a locksmith or a workshop, no tools of your own on it',
+        ],
+        ['Others’ keys, papers and phone shared out anew; block the cards that were in the bags'],
+        {
+          travel: { over: 'help', speed: 'walking' },
+          caution: 'Somebody who steals may hurt you: a bike is not worth it. Call for help from a safe place.',
+        },
+      ),
+    ],
+  }),
+  trouble({
     id: 'exhaust',
     name: 'Exhaust fixing lost',
     subject: 'loose and lost',
@@ -274,7 +334,20 @@ export const LOOSE: Trouble[] = [
         },
       ),
       way(
-        'Wire or steel tie',
+        'Steel ties',
+        'ride-out',
+        10,
+        1,
+        ['Let it cool', 'Two steel ties round silencer and mount, pulled tight, ends bent away <steel tie ×2> [grip]'],
+        [],
+        {
+          caution: 'Steel ties cut fingers, and what they hold stays hot for an hour: wear gloves.',
+          lasts: { km: 500, kmh: 90 },
+          ruin: 'vibration: look at every stop',
+        },
+      ),
+      way(
+        'Wire twisted round',
         'ride-out',
         15,
         1,

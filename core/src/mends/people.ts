@@ -21,7 +21,7 @@ export const PEOPLE: Trouble[] = [
         [
           'Make the place safe: engines off, others warned above and below',
           'Look at the rider first: talks, breathes, no heavy bleeding; else it is serious: call for help',
-          'Gloves on; rinse the wound with clean water',
+          'Hands clean, thin gloves on; rinse the wound with clean water <gloves>',
         ],
         [
           'Dress it <dressing ×2> [bandage]',
@@ -62,6 +62,44 @@ export const PEOPLE: Trouble[] = [
           holds: 0,
           caution:
             'Call for help first, do only what you are trained to do, and follow what they tell you on the line. Emergency signals are for emergencies only.',
+        },
+      ),
+    ],
+  }),
+  trouble({
+    id: 'bleeding',
+    name: 'Bleeding that pressing does not stop',
+    subject: 'people',
+    byFall: true,
+    rate: per(0.0002, 0.0004, 0.001),
+    ways: [
+      way(
+        'Call for help, keep pressing',
+        'ride-out',
+        40,
+        1,
+        [
+          'Make the place safe: engines off, others warned above and below',
+          'Call for help: place, how many, what is hurt; stay on the line and do what they say',
+          'Thin gloves on; dressing on it, both hands, your weight on it, and do not let go <gloves> <pressure dressing>',
+        ],
+        ['Lay the rider down, keep warm; another dressing on top of a soaked one [bandage]'],
+        { holds: 0, caution: AID },
+      ),
+      way(
+        'The trauma kit, by somebody trained',
+        'ride-out',
+        30,
+        3,
+        [
+          'Make the place safe; call for help; somebody keeps pressing',
+          'Only who has been trained in it opens the kit and uses what it holds, as trained [stop bleeding]',
+          'Write the time on it, for those who come',
+        ],
+        [],
+        {
+          holds: 0,
+          caution: `A tourniquet without training does harm: take a course before you carry one. ${AID}`,
         },
       ),
     ],
@@ -159,7 +197,7 @@ export const PEOPLE: Trouble[] = [
         'proper',
         10,
         1,
-        ['Wash with clean water, do not rub'],
+        ['Hands clean first <hand wipe>', 'Wash with clean water, do not rub'],
         ['Spare lens in <goggle lens>'],
         { caution: AID },
       ),
@@ -286,6 +324,42 @@ export const PEOPLE: Trouble[] = [
         ],
         ['Take it up a hand at a time; a jacket over the cord; stand aside of it'],
         { caution: `${LIFT} A cord under load cuts when it breaks: keep everybody out of its line.` },
+      ),
+      way(
+        'Straps round the rear tyre',
+        'ride-out',
+        30,
+        2,
+        [
+          'Engine and ignition off, neutral; luggage off; mud out of the arches',
+          'Two straps round tyre and rim between the spokes, buckles to the side, clear of brake, chain and swing arm; turn the wheel by hand: nothing touches <strap ×2>',
+        ],
+        ['Walk beside it, little throttle, feet clear of the wheel', 'Out: straps off before firm ground'],
+        {
+          only: { wheels: 'spoked' },
+          holds: 0.6,
+          caution: 'A strap that comes loose locks the wheel: walking pace, hands and clothes away from the wheel.',
+          lasts: { km: 1, kmh: 20 },
+          ruin: 'firm ground',
+          second: 8,
+        },
+      ),
+      way(
+        'Lift it alone, back to the seat',
+        'ride-out',
+        15,
+        1,
+        [
+          'Ignition off, fuel tap shut; breathe; luggage off',
+          'In gear; fallen on its right: side-stand out first',
+          'Bars turned to the side it lies on; back against the seat, one hand on the grip, one under the frame; walk it up with the legs',
+        ],
+        ['Wait some minutes before you start it; look at levers, oil and fuel'],
+        {
+          holds: 0.5,
+          caution:
+            'A back is hurt for weeks: legs lift, the back stays straight; too heavy is too heavy: wait for help.',
+        },
       ),
       way(
         'Dig, lay branches, rest, try',

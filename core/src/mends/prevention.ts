@@ -53,6 +53,7 @@ export const PREVENTIONS: readonly Prevention[] = [
       only: { cooling: 'liquid' },
     },
   ),
+  p('locks', 'Disc lock with an alarm, key apart', [650, 60, 5], { theft: 0.4 }),
   p('threadlocker', 'Threadlocker and paint marks on what shakes', [0, 9, 90], {
     'fastener-lost': 0.45,
     'fastener-loose': 0.5,

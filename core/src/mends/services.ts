@@ -17,7 +17,7 @@ export const SERVICES: Trouble[] = [
         'proper',
         40,
         2,
-        ['Engine warm, not hot, off; a can under it; drain plug out, gloves on {oil drain}'],
+        ['Engine warm, not hot, off; a can under it; thin gloves on; drain plug out <gloves> {oil drain}'],
         [
           'Drain plug with a new washer, to the manual’s torque <drain washer> {oil drain}',
           'Fill to the mark; run a minute, wait, look again <engine oil ×2>',
@@ -46,7 +46,10 @@ export const SERVICES: Trouble[] = [
           'Filter the right way round, its ring oiled <oil filter> {oil filter}',
           'Run a minute; look for drips; fill to the mark <engine oil>',
         ],
-        { caution: 'Hot oil burns the skin: let the engine cool. Take old oil to a collecting point.' },
+        {
+          caution: 'Hot oil burns the skin: let the engine cool. Take old oil to a collecting point.',
+          better: [['[turn filter]', 5]],
+        },
       ),
       way('Have it done on the way', 'proper', 45, 1, ['Find a workshop along the way and ring up']),
     ],

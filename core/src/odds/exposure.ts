@@ -5,7 +5,7 @@ import { threadMm } from '../sizes/index.js';
 import { boltKind } from '../supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
 import { posterior, type Experience, type Record } from './record.js';
-import { appliesTo, AT_HAND, mostSaved, TROUBLES, type Away, type Trouble } from '../mends/index.js';
+import { appliesTo, AT_HAND, mostSaved, troubleOn, TROUBLES, type Away, type Trouble } from '../mends/index.js';
 
 /** One trouble on one trip with one bike. */
 export interface Exposure {
@@ -89,6 +89,12 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
   };
 }
 
+/** Share of a trip's hours in the saddle that are ridden in the dark. */
+export function darkShare(trip: Pick<Trip, 'legs'>): number {
+  const hours = trip.legs.reduce((s, l) => s + l.hours, 0);
+  return hours > 0 ? Math.min(1, trip.legs.reduce((s, l) => s + l.night, 0) / hours) : 0;
+}
+
 /** All troubles that a bike can have on a trip, the most hours at stake first. */
 export const exposures = (
   bike: Bike,
@@ -98,6 +104,7 @@ export const exposures = (
 ): Exposure[] =>
   troubles
     .filter((t) => t.subject !== 'service' && appliesTo(t, bike))
+    .map((t) => troubleOn(t, { bike, company: trip.companions > 0, dark: darkShare(trip) }))
     .map((t) => exposureOf(t, trip, bike.weak.find((w) => w.trouble === t.id)?.factor, record.get(t.id)))
     .sort(byStake);
 export const byStake = (a: Exposure, b: Exposure): number =>

@@ -289,7 +289,7 @@ function asksOf(
     for (const p of practisedWays(exposure.trouble, bike, trip, practice)) {
       const made = askWay(p, bike, tools.reaches, build, exposure, question, extra, bolt);
       if ('ok' in made) ways.push(made.ok);
-      else barred.push({ way: p.way, ...made });
+      else if (!p.way.helped) barred.push({ way: p.way, ...made });
     }
     const most = ways.reduce((m, w) => Math.max(m, w.gain), 0);
     const wanted = musts.get(exposure.trouble.id) ?? null;

@@ -82,6 +82,15 @@ const FIXED: SupplyKind[] = [
   s('split pin', 'Split pins and clips', 'pin', 3, [40, 10, 5], 0.3, ['nests']),
   s('drain washer', 'Drain plug washer', 'washer', 3, [20, 20, 2], 0.3, ['nests']),
   s('hose clamp', 'Hose clamp, large', 'clamp', 22, [70, 20, 10], 1.2, ['hard']),
+  s('rim strip', 'Rim strip', 'strip', 30, [80, 50, 20], 5, ['soft']),
+  s('tyre soap', 'Tyre soap', 'portion', 10, [40, 25, 12], 0.5, ['leaks']),
+  s('o-ring', 'O-rings, sorted', 'set', 12, [60, 40, 10], 4, ['nests']),
+  s('gloves', 'Thin gloves', 'pair', 8, [80, 60, 6], 0.4, ['soft', 'nests', 'pierced easily']),
+  s('hand wipe', 'Hand cleaning wipe', 'wipe', 7, [80, 60, 3], 0.3, ['leaks']),
+  s('anti-seize', 'Anti-seize paste', '3 mL', 6, [60, 15, 12], 1, ['leaks']),
+  s('steel tie', 'Steel tie', 'tie', 9, [200, 8, 2], 0.7, ['hard', 'conductive', 'sharp']),
+  s('thread insert', 'Thread insert', 'insert', 3, [15, 10, 10], 1.5, ['hard', 'nests']),
+  s('pressure dressing', 'Pressure dressing', 'dressing', 55, [110, 80, 35], 8, ['soft', 'kept dry']),
 ];
 
 /** Grams of a bolt with nut and washer, by thread. */

@@ -82,6 +82,15 @@ export const FUNCTIONS = [
   'gas air',
   'drill',
   'jump leads',
+  'prop',
+  'lay out',
+  'spread rings',
+  'mend thread',
+  'bore',
+  'pull valve',
+  'turn filter',
+  'read codes',
+  'stop bleeding',
 ] as const;
 export type PieceFunction = (typeof FUNCTIONS)[number];
 

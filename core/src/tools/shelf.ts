@@ -212,7 +212,7 @@ const forFunctions = (): PieceModel[] => [
   pliers('Locking pliers 180', ['grip', 'clamp'], 250, 180, 16),
   pliers('Locking pliers 130', ['grip', 'clamp'], 150, 130, 14),
   pliers('Slip-joint pliers 180', ['grip'], 170, 180, 14),
-  pliers('Retaining-ring pliers 140', [], 105, 140, 11),
+  pliers('Retaining-ring pliers 140', ['spread rings'], 105, 140, 11),
   functional('Multi-tool', ['grip', 'cut', 'file', 'pry', 'saw'], 230, [105, 42, 22], 60, {
     traits: ['hard', 'conductive', 'sharp', 'dear'],
   }),
@@ -262,4 +262,15 @@ const forFunctions = (): PieceModel[] => [
   functional('Lighter', ['fire'], 18, [80, 22, 12], 1, { traits: ['pressurised', 'melts', 'kept dry'] }),
   functional('Siphon hose', ['siphon'], 60, [150, 80, 20], 4, { traits: ['leaks'] }),
   functional('Brush', ['brush'], 18, [170, 15, 12], 2, { traits: [] }),
+  functional('Folding prop for a wheel', ['prop'], 340, [260, 40, 30], 30),
+  functional('Ground sheet', ['lay out'], 120, [180, 120, 15], 8, { traits: ['soft'] }),
+  functional('Thread mending set M6 and M8', ['mend thread'], 160, [140, 80, 22], 28),
+  functional('Drill bits 3 to 6 mm', ['bore'], 45, [110, 35, 10], 7, { traits: ['hard', 'sharp'] }),
+  functional('Valve puller', ['pull valve'], 18, [120, 20, 8], 6),
+  functional('Filter strap', ['turn filter'], 95, [150, 40, 20], 9),
+  functional('Jumper for the bike’s codes', ['read codes'], 6, [60, 15, 6], 3, { traits: ['conductive', 'kept dry'] }),
+  functional('Code reader', ['read codes'], 70, [70, 45, 22], 30, { traits: ['fragile', 'dear', 'kept dry'] }),
+  functional('Tourniquet and trauma kit, for the trained', ['stop bleeding', 'bandage'], 220, [150, 100, 60], 55, {
+    traits: ['soft', 'kept dry'],
+  }),
 ];

@@ -723,6 +723,7 @@ export const LOOKS: readonly Look[] = [
     thread: 'M8',
     on: (b) => b.starter === 'kick' || b.starter === 'electric and kick',
     shakesLoose: true,
+    role: 'kick lever',
     words: 'kick',
   },
   {

@@ -3,12 +3,18 @@
 import { computed } from 'vue';
 import {
   appliesTo,
+  betterWords,
+  darkShare,
   GRADE_WORTH,
   hasTraits,
   needMet,
   SKILL_WORDS,
   lasting,
+  minutesOn,
+  NIGHT_WORK,
+  sharedParts,
   stepsOn,
+  supplyKind,
   troublesIn,
   type Need,
   type NeedMet,
@@ -54,6 +60,29 @@ const having = computed(() => ({
   fasteners: garage.fasteners,
   practice: garage.doc!.garage.practice,
 }));
+const trip = computed(() => garage.trip);
+/** Minutes of a way on this bike and trip, and what they are made of. */
+const minutes = (w: Way) =>
+  minutesOn(w, {
+    bike: garage.bike!,
+    company: (trip.value?.companions ?? 0) > 0,
+    dark: trip.value ? darkShare(trip.value) : 0,
+  });
+const minutesWhy = (w: Way) =>
+  minutes(w)
+    .parts.map((p, i) => `${p.minutes < 0 ? '− ' : i > 0 ? '+ ' : ''}${Math.abs(p.minutes).toFixed(0)} ${p.what}`)
+    .join(' ');
+/** What helps a way: what it is, the minutes that it saves, and whether the kit has it. */
+const helps = (w: Way) =>
+  w.better.map((b) => ({ what: betterWords(b), saves: b.saves, has: needMet(b.need, having.value).ok }));
+const here = computed(() =>
+  garage.doc && garage.bike ? troublesIn(garage.doc).filter((t) => appliesTo(t, garage.bike!)) : [],
+);
+/** Other troubles that the same parts mend. */
+const shared = (w: Way) =>
+  sharedParts(w, trouble.value!, here.value)
+    .filter((p) => p.kind !== 'bolt' && p.also.length > 0)
+    .map((p) => ({ name: supplyKind(p.kind).name, also: p.also }));
 /** What meets a need of a way: where the kit goes the way, all of them are met. */
 function metBy(n: Need, w: Way): NeedMet {
   const met = needMet(n, having.value);
@@ -86,7 +115,7 @@ function metBy(n: Need, w: Way): NeedMet {
         <h2>
           <GradeMark :grade="w.grade" /> {{ w.name }}
           <small
-            >{{ w.minutes }} min · {{ SKILL_WORDS[w.skill] }} · counts
+            >{{ minutes(w).minutes.toFixed(0) }} min · {{ SKILL_WORDS[w.skill] }} · counts
             {{ Math.round(GRADE_WORTH[w.grade] * 100) }} %</small
           >
         </h2>
@@ -113,6 +142,35 @@ function metBy(n: Need, w: Way): NeedMet {
           </ol>
         </template>
         <p v-if="w.lasts || w.ruin" class="soft lasts">{{ view.inWords(lasting(w)) }}</p>
+        <dl class="more">
+          <template v-if="minutes(w).parts.length > 1">
+            <dt>Minutes here</dt>
+            <dd>{{ minutesWhy(w) }}</dd>
+          </template>
+          <template v-if="w.better.length > 0">
+            <dt>Quicker with</dt>
+            <dd>
+              <span v-for="h in helps(w)" :key="h.what" class="help" :class="{ has: h.has }"
+                >{{ h.what }}, {{ h.saves }} min less{{ h.has ? ': in the kit' : '' }}</span
+              >
+            </dd>
+          </template>
+          <template v-if="w.when.includes('company') || w.second > 0">
+            <dt>Second person</dt>
+            <dd>{{ w.when.includes('company') ? 'needed' : `helps: ${w.second} min less` }}</dd>
+          </template>
+          <template v-if="w.minutes > 5">
+            <dt>In the dark</dt>
+            <dd>a light, and {{ NIGHT_WORK }} times as long</dd>
+          </template>
+          <template v-for="p in shared(w)" :key="p.name">
+            <dt>{{ p.name }}</dt>
+            <dd>
+              also for: {{ p.also.slice(0, 4).join(', ')
+              }}{{ p.also.length > 4 ? ` and ${p.also.length - 4} more` : '' }}
+            </dd>
+          </template>
+        </dl>
       </section>
       <p class="soft">Rates, minutes and shares are planning values; the maker’s manual comes first.</p>
     </div>
@@ -157,6 +215,25 @@ function metBy(n: Need, w: Way): NeedMet {
   font-weight: 400;
   color: var(--soft);
   margin-left: 8px;
+}
+.more {
+  display: grid;
+  grid-template-columns: minmax(96px, max-content) 1fr;
+  gap: 1px 12px;
+  margin: 6px 0 0;
+  font-size: 13.5px;
+}
+.more dt {
+  color: var(--soft);
+}
+.more dd {
+  margin: 0;
+}
+.help + .help::before {
+  content: '; ';
+}
+.help.has {
+  color: var(--proven);
 }
 h3 {
   font-size: 14px;
