@@ -121,6 +121,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
       ...fasteners(quarrelLines, bikes[0]!.id, () => id('fastener')),
       ...fasteners(carrackLines, bikes[1]!.id, () => id('fastener')),
     ],
+    kinds: [],
     pieces: drawer(() => id('piece')),
     supplies: (
       [

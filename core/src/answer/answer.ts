@@ -16,7 +16,7 @@ import type { GarageDocument } from '../garage/index.js';
 import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase, type KitHint } from '../kit/index.js';
 import { allEnough, pooled, exposuresIn, stockDemands, stocksFor, type Exposure, type Stock } from '../odds/index.js';
 import type { Ridden } from '../simulate/index.js';
-import { stockOf, supplyKind } from '../supplies/index.js';
+import { bookOf, stockOf } from '../supplies/index.js';
 import { assign, LaidMemory, type Packing, type PackingHint, type StowInput, type StowItem } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
 import { stowInput } from './stowInput.js';
@@ -108,6 +108,8 @@ export class AnswerMemory {
       doc.pieces,
       doc.bikes,
       doc.supplies,
+      doc.kinds,
+      doc.garage.rates,
       doc.mends,
       doc.rides,
       fastenersFor(doc, question.bikeId, trip),
@@ -223,7 +225,7 @@ export function stowItems(kit: Kit, exposures: readonly Exposure[]): StowItem[] 
     .filter((s) => s.quantity > s.fitted)
     .map((spare): StowItem => {
       const packed = spare.quantity - spare.fitted;
-      const { size, traits } = supplyKind(spare.kind);
+      const { size, traits } = spare.of;
       // A packet grows in its thinnest direction.
       return {
         key: `supply ${spare.kind}`,
@@ -303,6 +305,7 @@ export function answerFor(
   const fasteners = doc.fasteners.filter((f) => f.bikeId === bike.id);
   const chosen = fasteners.filter((f) => f.leftOut === null);
   const practice = doc.garage.practice;
+  const book = bookOf(doc.kinds);
 
   onPhase('chains');
   const pieces = usablePieces(doc.pieces, bike.id);
@@ -312,10 +315,10 @@ export function answerFor(
   onPhase('odds');
   const trip = doc.trips.find((t) => t.id === question.tripId);
   const list = exposuresIn(doc, question);
-  const stocks = trip ? stocksFor(stockDemands(list, chosen, practice.tubes), trip.serviceLevel) : [];
+  const stocks = trip ? stocksFor(stockDemands(list, chosen, practice.tubes), trip.serviceLevel, book) : [];
 
   onPhase('kit');
-  const { owned } = stockOf(doc.supplies, bike, question.today ?? null);
+  const { owned } = stockOf(doc.supplies, bike, question.today ?? null, doc.kinds);
   const { tools, problem: whole } = memory.tools(doc, question, finder, list);
   const { kit, problem } = chosenKit(doc, question, whole, solve, owned, question.hint ?? null);
   const carried = new Map(kit.pieces.map((k) => [k.piece.id, k.count]));
@@ -352,7 +355,7 @@ export function answerFor(
     sparesEnough: allEnough(stocks),
     pooled:
       trip && trip.companions > 0
-        ? pooled(stockDemands(list, chosen, practice.tubes), trip.companions + 1, trip.serviceLevel)
+        ? pooled(stockDemands(list, chosen, practice.tubes), trip.companions + 1, trip.serviceLevel, book)
         : [],
     kit,
     ridden: problem.asks.map(({ key, exposure, law }) => ({ key, exposure, law })),

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { line } from '../garage/text.js';
-import { FIT_SLOTS } from '../supplies/fitSheet.js';
 import { grams, id, km, mm, name, note } from '../garage/fields.js';
 
 export const DRIVES = ['chain', 'belt', 'shaft'] as const;
@@ -133,6 +132,9 @@ export const serviceSchema = z.strictObject({
 });
 export type Service = z.infer<typeof serviceSchema>;
 
+/** Lines of the fit sheet that one bike may have read. */
+const MOST_READINGS = 330;
+
 export const bikeSchema = z.strictObject({
   id,
   name,
@@ -182,8 +184,10 @@ export const bikeSchema = z.strictObject({
   engineHours: z.number().min(0).max(100_000),
   /** What is done at intervals. */
   services: z.array(serviceSchema).max(60),
-  /** What spares must match, line by line of the fit sheet. */
-  fit: z.partialRecord(z.enum(FIT_SLOTS), line(120)),
+  /** What spares must match, line by line of the fit sheet: its slots, and the names of the rider's own kinds. */
+  fit: z
+    .record(line(120).min(1), line(120))
+    .refine((fit) => Object.keys(fit).length <= MOST_READINGS, `too many lines: at most ${MOST_READINGS}`),
   /** Whether it starts by pushing with a flat battery. */
   pushStarts: z.boolean(),
   /** What was done, or might be done, before leaving so that less goes wrong. */

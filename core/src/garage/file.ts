@@ -5,7 +5,7 @@ import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } fro
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 6;
+export const FILE_VERSION = 7;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -32,6 +32,7 @@ const fileSchema = z.strictObject({
   mends: z.array(ROW_SCHEMAS.mends).max(MOST_ROWS.mends),
   kits: z.array(ROW_SCHEMAS.kits).max(MOST_ROWS.kits),
   packings: z.array(ROW_SCHEMAS.packings).max(MOST_ROWS.packings),
+  kinds: z.array(ROW_SCHEMAS.kinds).max(MOST_ROWS.kinds),
 });
 
 /** A path as a reader would write it: `fasteners[3].head.size`. */

@@ -3,6 +3,7 @@ import { bikeSchema, fastenerSchema } from '../bike/index.js';
 import { DEFAULT_PRACTICE, practiceSchema } from '../chains/practice.js';
 import { keptKitSchema } from '../kit/kept.js';
 import { ownMendSchema } from '../mends/own.js';
+import { ownRatesSchema } from '../mends/rates.js';
 import { NEW_RIDER, riderSchema } from '../load/rider.js';
 import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
 import { packingSchema } from '../stow/kept.js';
@@ -10,11 +11,18 @@ import { pinSchema, placeSchema } from '../stow/place.js';
 import { pieceSchema } from '../tools/piece.js';
 import { rideSchema } from '../trip/ride.js';
 import { tripSchema } from '../trip/trip.js';
+import { ownKindSchema } from '../supplies/book.js';
 import { supplySchema } from '../supplies/supply.js';
 import { name } from './fields.js';
 
-/** The garage itself: its name, the rider's practice, the rider, and what the rider wants of a packing. */
-export const garageSchema = z.strictObject({ name, practice: practiceSchema, rider: riderSchema, goals: goalsSchema });
+/** The garage itself: its name, the rider's practice, the rider, what the rider wants of a packing, and rates that the rider knows better. */
+export const garageSchema = z.strictObject({
+  name,
+  practice: practiceSchema,
+  rider: riderSchema,
+  goals: goalsSchema,
+  rates: ownRatesSchema,
+});
 export type Garage = z.infer<typeof garageSchema>;
 
 /** Every kind of row in a garage, by the name of its table. All have an `id`; those of a bike have `bikeId`. */
@@ -30,6 +38,7 @@ export const ROW_SCHEMAS = {
   mends: ownMendSchema,
   kits: keptKitSchema,
   packings: packingSchema,
+  kinds: ownKindSchema,
 } as const;
 export type TableName = keyof typeof ROW_SCHEMAS;
 export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
@@ -48,6 +57,7 @@ export const MOST_ROWS: Record<TableName, number> = {
   mends: 300,
   kits: 300,
   packings: 300,
+  kinds: 300,
 };
 
 /** A whole garage in memory. */
@@ -64,6 +74,7 @@ export interface GarageDocument {
   mends: Row<'mends'>[];
   kits: Row<'kits'>[];
   packings: Row<'packings'>[];
+  kinds: Row<'kinds'>[];
 }
 
 /** A garage as it is when nothing of it was said but its name. */
@@ -71,6 +82,7 @@ export const newGarage = (given: Pick<Garage, 'name'> & Partial<Garage>): Garage
   practice: DEFAULT_PRACTICE,
   rider: NEW_RIDER,
   goals: NEW_GOALS,
+  rates: [],
   ...given,
 });
 export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): GarageDocument => ({
@@ -86,4 +98,5 @@ export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): G
   mends: [],
   kits: [],
   packings: [],
+  kinds: [],
 });

@@ -8,9 +8,11 @@ export {
   garageTo4,
   garageTo5,
   garageTo6,
+  garageTo7,
   rowTo2,
   rowTo3,
   rowTo4,
   rowTo5,
   rowTo6,
+  rowTo7,
 } from './upgrade.js';

@@ -244,6 +244,11 @@ export function rowTo6(table: TableName, row: Row): Row {
 }
 export const garageTo6 = (garage: Row): Row => garage;
 
+/** Brings one row of version 6 to version 7: spares that are always packed, or never. */
+export const rowTo7 = (table: TableName, row: Row): Row => (table === 'supplies' ? { mark: null, ...row } : row);
+/** The garage's own fields of version 6 with rates that the rider knows better. */
+export const garageTo7 = (garage: Row): Row => ({ rates: [], ...garage });
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
   const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
@@ -262,6 +267,7 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
     ...(version >= 3 ? { rides: file['rides'] ?? [] } : {}),
     ...(version >= 4 ? { mends: file['mends'] ?? [], kits: file['kits'] ?? [] } : {}),
     ...(version >= 5 ? { packings: file['packings'] ?? [] } : {}),
+    ...(version >= 7 ? { kinds: file['kinds'] ?? [] } : {}),
     ...rows,
     version,
     garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
@@ -274,5 +280,6 @@ export function fileToNow(file: Row, version: number): Row {
   const third = version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
   const fourth = version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
   const fifth = version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
-  return version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
+  const sixth = version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
+  return version < 7 ? fileTo(sixth, 7, rowTo7, garageTo7) : sixth;
 }

@@ -37,7 +37,7 @@ export interface KitHint {
 function fromHint(problem: KitProblem, hint: KitHint, limit: number): Contents | null {
   if (hint.asks.length !== problem.asks.length || hint.asks.some((key, i) => key !== problem.asks[i]!.key)) return null;
   const has = new Map(hint.pieces);
-  const counts = problem.pieces.map((p) => has.get(p.id) ?? 0);
+  const counts = problem.pieces.map((p, i) => (problem.always.some((a) => a.piece === i) ? 1 : (has.get(p.id) ?? 0)));
   if (problem.pieces.some((p, i) => counts[i]! > p.count || (p.mark === 'never' && counts[i]! > 0))) return null;
   if (hint.stocked.some((s) => !problem.asks[s.ask]?.ways[s.way])) return null;
   const contents = { counts, stocked: hint.stocked };

@@ -1,5 +1,5 @@
 import { writeCsv } from '../csv/table.js';
-import { supplyKind } from '../supplies/index.js';
+import { KNOWN, type SupplyBook } from '../supplies/index.js';
 import type { KeptKit } from './kept.js';
 import type { Kit } from './kit.js';
 import type { CurvePoint } from './points.js';
@@ -22,7 +22,7 @@ export function keptOf(
         kind: s.kind,
         name: s.name,
         quantity: s.quantity - s.fitted,
-        mass: supplyKind(s.kind).mass * (s.quantity - s.fitted),
+        mass: s.mass,
       })),
     figures: {
       mass: kit.mass,
@@ -42,6 +42,7 @@ export function keptOf(
 export function listOf(
   contents: { pieces: { piece: Piece; count: number }[]; supplies: { kind: string; quantity: number }[] },
   given: Pick<KeptKit, 'id' | 'name' | 'bikeId' | 'tripId' | 'made'>,
+  book: SupplyBook = KNOWN,
 ): KeptKit {
   return {
     ...given,
@@ -54,9 +55,9 @@ export function listOf(
     })),
     supplies: contents.supplies.map(({ kind, quantity }) => ({
       kind,
-      name: supplyKind(kind).name,
+      name: book.of(kind).name,
       quantity,
-      mass: supplyKind(kind).mass * quantity,
+      mass: book.of(kind).mass * quantity,
     })),
     figures: { mass: 0, bulk: 0, price: 0, reached: 0, chosen: 0, saved: 0, atStake: 0, home: 0 },
     note: '',

@@ -142,6 +142,7 @@ describe('spares follow the odds', () => {
       bought: null,
       opened: null,
       condition: 'new' as const,
+      mark: null,
       note: '',
     };
     const boxed = kitOf(
@@ -173,6 +174,7 @@ describe('spares follow the odds', () => {
               opened: null,
               condition: 'new',
               fittedOn: null,
+              mark: null,
               note: '',
               ...fields,
             },

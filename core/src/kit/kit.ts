@@ -5,7 +5,7 @@ import type { AskWay, KitProblem, Requirement } from '../optimum/problem.js';
 import { availableWays, does, metBy, metWithout, withinWorth } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';
-import { supplyKind } from '../supplies/index.js';
+import type { SupplyKind } from '../supplies/index.js';
 import { BAG_FILL, boxVolume, catalogue, type Piece, type PieceFunction } from '../tools/index.js';
 import { byAsk, doneOfAsk, doneWith, fittedMends, homeMends, reachesHome, savedBy, type Contents } from './done.js';
 
@@ -37,11 +37,15 @@ export interface KitPiece {
 /** A spare in the kit, with what is owned and what is to be bought. */
 export interface KitSpare {
   kind: string;
+  /** What is said of one of it. */
+  of: SupplyKind;
   name: string;
   unit: string;
   quantity: number;
   /** Units beside the live part on the bike already, which weigh nothing here. */
   fitted: number;
+  /** Units that are packed whatever they are good for. */
+  always: number;
   /** Chance that all mends it is set aside for suffice. */
   enough: number;
   /** Expected units used. */
@@ -148,10 +152,19 @@ export function fittedOf(problem: Pick<KitProblem, 'fitted'>): Map<string, numbe
     for (const [kind, n] of kinds) fitted.set(kind, (fitted.get(kind) ?? 0) + n);
   return fitted;
 }
+/** Units of each kind that are always packed. */
+export function alwaysOf(problem: Pick<KitProblem, 'always'>): Map<string, number> {
+  const units = new Map<string, number>();
+  for (const { kind, units: n } of problem.always) units.set(kind, (units.get(kind) ?? 0) + n);
+  return units;
+}
 /** Grams of so many units of each supply, those beside the live part left out. */
-export function stockMass(problem: Pick<KitProblem, 'fitted'>, units: ReadonlyMap<string, number>): number {
+export function stockMass(problem: Pick<KitProblem, 'fitted' | 'book'>, units: ReadonlyMap<string, number>): number {
   const fitted = fittedOf(problem);
-  return [...units].reduce((s, [kind, n]) => s + Math.max(0, n - (fitted.get(kind) ?? 0)) * supplyKind(kind).mass, 0);
+  return [...units].reduce(
+    (s, [kind, n]) => s + Math.max(0, n - (fitted.get(kind) ?? 0)) * problem.book.of(kind).mass,
+    0,
+  );
 }
 
 export interface KitFacts {
@@ -253,7 +266,8 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
 
   const kitPieces: KitPiece[] = pieces.flatMap((piece, i) => {
     const count = counts[i]!;
-    if (count === 0) return [];
+    // What stands for spares is told among the spares.
+    if (count === 0 || problem.always.some((a) => a.piece === i)) return [];
     const left = reachedIds(new Map(carried).set(piece.id, count - 1));
     const needed = [...all].filter((id) => !left.has(id));
     const { hours, changes } = withoutPiece(i);
@@ -284,7 +298,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   const stock = stockOfKit(problem, facts, stockedAll);
   /** What a way uses up and the kit has too little of, in words. */
   const shortOf = (w: AskWay): string[] =>
-    w.supplies.filter((s) => (stock.get(s.kind) ?? 0) < s.units).map((s) => supplyKind(s.kind).name.toLowerCase());
+    w.supplies.filter((s) => (stock.get(s.kind) ?? 0) < s.units).map((s) => problem.book.of(s.kind).name.toLowerCase());
   const kitSpares = sparesOf(problem, { counts, stocked: stockedAll }, facts, saved, available);
   const lackingTools = (w: AskWay): string[] => [
     ...new Set(
@@ -345,7 +359,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
   const worth = kitPieces.reduce((s, k) => s + k.piece.price * k.count, 0);
   const boxes =
     kitPieces.reduce((s, k) => s + boxVolume(k.piece) * k.count, 0) +
-    kitSpares.reduce((s, k) => s + boxVolume(supplyKind(k.kind)) * (k.quantity - k.fitted), 0);
+    kitSpares.reduce((s, k) => s + boxVolume(k.of) * (k.quantity - k.fitted), 0);
   const missing = new Map<FunctionNeed['does'], number>();
   for (const a of planOf(problem).unmet)
     for (const b of asks[a]!.barred)
@@ -360,7 +374,7 @@ export function kitFrom(problem: KitProblem, contents: Contents, facts: KitFacts
     preventionMass,
     mass: toolMass + spareMass + preventionMass,
     bulk: boxes / BAG_FILL,
-    price: worth + kitSpares.reduce((s, k) => s + supplyKind(k.kind).price * (k.quantity - k.fitted), 0),
+    price: worth + kitSpares.reduce((s, k) => s + k.of.price * (k.quantity - k.fitted), 0),
     as: facts.as,
     keptName: facts.keptName ?? null,
     proven: facts.proven,
@@ -423,10 +437,14 @@ function sparesOf(
   const { asks } = problem;
   const units = stockOfKit(problem, facts, contents.stocked);
   const fitted = fittedOf(problem);
-  return [...units]
-    .filter(([, n]) => n > 0)
-    .map(([kind, quantity]): KitSpare => {
-      const { name, unit, mass } = supplyKind(kind);
+  const always = alwaysOf(problem);
+  return [...new Set([...units.keys(), ...always.keys()])]
+    .map((kind) => [kind, units.get(kind) ?? 0] as const)
+    .filter(([kind, n]) => n > 0 || always.has(kind))
+    .map(([kind, used]): KitSpare => {
+      const packedAnyway = always.get(kind) ?? 0;
+      const of = problem.book.of(kind);
+      const { name, unit, mass } = of;
       const mine = new Map<number, number>();
       for (const s of contents.stocked)
         if (asks[s.ask]!.ways[s.way]!.supplies.some((x) => x.kind === kind))
@@ -437,7 +455,9 @@ function sparesOf(
         const w = asks[ask]!.ways[per(ask).way]!;
         return { ask, trouble: asks[ask]!.name, mends, units: w.supplies.find((x) => x.kind === kind)!.units };
       });
-      const onBike = Math.min(quantity, fitted.get(kind) ?? 0);
+      const besides = (fitted.get(kind) ?? 0) - packedAnyway;
+      const quantity = Math.max(used, Math.min(used, besides) + packedAnyway);
+      const onBike = Math.min(quantity - packedAnyway, besides);
       const uses = (x: StockedMend) => asks[x.ask]!.ways[x.way]!.supplies.some((u) => u.kind === kind);
       const hours = [...mine.keys()].reduce((s, a) => {
         const rest = contents.stocked.filter((x) => x.ask === a && !uses(x));
@@ -447,6 +467,7 @@ function sparesOf(
       const enough = parts.reduce((p, x) => p * countCdf(x.mends, asks[x.ask]!.law), 1);
       return {
         kind,
+        of,
         name,
         unit,
         quantity,
@@ -456,6 +477,7 @@ function sparesOf(
         mass: (quantity - onBike) * mass,
         owned: have,
         buy: Math.max(0, quantity - onBike - have),
+        always: packedAnyway,
         for: parts.map(({ trouble, mends, units: n }) => ({ trouble, mends, units: n })),
         hours,
         formula: `${parts
@@ -465,7 +487,7 @@ function sparesOf(
           )
           .join(
             '; ',
-          )}. They suffice on ${(100 * enough).toFixed(1)} % of trips.${onBike > 0 ? ` ${onBike} of it sits on the bike.` : ''}`,
+          )}${parts.length > 0 ? `. They suffice on ${(100 * enough).toFixed(1)} % of trips.` : ''}${packedAnyway > 0 ? ` ${packedAnyway} of it ${packedAnyway === 1 ? 'is' : 'are'} always packed.` : ''}${onBike > 0 ? ` ${onBike} of it sits on the bike.` : ''}`,
       };
     })
     .sort((a, b) => b.mass - a.mass || (a.kind < b.kind ? -1 : 1));

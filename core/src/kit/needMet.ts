@@ -2,7 +2,7 @@ import type { Bike, Fastener } from '../bike/index.js';
 import type { Practice } from '../chains/index.js';
 import { needsOf, type Need, type Way } from '../mends/index.js';
 import { practisedNeeds } from '../optimum/ways.js';
-import { supplyKind } from '../supplies/index.js';
+import { KNOWN, type SupplyBook } from '../supplies/index.js';
 import type { Kit } from './kit.js';
 
 /** What meets a need of a step: what is asked for, by what of the kit, and whether that is enough. */
@@ -19,12 +19,14 @@ export interface Having {
   /** Fasteners of the bike. */
   fasteners: readonly Fastener[];
   practice: Practice;
+  /** Kinds of spare; those known where it is left out. */
+  book?: SupplyBook;
 }
 
 const times = (what: string, n: number) => (n > 1 ? `${what} ×${n}` : what);
 
 /** Whether a kit meets one need of a step, under the rider's practice: the same needs by which ways are chosen. */
-export function needMet(need: Need, { kit, chains, fasteners, practice }: Having): NeedMet {
+export function needMet(need: Need, { kit, chains, fasteners, practice, book = KNOWN }: Having): NeedMet {
   if (need.by === 'head') {
     const heads = fasteners.filter((f) => f.role === need.role && f.leftOut === null);
     if (heads.length === 0) return { ask: need.role, by: need.ifAny ? 'none on this bike' : '', ok: need.ifAny };
@@ -62,7 +64,7 @@ export function needMet(need: Need, { kit, chains, fasteners, practice }: Having
       const spares = kit.spares.filter((s) => (bolts ? s.kind.startsWith('bolt ') : s.kind === kind));
       // Of bolts one thread has to have enough.
       const most = spares.reduce((m, s) => Math.max(m, s.quantity), 0);
-      const name = bolts ? 'bolt of its thread' : supplyKind(kind).name.toLowerCase();
+      const name = bolts ? 'bolt of its thread' : book.of(kind).name.toLowerCase();
       return { ask: times(name, units), by: most > 0 ? `${most} in the kit` : '', ok: most >= units };
     }),
   ];

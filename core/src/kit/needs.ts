@@ -18,5 +18,7 @@ export const functionNeeds = (list: readonly Exposure[]): FunctionNeed[] =>
 /** Functions that any way of the likely troubles asks for: what is worth looking for in a catalogue. */
 export const anyFunctionNeeds = (list: readonly Exposure[]): FunctionNeed[] =>
   greatest(
-    list.filter((e) => e.odds >= WORTH_CARRYING).flatMap((e) => e.trouble.ways.filter((w) => !w.helped).map((w) => needsOf(w).functions)),
+    list
+      .filter((e) => e.odds >= WORTH_CARRYING)
+      .flatMap((e) => e.trouble.ways.filter((w) => !w.helped).map((w) => needsOf(w).functions)),
   );

@@ -1,6 +1,6 @@
 import { carriedChains, reachedBy } from '../cover/index.js';
 import { countCdf } from '../odds/index.js';
-import { supplyKind } from '../supplies/index.js';
+import { KNOWN, type SupplyBook } from '../supplies/index.js';
 import { BAG_FILL, boxVolume } from '../tools/index.js';
 import type { Curve } from '../optimum/curve.js';
 import type { KitProblem } from '../optimum/problem.js';
@@ -117,11 +117,20 @@ export function measuresOf(problem: KitProblem, contents: Contents): { mass: num
   });
   for (const [kind, n] of units) {
     const packed = Math.max(0, n - (fitted.get(kind) ?? 0));
-    mass += packed * supplyKind(kind).mass;
-    boxes += packed * boxVolume(supplyKind(kind));
-    price += packed * supplyKind(kind).price;
+    const one = problem.book.of(kind);
+    mass += packed * one.mass;
+    boxes += packed * boxVolume(one);
+    price += packed * one.price;
   }
   return { mass, bulk: boxes / BAG_FILL, price };
+}
+
+/** Units of each kind that are packed: what its mends use up, and at least what always is. */
+function packedOf(problem: KitProblem, contents: Contents): [string, number][] {
+  const units = unitsOf(problem, contents.stocked);
+  for (const { piece, kind, units: n } of problem.always)
+    if (contents.counts[piece]! > 0) units.set(kind, Math.max(n, units.get(kind) ?? 0));
+  return [...units];
 }
 
 /** How many heads the copies of a kit turn. */
@@ -165,8 +174,10 @@ export function pointOf(
     hours,
     home,
     reached: known?.reached ?? reachedWith(problem, contents.counts),
-    pieces: contents.counts.flatMap((n, i): [string, number][] => (n > 0 ? [[problem.pieces[i]!.id, n]] : [])),
-    supplies: [...unitsOf(problem, contents.stocked)],
+    pieces: contents.counts.flatMap((n, i): [string, number][] =>
+      n > 0 && !problem.always.some((a) => a.piece === i) ? [[problem.pieces[i]!.id, n]] : [],
+    ),
+    supplies: packedOf(problem, contents),
     mends: [...mends].map(([troubleId, m]) => ({ troubleId, ...m })),
     stocked: [...contents.stocked],
     counts: [...contents.counts],
@@ -180,11 +191,16 @@ export interface StepBetween {
   mass: number;
   hours: number;
 }
-export function between(from: CurvePoint, to: CurvePoint, nameOf: (pieceId: string) => string): StepBetween {
+export function between(
+  from: CurvePoint,
+  to: CurvePoint,
+  nameOf: (pieceId: string) => string,
+  book: SupplyBook = KNOWN,
+): StepBetween {
   const count = (p: CurvePoint) =>
     new Map([
       ...p.pieces.map(([id, n]) => [nameOf(id), n] as const),
-      ...p.supplies.map(([kind, n]) => [supplyKind(kind).name, n] as const),
+      ...p.supplies.map(([kind, n]) => [book.of(kind).name, n] as const),
     ]);
   const [a, b] = [count(from), count(to)];
   const beyond = (x: Map<string, number>, y: Map<string, number>) =>

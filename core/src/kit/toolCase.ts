@@ -12,6 +12,7 @@ import type { GarageDocument } from '../garage/index.js';
 import { exposuresIn, type Exposure } from '../odds/index.js';
 import { offeredPieces, usablePieces, type Piece, type PieceModel } from '../tools/index.js';
 import { tripDays, type Trip } from '../trip/index.js';
+import { alwaysPacked } from './always.js';
 import { losableIn } from './doubles.js';
 import { anyFunctionNeeds } from './needs.js';
 import { strangersHeads } from './strangers.js';
@@ -116,7 +117,9 @@ function headCase(
   const practice = doc.garage.practice;
   const functions = anyFunctionNeeds(list ?? exposuresIn(doc, question));
   const fasteners = fastenersFor(doc, bike.id, trip);
-  const drawer = usablePieces(doc.pieces, bike.id);
+  // A kept kit speaks for itself: what it holds is what is packed.
+  const always = trip?.kit.use ? [] : alwaysPacked(doc, bike, question.today ?? null);
+  const drawer = [...usablePieces(doc.pieces, bike.id), ...always];
   const inUse = (pieces: readonly Piece[]) => pieces.filter((p) => p.mark !== 'never');
   const rest = {
     functions: [],
@@ -129,7 +132,13 @@ function headCase(
     const all = new ChainFinder(pieces, practice);
     const reaches = fasteners.map((f) => reachOf(f, all));
     // Of anything bought there can be two: doubles are left to the buyer, and the proof stays within seconds.
-    return { ...rest, losable: () => false, reaches, pieces, offered: new Set(pieces.map((p) => p.id)) };
+    return {
+      ...rest,
+      losable: () => false,
+      reaches,
+      pieces: [...pieces, ...always],
+      offered: new Set(pieces.map((p) => p.id)),
+    };
   }
   const own = finder ?? new ChainFinder(inUse(drawer), practice);
   const reaches = fasteners.map((f) => reachOf(f, own));

@@ -313,8 +313,6 @@ describe('advice', () => {
     expect(drill.lighter).toMatchObject({ name: 'Hand reamer', mass: 42, saves: 678 });
   });
   test('ring pliers stand in for no multi-tool', () => {
-    expect(catalogue().find((m) => m.name.startsWith('Retaining-ring'))!.functions).toEqual([
-      'spread rings',
-    ]);
+    expect(catalogue().find((m) => m.name.startsWith('Retaining-ring'))!.functions).toEqual(['spread rings']);
   });
 });

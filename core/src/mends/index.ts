@@ -6,3 +6,4 @@ export * from './known.js';
 export * from './faults.js';
 export * from './prevention.js';
 export * from './own.js';
+export * from './rates.js';

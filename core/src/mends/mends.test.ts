@@ -2,12 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { ROLES } from '../bike/index.js';
 import { exposuresIn } from '../odds/index.js';
-import { FIT_LINES, SUPPLIES, supplyKindKnown } from '../supplies/index.js';
+import { bookOf, FIT_LINES, KNOWN, SUPPLIES, supplyKindKnown } from '../supplies/index.js';
+import { brakeHose } from '../testing/supplies.js';
 import { catalogue, FUNCTIONS } from '../tools/index.js';
 import { uuid } from '../testing/make.js';
 import { FAULT_TREES } from './faults.js';
 import { TROUBLES } from './known.js';
-import { ownMendSchema, withOwn, type OwnMend } from './own.js';
+import { ownMendSchema, unknownKinds, withOwn, type OwnMend } from './own.js';
 import { PREVENTIONS } from './prevention.js';
 import { GRADES, gradeMeets, hasTraits, needsOf, readStep, way } from './way.js';
 
@@ -211,7 +212,11 @@ describe('a rider’s own mends', () => {
     expect(read({}).success).toBe(true);
     const bad = read({ out: ['Fine', 'Turn {nothing}'] });
     expect(bad.success ? [] : bad.error.issues.map((i) => i.path)).toEqual([['out', 1]]);
-    expect(read({ back: ['Use <unobtainium>'] }).success).toBe(false);
+    // What a step uses up may be a kind of the rider's own: what is in no list is named.
+    expect(unknownKinds(['Use <unobtainium>', 'Tie it <cable tie ×2>', 'Bolt it <bolt>'], KNOWN)).toEqual([
+      'unobtainium',
+    ]);
+    expect(unknownKinds(['Use <unobtainium>'], bookOf([{ ...brakeHose, name: 'unobtainium' }]))).toEqual([]);
     expect(read({ out: [] }).success).toBe(false);
     expect(read({ minutes: -1 }).success).toBe(false);
     expect(read({ rate: { paved: Number.NaN, gravel: 0, track: 0 } }).success).toBe(false);

@@ -1,22 +1,27 @@
 import { z } from 'zod';
 import { line } from '../garage/text.js';
 import { id, name, note } from '../garage/fields.js';
-import { supplyKindKnown } from '../supplies/kinds.js';
+import type { SupplyBook } from '../supplies/book.js';
 import { SUBJECTS, trouble, type Trouble } from './trouble.js';
 import { GRADES, readStep, SKILLS, way, type Way } from './way.js';
 
-/** A step as a rider writes it, with its needs marked; refused with what is not known in it. */
+/** A step as a rider writes it, with its needs marked; refused with what is not known in it. What it uses up may be a kind of the rider's own. */
 const stepLine = line(300)
   .min(1)
   .superRefine((step, ctx) => {
     try {
-      for (const n of readStep(step).needs)
-        if (n.by === 'supply' && !supplyKindKnown(n.kind))
-          ctx.addIssue({ code: 'custom', message: `no supply of kind "${n.kind}": choose one of the list` });
+      readStep(step);
     } catch (error) {
       ctx.addIssue({ code: 'custom', message: error instanceof Error ? error.message : String(error) });
     }
   });
+
+/** Kinds of spare that the steps of a way name and that are in no list. */
+export const unknownKinds = (steps: readonly string[], book: SupplyBook): string[] => [
+  ...new Set(
+    steps.flatMap((s) => readStep(s).needs).flatMap((n) => (n.by === 'supply' && !book.has(n.kind) ? [n.kind] : [])),
+  ),
+];
 
 const rate = z.number().min(0).max(100);
 

@@ -1,14 +1,15 @@
 import type { Bike } from '../bike/index.js';
 import { dueOn } from '../due/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { appliesTo, TROUBLES, withOwn, type Trouble } from '../mends/index.js';
+import { appliesTo, TROUBLES, withOwn, withRates, type Trouble } from '../mends/index.js';
 import { measure, say, together } from '../units/index.js';
 import type { Trip } from '../trip/index.js';
 import { byStake, certain, exposures, type Exposure } from './exposure.js';
 import { recordOf } from './record.js';
 
-/** Everything that can go wrong in a garage's eyes: what is known, and what its rider wrote. */
-export const troublesIn = (doc: Pick<GarageDocument, 'mends'>): readonly Trouble[] => withOwn(TROUBLES, doc.mends);
+/** Everything that can go wrong in a garage's eyes: what is known, what its rider wrote, at the rates that the rider knows. */
+export const troublesIn = (doc: Pick<GarageDocument, 'mends' | 'garage'>): readonly Trouble[] =>
+  withRates(withOwn(TROUBLES, doc.mends), doc.garage.rates);
 
 /** Work that falls due while riding: its count is sure. What is overdue is done before leaving. */
 function services(bike: Bike, trip: Trip, troubles: readonly Trouble[], today: string | null): Exposure[] {

@@ -1,7 +1,7 @@
 import { unitsTogether } from './counts.js';
 import { demandPmf } from './poisson.js';
 import type { StockDemand } from './exposure.js';
-import { supplyKind } from '../supplies/index.js';
+import { KNOWN, type SupplyBook } from '../supplies/index.js';
 
 /** A stock at the kit's service level. */
 export interface Stock {
@@ -23,7 +23,7 @@ const MOST = 400;
  * buys most −ln CDF until Π CDF ≥ q (reference section 5). One q per piece is not a kit's q.
  * @param q the kit's service level, under 1
  */
-export function stocksFor(demands: readonly StockDemand[], q: number): Stock[] {
+export function stocksFor(demands: readonly StockDemand[], q: number, book: SupplyBook = KNOWN): Stock[] {
   const rows = demands.map(({ kind, demands: d }) => {
     const expected = d.reduce((s, x) => s + x.lambda * x.units, 0);
     const upTo = Math.min(MOST, Math.ceil(expected * 2 + 30));
@@ -31,7 +31,7 @@ export function stocksFor(demands: readonly StockDemand[], q: number): Stock[] {
     const pmf = d.every((x) => x.law.shape === null) ? demandPmf(d, upTo) : unitsTogether(d, upTo);
     let sum = 0;
     const cdf = pmf.map((p) => (sum += p));
-    return { kind, expected, cdf, at: 0, unit: supplyKind(kind).mass, demands: d };
+    return { kind, expected, cdf, at: 0, unit: book.of(kind).mass, demands: d };
   });
   const together = () => rows.reduce((p, r) => p * r.cdf[r.at]!, 1);
   while (together() < q) {
@@ -69,8 +69,9 @@ export function pooled(
   demands: readonly StockDemand[],
   riders: number,
   q: number,
+  book: SupplyBook = KNOWN,
 ): { kind: string; alone: number; together: number }[] {
-  const alone = stocksFor(demands, q);
+  const alone = stocksFor(demands, q, book);
   const group = stocksFor(
     demands.map((d) => ({
       ...d,
@@ -81,6 +82,7 @@ export function pooled(
       })),
     })),
     q,
+    book,
   );
   return alone.map((a, i) => ({ kind: a.kind, alone: a.quantity * riders, together: group[i]!.quantity }));
 }

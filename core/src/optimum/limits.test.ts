@@ -192,7 +192,7 @@ describe('long trips', () => {
         const way = {
           ...ask.ways[0]!,
           requires: [],
-          supplies: [{ kind: 'fuse', units: 1 }],
+          supplies: [{ kind: 'fuse', units: 1, grams: 2 }],
           mass: 2,
           gain: 10,
           hours: 10,

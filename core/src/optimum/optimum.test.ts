@@ -166,7 +166,7 @@ describe('mends to carry for a service level', () => {
   });
   test('units beside the live part weigh nothing', () => {
     const ask = { fitted: new Map([['fuse', 3]]) } as unknown as Ask;
-    const w = { supplies: [{ kind: 'fuse', units: 2 }] } as Ask['ways'][number];
+    const w = { supplies: [{ kind: 'fuse', units: 2, grams: 2 }] } as Ask['ways'][number];
     expect([1, 2, 3].map((n) => massOfMends(ask, w, n))).toEqual([0, 2, 6]);
   });
 });

@@ -2,7 +2,6 @@ import type { FunctionNeed } from '../cover/index.js';
 import { inMeasure } from '../cover/index.js';
 import { gradeMeets, type Grade } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
-import { supplyKind } from '../supplies/index.js';
 import type { Ask, AskWay, KitProblem } from './problem.js';
 import type { Ladder } from './service.js';
 
@@ -31,7 +30,7 @@ const MOST_MENDS = 400;
 /** Cost of k mends by a way in tenths of the measure, beyond what sits on the bike. */
 export function costOfMends(problem: KitProblem, ask: Ask, way: AskWay, mends: number): number {
   return way.supplies.reduce((s, { kind, units }) => {
-    const unit = Math.round(TENTHS * inMeasure(problem.practice.least, supplyKind(kind)));
+    const unit = Math.round(TENTHS * inMeasure(problem.practice.least, problem.book.of(kind)));
     return s + Math.max(0, units * mends - (ask.fitted.get(kind) ?? 0)) * unit;
   }, 0);
 }

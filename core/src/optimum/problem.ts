@@ -15,7 +15,7 @@ import {
 } from '../mends/index.js';
 import { countPmf, exposuresIn, lostByThread, type CountLaw, type Exposure } from '../odds/index.js';
 import { threadMm } from '../sizes/index.js';
-import { boltKind, stockOf, supplyKind } from '../supplies/index.js';
+import { bookOf, boltKind, stockOf, type SupplyBook } from '../supplies/index.js';
 import { boxVolume, type Piece, type PieceFunction } from '../tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../trip/index.js';
 import type { ToolCase } from '../kit/toolCase.js';
@@ -39,7 +39,8 @@ export interface AskWay {
   grade: Grade;
   /** Requirements, by number. */
   requires: number[];
-  supplies: { kind: string; units: number }[];
+  /** What it uses up: units, and grams of one. */
+  supplies: { kind: string; units: number; grams: number }[];
   /** Of what one mend uses up: grams, mL, euros. */
   mass: number;
   bulk: number;
@@ -71,6 +72,13 @@ export interface Ask {
   must: Grade | null;
 }
 
+/** Units of one kind that are always packed, and the number of the piece that stands for them. */
+export interface Always {
+  piece: number;
+  kind: string;
+  units: number;
+}
+
 /** The choice of tools, spares, consumables and prevention at once. */
 export interface KitProblem {
   tools: ToolCase;
@@ -91,6 +99,10 @@ export interface KitProblem {
   /** Where they are many: how much more another share could save at most, in the question's value, and how much lighter it could be, grams. */
   slack: number;
   slackMass: number;
+  /** What is said of each kind of spare. */
+  book: SupplyBook;
+  /** Spares that are packed whatever they are good for: each is a piece among the pieces, and its units are free to use. */
+  always: readonly Always[];
   question: KitQuestion & { service: number };
   practice: Practice;
   /** Measures taken before leaving that count in the rates, with their grams. */
@@ -127,7 +139,12 @@ class Builder {
   private readonly taskOf = new Map<string, Task>();
   readonly items: Items;
 
-  constructor(private readonly tools: ToolCase) {
+  constructor(
+    private readonly tools: ToolCase,
+    readonly book: SupplyBook,
+    /** Kinds of spare that the rider leaves at home. */
+    readonly never: ReadonlySet<string>,
+  ) {
     this.items = new Items(tools.pieces);
     for (const t of coverProblem(tools.reaches, tools.pieces).tasks)
       for (const id of t.fasteners) this.taskOf.set(id, t);
@@ -225,9 +242,14 @@ function askWay(
       missing.push({ does, count });
     } else requires.push(n);
   }
+  for (const { kind } of needs.supplies)
+    if (build.never.has(kind)) lacks.push(`${build.book.of(kind).name.toLowerCase()}: stays at home by your mark`);
+  for (const { kind } of needs.supplies)
+    if (!build.book.has(kind)) lacks.push(`no spare is called “${kind}”: add it to the spares`);
   if (lacks.length > 0) return { why: [...new Set(lacks)].join(', '), lacks: missing };
+  const used = (kind: string, units: number) => ({ kind, units, grams: build.book.of(kind).mass });
   const supplies = needs.supplies.flatMap(({ kind, units }) =>
-    kind === 'bolt' ? (bolt ? [{ kind: boltKind(bolt), units }] : []) : [{ kind, units }],
+    kind === 'bolt' ? (bolt ? [used(boltKind(bolt), units)] : []) : [used(kind, units)],
   );
   const sum = (of: (kind: string) => number) => supplies.reduce((s, x) => s + of(x.kind) * x.units, 0);
   return {
@@ -236,9 +258,9 @@ function askWay(
       grade: way.grade,
       requires: [...new Set(requires)].sort((a, b) => a - b),
       supplies,
-      mass: sum((k) => supplyKind(k).mass),
-      bulk: sum((k) => boxVolume(supplyKind(k))),
-      price: sum((k) => supplyKind(k).price),
+      mass: sum((k) => build.book.of(k).mass),
+      bulk: sum((k) => boxVolume(build.book.of(k))),
+      price: sum((k) => build.book.of(k).price),
       gain: gainOf(way, exposure.trouble, exposure.without, exposure.away, question),
       hours: savedByWay(way, exposure.without, exposure.away),
       time: hoursOfWay(way, exposure.away),
@@ -388,7 +410,11 @@ function shares(units: number, takers: number): number[][] | null {
  * Shares out what sits beside the live parts: each unit is one trouble's only. It goes where the next mend with it saves most, and what another
  * share could do better is either looked at as well or bounded.
  */
-function allot(given: readonly Ask[], fitted: ReadonlyMap<string, ReadonlyMap<string, number>>): Allotment {
+function allot(
+  given: readonly Ask[],
+  fitted: ReadonlyMap<string, ReadonlyMap<string, number>>,
+  book: SupplyBook,
+): Allotment {
   const out: Allotment = { asks: [...given], others: [], slack: 0, slackMass: 0 };
   const give = (asks: Ask[], a: number, kind: string, n: number) => {
     if (n === 0) return;
@@ -403,12 +429,16 @@ function allot(given: readonly Ask[], fitted: ReadonlyMap<string, ReadonlyMap<st
         const uses = ask.ways.flatMap((w) => w.supplies.filter((s) => s.kind === kind).map((s) => ({ w, n: s.units })));
         if (uses.length === 0) return [];
         const best = uses.reduce((x, y) => (y.w.gain / y.n > x.w.gain / x.n ? y : x));
-        return [{ a, units: best.n, gain: best.w.gain, given: 0 }];
+        // Where another way does as well without it, it is better given to a trouble that has no other.
+        const instead = ask.ways
+          .filter((w) => w.supplies.every((s) => s.kind !== kind))
+          .reduce((m, w) => Math.max(m, w.gain), 0);
+        return [{ a, units: best.n, gain: best.w.gain, more: best.w.gain - instead, given: 0 }];
       });
       let left = units;
       while (left > 0) {
         const worth = (x: (typeof wanting)[number]) =>
-          ((given[x.a]!.tails[Math.floor(x.given / x.units)] ?? 0) * x.gain) / x.units;
+          ((given[x.a]!.tails[Math.floor(x.given / x.units)] ?? 0) * x.more) / x.units;
         const next = wanting.filter((x) => worth(x) > 0).sort((x, y) => worth(y) - worth(x) || x.a - y.a)[0];
         if (!next) break;
         const n = Math.min(left, next.units - (next.given % next.units));
@@ -441,7 +471,7 @@ function allot(given: readonly Ask[], fitted: ReadonlyMap<string, ReadonlyMap<st
         const beyond = units - x.given;
         const from = Math.floor(x.given / x.units);
         for (let j = 0; j * x.units < beyond; j++) out.slack += (given[x.a]!.tails[from + j] ?? 0) * x.gain;
-        out.slackMass += beyond * supplyKind(kind).mass;
+        out.slackMass += beyond * book.of(kind).mass;
       }
     }
   return out;
@@ -459,7 +489,10 @@ export function kitProblem(
   also: readonly string[] = [],
 ): KitProblem {
   const trip = doc.trips.find((t) => t.id === question.tripId);
-  const build = new Builder(tools);
+  const book = bookOf(doc.kinds);
+  const left = doc.supplies.filter((s) => s.mark === 'never').map((s) => s.kind);
+  const never = new Set(left.filter((kind) => doc.supplies.every((s) => s.kind !== kind || s.mark === 'never')));
+  const build = new Builder(tools, book, never);
   const own = doc.bikes.find((b) => b.id === question.bikeId)!;
   const prevention = preventionOf(own, also);
   const today = question.today ?? null;
@@ -501,8 +534,15 @@ export function kitProblem(
       else if (!required.includes(n)) required.push(n);
     }
   }
-  const fitted = new Map(bikes.map((b) => [b.id, stockOf(doc.supplies, b, today).fitted]));
-  const { asks: allotted, others, slack, slackMass } = allot(asks, fitted);
+  const fitted = new Map(bikes.map((b) => [b.id, stockOf(doc.supplies, b, today, doc.kinds).fitted]));
+  const always = tools.pieces.flatMap((p, piece): Always[] => {
+    const s = doc.supplies.find((x) => x.id === p.id);
+    return s ? [{ piece, kind: s.kind, units: s.quantity }] : [];
+  });
+  // They are carried anyway: what they mend on this bike costs no further gram.
+  const mine = fitted.get(own.id);
+  for (const { kind, units } of always) mine?.set(kind, (mine.get(kind) ?? 0) + units);
+  const { asks: allotted, others, slack, slackMass } = allot(asks, fitted, book);
   const problem: KitProblem = {
     tools,
     pieces: tools.pieces,
@@ -516,6 +556,8 @@ export function kitProblem(
     others: [],
     slack,
     slackMass,
+    book,
+    always,
     // Where nothing is known that can go wrong no gram is worth anything: then the tools that reach all are the kit.
     question: {
       ...given,

@@ -1,11 +1,10 @@
 import { gradeMeets } from '../mends/index.js';
-import { supplyKind } from '../supplies/index.js';
 import type { Ask, AskWay, KitProblem } from './problem.js';
 
 /** Grams of what so many mends by one way use up, beyond what sits on the bike already. */
 export function massOfMends(ask: Ask, way: AskWay, mends: number): number {
   return way.supplies.reduce(
-    (s, { kind, units }) => s + Math.max(0, units * mends - (ask.fitted.get(kind) ?? 0)) * supplyKind(kind).mass,
+    (s, { kind, units, grams }) => s + Math.max(0, units * mends - (ask.fitted.get(kind) ?? 0)) * grams,
     0,
   );
 }

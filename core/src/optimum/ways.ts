@@ -10,6 +10,7 @@ import {
   type Way,
   type WayNeeds,
 } from '../mends/index.js';
+import { chainToolTooSmall } from '../supplies/index.js';
 import type { PieceFunction } from '../tools/index.js';
 import type { KitQuestion, Trip } from '../trip/index.js';
 
@@ -71,6 +72,7 @@ export function practisedWays(
   trip: Trip | undefined,
   practice: Practice,
 ): PractisedWay[] {
+  const tooSmall = chainToolTooSmall(bike);
   return trouble.ways
     .filter((w) => hasTraits(w.only, bike))
     .map((way) => {
@@ -82,6 +84,7 @@ export function practisedWays(
         if (way.when.includes('pushes') && !bike.pushStarts) return 'this bike does not start by pushing';
         if (practice.skill === 'only what somebody can do' && way.skill > HANDS.indexOf(practice.hand) + 1)
           return 'nobody in the group has done it';
+        if (tooSmall && needs.functions.some((f) => f.does === 'open chain')) return tooSmall;
         if (needs.supplies.some((s) => tubeBarred(s.kind, bike, practice.tubes)))
           return `your practice: tubes ${practice.tubes}`;
         if (practice.plugs === 'strings' && uses('pin plug')) return 'your practice: strings';

@@ -1,4 +1,6 @@
 import type { Bike } from '../bike/bike.js';
+import type { OwnKind } from './book.js';
+import { differs, tubeMismatch } from './fitCheck.js';
 
 /** Everything besides fasteners that a spare must match, read off the bike once. */
 export const FIT_SLOTS = [
@@ -37,7 +39,8 @@ export type FitSlot = (typeof FIT_SLOTS)[number];
 
 /** One line of the fit sheet: what to read and where, and which supplies it decides. */
 export interface FitLine {
-  slot: FitSlot;
+  /** A slot, or the name of a kind of the rider's own. */
+  slot: FitSlot | (string & {});
   /** What to read, with an example. */
   ask: string;
   /** Kinds of supply that must match it; empty where nothing is carried for it. */
@@ -51,7 +54,7 @@ const liquid = (b: Bike) => b.cooling === 'liquid';
 export const FIT_LINES: readonly FitLine[] = [
   { slot: 'plug', ask: 'code, reach and gap: M10, 26.5 mm, 0.8 mm', decides: ['spark plug'] },
   { slot: 'bulb main', ask: 'base and watts: two-filament, 35/35 W', decides: ['bulb'] },
-  { slot: 'bulb tail', ask: 'base and watts: 5/21 W', decides: ['bulb'] },
+  { slot: 'bulb tail', ask: 'base and watts: 5/21 W', decides: ['tail bulb'] },
   {
     slot: 'fuses',
     ask: 'format and ratings: small blade, 10 15 20 A',
@@ -111,8 +114,14 @@ export const FIT_LINES: readonly FitLine[] = [
   },
 ];
 
-/** The lines that a bike has. */
-export const fitLinesOf = (bike: Bike): FitLine[] => FIT_LINES.filter((l) => l.on?.(bike) ?? true);
+/** Lines of the rider's own kinds that must match the bike. */
+const ownLines = (own: readonly OwnKind[]): FitLine[] =>
+  own.filter((k) => k.matches).map((k) => ({ slot: k.name, ask: 'what it must match', decides: [k.name] }));
+/** The lines that a bike has, those of the rider's own kinds behind. */
+export const fitLinesOf = (bike: Bike, own: readonly OwnKind[] = []): FitLine[] => [
+  ...FIT_LINES.filter((l) => l.on?.(bike) ?? true),
+  ...ownLines(own),
+];
 
 /** Two readings say the same when they differ in spaces and letter case alone. */
 const plain = (text: string) =>
@@ -124,14 +133,43 @@ export const sameFit = (a: string, b: string): boolean => plain(a) === plain(b);
 
 /** Whether a supply marked for something serves a bike: it does, it is for another, or nobody wrote down enough to say. */
 export type FitVerdict = 'fits' | 'not known' | 'another';
-export function fitVerdict(supply: { kind: string; fits: string }, bike: Bike): FitVerdict {
-  const lines = fitLinesOf(bike).filter((l) => l.decides.includes(supply.kind));
-  // Nothing decides it, or only what this bike has not: then no bike like it takes any.
-  if (lines.length === 0) return FIT_LINES.some((l) => l.decides.includes(supply.kind)) ? 'another' : 'fits';
-  const read = lines.map((l) => bike.fit[l.slot] ?? '').filter((x) => x !== '');
-  if (supply.fits === '' || read.length === 0) return 'not known';
-  return read.some((x) => sameFit(x, supply.fits)) ? 'fits' : read.length < lines.length ? 'not known' : 'another';
+export interface FitJudged {
+  verdict: FitVerdict;
+  /** What differs, where it is for another. */
+  why: string;
 }
+const judged = (verdict: FitVerdict, why = ''): FitJudged => ({ verdict, why });
+
+/**
+ * Whether a supply serves a bike, and what differs. Readings are compared by their figures where they have any (bore, rim, thread, chain), else
+ * word by word.
+ */
+export function judgeFit(supply: { kind: string; fits: string }, bike: Bike, own: readonly OwnKind[] = []): FitJudged {
+  const every = [...FIT_LINES, ...ownLines(own)];
+  const lines = fitLinesOf(bike, own).filter((l) => l.decides.includes(supply.kind));
+  // Nothing decides it, or only what this bike has not: then no bike like it takes any.
+  if (lines.length === 0)
+    return every.some((l) => l.decides.includes(supply.kind))
+      ? judged('another', 'this bike takes none')
+      : judged('fits');
+  const wrong = tubeMismatch(supply.kind, supply.fits, bike);
+  if (wrong) return judged('another', wrong);
+  const read = lines.flatMap((l) => {
+    const reading = bike.fit[l.slot] ?? '';
+    return reading === '' ? [] : [{ slot: l.slot, reading }];
+  });
+  if (supply.fits === '' || read.length === 0) return judged('not known');
+  const compared = read.map(({ slot, reading }) =>
+    sameFit(reading, supply.fits) ? [] : (differs(slot, reading, supply.fits) ?? [`made for ${supply.fits}`]),
+  );
+  if (compared.some((d) => d.length === 0)) return judged('fits');
+  return read.length < lines.length ? judged('not known') : judged('another', compared[0]!.join(', '));
+}
+export const fitVerdict = (
+  supply: { kind: string; fits: string },
+  bike: Bike,
+  own: readonly OwnKind[] = [],
+): FitVerdict => judgeFit(supply, bike, own).verdict;
 
 /** One line over several bikes: what each sheet says, and whether one spare serves them all. */
 export interface FitCompared {
@@ -140,8 +178,8 @@ export interface FitCompared {
   /** All that wrote something down wrote the same. */
   same: boolean;
 }
-export function compareFits(bikes: readonly Bike[]): FitCompared[] {
-  return FIT_LINES.flatMap((line) => {
+export function compareFits(bikes: readonly Bike[], own: readonly OwnKind[] = []): FitCompared[] {
+  return [...FIT_LINES, ...ownLines(own)].flatMap((line) => {
     const having = bikes.filter((b) => line.on?.(b) ?? true);
     if (having.length === 0) return [];
     const says = having.map((b) => ({ bikeId: b.id, reading: b.fit[line.slot] ?? '' }));

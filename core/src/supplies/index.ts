@@ -1,3 +1,5 @@
 export * from './kinds.js';
+export * from './book.js';
 export * from './fitSheet.js';
+export * from './fitCheck.js';
 export * from './supply.js';

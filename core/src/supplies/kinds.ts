@@ -43,6 +43,7 @@ const FIXED: SupplyKind[] = [
   s('coolant', 'Coolant', 'half litre', 540, [180, 70, 55], 4, ['leaks', 'upright', 'pierced easily']),
   s('fuel hose', 'Fuel hose and clips', 'piece', 35, [120, 60, 15], 3),
   s('bulb', 'Headlamp bulb', 'bulb', 22, [80, 40, 40], 6, ['fragile']),
+  s('tail bulb', 'Tail lamp bulb', 'bulb', 9, [50, 20, 20], 3, ['fragile', 'nests']),
   s('spark plug', 'Spark plug', 'plug', 48, [90, 25, 25], 9, ['fragile', 'hard']),
   s('spoke', 'Spokes with nipples', 'spoke', 16, [230, 8, 6], 2, ['hard']),
   s('spare key', 'Spare key', 'key', 12, [65, 30, 4], 12, ['dear']),

@@ -57,7 +57,7 @@ describe('how long supplies keep', () => {
     expect(whyNot(supply({ condition: 'spent' }), dual, null)).toBe('spent');
     expect(whyNot(supply({ kind: 'patch', bought: '2020-01-01' }), dual, '2026-11-25')).toMatch(/past its date/);
     expect(whyNot(supply({ kind: 'patch', bought: '2020-01-01' }), dual, null)).toBeNull();
-    expect(whyNot(supply({ fits: '525' }), dual, null)).toBe('made for 525');
+    expect(whyNot(supply({ fits: '525' }), dual, null)).toBe('made for 525: size 525, here 520');
     expect(whyNot(supply({ condition: 'used, known good' }), dual, null)).toBeNull();
     const list = [supply({}), supply({ fittedOn: dual.id, quantity: 1 }), supply({ condition: 'spent' })];
     const of = (b: typeof dual) => [

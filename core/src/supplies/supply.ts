@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { line } from '../garage/text.js';
 import type { Bike } from '../bike/bike.js';
 import { id, note } from '../garage/fields.js';
-import { fitVerdict } from './fitSheet.js';
-import { SUPPLY_KINDS } from './kinds.js';
+import type { OwnKind } from './book.js';
+import { judgeFit } from './fitSheet.js';
 
 /** What a rider owns of one kind of spare. */
 export const supplySchema = z.strictObject({
   id,
-  kind: z.enum(SUPPLY_KINDS),
+  /** One of the kinds known, or the name of one of the rider's own. */
+  kind: line(120).min(1),
   quantity: z.int().min(0).max(1000),
   /** What it is made for, as the bike's fit sheet reads; empty where it fits anything, or nobody looked. */
   fits: line(120),
@@ -18,6 +19,8 @@ export const supplySchema = z.strictObject({
   condition: z.enum(['new', 'used, known good', 'spent']),
   /** The bike on which it sits beside the live part already; null when it lies in the drawer. */
   fittedOn: id.nullable(),
+  /** `always` is packed whatever it is good for, `never` stays at home. */
+  mark: z.enum(['always', 'never']).nullable(),
   note,
 });
 export type Supply = z.infer<typeof supplySchema>;
@@ -28,6 +31,7 @@ export const newSupply = (given: Pick<Supply, 'id' | 'kind' | 'quantity'> & Part
   opened: null,
   condition: 'new',
   fittedOn: null,
+  mark: null,
   note: '',
   ...given,
 });
@@ -72,12 +76,16 @@ export function goodUntil(supply: Pick<Supply, 'kind' | 'bought' | 'opened'>): s
 }
 
 /** Why a supply does not count for a bike; null when it does. */
-export function whyNot(supply: Supply, bike: Bike, today: string | null): string | null {
+export function whyNot(supply: Supply, bike: Bike, today: string | null, own: readonly OwnKind[] = []): string | null {
   if (supply.condition === 'spent') return 'spent';
+  if (supply.mark === 'never') return 'stays at home';
   const until = goodUntil(supply);
   if (until !== null && today !== null && until < today) return `past its date, ${until}`;
   if (supply.fittedOn !== null && supply.fittedOn !== bike.id) return 'fitted on another bike';
-  return fitVerdict(supply, bike) === 'another' ? `made for ${supply.fits || 'another bike'}` : null;
+  const { verdict, why } = judgeFit(supply, bike, own);
+  if (verdict !== 'another') return null;
+  if (supply.fits === '') return why;
+  return why.startsWith('made for') ? why : `made for ${supply.fits}: ${why}`;
 }
 
 /** What of each kind there is for a bike: in the drawer, and fitted beside the live part, which weighs nothing in the kit. */
@@ -85,10 +93,11 @@ export function stockOf(
   supplies: readonly Supply[],
   bike: Bike,
   today: string | null,
+  own: readonly OwnKind[] = [],
 ): { owned: Map<string, number>; fitted: Map<string, number> } {
   const [owned, fitted] = [new Map<string, number>(), new Map<string, number>()];
   for (const s of supplies) {
-    if (whyNot(s, bike, today) !== null) continue;
+    if (whyNot(s, bike, today, own) !== null) continue;
     const into = s.fittedOn === null ? owned : fitted;
     into.set(s.kind, (into.get(s.kind) ?? 0) + s.quantity);
   }

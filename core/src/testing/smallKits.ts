@@ -4,7 +4,7 @@ import { gradeMeets, TROUBLES, way } from '../mends/index.js';
 import { certain, poisson } from '../odds/index.js';
 import { Items } from '../optimum/items.js';
 import { tailsOf, type Ask, type KitProblem } from '../optimum/problem.js';
-import { supplyKind } from '../supplies/index.js';
+import { KNOWN, supplyKind } from '../supplies/index.js';
 import { functional } from '../tools/index.js';
 import { newKitQuestion } from '../trip/index.js';
 import { owned } from './make.js';
@@ -78,7 +78,8 @@ export const small: fc.Arbitrary<KitProblem> = fc
           fitted: new Map(),
           must: null,
           ways: a.ways.map((w) => {
-            const supplies = w.kind === null ? [] : [{ kind: KINDS[w.kind]!, units: w.units }];
+            const supplies =
+              w.kind === null ? [] : [{ kind: KINDS[w.kind]!, units: w.units, grams: supplyKind(KINDS[w.kind]!).mass }];
             return {
               way: plain,
               grade: 'proper' as const,
@@ -101,6 +102,8 @@ export const small: fc.Arbitrary<KitProblem> = fc
       others: [],
       slack: 0,
       slackMass: 0,
+      book: KNOWN,
+      always: [],
       question: { ...newKitQuestion(), service: 0.9 },
       practice: DEFAULT_PRACTICE,
       prevention: [],

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {
+  bookOf,
   changeOf,
   cleaned,
   cut,
@@ -74,6 +75,8 @@ export const useGarage = defineStore('garage', () => {
   let others: Others | null = null;
   let order: RowOrder = new Map();
 
+  /** All kinds of spare: those known, and the rider's own. */
+  const book = computed(() => bookOf(doc.value?.kinds ?? []));
   const bike = computed(() => doc.value?.bikes.find((b) => b.id === view.bikeId) ?? doc.value?.bikes[0] ?? null);
   const trip = computed(() => doc.value?.trips.find((t) => t.id === view.tripId) ?? doc.value?.trips[0] ?? null);
   const fasteners = computed<Fastener[]>(() => doc.value?.fasteners.filter((f) => f.bikeId === bike.value?.id) ?? []);
@@ -322,6 +325,7 @@ export const useGarage = defineStore('garage', () => {
   });
 
   return {
+    book,
     list,
     doc,
     bike,

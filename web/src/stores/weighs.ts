@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import type { PreventionCost, SwitchCost, Weighs } from '@necessaire/core';
+import type { HowSure, PreventionCost, SwitchCost, Weighs } from '@necessaire/core';
 import { longWork } from './longWork';
 
 /** Where the weight is: bolts, marks, purchases. */
@@ -15,4 +15,9 @@ export const useSwitchCosts = defineStore('switchCosts', () =>
 /** What each measure before leaving would do. */
 export const usePreventionCosts = defineStore('preventionCosts', () =>
   longWork<PreventionCost[]>((w, doc, question, onProgress) => w.prevention(doc, question, onProgress)),
+);
+
+/** What of the kit hangs on how good the rates are. */
+export const useHowSure = defineStore('howSure', () =>
+  longWork<HowSure>((w, doc, question, onProgress) => w.howSure(doc, question, onProgress)),
 );

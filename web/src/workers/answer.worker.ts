@@ -8,6 +8,7 @@ import {
   contentsOfKept,
   coverageOf,
   frontier,
+  howSure,
   kitCase,
   kitFrom,
   levels,
@@ -31,6 +32,7 @@ import {
   type KeptKit,
   type Difference,
   type GarageDocument,
+  type HowSure,
   type ManyBikes,
   type Means,
   type Phase,
@@ -84,6 +86,10 @@ const worker = {
   /** What each other position of each switch of practice costs: both kits solved whole, in a worker of its own. */
   async switches(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<SwitchCost[]> {
     return switchCosts(doc, question, await solver, onProgress);
+  },
+  /** What of the kit hangs on how good the rates are. */
+  async howSure(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<HowSure> {
+    return howSure(doc, question, await solver, onProgress);
   },
   /** The whole curve of weight against what is saved, told as far as it is known, then the nested kits. */
   async frontier(

@@ -1,30 +1,30 @@
 <script setup lang="ts">
 /** What a spare must match, read off each bike once; beside it what is owned, whether it fits, keeps, and where it lies. */
 import { computed, ref } from 'vue';
-import {
-  compareFits,
-  fitVerdict,
-  goodUntil,
-  newSupply,
-  SUPPLIES,
-  supplyKind,
-  whyNot,
-  type FitSlot,
-  type Supply,
-} from '@necessaire/core';
+import { compareFits, fitFaults, fitVerdict, goodUntil, newSupply, whyNot, type Supply } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
+import { massText } from '../../ui/words';
 import NumberField from '../../ui/NumberField.vue';
 import TextField from '../../ui/TextField.vue';
+import OwnKinds from './OwnKinds.vue';
 
 const garage = useGarage();
+const view = useView();
 const bikes = computed(() => {
   const all = garage.doc?.bikes ?? [];
   const crew = new Set([garage.bike?.id, ...(garage.trip?.along ?? [])]);
   return all.filter((b) => crew.has(b.id)).concat(all.filter((b) => !crew.has(b.id)));
 });
-const lines = computed(() => compareFits(bikes.value));
-function read(bikeId: string, slot: FitSlot, text: string) {
+const own = computed(() => garage.doc?.kinds ?? []);
+const lines = computed(() => compareFits(bikes.value, own.value));
+/** What does not go together on a bike, at the line where it was read. */
+const faultAt = (bikeId: string, slot: string) => {
+  const bike = bikes.value.find((b) => b.id === bikeId);
+  return bike ? (fitFaults(bike).find((f) => f.slot === slot)?.why ?? null) : null;
+};
+function read(bikeId: string, slot: string, text: string) {
   const bike = garage.doc?.bikes.find((b) => b.id === bikeId);
   if (!bike) return;
   const fit = { ...bike.fit, [slot]: text.trim() };
@@ -34,20 +34,25 @@ function read(bikeId: string, slot: FitSlot, text: string) {
 /** The same reading for another bike in one press. */
 const supplies = computed(() => [...(garage.doc?.supplies ?? [])].sort((a, b) => (a.kind < b.kind ? -1 : 1)));
 const change = (s: Supply, fields: Partial<Supply>) =>
-  garage.put(`change ${supplyKind(s.kind).name.toLowerCase()}`, 'supplies', { ...s, ...fields });
+  garage.put(`change ${garage.book.of(s.kind).name.toLowerCase()}`, 'supplies', { ...s, ...fields });
 const serves = (s: Supply) =>
-  bikes.value.filter((b) => whyNot(s, b, today()) === null && fitVerdict(s, b) !== 'another');
+  bikes.value.filter((b) => whyNot(s, b, today(), own.value) === null && fitVerdict(s, b, own.value) !== 'another');
 const adding = ref('');
 function add() {
-  const kind = SUPPLIES.find((k) => k.kind === adding.value);
+  const kind = garage.book.all.find((k) => k.kind === adding.value);
   if (!kind) return;
   garage.put(
     `own ${kind.name.toLowerCase()}`,
     'supplies',
-    newSupply({ id: crypto.randomUUID(), kind: kind.kind as Supply['kind'], quantity: 1 }),
+    newSupply({ id: crypto.randomUUID(), kind: kind.kind, quantity: 1 }),
   );
   adding.value = '';
 }
+const MARKS: { value: NonNullable<Supply['mark']> | 'useful'; title: string }[] = [
+  { value: 'always', title: 'always' },
+  { value: 'useful', title: 'if useful' },
+  { value: 'never', title: 'never' },
+];
 const date = (text: string) => (/^\d{4}-\d{2}-\d{2}$/.test(text) ? text : null);
 function until(s: Supply): string {
   const day = goodUntil(s);
@@ -85,13 +90,16 @@ function until(s: Supply): string {
               @take="read(b.id, l.line.slot, $event)"
             />
             <span v-else class="soft">none</span>
+            <span v-if="faultAt(b.id, l.line.slot)" role="alert" class="gap"
+              >{{ faultAt(b.id, l.line.slot) }}: counted nowhere</span
+            >
           </td>
         </tr>
       </tbody>
     </table>
     <h2 class="head">Spares and supplies owned</h2>
     <div v-for="s in supplies" :key="s.id" class="supply" :class="{ off: serves(s).length === 0 }">
-      <strong class="name">{{ supplyKind(s.kind).name }}</strong>
+      <strong class="name">{{ garage.book.of(s.kind).name }}</strong>
       <p class="says">
         <span v-if="serves(s).length > 0"
           >serves
@@ -101,7 +109,10 @@ function until(s: Supply): string {
               .join(', ')
           }}</span
         >
-        <span v-else class="gap">{{ bikes[0] ? whyNot(s, bikes[0], today()) : '' }}</span>
+        <span v-else class="gap">{{ bikes[0] ? whyNot(s, bikes[0], today(), own) : '' }}</span>
+        <span v-if="s.mark === 'always' && s.fittedOn === null">
+          · always packed: {{ massText(view.units, garage.book.of(s.kind).mass * s.quantity) }}</span
+        >
         <span v-if="until(s)" :class="{ gap: until(s).startsWith('past') }"> · {{ until(s) }}</span>
       </p>
       <div class="fields">
@@ -142,6 +153,18 @@ function until(s: Supply): string {
             <option v-for="b in bikes" :key="b.id" :value="b.id">beside the live part of {{ b.name }}</option>
           </select></label
         >
+        <v-select
+          label="In the kit"
+          density="compact"
+          variant="outlined"
+          hide-details
+          class="mark"
+          :items="MARKS"
+          :model-value="s.mark ?? 'useful'"
+          @update:model-value="
+            change(s, { mark: $event === 'useful' ? null : ($event as NonNullable<Supply['mark']>) })
+          "
+        />
         <label
           ><span>Bought</span
           ><input
@@ -160,7 +183,9 @@ function until(s: Supply): string {
         /></label>
         <button
           class="tool-button quiet"
-          @click="garage.remove(`take out ${supplyKind(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })"
+          @click="
+            garage.remove(`take out ${garage.book.of(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })
+          "
         >
           Take out
         </button>
@@ -171,15 +196,19 @@ function until(s: Supply): string {
         ><span>Add a spare</span
         ><select v-model="adding" class="field">
           <option value="">choose a kind</option>
-          <option v-for="k in SUPPLIES" :key="k.kind" :value="k.kind">{{ k.name }}</option>
+          <option v-for="k in garage.book.all" :key="k.kind" :value="k.kind">{{ k.name }}</option>
         </select></label
       >
       <button class="tool-button" :disabled="!adding" @click="add">Add it</button>
     </p>
+    <OwnKinds />
   </div>
 </template>
 
 <style scoped>
+.mark {
+  min-width: 130px;
+}
 .lead {
   color: var(--soft);
   margin: 6px 0;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A packing list by hand: pieces of the drawer and spares, each with how many of it are carried. */
 import { computed, ref } from 'vue';
-import { listOf, SUPPLIES, type KeptKit } from '@necessaire/core';
+import { listOf, type KeptKit } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
@@ -16,7 +16,7 @@ const pieces = ref(new Map((props.kit?.pieces ?? []).map((p) => [p.pieceId, p.co
 const supplies = ref(new Map((props.kit?.supplies ?? []).map((s) => [s.kind, s.quantity])));
 const words = computed(() => asked.value.trim().toLowerCase());
 const drawer = computed(() => (garage.doc?.pieces ?? []).filter((p) => p.name.toLowerCase().includes(words.value)));
-const kinds = computed(() => SUPPLIES.filter((s) => s.name.toLowerCase().includes(words.value)));
+const kinds = computed(() => garage.book.all.filter((s) => s.name.toLowerCase().includes(words.value)));
 function put(map: Map<string, number>, key: string, n: number) {
   if (n > 0) map.set(key, n);
   else map.delete(key);
@@ -24,7 +24,7 @@ function put(map: Map<string, number>, key: string, n: number) {
 const mass = computed(
   () =>
     (garage.doc?.pieces ?? []).reduce((s, p) => s + p.mass * (pieces.value.get(p.id) ?? 0), 0) +
-    SUPPLIES.reduce((s, k) => s + k.mass * (supplies.value.get(k.kind) ?? 0), 0),
+    garage.book.all.reduce((s, k) => s + k.mass * (supplies.value.get(k.kind) ?? 0), 0),
 );
 function keep() {
   const carried = (garage.doc?.pieces ?? []).flatMap((piece) => {
@@ -43,6 +43,7 @@ function keep() {
         tripId: garage.trip?.id ?? null,
         made: new Date().toISOString(),
       },
+      garage.book,
     ),
   );
 }

@@ -1,15 +1,7 @@
 <script setup lang="ts">
 /** The kit, by trouble, by piece, by place, what of it is to buy, and what stays at home. While the limit is dragged the kit of that limit. */
 import { computed, ref } from 'vue';
-import {
-  byTrouble,
-  supplyKind,
-  troublesIn,
-  type CurvePoint,
-  type KitPiece,
-  type KitSpare,
-  type Kit,
-} from '@necessaire/core';
+import { byTrouble, troublesIn, type CurvePoint, type KitPiece, type KitSpare, type Kit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -81,7 +73,7 @@ const buySpares = computed(() => spares.value.filter((s) => s.buy > 0));
 const price = computed(
   () =>
     buyPieces.value.reduce((s, p) => s + p.piece.price * p.count, 0) +
-    buySpares.value.reduce((s, x) => s + supplyKind(x.kind).price * x.buy, 0),
+    buySpares.value.reduce((s, x) => s + garage.book.of(x.kind).price * x.buy, 0),
 );
 const left = computed(() => {
   const carried = new Set(props.kit.pieces.map((p) => p.piece.id));
@@ -168,7 +160,11 @@ const dragged = computed(() => {
     tools: p.pieces
       .map(([id, n]) => ({ name: piece(id)?.name ?? 'to buy', n, mass: (piece(id)?.mass ?? 0) * n }))
       .sort((a, b) => b.mass - a.mass),
-    spares: p.supplies.map(([kind, n]) => ({ name: supplyKind(kind).name, n, mass: supplyKind(kind).mass * n })),
+    spares: p.supplies.map(([kind, n]) => ({
+      name: garage.book.of(kind).name,
+      n,
+      mass: garage.book.of(kind).mass * n,
+    })),
     mends: [...p.mends]
       .sort((a, b) => b.hours - a.hours)
       .map((m) => ({ ...m, name: all.find((t) => t.id === m.troubleId)?.name ?? m.troubleId })),
@@ -345,7 +341,7 @@ const count = (key: keyof typeof TABS) =>
       <span class="title"
         >{{ s.name }}<span class="num soft"> ×{{ s.buy }}</span></span
       >
-      <span class="num">{{ (supplyKind(s.kind).price * s.buy).toFixed(1) }} €</span>
+      <span class="num">{{ (garage.book.of(s.kind).price * s.buy).toFixed(1) }} €</span>
     </div>
     <p class="note">
       Prices are planning values. <router-link to="/match">Match</router-link> weighs single pieces against sets.

@@ -16,6 +16,7 @@ import KitLists from './KitLists.vue';
 import KitQuestion from './KitQuestion.vue';
 import MassStrip from './MassStrip.vue';
 import MendCard from './MendCard.vue';
+import HowSure from './HowSure.vue';
 import MendsBrowser from './MendsBrowser.vue';
 import PracticeSwitches from './PracticeSwitches.vue';
 import PreventionSheet from './PreventionSheet.vue';
@@ -318,6 +319,7 @@ function adds(i: number): string {
           These are the tools that reach the heads. How much more is worth its weight follows from a trip with legs:
           <router-link to="/trip">plan one</router-link>.
         </p>
+        <HowSure v-if="kit && kit.mends.length > 0 && kit.as !== 'kept'" />
         <section v-if="kit && kit.missing.length > 0" class="missing">
           <h2>Missing in the drawer</h2>
           <p class="gap">

@@ -14,7 +14,6 @@ import {
   NIGHT_WORK,
   sharedParts,
   stepsOn,
-  supplyKind,
   troublesIn,
   type Need,
   type NeedMet,
@@ -27,6 +26,7 @@ import { useView } from '../../stores/view';
 import { percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import GradeMark from './GradeMark.vue';
+import RatesTable from './RatesTable.vue';
 
 const props = defineProps<{ troubleId: string }>();
 const emit = defineEmits<{ close: [] }>();
@@ -59,6 +59,7 @@ const having = computed(() => ({
   chains: answers.answer?.kitChains ?? {},
   fasteners: garage.fasteners,
   practice: garage.doc!.garage.practice,
+  book: garage.book,
 }));
 const trip = computed(() => garage.trip);
 /** Minutes of a way on this bike and trip, and what they are made of. */
@@ -82,7 +83,7 @@ const here = computed(() =>
 const shared = (w: Way) =>
   sharedParts(w, trouble.value!, here.value)
     .filter((p) => p.kind !== 'bolt' && p.also.length > 0)
-    .map((p) => ({ name: supplyKind(p.kind).name, also: p.also }));
+    .map((p) => ({ name: garage.book.of(p.kind).name, also: p.also }));
 /** What meets a need of a way: where the kit goes the way, all of them are met. */
 function metBy(n: Need, w: Way): NeedMet {
   const met = needMet(n, having.value);
@@ -172,6 +173,7 @@ function metBy(n: Need, w: Way): NeedMet {
           </template>
         </dl>
       </section>
+      <RatesTable v-if="trouble.service === null" :trouble="trouble" />
       <p class="soft">Rates, minutes and shares are planning values; the maker’s manual comes first.</p>
     </div>
   </v-dialog>

@@ -9,10 +9,11 @@ import {
   SKILLS,
   SKILL_WORDS,
   SUBJECTS,
-  SUPPLIES,
+  unknownKinds,
   type OwnMend,
   type Trouble,
 } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
 
 const props = defineProps<{ mend: OwnMend | null; troubles: readonly Trouble[] }>();
@@ -54,10 +55,14 @@ const parsed = computed(() =>
     back: lines(back.value),
   }),
 );
+const garage = useGarage();
+const unknown = computed(() =>
+  parsed.value.success ? unknownKinds([...parsed.value.data.out, ...parsed.value.data.back], garage.book) : [],
+);
 const tried = ref(false);
 const faults = computed(() =>
   parsed.value.success
-    ? []
+    ? unknown.value.map((k) => `no spare is called “${k}”: choose one of the list, or add it under Fit sheet`)
     : parsed.value.error.issues
         .slice(0, 5)
         .map(
@@ -67,7 +72,7 @@ const faults = computed(() =>
 );
 function keep() {
   tried.value = true;
-  if (parsed.value.success) emit('keep', parsed.value.data);
+  if (parsed.value.success && unknown.value.length === 0) emit('keep', parsed.value.data);
 }
 </script>
 
@@ -161,7 +166,7 @@ function keep() {
       <summary>What can stand in a step</summary>
       <p><strong>{head}</strong> by its job on the bike, with ? where not every bike has it: {{ ROLES.join(', ') }}</p>
       <p><strong>[function]</strong> of a piece, ×2 for two: {{ FUNCTIONS.join(', ') }}</p>
-      <p><strong>&lt;supply ×2&gt;</strong> used up: {{ SUPPLIES.map((s) => s.kind).join(', ') }}</p>
+      <p><strong>&lt;supply ×2&gt;</strong> used up: {{ garage.book.all.map((s) => s.kind).join(', ') }}</p>
     </details>
     <ul v-if="tried && faults.length > 0" class="gap" role="alert">
       <li v-for="f in faults" :key="f">{{ f }}</li>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { newSupply, supplyKind, type Stock, type Trip } from '@necessaire/core';
+import { newSupply, type Stock, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -19,26 +19,26 @@ const ownedRow = (kind: string) => garage.doc?.supplies.find((s) => s.kind === k
 const groupOf = (kind: string) => answers.answer?.pooled.find((p) => p.kind === kind && p.alone > 0) ?? null;
 const saved = computed(() => (answers.answer?.pooled ?? []).reduce((n, p) => n + p.alone - p.together, 0));
 const savedMass = computed(() =>
-  (answers.answer?.pooled ?? []).reduce((g, p) => g + (p.alone - p.together) * supplyKind(p.kind).mass, 0),
+  (answers.answer?.pooled ?? []).reduce((g, p) => g + (p.alone - p.together) * garage.book.of(p.kind).mass, 0),
 );
 
 const inKit = (kind: string) => answers.answer?.kit.spares.find((s) => s.kind === kind)?.quantity ?? 0;
 
 function own(kind: string, quantity: number) {
   const row = ownedRow(kind);
-  garage.put(`own ${quantity} ${supplyKind(kind).name.toLowerCase()}`, 'supplies', {
+  garage.put(`own ${quantity} ${garage.book.of(kind).name.toLowerCase()}`, 'supplies', {
     ...(row ?? newSupply({ id: crypto.randomUUID(), kind, quantity: 0 })),
     quantity: Math.round(quantity),
   });
 }
 function show(s: Stock) {
   explain.show({
-    title: supplyKind(s.kind).name,
+    title: garage.book.of(s.kind).name,
     value: `${s.quantity} carried, enough on ${percent(s.enough, 1)} of trips`,
     formula: s.formula,
     inputs: [
       { name: 'expected use', value: s.expected.toFixed(2) },
-      { name: 'one unit weighs', value: massText(view.units, supplyKind(s.kind).mass) },
+      { name: 'one unit weighs', value: massText(view.units, garage.book.of(s.kind).mass) },
     ],
     source:
       'Stocks rise one by one where a gram buys most −ln P, until all together suffice at the service level. Rates and masses: planning values.',
@@ -68,7 +68,7 @@ function show(s: Stock) {
     </div>
     <div v-for="s in stocks" :key="s.kind" class="row stock">
       <span
-        ><span class="title">{{ supplyKind(s.kind).name }}</span
+        ><span class="title">{{ garage.book.of(s.kind).name }}</span
         ><span class="sub num"
           >in the kit {{ inKit(s.kind) }} · {{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass)
           }}<template v-if="groupOf(s.kind)">
@@ -76,11 +76,15 @@ function show(s: Stock) {
           ></span
         ></span
       >
-      <button class="link num carry" :aria-label="`Why ${s.quantity} of ${supplyKind(s.kind).name}`" @click="show(s)">
+      <button
+        class="link num carry"
+        :aria-label="`Why ${s.quantity} of ${garage.book.of(s.kind).name}`"
+        @click="show(s)"
+      >
         {{ s.quantity }}
       </button>
       <NumberField
-        :label="`Owned: ${supplyKind(s.kind).name}`"
+        :label="`Owned: ${garage.book.of(s.kind).name}`"
         hide-label
         :max="1000"
         :model-value="ownedRow(s.kind)?.quantity ?? 0"

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+/** How much of the kit hangs on the rates: what stays when they are a third or three times as high, and what leaves or comes. */
+import { computed } from 'vue';
+import { RATE_RANGE, type RatesAt, type Sureness } from '@necessaire/core';
+import { useHowSure } from '../../stores/weighs';
+import { useView } from '../../stores/view';
+import { massText } from '../../ui/words';
+
+const sure = useHowSure();
+const view = useView();
+const rates = ({ of, factor }: Pick<RatesAt, 'of' | 'factor'>) =>
+  `${of === 'all' ? 'all rates' : `rates of ${of}`} ${factor > 1 ? `× ${RATE_RANGE}` : `÷ ${RATE_RANGE}`}`;
+const when = (s: Sureness) => s.flips.map(rates).join(', ');
+const numbers = (s: Sureness) => (s.least === s.most ? `${s.now}` : `${s.least} to ${s.most}`);
+const leave = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now > 0));
+const come = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now === 0));
+const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'all'));
+</script>
+
+<template>
+  <section class="sure" aria-label="How sure is this?">
+    <h2>How sure is this?</h2>
+    <p class="soft">
+      How often things break is a typical value, right to within a factor of about {{ RATE_RANGE }}. This chooses the
+      kit again with each group of rates a third as high and {{ RATE_RANGE }} times as high, and shows what changes.
+    </p>
+    <v-btn v-if="sure.progress === null && !sure.result" variant="outlined" @click="sure.start()">Check it</v-btn>
+    <div v-if="sure.progress !== null" class="at-work">
+      <v-progress-linear :model-value="sure.progress * 100" height="6" aria-label="Choosing the kit with other rates" />
+      <v-btn variant="text" size="small" @click="sure.stop()">Stop</v-btn>
+    </div>
+    <p v-if="sure.failed" role="alert" class="gap">That could not be worked out. Press “Check it” again.</p>
+    <template v-if="sure.result">
+      <p class="answer">
+        <strong class="num">{{ sure.result.robust.length }}</strong> of
+        <strong class="num">{{ sure.result.robust.length + leave.length }}</strong> things stay whatever the rates are
+        within their range.
+      </p>
+      <ul class="ends">
+        <li v-for="l in ends" :key="l.factor">
+          With {{ rates(l) }}: <strong class="num">{{ massText(view.units, l.mass) }}</strong>, saves
+          {{ l.saved.toFixed(1) }} h{{ l.proven ? '' : ' (not proven)' }}
+        </li>
+      </ul>
+      <v-table v-if="leave.length > 0" density="compact">
+        <thead>
+          <tr>
+            <th scope="col">In the kit, may leave</th>
+            <th scope="col">Number</th>
+            <th scope="col">Leaves with</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in leave" :key="s.name">
+            <th scope="row">{{ s.name }}</th>
+            <td class="num">{{ numbers(s) }}</td>
+            <td>{{ when(s) }}</td>
+          </tr>
+        </tbody>
+      </v-table>
+      <v-table v-if="come.length > 0" density="compact">
+        <thead>
+          <tr>
+            <th scope="col">Not in the kit, may come</th>
+            <th scope="col">Number</th>
+            <th scope="col">Comes with</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in come" :key="s.name">
+            <th scope="row">{{ s.name }}</th>
+            <td class="num">{{ numbers(s) }}</td>
+            <td>{{ when(s) }}</td>
+          </tr>
+        </tbody>
+      </v-table>
+      <p class="soft">
+        Stays: {{ sure.result.robust.map((s) => s.name).join(', ') }}. You can write better rates at each repair, under
+        “Mends”.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.sure {
+  margin-top: 18px;
+}
+.sure h2 {
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 4px;
+}
+.at-work {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+.answer {
+  font-size: 17px;
+  margin: 8px 0 2px;
+}
+.ends {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 8px;
+}
+th {
+  text-align: left;
+}
+</style>

@@ -1,0 +1,149 @@
+<script setup lang="ts">
+/** Kinds of spare of the rider's own: what own repairs may use up, what may be marked “always”, what may have to match the bike. */
+import { computed, ref } from 'vue';
+import { ownKindSchema, SUPPLIES, TRAITS, type OwnKind, type Trait } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { massText } from '../../ui/words';
+import NumberField from '../../ui/NumberField.vue';
+
+const garage = useGarage();
+const view = useView();
+const fresh = (): OwnKind => ({
+  id: crypto.randomUUID(),
+  name: '',
+  unit: 'piece',
+  mass: 50,
+  size: { length: 80, width: 50, height: 20 },
+  price: 5,
+  traits: [],
+  matches: false,
+  note: '',
+});
+const draft = ref<OwnKind | null>(null);
+const tried = ref(false);
+const parsed = computed(() =>
+  draft.value
+    ? ownKindSchema.safeParse({ ...draft.value, name: draft.value.name.trim(), unit: draft.value.unit.trim() })
+    : null,
+);
+const taken = computed(() => {
+  const name = draft.value?.name.trim().toLowerCase() ?? '';
+  return (
+    SUPPLIES.some((k) => k.kind.toLowerCase() === name) ||
+    (garage.doc?.kinds ?? []).some((k) => k.id !== draft.value?.id && k.name.toLowerCase() === name)
+  );
+});
+const nameFault = computed(() =>
+  !tried.value || !draft.value
+    ? []
+    : draft.value.name.trim() === ''
+      ? ['write what it is called']
+      : taken.value
+        ? ['there is a kind of this name: choose another name']
+        : draft.value.name.trim().length > 120
+          ? ['at most 120 characters']
+          : [],
+);
+const used = (k: OwnKind) => (garage.doc?.supplies ?? []).filter((s) => s.kind === k.name).length;
+function save() {
+  tried.value = true;
+  if (!draft.value || !parsed.value?.success || taken.value) return;
+  const before = (garage.doc?.kinds ?? []).find((k) => k.id === draft.value!.id);
+  const after = parsed.value.data;
+  // Stocks are told apart by the name: they follow it.
+  const stocks =
+    before && before.name !== after.name ? (garage.doc?.supplies ?? []).filter((s) => s.kind === before.name) : [];
+  garage.edit(`add the spare ${after.name}`, [
+    { table: 'kinds', id: after.id, before: before ?? null, after },
+    ...stocks.map((s) => ({ table: 'supplies' as const, id: s.id, before: s, after: { ...s, kind: after.name } })),
+  ]);
+  draft.value = null;
+  tried.value = false;
+}
+function open(k: OwnKind | null) {
+  draft.value = k ? (JSON.parse(JSON.stringify(k)) as OwnKind) : fresh();
+  tried.value = false;
+}
+</script>
+
+<template>
+  <section class="kinds" aria-label="Your own kinds of spare">
+    <h2>Your own kinds of spare</h2>
+    <div v-for="k in garage.doc?.kinds ?? []" :key="k.id" class="kind">
+      <strong>{{ k.name }}</strong>
+      <span class="soft"
+        >{{ massText(view.units, k.mass) }} a {{ k.unit }}{{ k.matches ? ', must match the bike' : '' }}</span
+      >
+      <span v-if="used(k) > 0" class="soft">owned: take its stock out before you delete it</span>
+      <v-btn variant="text" size="small" @click="open(k)">Edit</v-btn>
+      <v-btn
+        variant="text"
+        size="small"
+        :disabled="used(k) > 0"
+        @click="garage.remove(`take out ${k.name}`, { table: 'kinds', id: k.id })"
+        >Delete</v-btn
+      >
+    </div>
+    <p v-if="(garage.doc?.kinds ?? []).length === 0" class="soft">
+      A spare that is in no list: name it, then own repairs can use it up as &lt;its name&gt;, and it can be marked
+      “always”.
+    </p>
+    <v-btn v-if="!draft" variant="outlined" @click="open(null)">Add a kind</v-btn>
+    <v-form v-else class="form" @submit.prevent="save">
+      <v-text-field
+        v-model="draft.name"
+        label="Name of the spare"
+        density="compact"
+        variant="outlined"
+        :error-messages="nameFault"
+      />
+      <v-text-field v-model="draft.unit" label="One is called" density="compact" variant="outlined" hide-details />
+      <NumberField v-model="draft.mass" label="One weighs" quantity="mass" :min="0" :max="100000" />
+      <NumberField v-model="draft.size.length" label="Length" quantity="length" :min="1" :max="2000" />
+      <NumberField v-model="draft.size.width" label="Width" quantity="length" :min="1" :max="2000" />
+      <NumberField v-model="draft.size.height" label="Height" quantity="length" :min="1" :max="2000" />
+      <NumberField v-model="draft.price" label="Price (€)" :min="0" :max="100000" />
+      <v-select
+        :model-value="draft.traits"
+        :items="[...TRAITS]"
+        label="It is"
+        multiple
+        chips
+        density="compact"
+        variant="outlined"
+        hide-details
+        @update:model-value="draft.traits = $event as Trait[]"
+      />
+      <v-checkbox v-model="draft.matches" label="It must match the bike" density="compact" hide-details />
+      <div class="buttons">
+        <v-btn type="submit" variant="outlined">Save</v-btn>
+        <v-btn variant="text" @click="draft = null">Cancel</v-btn>
+      </div>
+    </v-form>
+  </section>
+</template>
+
+<style scoped>
+.kinds {
+  margin-top: 16px;
+}
+.kind {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  border-bottom: 1px solid var(--hair);
+}
+.form {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 10px 14px;
+  align-items: start;
+  margin-top: 8px;
+}
+.buttons {
+  display: flex;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+/** How often one trouble comes, cell by cell: the typical value, and the rider's own in its place. */
+import { computed } from 'vue';
+import { RATE_CELLS, rateIn, setRate, TROUBLES, withOwn, type RateCell, type Trouble } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import NumberField from '../../ui/NumberField.vue';
+
+const props = defineProps<{ trouble: Trouble }>();
+const garage = useGarage();
+const NAMES: Readonly<Record<RateCell, string>> = {
+  paved: 'paved',
+  gravel: 'gravel',
+  track: 'track',
+  crossing: 'each water crossing',
+};
+const typical = computed(
+  () => withOwn(TROUBLES, garage.doc?.mends ?? []).find((t) => t.id === props.trouble.id) ?? props.trouble,
+);
+const own = computed(() => garage.doc?.garage.rates ?? []);
+const isOwn = (on: RateCell) => own.value.some((r) => r.trouble === props.trouble.id && r.on === on);
+function set(on: RateCell, rate: number | null) {
+  const { garage: now } = garage.doc!;
+  garage.edit(`set how often: ${props.trouble.name.toLowerCase()}`, [], {
+    ...now,
+    rates: setRate(now.rates, props.trouble.id, on, rate),
+  });
+}
+</script>
+
+<template>
+  <v-expansion-panels variant="accordion" flat class="rates">
+    <v-expansion-panel>
+      <v-expansion-panel-title>
+        How often it comes<span v-if="own.some((r) => r.trouble === trouble.id)" class="mine"
+          >, with your own figures</span
+        >
+      </v-expansion-panel-title>
+      <v-expansion-panel-text>
+        <p class="soft">
+          Typical values, right to within a factor of about three. Write your own where you know better.
+        </p>
+        <div class="cells">
+          <div v-for="on in RATE_CELLS" :key="on">
+            <NumberField
+              :label="`How often, ${NAMES[on]}`"
+              :model-value="rateIn(trouble, on)"
+              :quantity="on === 'crossing' ? undefined : 'rate'"
+              :digits="5"
+              :min="0"
+              :max="100"
+              @update:model-value="set(on, $event)"
+            />
+            <v-btn v-if="isOwn(on)" size="small" variant="text" @click="set(on, null)"
+              >Typical: {{ Number(rateIn(typical, on).toPrecision(3)) }}</v-btn
+            >
+          </div>
+        </div>
+      </v-expansion-panel-text>
+    </v-expansion-panel>
+  </v-expansion-panels>
+</template>
+
+<style scoped>
+.cells {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 8px 14px;
+}
+.rates {
+  border-top: 1px solid var(--line);
+}
+.mine {
+  color: var(--proven);
+}
+</style>
