@@ -16,6 +16,7 @@ import type { GarageDocument } from '../garage/index.js';
 import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase, type KitHint } from '../kit/index.js';
 import { allEnough, pooled, exposuresIn, stockDemands, stocksFor, type Exposure, type Stock } from '../odds/index.js';
 import type { Ridden } from '../simulate/index.js';
+import type { Pin } from '../stow/index.js';
 import { bookOf, stockOf } from '../supplies/index.js';
 import { assign, LaidMemory, type Packing, type PackingHint, type StowInput, type StowItem } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
@@ -190,8 +191,21 @@ const POUCHES: ReadonlySet<string> = new Set([
 /** Share of its expected uses that must fall to one subject for an item to lie with the like. Planning value. */
 const MOSTLY = 0.6;
 
+/** Key of so many units of a kind that lie apart from the rest. */
+export const partKey = (kind: string, units: number): string => `supply ${kind} part ${units}`;
+/** Splits a stock where the rider put some of it elsewhere: ties here and there. A part that is as large as the stock is no part. */
+function inParts(spare: Kit['spares'][number], packed: number, pins: readonly Pin[]) {
+  const whole = `supply ${spare.kind}`;
+  const parts = pins.flatMap((p) => {
+    const units = p.item.startsWith(`${whole} part `) ? Number(p.item.slice(whole.length + 6)) : 0;
+    return Number.isInteger(units) && units > 0 && units < packed ? [{ spare, packed: units, key: p.item }] : [];
+  });
+  const [part] = parts;
+  return part ? [{ spare, packed: packed - part.packed, key: whole }, part] : [{ spare, packed, key: whole }];
+}
+
 /** Things to be stowed: each copy of a piece, each stock as one packet, with the subject of the mends that it mostly serves. */
-export function stowItems(kit: Kit, exposures: readonly Exposure[]): StowItem[] {
+export function stowItems(kit: Kit, exposures: readonly Exposure[], pins: readonly Pin[] = []): StowItem[] {
   const known = new Map<string, { subject: string; lambda: number }>();
   for (const e of exposures) {
     const lambda = (known.get(e.trouble.name)?.lambda ?? 0) + e.lambda;
@@ -217,26 +231,32 @@ export function stowItems(kit: Kit, exposures: readonly Exposure[]): StowItem[] 
       volume: boxVolume(piece),
       traits: piece.traits,
       hollow: piece.hollow,
+      holds: piece.functions.includes('hold things')
+        ? { pads: piece.functions.includes('pad'), dry: piece.functions.includes('keep dry') }
+        : null,
+      cuts: piece.functions.includes('cut'),
       uses,
       group: groupOf([...serves, ...turnsFor]),
     })),
   );
   const spares = kit.spares
     .filter((s) => s.quantity > s.fitted)
-    .map((spare): StowItem => {
-      const packed = spare.quantity - spare.fitted;
+    .flatMap((spare) => inParts(spare, spare.quantity - spare.fitted, pins))
+    .map(({ spare, packed, key }): StowItem => {
       const { size, traits } = spare.of;
       // A packet grows in its thinnest direction.
       return {
-        key: `supply ${spare.kind}`,
+        key,
         name: packed > 1 ? `${spare.name} ×${packed}` : spare.name,
         kind: spare.kind,
-        mass: spare.mass,
+        mass: spare.of.mass * packed,
         size: packet(size, packed),
         volume: boxVolume({ size }) * packed,
         traits,
         hollow: null,
-        uses: spare.expected,
+        holds: null,
+        cuts: false,
+        uses: (spare.expected * packed) / (spare.quantity - spare.fitted),
         group: groupOf(spare.for.map((f) => f.trouble)),
       };
     });

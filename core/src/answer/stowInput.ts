@@ -20,7 +20,11 @@ export function stowInput(
   if (!bike) throw new RangeError('that bike is not in this garage: choose another');
   const trip = doc.trips.find((t) => t.id === question.tripId);
   return {
-    items: stowItems(kit, exposures),
+    items: stowItems(
+      kit,
+      exposures,
+      doc.pins.filter((p) => p.bikeId === bike.id),
+    ),
     places: placesOf(
       doc.places.filter((p) => p.bikeId === bike.id),
       doc.garage.practice.lives,

@@ -1,6 +1,6 @@
 import type { Fit } from '../fit/index.js';
 import type { Mode, Piece } from '../tools/index.js';
-import { FORCE, PALM, PIPE_OVERLAP, type Practice } from './practice.js';
+import { FORCE, HOOK_BEARS, HOOK_OVERLAP, PALM, PIPE_OVERLAP, type Practice } from './practice.js';
 
 /** One piece in use within a chain. */
 export interface Link {
@@ -76,6 +76,42 @@ export function handPath(link: Link, pipe: Link | null, practice: Practice): Pat
     mass: link.piece.mass + (pipe?.piece.mass ?? 0),
   };
 }
+
+/** Whether a link is a fixed spanner with an arm: what can be hooked into another. */
+export const isSpanner = ({ piece, mode }: Link): boolean =>
+  ['combination spanner', 'ring spanner', 'open spanner'].includes(piece.kind) &&
+  mode.offer.by === 'hand' &&
+  mode.offer.hold === 'spanner';
+
+/**
+ * One spanner hooked through the free end of another as a longer arm. The one on the head bears the whole torque, the hook at its jaw that of its
+ * own arm alone; pulled askew, both bear four fifths.
+ */
+export function hookedPath(link: Link, hook: Link): Path {
+  if (link.mode.offer.by !== 'hand' || hook.mode.offer.by !== 'hand')
+    throw new TypeError('both spanners are held by hand');
+  const arm = link.mode.offer.arm + hook.mode.offer.arm - HOOK_OVERLAP;
+  const atJaw = (hook.mode.bears * arm) / hook.mode.offer.arm;
+  const bears = HOOK_BEARS * Math.min(link.mode.bears, atJaw);
+  return {
+    links: [hook, link],
+    arm,
+    force: FORCE.twoHands,
+    handGives: (FORCE.twoHands * arm) / 1000,
+    bears,
+    weakest: link.mode.bears <= atJaw ? 1 : 0,
+    length: link.mode.length,
+    swivels: false,
+    step: link.mode.step,
+    mass: link.piece.mass + hook.piece.mass,
+  };
+}
+/** Whether a chain's arm is one spanner hooked into another. */
+export const isHooked = ({ links }: Pick<Path, 'links'>): boolean =>
+  links.length === 2 && links[1]!.mode.offer.by === 'hand' && links[0]!.mode.turns.form !== 'bar';
+/** Shown wherever such a chain is. */
+export const HOOKED_CAUTION =
+  'A spanner hooked into another slips off sideways: pull, never push, keep your face and knuckles out of its way, and stop before either bends.';
 
 /** The path with one more piece at its end. */
 export function extendPath(path: Path, link: Link): Path {

@@ -27,7 +27,7 @@ import {
   type PieceModel,
 } from '../tools/index.js';
 import { fastener, owned } from '../testing/make.js';
-import { usesOfPiece, extendPath, handPath, type Path } from './chain.js';
+import { HOOKED_CAUTION, isHooked, usesOfPiece, extendPath, handPath, type Path } from './chain.js';
 import { failsOf, modeFit } from './check.js';
 import { cureOf, chainNames } from './cure.js';
 import { ChainFinder, undominated } from './find.js';
@@ -334,4 +334,36 @@ test('dropping dominated chains keeps the smaller', () => {
   const short = extendPath(handPath(link(r!), null, DEFAULT_PRACTICE), link(s!));
   const long = extendPath(extendPath(handPath(link(r!), null, DEFAULT_PRACTICE), link(e!)), link(s!));
   expect(undominated([long, short])).toEqual([short]);
+});
+
+describe('one spanner hooked into another', () => {
+  const nut = fastener({ head: hex('17'), torque: nm(80) });
+  test('lengthens the arm where nothing else breaks it loose, both bear less, and it comes with its caution', () => {
+    const alone = own(combinationSpanner('17'));
+    expect(why(alone, nut)).toEqual(['arm']);
+    const two = own(combinationSpanner('17'), combinationSpanner('24'));
+    const [chain] = reach(two, nut).best;
+    expect(chainNames(chain!)).toEqual(['Combination spanner 24', 'Combination spanner 17']);
+    expect(isHooked(chain!)).toBe(true);
+    const arms = two.map((p) => (p.modes[0]!.offer as { arm: number }).arm);
+    expect(chain!.arm).toBe(arms[0]! + arms[1]! - 40);
+    // The hook’s jaw takes only the torque of its own arm.
+    const [hook, head] = chain!.links;
+    const atJaw = (hook!.mode.bears * chain!.arm) / arms[1]!;
+    expect(chain!.bears).toBeCloseTo(0.8 * Math.min(head!.mode.bears, atJaw), 6);
+    expect(chain!.handGives).toBeCloseTo((400 * chain!.arm) / 1000, 6);
+    expect(HOOKED_CAUTION).toMatch(/pull, never push/);
+  });
+  test('is asked nothing where a longer tool or a pipe does it, and no piece hooks into itself', () => {
+    const bar = own(combinationSpanner('17'), combinationSpanner('24'), plainBar('1/2in', 450), socket('1/2in', '17'));
+    expect(reach(bar, nut).best.some(isHooked)).toBe(false);
+    const twice = [{ ...owned(combinationSpanner('17')), count: 2 }];
+    expect(why(own(combinationSpanner('17'), socket('1/2in', '17')), nut)).not.toEqual([]);
+    expect(reach(twice, nut).best.map(isHooked)).toEqual([true]);
+  });
+  test('a handle with a pipe is not called hooked', () => {
+    const lever = fastener({ head: hex('27'), torque: nm(90) });
+    const best = reach(own(tyreLever('27', true), pipe(300)), lever).best;
+    expect(best.map(isHooked)).toEqual([false]);
+  });
 });

@@ -75,7 +75,8 @@ function widestInWell(path: Path, depth: number): number {
 export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   const { access, need } = end;
   const last = path.links[path.links.length - 1]!;
-  const hand = path.links.find((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar')!;
+  // Of two spanners hooked into each other the one on the head is meant.
+  const hand = path.links.findLast((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar')!;
   const spanner = last.mode.thickness > 0;
   const fails: Fail[] = [];
   const fail = (code: FailCode, message: Saying) => fails.push({ code, message });

@@ -2,7 +2,7 @@ import type { Fit } from '../fit/index.js';
 import type { Piece } from '../tools/index.js';
 import { adjustableBears } from '../tools/index.js';
 import { millimetres, type Head, type Shape } from '../sizes/index.js';
-import { handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path } from './chain.js';
+import { handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path, hookedPath, isSpanner } from './chain.js';
 import { asChain, failsOf, modeFit, nothingDrives, nothingFits, type End, type Fail } from './check.js';
 import { FORCE, MIDDLE_DRIVE, type Practice } from './practice.js';
 
@@ -331,6 +331,8 @@ export class ChainFinder {
         return false;
       });
     }
+    if (good.length === 0)
+      this.hooked(end, candidates).forEach(({ path, fit }) => (good.push(path), fits.set(path, fit)));
     let miss: { path: Path; fails: Fail[]; distance: number } | null = null;
     if (good.length === 0)
       for (const { link, fit } of candidates) {
@@ -343,6 +345,20 @@ export class ChainFinder {
     const undriven = fitting.find((l) => l.mode.turns.size === end.head.size) ?? fitting[0];
     const fails = [undriven ? nothingDrives(undriven) : nothingFits(end.head)];
     return { chains: [], miss: miss ?? { path: null, fails }, loose };
+  }
+
+  /** Where nothing else breaks it loose: one spanner hooked through another as a longer arm. */
+  private hooked(end: End, candidates: readonly { link: Link; fit: Fit }[]): { path: Path; fit: Fit }[] {
+    const spanners = this.links.filter(isSpanner);
+    const hooks = spanners.filter((h, i) => spanners.findIndex((x) => x.piece.id === h.piece.id) === i);
+    return candidates
+      .filter(({ link, fit }) => fit.verdict === 'fits' && isSpanner(link))
+      .flatMap(({ link, fit }) =>
+        hooks
+          .filter((h) => h.piece.id !== link.piece.id || h.piece.count > 1)
+          .map((h) => ({ path: hookedPath(link, h), fit }))
+          .filter(({ path }) => this.passes(path, end)),
+      );
   }
 
   /**

@@ -85,5 +85,8 @@ export const MIDDLE_DRIVE = '3/8in';
 export const FORCE = { oneHand: 250, twoHands: 400, foot: 600 } as const;
 /** What fingers and a palm give where there is no arm, N·m. */
 export const PALM = { driver: 5, thumb: 1 } as const;
+/** One spanner hooked into another lengthens its arm by its own less this overlap, mm; pulling askew, both bear so much of what they do straight. Planning values. */
+export const HOOK_OVERLAP = 40;
+export const HOOK_BEARS = 0.8;
 /** A pipe adds its length less this overlap, mm. */
 export const PIPE_OVERLAP = 50;

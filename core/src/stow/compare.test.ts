@@ -22,6 +22,8 @@ const item = (n: number, mass: number): StowItem => ({
   size: { length: 100, width: 40, height: 30 },
   volume: 120,
   traits: [],
+  holds: null,
+  cuts: false,
   hollow: null,
   uses: 0,
   group: null,

@@ -1,5 +1,5 @@
 import type { Measures } from '../bike/index.js';
-import type { Trait } from '../tools/index.js';
+import { BAG_FILL, type Trait } from '../tools/index.js';
 import { packBox } from './pack/index.js';
 import type { Pin } from './place.js';
 
@@ -15,6 +15,10 @@ export interface StowItem {
   traits: readonly Trait[];
   /** Room inside it for what nests, mm. */
   hollow: Measures | null;
+  /** Whether other things are put into it, and what it keeps from them. Null for what is no container. */
+  holds: { pads: boolean; dry: boolean } | null;
+  /** Whether it cuts: what is tied shut is opened with it. */
+  cuts: boolean;
   /** Expected uses on the trip: what is used most sits outermost. */
   uses: number;
   /** What it is mostly used for, so that it lies with the like; null for what serves all. */
@@ -32,6 +36,8 @@ export interface Unit {
 }
 export const itemsOf = (unit: Unit): StowItem[] => [unit.host, ...unit.wound, ...unit.nested];
 
+/** Things that one pouch takes at most, so that each is found in it. Planning value. */
+const MOST_WITHIN = 14;
 /** Length of handle that one winding takes, and the least of a handle worth winding on, mm. Planning values. */
 const WINDING = 70;
 const LEAST_HANDLE = 140;
@@ -103,6 +109,29 @@ export function stowUnits(
     carried.set(guest, { host, how: 'nested' });
     carriers.add(host);
   }
+  // Pouches and boxes take the small things in: nothing that leaks or stands, no blades into what does not pad.
+  const free = (guest: StowItem, host: StowItem) =>
+    guest.holds === null &&
+    !carried.has(guest) &&
+    agree(guest, host) &&
+    !guest.traits.some((t) => t === 'leaks' || t === 'upright' || t === 'pressurised') &&
+    (host.holds!.pads || !guest.traits.includes('sharp'));
+  for (const host of hollow.filter((h) => h.holds !== null)) {
+    const box = host.hollow!;
+    const room = ((box.length * box.width * box.height) / 1000) * BAG_FILL;
+    let taken = 0;
+    const within: StowItem[] = [...(inside.get(host) ?? [])];
+    for (const guest of [...items].sort((a, b) => largestFirst(b, a))) {
+      if (within.length >= MOST_WITHIN) break;
+      if (!free(guest, host) || taken + guest.volume > room) continue;
+      const all = [...within, guest].map(({ key, size }) => ({ key, size, upright: false }));
+      if (packBox(box, all, 1) === null) continue;
+      within.push(guest);
+      taken += guest.volume;
+      carried.set(guest, { host, how: 'nested' });
+      carriers.add(host);
+    }
+  }
   return items
     .filter((i) => !carried.has(i))
     .map((host) => {
@@ -114,10 +143,15 @@ export function stowUnits(
 
 function makeUnit(host: StowItem, wound: StowItem[], nested: StowItem[]): Unit {
   const guests = [...wound, ...nested];
+  // Padding keeps apart what is inside, and a dry bag keeps it dry.
+  const kept = (t: Trait) =>
+    (host.holds?.dry === true && t === 'kept dry') ||
+    (host.holds?.pads === true && ['fragile', 'sharp', 'conductive', 'pierced easily'].includes(t));
   const traits = new Set<Trait>(host.traits);
   // What a guest must be kept from, its carrier must be kept from too; how it lies is the carrier's.
   for (const g of guests)
-    for (const t of g.traits) if (!['soft', 'upright', 'wound', 'nests', 'hard'].includes(t)) traits.add(t);
+    for (const t of g.traits)
+      if (!['soft', 'upright', 'wound', 'nests', 'hard'].includes(t) && !(nested.includes(g) && kept(t))) traits.add(t);
   return {
     host,
     wound,

@@ -18,6 +18,7 @@ export const RULES = [
   'room',
   'weight',
   'packing',
+  'blade',
 ] as const;
 export type Rule = (typeof RULES)[number];
 export interface BrokenRule {
@@ -40,6 +41,7 @@ export const WHY_RULE: Record<Rule, string> = {
   room: 'what is not in does not come along',
   weight: 'mounts crack and bags tear off, most of all on rough ground',
   packing: 'the volumes add up, but the pieces do not lie beside each other',
+  blade: 'what is tied shut is cut open, and the blade must not lie inside',
 };
 
 /** What a place holds, as far as rules of several items ask for it. */

@@ -67,6 +67,8 @@ const item = (n: number, given: Partial<StowItem> = {}): StowItem => ({
   size: { length: 100, width: 40, height: 20 },
   volume: 80,
   traits: [],
+  holds: null,
+  cuts: false,
   hollow: null,
   uses: 0,
   group: null,
@@ -536,5 +538,78 @@ describe('the assignment', () => {
     const packing = assign(input([item(1)], []));
     expect(packing.stowed[0]).toMatchObject({ placeId: null, faulty: true, barred: [] });
     expect(packing.load.packed.mass).toBe(packing.load.ridden.mass);
+  });
+});
+
+describe('things that hold things', () => {
+  const pouch = (holds: StowItem['holds']) =>
+    item(1, { holds, hollow: { length: 180, width: 110, height: 50 }, size: { length: 186, width: 116, height: 56 } });
+  const small = (n: number, traits: StowItem['traits']) =>
+    item(n, { size: { length: 60, width: 20, height: 10 }, volume: 12, mass: 20, traits });
+  const inside = (holds: StowItem['holds'], things: StowItem[]) => {
+    const unit = stowUnits([pouch(holds), ...things], []).find((u) => u.host.key === 'piece 1')!;
+    return { keys: unit.nested.map((i) => i.key).sort(), traits: unit.traits, mass: unit.mass };
+  };
+  test('a pouch takes the small things in and is lifted out whole; what leaks, stands or is under pressure stays out', () => {
+    const things = [
+      small(2, []),
+      small(3, ['leaks']),
+      small(4, ['upright']),
+      small(5, ['pressurised']),
+      small(6, ['hard']),
+    ];
+    expect(inside({ pads: false, dry: false }, things)).toMatchObject({ keys: ['piece 2', 'piece 6'], mass: 240 });
+  });
+  test('blades go into what pads alone; padding and a dry bag keep what is inside from harm', () => {
+    const things = [small(2, ['sharp']), small(3, ['fragile', 'kept dry'])];
+    expect(inside({ pads: false, dry: false }, things).keys).toEqual(['piece 3']);
+    const padded = inside({ pads: true, dry: false }, things);
+    expect([
+      padded.keys,
+      padded.traits.has('sharp'),
+      padded.traits.has('fragile'),
+      padded.traits.has('kept dry'),
+    ]).toEqual([['piece 2', 'piece 3'], false, false, true]);
+    expect(inside({ pads: true, dry: true }, things).traits.has('kept dry')).toBe(false);
+  });
+  test('no more than lie in it beside each other, nor than are found in it', () => {
+    const many = Array.from({ length: 30 }, (_, i) => small(10 + i, []));
+    expect(inside({ pads: false, dry: false }, many).keys).toHaveLength(14);
+    const big = Array.from({ length: 5 }, (_, i) =>
+      item(10 + i, { size: { length: 170, width: 100, height: 20 }, volume: 340 }),
+    );
+    // 180 × 110 × 50 mm at 0.65 are 643 mL: one of 340.
+    expect(inside({ pads: false, dry: false }, big).keys).toHaveLength(1);
+  });
+  test('what the rider puts elsewhere stays out', () => {
+    const pin = { id: uuid(70), bikeId: uuid(1), placeId: uuid(71), item: 'piece 2' };
+    const units = stowUnits([pouch({ pads: false, dry: false }), small(2, []), small(3, [])], [pin]);
+    expect(units.map((u) => u.host.key).sort()).toEqual(['piece 1', 'piece 2']);
+  });
+});
+
+describe('a bag that is tied shut', () => {
+  const knife = item(1, { cuts: true, size: { length: 90, width: 20, height: 15 }, volume: 27 });
+  const tied = place(1, { kind: 'tie-on', inside: { length: 300, width: 150, height: 150 } });
+  const box = place(2, { tier: 'unload everything' });
+  const faults = (places: Place[], items: StowItem[], pins: Pin[]) => assign({ ...input(items, places), pins }).faults;
+  const pinned = (key: string, n: number): Pin => ({
+    id: uuid(80 + n),
+    bikeId: bike.id,
+    placeId: place(n).id,
+    item: key,
+  });
+  test('with every blade inside it asks for one outside, and says where it may go', () => {
+    const long = item(2, { size: { length: 280, width: 40, height: 40 }, volume: 448 });
+    const all = faults([tied, box], [knife, long], [pinned('piece 1', 1), pinned('piece 2', 1)]);
+    const blade = all.find((f) => f.rule === 'blade')!;
+    expect(blade).toMatchObject({ key: 'piece 1', title: 'Item 1' });
+    expect(blade.mending?.moves).toEqual([{ key: 'piece 1', name: 'Item 1', placeId: box.id, placeName: box.name }]);
+  });
+  test('with a blade in another place, or none at all, it asks nothing', () => {
+    const second = { ...knife, key: 'piece 3' };
+    const rule = (list: ReturnType<typeof faults>) => list.some((f) => f.rule === 'blade');
+    expect(rule(faults([tied, box], [knife, second], [pinned('piece 1', 1), pinned('piece 3', 2)]))).toBe(false);
+    expect(rule(faults([tied, box], [item(4)], [pinned('piece 4', 1)]))).toBe(false);
   });
 });

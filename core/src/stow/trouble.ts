@@ -5,7 +5,7 @@ import type { StowInput } from './assign.js';
 import type { LaidMemory } from './laid.js';
 import { costOf, SCALE, type StowProblem } from './problem.js';
 import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Rule } from './rules.js';
-import type { Unit } from './item.js';
+import { itemsOf, type Unit } from './item.js';
 
 /** One change that mends a broken rule: pieces and the places they go to. */
 export interface Mending {
@@ -239,7 +239,65 @@ export function stowFaults(
         ]
       : [],
   );
-  return { faults: [...faults.map((f) => ({ ...f, mending: cheapest(f), leaveOut: [] })), ...loose], load };
+  return {
+    faults: [
+      ...faults.map((f) => ({ ...f, mending: cheapest(f), leaveOut: [] })),
+      ...shutIn(p, units, where, (moves) => after(moves).to),
+      ...loose,
+    ],
+    load,
+  };
+}
+
+/** A bag that is tied shut with every blade inside it or one like it: one blade has to lie outside. */
+function shutIn(
+  p: StowProblem,
+  units: readonly Unit[],
+  where: readonly number[],
+  moved: (moves: [number, number][]) => number[],
+): StowFault[] {
+  const placeOf = (u: number) => (where[u] === p.loose ? null : p.places[p.bins[where[u]!]!.place]!);
+  const tied = units.findIndex((_, u) => placeOf(u)?.kind === 'tie-on');
+  const blades = units.flatMap((unit, u) => (itemsOf(unit).some((i) => i.cuts) && placeOf(u) ? [u] : []));
+  if (tied < 0 || blades.length === 0 || blades.some((u) => placeOf(u)!.kind !== 'tie-on')) return [];
+  const bag = placeOf(blades[0]!)!;
+  const before = costOf(p, where);
+  const [best] = blades
+    .flatMap((u) =>
+      p.bins.flatMap((bin, b) =>
+        p.places[bin.place]!.kind !== 'tie-on' && Number.isFinite(p.cost[u]![b]!)
+          ? [{ u, place: p.places[bin.place]!, cost: costOf(p, moved([[u, b]])) - before }]
+          : [],
+      ),
+    )
+    .filter(({ cost }) => Number.isFinite(cost))
+    .sort((a, b) => a.cost - b.cost);
+  const { key, name } = units[blades[0]!]!.host;
+  return [
+    {
+      id: `blade ${bag.id}`,
+      rule: 'blade',
+      key,
+      placeId: bag.id,
+      title: name,
+      message: say`${bag.name} is tied shut, and every blade lies inside: keep one outside`,
+      why: WHY_RULE.blade,
+      mending: best
+        ? {
+            moves: [
+              {
+                key: units[best.u]!.host.key,
+                name: units[best.u]!.host.name,
+                placeId: best.place.id,
+                placeName: best.place.name,
+              },
+            ],
+            points: best.cost / SCALE,
+          }
+        : null,
+      leaveOut: [],
+    },
+  ];
 }
 
 /** Pieces each of which, left out, makes room for a loose one; the least used first, at most five. */

@@ -236,6 +236,27 @@ export function ratchet(drive: string): PieceModel {
   });
 }
 
+/** Flat ratchet with a square on either face: low over the head, and one handle for two drives. */
+export function flatRatchet(small: string, large: string): PieceModel {
+  return piece({
+    name: `Flat ratchet ${printSize(small)} and ${printSize(large)}`,
+    kind: 'ratchet',
+    modes: [small, large].map((drive) =>
+      mode({
+        offer: hand('ratchet', 100),
+        turns: { form: 'drive', size: drive },
+        bears: Math.min(60, DRIVE_LIMIT[drive]!),
+        length: 8,
+        width: 30,
+        step: 6,
+      }),
+    ),
+    mass: 135,
+    size: box(125, 32, 16),
+    price: 22,
+  });
+}
+
 /** Plain bar with a square at right angles: may be stood on, does not ratchet. */
 export function plainBar(drive: string, arm: number): PieceModel {
   const mass = Math.round(({ '1/4in': 0.55, '3/8in': 0.95, '1/2in': 1.55 }[drive] ?? 1) * arm);
@@ -466,6 +487,20 @@ export function tKey(shape: Shape, length = 200): PieceModel {
   });
 }
 
+/** Keys of several sizes in one holder, each as long as alone. */
+export function keySet(form: 'key' | 'lobe', sizes: readonly string[]): PieceModel {
+  const keys = sizes.map((s) => (form === 'key' ? lKey(s) : lobeKey(s)));
+  const longest = keys.reduce((m, k) => Math.max(m, k.size.length), 0);
+  return piece({
+    name: `L-key set ${form === 'key' ? `${sizes[0]} to ${sizes.at(-1)} mm` : `T${sizes[0]} to T${sizes.at(-1)}`}`,
+    kind: 'key set',
+    modes: keys.flatMap((k) => k.modes),
+    mass: keys.reduce((m, k) => m + k.mass, 15),
+    size: box(longest, 60, 25),
+    price: money(6, 1.2, sizes.length),
+  });
+}
+
 /** Folding set of keys: one mode a blade. */
 export function foldingSet(shapes: readonly Shape[]): PieceModel {
   return piece({
@@ -511,7 +546,7 @@ export function driver(shape: Shape, length = 100): PieceModel {
 export function adjustable(length: number, opensTo: number, mass: number, alloy = false): PieceModel {
   const arm = Math.round(length * 0.9);
   return piece({
-    name: `Adjustable spanner ${length} mm${alloy ? ', light alloy' : ''}`,
+    name: `Adjustable spanner ${length} mm${alloy ? ', light alloy' : opensTo > length * 0.15 ? ', wide jaw' : ''}`,
     kind: 'adjustable',
     modes: [
       mode({
@@ -555,25 +590,26 @@ export function plugSpanner(size: string): PieceModel {
   });
 }
 
-/** Deep thin plug socket of a drive, for wells that an extension follows into. */
-export function plugSocket(drive: string, size: string): PieceModel {
+/** Deep thin plug socket of a drive, for wells that an extension follows into; a long one holds the plug by a magnet. */
+export function plugSocket(drive: string, size: string, long = false): PieceModel {
+  const length = long ? 90 : 65;
   const s = millimetres(size);
   return piece({
-    name: `Plug socket ${printSize(drive)}, ${printSize(size)}`,
+    name: `Plug socket ${printSize(drive)}, ${printSize(size)}${long ? ', long, magnetic' : ''}`,
     kind: 'plug spanner',
     modes: [
       mode({
         offer: held('drive', drive),
         turns: { form: 'plug', size },
         bears: 60,
-        length: 65,
+        length,
         width: Math.round(s * 1.2 + 2),
-        hollow: 52,
+        hollow: length - 13,
       }),
     ],
-    mass: Math.round(socketMass(drive, s, true) * 1.1),
-    size: box(65, s * 1.2 + 2, s * 1.2 + 2),
-    price: 9,
+    mass: Math.round(socketMass(drive, s, true) * (long ? 1.5 : 1.1)),
+    size: box(length, s * 1.2 + 2, s * 1.2 + 2),
+    price: long ? 13 : 9,
   });
 }
 

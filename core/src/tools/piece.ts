@@ -91,6 +91,9 @@ export const FUNCTIONS = [
   'turn filter',
   'read codes',
   'stop bleeding',
+  'hold things',
+  'pad',
+  'keep dry',
 ] as const;
 export type PieceFunction = (typeof FUNCTIONS)[number];
 
@@ -178,8 +181,12 @@ type OwnField = 'weighed' | 'condition' | 'quality' | 'kept' | 'set' | 'onlyBike
 /** A piece without the garage's own fields, as the catalogue makes it. */
 export type PieceModel = Omit<Piece, 'id' | 'count' | 'mark' | 'note' | 'source' | OwnField>;
 
+/** mm that both walls of a pouch or box take of each measure. Planning value. */
+const WALLS = 6;
 /** Room inside pieces that are hollow by their kind: a plug spanner's and a pipe's bore. Planning values. */
-function usualHollow({ kind, size }: Pick<Piece, 'kind' | 'size'>): Measures | null {
+function usualHollow({ kind, size, functions }: Pick<Piece, 'kind' | 'size' | 'functions'>): Measures | null {
+  if (functions.includes('hold things'))
+    return { length: size.length - WALLS, width: size.width - WALLS, height: size.height - WALLS };
   if (kind !== 'plug spanner' && kind !== 'pipe') return null;
   const bore = Math.min(size.width, size.height) * (kind === 'pipe' ? 0.75 : 0.7);
   return { length: size.length - (kind === 'pipe' ? 0 : 25), width: bore, height: bore };

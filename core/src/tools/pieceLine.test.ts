@@ -133,3 +133,40 @@ describe('a piece in one line', () => {
     for (const model of catalogue()) expect(findModels(model.name, 40).map((m) => m.name)).toContain(model.name);
   });
 });
+
+describe('sets, things and what is made at home', () => {
+  const read = (line: string) => {
+    const r = readPiece(line);
+    if (!r.ok) throw new Error(r.reason);
+    return r;
+  };
+  test('a set of keys by its range has a key for each size', () => {
+    const { model } = read('key set 2-8');
+    expect(model.name).toBe('L-key set 2 to 8 mm');
+    const sizes = new Set(model.modes.map((m) => m.turns.size));
+    expect([...sizes]).toEqual(['2', '2.5', '3', '4', '5', '6', '7', '8']);
+    expect(read('key set t10-t40').model.modes.every((m) => m.turns.form === 'lobe')).toBe(true);
+    expect(readPiece('key set 9')).toMatchObject({ ok: false, reason: expect.stringContaining('say its range') });
+    expect(readPiece('key set 8-2').ok).toBe(false);
+  });
+  test('a flat ratchet turns two drives', () => {
+    expect(read('flat ratchet').model.modes.map((m) => m.turns.size)).toEqual(['1/4in', '3/8in']);
+    expect(read('ratchet 3/8').model.modes).toHaveLength(1);
+  });
+  test('a thing turns nothing; what it is there for stands after “to”', () => {
+    const { model, said } = read('thing towel 110g always to pad and lay out');
+    expect(model).toMatchObject({ name: 'Towel', kind: 'other', modes: [], functions: ['pad', 'lay out'] });
+    expect(said).toMatchObject({ mass: 110, mark: 'always' });
+    expect(read('thing spectacles 40g').model.functions).toEqual([]);
+    expect(read('made hooked arm 45g to pick').model).toMatchObject({
+      name: 'Hooked arm',
+      kind: 'home-made',
+      functions: ['pick'],
+    });
+    expect(readPiece('thing towel to fly')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('"fly" is nothing'),
+    });
+    expect(readPiece('thing').ok).toBe(false);
+  });
+});

@@ -1,5 +1,5 @@
 import { cut, MOST_LINE } from '../garage/text.js';
-import { millimetres, readSize, type Shape } from '../sizes/index.js';
+import { millimetres, readSize, SIX_LOBE, type Shape } from '../sizes/index.js';
 import {
   adapter,
   adjustable,
@@ -10,8 +10,10 @@ import {
   driver,
   driverHandle,
   extension,
+  flatRatchet,
   handTool,
   joint,
+  keySet,
   lKey,
   lobeKey,
   openSpanner,
@@ -28,7 +30,7 @@ import {
   twelvePointSocket,
   tyreLever,
 } from './catalogue.js';
-import type { Piece, PieceModel } from './piece.js';
+import { FUNCTIONS, type Piece, type PieceFunction, type PieceModel } from './piece.js';
 import { catalogue } from './shelf.js';
 
 /** What a line said beside the piece itself. */
@@ -129,6 +131,37 @@ const sized =
     const s = hexOnly(takeShape(text));
     return 'reason' in s ? s : make(s.size);
   };
+
+/** Sizes of inside-hex keys that sets are made up of. */
+const KEY_SIZES = ['1.5', '2', '2.5', '3', '4', '5', '6', '7', '8', '10', '12'];
+/** Grams and mm of a thing of which only the name is said. Planning values. */
+const THING = { mass: 100, size: { length: 120, width: 60, height: 30 } };
+
+/** Something that turns nothing, or is made at home: its name, and after `to` what it is there for: `made hooked arm to pry`, `thing towel to pad`. */
+function thing(text: string, kind: 'other' | 'home-made'): PieceModel | { reason: string } {
+  const [name, to] = text.split(/ to /iu, 2) as [string, string | undefined];
+  const wanted = (to ?? '')
+    .split(/,| and /iu)
+    .map((w) => w.trim().toLowerCase())
+    .filter(Boolean);
+  const unknown = wanted.find((w) => !FUNCTIONS.includes(w as PieceFunction));
+  if (name.trim() === '') return { reason: 'say what it is called: thing towel 110g to pad' };
+  if (unknown !== undefined)
+    return {
+      reason: `"${cut(unknown, 40)}" is nothing that a repair asks for: after “to” say one of ${FUNCTIONS.join(', ')}`,
+    };
+  const plainName = name.trim();
+  return {
+    name: cut(plainName[0]!.toUpperCase() + plainName.slice(1), 110),
+    kind,
+    modes: [],
+    functions: wanted as PieceFunction[],
+    traits: [],
+    mass: THING.mass,
+    size: THING.size,
+    price: 0,
+  };
+}
 
 /** Kinds by the word that a rider says, the longer before the shorter. */
 const KINDS: { re: RegExp; make: Make }[] = [
@@ -239,6 +272,26 @@ const KINDS: { re: RegExp; make: Make }[] = [
       return 'reason' in s ? s : tKey(s.shape, takeLength(s.rest, 80).length ?? 200);
     },
   },
+  {
+    re: /^(?:l[- ]?key set|key set|hex key set)\b/iu,
+    make: (t) => {
+      const form = /t\d/iu.test(t) ? 'lobe' : 'key';
+      const range = /^t?(\d+(?:\.\d)?) ?(?:-|to|–) ?t?(\d+(?:\.\d)?)(?: ?mm)?$/iu.exec(t);
+      if (!range) return { reason: 'say its range: key set 2-8, key set t10-t40' };
+      const sizes = (form === 'key' ? KEY_SIZES : Object.keys(SIX_LOBE)).filter(
+        (s) => Number(s) >= Number(range[1]) && Number(s) <= Number(range[2]),
+      );
+      return sizes.length > 1 && sizes.length <= 12
+        ? keySet(form, sizes)
+        : { reason: 'that range holds no set: key set 2-8, key set t10-t40' };
+    },
+  },
+  {
+    re: /^(?:flat ratchet)\b/iu,
+    make: () => flatRatchet('1/4in', '3/8in'),
+  },
+  { re: /^thing\b/iu, make: (t) => thing(t, 'other') },
+  { re: /^(?:made|home-made)\b/iu, make: (t) => thing(t, 'home-made') },
   {
     re: /^(?:l[- ]key|key|hex key)\b/iu,
     make: (t) => {

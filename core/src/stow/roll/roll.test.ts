@@ -33,6 +33,8 @@ const item = (n: number, name: string, kind: string, length: number, width: numb
   size: { length, width, height: 10 },
   volume: (length * width) / 100,
   traits: ['hard'],
+  holds: null,
+  cuts: false,
   hollow: null,
   uses: 0,
   group: null,

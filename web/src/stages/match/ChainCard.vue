@@ -4,6 +4,8 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import {
   breakLoose,
   figure,
+  HOOKED_CAUTION,
+  isHooked,
   isPlanned,
   planningTorque,
   printShape,
@@ -203,6 +205,7 @@ function buy() {
           Nothing in the catalogue reaches it with the drawer: check its access and torque, or alter a piece.
         </p>
       </div>
+      <p v-if="shown.some((s) => isHooked(s.chain))" class="caution">{{ HOOKED_CAUTION }}</p>
       <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>
       <div v-for="(s, i) in shown" :key="i" class="end">
         <h3 v-if="s.title">{{ s.title }}: {{ printShape(headOf(s)) }}</h3>

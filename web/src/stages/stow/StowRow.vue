@@ -7,11 +7,16 @@ import { massText } from '../../ui/words';
 import { held, over, useDraggable } from '../../ui/places/dragging';
 
 const props = defineProps<{ stowed: Stowed; places: readonly Place[]; pinned: boolean }>();
-const emit = defineEmits<{ move: [key: string, to: string | null]; pick: [key: string] }>();
+const emit = defineEmits<{ move: [key: string, to: string | null]; pick: [key: string]; split: [key: string] }>();
 const view = useView();
 const row = ref<HTMLElement>();
 const grip = ref<SVGElement>();
 const key = () => props.stowed.item.key;
+const isPart = computed(() => key().includes(' part '));
+/** A packet of several that is not split yet. */
+const divisible = computed(
+  () => key().startsWith('supply ') && !isPart.value && / ×\d+$/u.test(props.stowed.item.name),
+);
 useDraggable(row, grip, key);
 /** What whoever packs it has to do with it. */
 const care = computed(() => {
@@ -66,7 +71,10 @@ function look(to: string | null) {
       >
         {{ p.name }}
       </button>
-      <button v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">Let the rules choose</button>
+      <button v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">
+        {{ isPart ? 'Put it back with the rest' : 'Let the rules choose' }}
+      </button>
+      <button v-if="divisible" role="menuitem" @click="emit('split', stowed.item.key)">Split it in two</button>
     </DropMenu>
   </div>
 </template>

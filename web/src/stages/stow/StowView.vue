@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import {
+  partKey,
   figure,
   fitsNowhere,
   frontShare,
@@ -190,6 +191,18 @@ function move(key: string, to: string | null) {
   garage.put(`move ${name}`, 'pins', pinRow(key, to));
   notice.say(`${name} goes to ${placeName(to).toLowerCase()}. Ctrl Z takes it back.`);
 }
+/** Half of a packet becomes a part of its own, where the whole lies; from there it can be moved. */
+function split(key: string) {
+  const stowed = packing.value?.stowed.find((s) => s.item.key === key);
+  const kind = key.replace(/^supply /u, '');
+  const spare = answers.answer?.kit.spares.find((s) => s.kind === kind);
+  const to = stowed?.placeId ?? garage.places[0]?.id;
+  if (!spare || !to || !garage.bike) return;
+  const units = Math.floor((spare.quantity - spare.fitted) / 2);
+  if (units < 1) return;
+  garage.put(`split ${spare.name.toLowerCase()}`, 'pins', pinRow(partKey(kind, units), to));
+  notice.say(`${units} of ${spare.name.toLowerCase()} lie apart now: move them where you want them.`);
+}
 useTouchDrops((key, to) => move(key, to));
 function mend(fault: StowFault) {
   const moves = fault.mending?.moves ?? [];
@@ -377,6 +390,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           :places="garage.places"
           :pinned="pinned(s.item.key)"
           @move="move"
+          @split="split"
           @pick="pickItem"
         />
       </template>
@@ -399,6 +413,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
             :places="garage.places"
             :pinned="pinned(s.item.key)"
             @move="move"
+            @split="split"
             @pick="pickItem"
           />
         </PlaceSection>
