@@ -6,6 +6,7 @@ import * as kit from './migrations/004_kit.js';
 import * as stow from './migrations/005_stow.js';
 import * as right from './migrations/006_right.js';
 import * as sync from './migrations/007_sync.js';
+import * as own from './migrations/008_own.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -15,6 +16,7 @@ const MIGRATIONS = [
   { name: '005_stow', ...stow },
   { name: '006_right', ...right },
   { name: '007_sync', ...sync },
+  { name: '008_own', ...own },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;
