@@ -205,3 +205,80 @@ test('practice and measures before leaving, each with what it does here', async 
   await expect(page.locator('.sheet')).toContainText('Done before leaving');
   await faultless(page, 'practice');
 });
+
+test('how often a thing comes is written by hand, and the kit says what hangs on such figures', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, '/kit');
+  await kitMode(page, 'Mends');
+  await page.locator('.mend', { hasText: 'Chain broken' }).click();
+  const card = page.getByRole('dialog');
+  const before = await card.locator('.facts strong').first().innerText();
+  await card.getByRole('button', { name: 'How often it comes' }).click();
+  await card.getByLabel('How often, track').fill('2');
+  await card.getByLabel('How often, track').press('Tab');
+  await settled(page);
+  await expect(card.locator('.facts strong').first()).not.toHaveText(before);
+  await faultless(page, 'rates of a repair');
+  await card.getByRole('button', { name: /^Typical/ }).click();
+  await settled(page);
+  await expect(card.locator('.facts strong').first()).toHaveText(before);
+  await card.getByRole('button', { name: 'Close' }).first().click();
+  await kitMode(page, 'How much');
+  const sure = page.getByRole('region', { name: 'How sure is this?' });
+  await sure.getByRole('button', { name: 'Check it' }).click();
+  await expect(sure).toContainText(/\d+ of\s+\d+ things stay/, { timeout: 90_000 });
+  await expect(sure).toContainText('all rates × 3');
+  await faultless(page, 'how sure');
+});
+
+test('a kind of spare of one’s own is packed always, used by an own repair, and never under a name that is taken', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, '/kit');
+  await kitMode(page, 'Fit sheet');
+  const kinds = page.getByRole('region', { name: 'Your own kinds of spare' });
+  await kinds.getByRole('button', { name: 'Add a kind' }).click();
+  await kinds.getByLabel('Name of the spare').fill('fuse');
+  await kinds.getByRole('button', { name: 'Save' }).click();
+  await expect(kinds).toContainText('there is a kind of this name');
+  await kinds.getByLabel('Name of the spare').fill('brake hose');
+  await kinds.getByLabel('It must match the bike').check();
+  await kinds.getByRole('button', { name: 'Save' }).click();
+  await expect(kinds.locator('.kind')).toContainText('brake hose');
+  await page
+    .getByLabel(/^brake hose of/)
+    .first()
+    .fill('900 long');
+  await page
+    .getByLabel(/^brake hose of/)
+    .first()
+    .press('Tab');
+  await page.getByLabel('Add a spare').selectOption('brake hose');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const mine = page.locator('.supply', { hasText: 'brake hose' });
+  await mine.getByLabel('Made for').fill('700 long');
+  await mine.getByLabel('Made for').press('Tab');
+  await expect(mine).toContainText('made for 700 long');
+  await mine.getByLabel('Made for').fill('900 long');
+  await mine.getByLabel('Made for').press('Tab');
+  await mine.getByRole('combobox', { name: 'In the kit' }).click();
+  await page.getByRole('option', { name: 'always' }).click();
+  await expect(mine).toContainText('always packed: 50 g');
+  await faultless(page, 'own kinds');
+  await settled(page);
+  await kitBy(page, 'By piece');
+  await expect(page.locator('.sheet')).toContainText('brake hose');
+  // A tube that the tyre does not take is said where it is read.
+  await page
+    .getByLabel(/^tube front of/)
+    .first()
+    .fill('120/90-18');
+  await page
+    .getByLabel(/^tube front of/)
+    .first()
+    .press('Tab');
+  await expect(page.getByRole('alert')).toContainText('counted nowhere');
+});

@@ -249,3 +249,25 @@ test('the roll prints at 1 : 1 over sheets with labels, and is saved as SVG', as
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(7);
 });
+
+test('a packet of several is split over two places and put together again', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await packed(page);
+  const ties = page.locator('[data-item^="supply cable tie"]');
+  await expect(ties).toHaveCount(1);
+  await ties
+    .first()
+    .getByRole('button', { name: /^Move / })
+    .click();
+  await page.getByRole('menuitem', { name: 'Split it in two' }).click();
+  await packed(page);
+  await expect(ties).toHaveCount(2);
+  const part = page.locator('[data-item*=" part "]');
+  await put(page, (await part.locator('.title').innerText()).split('\n')[0]!.trim(), 'Tail bag');
+  await packed(page);
+  await expect(place(page, 'Tail bag').locator('[data-item*=" part "]')).toHaveCount(1);
+  await part.getByRole('button', { name: /^Move / }).click();
+  await page.getByRole('menuitem', { name: 'Put it back with the rest' }).click();
+  await packed(page);
+  await expect(ties).toHaveCount(1);
+});

@@ -14,6 +14,12 @@ const changed = (change: (file: ReturnType<typeof JSON.parse>) => void) => {
   return JSON.stringify(file);
 };
 
+const readOk = (text: string) => {
+  const read = readGarageFile(text);
+  if (!read.ok) throw new Error(JSON.stringify(read.faults));
+  return read.document;
+};
+
 describe('the garage file', () => {
   test('comes back byte for byte, twice', () => {
     const read = readGarageFile(text);
@@ -27,6 +33,20 @@ describe('the garage file', () => {
     );
     const read = readGarageFile(shuffled);
     expect(read.ok && writeGarageFile(read.document)).toBe(text);
+  });
+  test('a file of version 6: no kinds of its own, no marks on spares, no own rates', () => {
+    const old = changed((f) => {
+      f.version = 6;
+      delete f.kinds;
+      delete f.garage.rates;
+      for (const s of f.supplies) delete s.mark;
+    });
+    const read = readGarageFile(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    expect(read.document.kinds).toEqual([]);
+    expect(read.document.garage.rates).toEqual([]);
+    expect(new Set(read.document.supplies.map((s) => s.mark))).toEqual(new Set([null]));
+    expect(read.document).toEqual(readOk(changed(() => {})));
   });
   test('a file of version 4: slots all alike, no rider, no weights of bikes', () => {
     const old = changed((f) => {

@@ -58,6 +58,16 @@ const VERBS: [verb: RegExp, needs: ((n: Need) => boolean)[]][] = [
   [/\bplus clamp\b/i, [does('jump-start')]],
   [/\bplus of this battery/i, [does('jump leads')]],
   [/\bbrush (?:it|the worst)/i, [does('brush')]],
+  [/\bthin gloves on/i, [uses('gloves')]],
+  [/\bhands clean first/i, [uses('hand wipe')]],
+  [/\bsoapy water/i, [uses('tyre soap')]],
+  [/\bwith anti-seize/i, [uses('anti-seize')]],
+  [/\bstrip into the rim/i, [uses('rim strip')]],
+  [/\binsert wound in/i, [uses('thread insert')]],
+  [/\bthin bit first/i, [does('drill'), does('bore')]],
+  [/\bring of the same size and thickness/i, [uses('o-ring')]],
+  [/\bfile the spoke end/i, [does('file')]],
+  [/\bsteel ties round/i, [uses('steel tie')]],
 ];
 
 const all: { at: string; step: WayStep }[] = TROUBLES.flatMap((t) =>
