@@ -157,7 +157,7 @@ describe('what can hurt', () => {
     }
   });
   test('first aid calls for help before anything, and shows no more than a leaflet', () => {
-    for (const id of ['injury', 'injury-serious', 'burn', 'blister', 'bite', 'eye'])
+    for (const id of ['injury', 'injury-serious', 'bleeding', 'burn', 'blister', 'bite', 'eye'])
       for (const w of TROUBLES.find((t) => t.id === id)!.ways.filter((x) => x.minutes > 5))
         expect([id, w.name, w.caution]).toEqual([id, w.name, expect.stringMatching(/call for help/i)]);
     const serious = TROUBLES.find((t) => t.id === 'injury-serious')!.ways[0]!.out.map((s) => s.text);

@@ -18,7 +18,7 @@ describe('minutes of a repair', () => {
   test('as written for a bike of 150 kg; 4 more for each 50 kg where it is lifted off a wheel; 5 less with a centre stand', () => {
     expect(minutesOn(patch, on)).toEqual({
       minutes: 60,
-      parts: [{ what: 'written for a bike of 150 kg', minutes: 60 }],
+      parts: [{ what: 'the work, on a bike of 150 kg', minutes: 60 }],
     });
     const heavy = { ...bike, mass: 250_000 };
     expect(minutesOn(patch, { ...on, bike: heavy }).minutes).toBeCloseTo(68, 9);

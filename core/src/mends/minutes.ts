@@ -37,7 +37,7 @@ export interface Minutes {
  */
 export function minutesOn(way: Pick<Way, 'minutes' | 'out' | 'back' | 'second'>, on: WorkingOn): Minutes {
   const { heads, functions } = needsOf(way);
-  const parts = [{ what: 'written for a bike of 150 kg', minutes: way.minutes }];
+  const parts = [{ what: 'the work, on a bike of 150 kg', minutes: way.minutes }];
   const add = (what: string, minutes: number) => {
     if (Math.abs(minutes) >= 0.05) parts.push({ what, minutes });
   };

@@ -80,8 +80,21 @@ export const PEOPLE: Trouble[] = [
         1,
         [
           'Make the place safe: engines off, others warned above and below',
-          'Call for help: place, how many, what is hurt; stay on the line and do what they say',
-          'Thin gloves on; dressing on it, both hands, your weight on it, and do not let go <gloves> <pressure dressing>',
+          'Press on it at once: both hands, the cleanest cloth there is, your weight on it; do not let go',
+          'Somebody calls for help: place, how many, what is hurt; stay on the line and do what they say',
+        ],
+        ['Lay the rider down, keep warm; another cloth on top of a soaked one'],
+        { holds: 0, caution: AID },
+      ),
+      way(
+        'With a pressure dressing',
+        'ride-out',
+        35,
+        1,
+        [
+          'Make the place safe: engines off, others warned above and below',
+          'Press on it at once; somebody calls for help and stays on the line',
+          'Thin gloves on; dressing on it, both hands, your weight on it, then wound tight <gloves> <pressure dressing>',
         ],
         ['Lay the rider down, keep warm; another dressing on top of a soaked one [bandage]'],
         { holds: 0, caution: AID },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One page by place with boxes to tick, black on white, from the browser's print. */
 import { computed, onBeforeUnmount } from 'vue';
-import { figure, tripDays, unitOf } from '@necessaire/core';
+import { figure, HOOKED_CAUTION, isHooked, tripDays, unitOf } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { usePacking } from '../stores/packing';
@@ -40,6 +40,8 @@ const cautions = computed(() => {
   const likely = (a.value?.exposures ?? []).filter((e) => e.odds >= 0.02);
   // Of each likely trouble the caution of the way that this kit goes, whole and with the troubles that it is for.
   const said = new Map<string, string[]>();
+  const hooked = garage.fasteners.filter((f) => a.value?.kitUse[f.id]?.some(isHooked));
+  if (hooked.length > 0) said.set(HOOKED_CAUTION, hooked.length === 1 ? [hooked[0]!.name] : []);
   for (const e of likely) {
     const names = a.value!.kit.mends.filter((m) => m.troubleId === e.trouble.id).map((m) => m.wayName);
     for (const way of e.trouble.ways)

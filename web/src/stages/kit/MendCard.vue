@@ -69,10 +69,13 @@ const minutes = (w: Way) =>
     company: (trip.value?.companions ?? 0) > 0,
     dark: trip.value ? darkShare(trip.value) : 0,
   });
-const minutesWhy = (w: Way) =>
-  minutes(w)
-    .parts.map((p, i) => `${p.minutes < 0 ? '− ' : i > 0 ? '+ ' : ''}${Math.abs(p.minutes).toFixed(0)} ${p.what}`)
-    .join(' ');
+const minutesWhy = (w: Way) => {
+  const { minutes: sum, parts } = minutes(w);
+  const said = parts.map(
+    (p, i) => `${p.minutes < 0 ? '− ' : i > 0 ? '+ ' : ''}${Math.abs(p.minutes).toFixed(0)} min for ${p.what}`,
+  );
+  return `${said.join(' ')} = ${sum.toFixed(0)} min`;
+};
 /** What helps a way: what it is, the minutes that it saves, and whether the kit has it. */
 const helps = (w: Way) =>
   w.better.map((b) => ({ what: betterWords(b), saves: b.saves, has: needMet(b.need, having.value).ok }));
@@ -116,8 +119,8 @@ function metBy(n: Need, w: Way): NeedMet {
         <h2>
           <GradeMark :grade="w.grade" /> {{ w.name }}
           <small
-            >{{ minutes(w).minutes.toFixed(0) }} min · {{ SKILL_WORDS[w.skill] }} · counts
-            {{ Math.round(GRADE_WORTH[w.grade] * 100) }} %</small
+            >{{ minutes(w).minutes.toFixed(0) }} min · {{ SKILL_WORDS[w.skill] }} ·
+            {{ w.holds === 0 ? 'until help comes' : `counts ${Math.round(GRADE_WORTH[w.grade] * 100)} %` }}</small
           >
         </h2>
         <p v-if="w.caution" class="caution">{{ w.caution }}</p>
@@ -160,10 +163,6 @@ function metBy(n: Need, w: Way): NeedMet {
             <dt>Second person</dt>
             <dd>{{ w.when.includes('company') ? 'needed' : `helps: ${w.second} min less` }}</dd>
           </template>
-          <template v-if="w.minutes > 5">
-            <dt>In the dark</dt>
-            <dd>a light, and {{ NIGHT_WORK }} times as long</dd>
-          </template>
           <template v-for="p in shared(w)" :key="p.name">
             <dt>{{ p.name }}</dt>
             <dd>
@@ -174,7 +173,10 @@ function metBy(n: Need, w: Way): NeedMet {
         </dl>
       </section>
       <RatesTable v-if="trouble.service === null" :trouble="trouble" />
-      <p class="soft">Rates, minutes and shares are planning values; the maker’s manual comes first.</p>
+      <p class="soft">
+        In the dark each takes a light and {{ NIGHT_WORK }} times as long. Rates, minutes and shares are typical values;
+        the maker’s manual comes first.
+      </p>
     </div>
   </v-dialog>
 </template>
