@@ -1,3 +1,4 @@
+import { THOROUGH } from '../testing/thorough.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
