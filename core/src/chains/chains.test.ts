@@ -119,6 +119,9 @@ describe('what stands in the way', () => {
   });
   test('swing: a ratchet needs eight degrees, a spanner thirty, a driver none', () => {
     expect(reach(set(), at({ swing: 10 })).best).toHaveLength(1);
+    // Just as much as one bite takes is enough.
+    expect(reach(set(), at({ swing: 8 })).best).toHaveLength(1);
+    expect(why(set(), at({ swing: 7.9 }))).toEqual(['swing']);
     expect(why(own(combinationSpanner('13')), at({ swing: 20 }))).toEqual(['swing']);
     const light = fastener({ head: hex('8'), torque: nm(2), access: { ...FREE_ACCESS, swing: 2 } });
     expect(reach(own(driverHandle('1/4in'), socket('1/4in', '8')), light).best).toHaveLength(1);
@@ -366,4 +369,18 @@ describe('one spanner hooked into another', () => {
     const best = reach(own(tyreLever('27', true), pipe(300)), lever).best;
     expect(best.map(isHooked)).toEqual([false]);
   });
+});
+
+test('three pieces may lie between the handle and the one on the head, four may not', () => {
+  const deep = (recess: number) =>
+    fastener({ head: hex('8'), torque: nm(5), access: { ...FREE_ACCESS, recess, clearance: 25 } });
+  const [a, b, c] = [extension('1/4in', 50), extension('1/4in', 75), extension('1/4in', 100)];
+  const ends = [ratchet('1/4in'), socket('1/4in', '8')] as const;
+  const socketLength = owned(socket('1/4in', '8')).modes[0]!.length;
+  const three = own(...ends, a, b, c);
+  // All three reach 225 mm and the socket; any two of them 175 at most.
+  const best = reach(three, deep(200 + socketLength)).best;
+  expect(best.map((chain) => chain.links.length)).toEqual([5]);
+  const four = own(...ends, a, b, c, extension('1/4in', 60));
+  expect(why(four, deep(240 + socketLength)).length).toBeGreaterThan(0);
 });

@@ -129,3 +129,64 @@ describe('verdicts', () => {
     expect(fit({ form: 'slot', size: '9' }, { form: 'slot', size: '6' }, 'six').verdict).toBe('no');
   });
 });
+
+describe('where one verdict ends and the next begins', () => {
+  /** Opening on a head of 13 mm with so much free play, found by halving. */
+  const openingWith = (play: number, of: (w: number, s: number) => number) => {
+    let [low, high] = [13, 13 * 1.1];
+    for (let i = 0; i < 80; i++) {
+      const middle = (low + high) / 2;
+      if (of(middle, 13) < play) low = middle;
+      else high = middle;
+    }
+    return low;
+  };
+  test.each([
+    ['six', 4.95, 'fits'],
+    ['six', 5.05, 'loose'],
+    ['six', 8.95, 'loose'],
+    ['six', 9.05, 'rounds'],
+    ['open', 4.95, 'fits'],
+    ['open', 5.05, 'loose'],
+    ['twelve', 3.95, 'fits'],
+    ['twelve', 4.05, 'loose'],
+    ['twelve', 6.95, 'loose'],
+    ['twelve', 7.05, 'rounds'],
+  ] as const)('%s points at %f degrees: %s', (grip, play, verdict) => {
+    const opening = openingWith(play, grip === 'twelve' ? freePlayTwelvePoint : freePlay);
+    expect(pairVerdict(opening, 13, grip, 0)).toBe(verdict);
+  });
+  test('a size’s own worst play is no fault of it', () => {
+    const opening = openingWith(6, freePlay);
+    expect([pairVerdict(opening, 13, 'six', 0), pairVerdict(opening, 13, 'six', 6.1)]).toEqual(['loose', 'fits']);
+  });
+  test('the worst outcome of more than one made pair in twenty counts, whatever the sizes', () => {
+    const sizes = [
+      '8',
+      '5/16in',
+      '9',
+      '10',
+      '3/8in',
+      '11',
+      '7/16in',
+      '12',
+      '13',
+      '1/2in',
+      '14',
+      '9/16in',
+      '17',
+      '11/16in',
+    ];
+    let rare = 0;
+    for (const t of sizes)
+      for (const h of sizes)
+        for (const grip of ['six', 'twelve', 'open'] as const) {
+          const { odds, verdict } = fit(hex(t), hex(h), grip);
+          const worst = (['no', 'rounds', 'loose'] as const).find((v) => odds[v] > 0.05) ?? 'fits';
+          expect([t, h, grip, verdict]).toEqual([t, h, grip, worst]);
+          if ((['no', 'rounds', 'loose'] as const).some((v) => odds[v] > 0.05 && odds[v] < 0.15)) rare++;
+        }
+    // Some of them hang on one pair in twenty and not one in seven.
+    expect(rare).toBeGreaterThan(0);
+  });
+});

@@ -143,3 +143,16 @@ describe('limits', () => {
     }
   });
 });
+
+describe('what was weighed counts before what is usual', () => {
+  test('a front axle of 80 of 150 kg puts the middle 700 mm back; unweighed it is 48 in a hundred', () => {
+    expect(bareBike({ ...bike, frontAxle: 80_000 }).at.x).toBeCloseTo((1500 * 70) / 150, 9);
+    expect(bareBike({ ...bike, frontAxle: null }).at.x).toBeCloseTo(1500 * 0.52, 9);
+    // No axle bears more than the bike weighs.
+    expect(bareBike({ ...bike, frontAxle: 160_000 }).at.x).toBe(0);
+    expect(bareBike({ ...bike, mass: 0, frontAxle: null }).at.x).toBe(750);
+  });
+  test('a middle that nobody measured lies at 64 in a hundred of the seat’s height', () => {
+    expect(bareBike({ ...bike, centreHeight: null }).at.z).toBeCloseTo(576, 9);
+  });
+});

@@ -200,3 +200,16 @@ describe('hours stranded', () => {
     expect(hours({ recovery: 'nobody' }, true)).toBeCloseTo(0.3 + 2 + 2.5, 9);
   });
 });
+
+test('where a gram buys most: of two spares wanted as often the light one is carried first', () => {
+  const of = (kind: string) => ({
+    kind,
+    demands: [{ trouble: TROUBLES[0]!, lambda: 0.1, units: 1, law: { mean: 0.1, shape: null } }],
+  });
+  // e^−0.1 each: 0.905² = 0.819 is too little, 0.905 · 0.995 = 0.901 is enough with one of either.
+  const stocks = stocksFor([of('brake pads'), of('fuse')], 0.9);
+  expect(stocks.map((s) => [s.kind, s.quantity])).toEqual([
+    ['brake pads', 0],
+    ['fuse', 1],
+  ]);
+});

@@ -8,9 +8,9 @@ import { TRAITS, type Trait } from '../tools/index.js';
 import { uuid } from '../testing/make.js';
 import { assign, searchOn, stowCase, stowKey, type Packing, type StowInput } from './assign.js';
 import { boundStow } from './bound.js';
-import { POINTS } from './cost.js';
+import { everydayPart, POINTS } from './cost.js';
 import { NEW_GOALS, type Goals } from './goals.js';
-import { itemsOf, stowUnits, windings, type StowItem } from './item.js';
+import { itemsOf, stowUnits, windings, type StowItem, type Unit } from './item.js';
 import {
   bears,
   longestPiece,
@@ -612,4 +612,14 @@ describe('a bag that is tied shut', () => {
     expect(rule(faults([tied, box], [knife, second], [pinned('piece 1', 1), pinned('piece 3', 2)]))).toBe(false);
     expect(rule(faults([tied, box], [item(4)], [pinned('piece 4', 1)]))).toBe(false);
   });
+});
+
+test('the everyday part is what is used most for its weight, up to 1.8 kg', () => {
+  const unit = (n: number, mass: number, uses: number) => stowUnits([item(n, { mass, uses })], [])[0]!;
+  const units = [unit(1, 900, 1), unit(2, 900, 0.9), unit(3, 900, 0.8), unit(4, 100, 0.01), unit(5, 50, 0.005)];
+  const keys = (of: Set<Unit>) => [...of].map((u) => u.host.key).sort();
+  expect(keys(everydayPart(units))).toEqual(['piece 1', 'piece 2']);
+  expect(keys(everydayPart([...units, unit(6, 901, 0.99)]))).toEqual(['piece 1', 'piece 2']);
+  expect(keys(everydayPart(units, 2700))).toEqual(['piece 1', 'piece 2', 'piece 3']);
+  expect(keys(everydayPart([unit(7, 2000, 5), unit(8, 100, 0.02)]))).toEqual(['piece 8']);
 });

@@ -5,6 +5,7 @@ import { bit, bitSocket, combinationSpanner, foldingSet, lKey, ratchet, socket, 
 import { catalogue } from './shelf.js';
 import { setModels, toolSets } from './sets.js';
 import { boxVolume, newPiece, pieceSchema } from './piece.js';
+import { trusted, usablePieces } from './usable.js';
 import {
   adjustableBears,
   DRIVE_LIMIT,
@@ -127,5 +128,28 @@ describe('the catalogue', () => {
       expect(set.price).toBeLessThan(models.reduce((s, m) => s + m.price, 0));
       expect(set.price).toBeGreaterThan(0);
     }
+  });
+});
+
+describe('what a piece is trusted with', () => {
+  const spanner = (fields: object) =>
+    trusted(newPiece(combinationSpanner('17'), { id: uuid(1), ...fields })).modes[0]!.bears;
+  test('a worn one four fifths of its torque, a cheap one three, both together just under half', () => {
+    const [whole, worn, cheap, both] = [
+      spanner({}),
+      spanner({ condition: 'worn' }),
+      spanner({ quality: 'cheap' }),
+      spanner({ condition: 'worn', quality: 'cheap' }),
+    ];
+    expect([worn, cheap, both]).toEqual([0.8, 0.6, 0.48].map((share) => Math.round(whole * share * 10) / 10));
+  });
+  test('what is broken, or another bike’s, is none of a kit', () => {
+    const pieces = [
+      newPiece(combinationSpanner('17'), { id: uuid(1) }),
+      newPiece(combinationSpanner('17'), { id: uuid(2), condition: 'broken' }),
+      newPiece(combinationSpanner('17'), { id: uuid(3), onlyBike: uuid(9) }),
+      newPiece(combinationSpanner('17'), { id: uuid(4), onlyBike: uuid(8), mark: 'never' }),
+    ];
+    expect(usablePieces(pieces, uuid(8)).map((p) => p.id)).toEqual([uuid(1), uuid(4)]);
   });
 });
