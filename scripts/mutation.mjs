@@ -46,7 +46,11 @@ for (const folder of asked.length > 0 ? asked : folders) {
       mutator: { excludedMutations: ['StringLiteral'] },
       jest: {
         projectType: 'custom',
-        config: { ...(await import(join(root, 'jest.config.js'))).default, testMatch: tests },
+        config: {
+          ...(await import(join(root, 'jest.config.js'))).default,
+          roots: ['<rootDir>/core'],
+          testMatch: tests,
+        },
         enableFindRelatedTests: false,
       },
       concurrency: 2,
@@ -59,10 +63,14 @@ for (const folder of asked.length > 0 ? asked : folders) {
       ignoreStatic: true,
     }),
   );
-  const { status } = spawnSync(process.execPath, [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', config], {
-    cwd: root,
-    stdio: 'inherit',
-  });
+  const { status } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', config],
+    {
+      cwd: root,
+      stdio: 'inherit',
+    },
+  );
   if (status !== 0 || !existsSync(report)) {
     console.error(`${folder}: the mutation run failed`);
     process.exitCode = 1;

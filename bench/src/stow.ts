@@ -18,7 +18,7 @@ import {
 } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
-import { costOf, keepsRules } from '../../core/src/stow/problem.js';
+import { costOf, keepsRules } from '../../core/src/stow/stowProblem.js';
 import { solveStow } from '../../core/src/stow/exact.js';
 import { randomGarage } from './garages.js';
 import { shelfPack } from './shelf.js';

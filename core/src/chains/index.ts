@@ -4,4 +4,4 @@ export * from './check.js';
 export * from './find.js';
 export * from './operation.js';
 export * from './cure.js';
-export * from './tried.js';
+export * from './setTried.js';

@@ -20,7 +20,7 @@ import {
 } from '../tools/index.js';
 import { fastener, owned } from '../testing/make.js';
 import { lightestSet } from './lightest.js';
-import type { Solve } from './milp.js';
+import type { Solve } from './coverMilp.js';
 import { coverProblem, reachedBy, type FunctionNeed } from './task.js';
 
 let solve: Solve;

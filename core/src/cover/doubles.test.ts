@@ -16,7 +16,7 @@ import {
   type Piece,
 } from '../tools/index.js';
 import { lightestSet } from './lightest.js';
-import type { Solve } from './milp.js';
+import type { Solve } from './coverMilp.js';
 import { coverProblem, reachedBy } from './task.js';
 
 let solve: Solve;

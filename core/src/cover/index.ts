@@ -1,4 +1,4 @@
-export * from './milp.js';
+export * from './coverMilp.js';
 export * from './task.js';
 export * from './lightest.js';
-export { cheapestCover } from './search.js';
+export { cheapestCover } from './coverSearch.js';

@@ -1,7 +1,7 @@
 import type { Measure } from '../chains/index.js';
 import { boxVolume, type Piece } from '../tools/index.js';
-import { MilpBuilder, type Solve } from './milp.js';
-import { cheapestCover } from './search.js';
+import { MilpBuilder, type Solve } from './coverMilp.js';
+import { cheapestCover } from './coverSearch.js';
 import { taskDone, usesTogether, type CoverProblem, type Task } from './task.js';
 
 /** What a litre of room and a euro count in a blend, grams. Planning values. */

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
 import { DEFAULT_PRACTICE, practiceSchema } from '../chains/practice.js';
-import { keptKitSchema } from '../kit/kept.js';
+import { keptKitSchema } from '../kit/keptKit.js';
 import { ownMendSchema } from '../mends/own.js';
 import { ownRatesSchema } from '../mends/rates.js';
 import { NEW_RIDER, riderSchema } from '../load/rider.js';
 import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
-import { packingSchema } from '../stow/kept.js';
+import { packingSchema } from '../stow/keptPacking.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
 import { pieceSchema } from '../tools/piece.js';
 import { rideSchema } from '../trip/ride.js';

@@ -2,13 +2,13 @@ import type { Solve } from '../cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { frontier, TOLERANCE, type Curve } from '../optimum/curve.js';
 import { lightestJoint } from '../optimum/lightest.js';
-import { mostUnder } from '../optimum/milp.js';
-import { kitProblem, type KitProblem } from '../optimum/problem.js';
+import { mostUnder } from '../optimum/kitMilp.js';
+import { kitProblem, type KitProblem } from '../optimum/kitProblem.js';
 import { stockedAt, type StockedMend } from '../optimum/slots.js';
 import { demandsMet, withinWorth } from '../optimum/tools.js';
 import { leastMarked, priceOfGram, worthItsWeight } from '../optimum/worth.js';
 import { savedWith, stockedBy, type Contents } from './done.js';
-import type { KeptKit } from './kept.js';
+import type { KeptKit } from './keptKit.js';
 import { kitFrom, type Kit } from './kit.js';
 import { measuresOf } from './points.js';
 

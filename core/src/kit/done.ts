@@ -1,6 +1,6 @@
 import { gradeMeets } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
-import type { Ask, AskWay, KitProblem } from '../optimum/problem.js';
+import type { Ask, AskWay, KitProblem } from '../optimum/kitProblem.js';
 import { slotsOfAsk, type StockedMend } from '../optimum/slots.js';
 import { availableWays } from '../optimum/tools.js';
 

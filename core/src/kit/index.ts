@@ -1,4 +1,4 @@
-export * from './kept.js';
+export * from './keptKit.js';
 export * from './needs.js';
 export * from './doubles.js';
 export * from './toolCase.js';

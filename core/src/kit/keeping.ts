@@ -1,6 +1,6 @@
 import { writeCsv } from '../csv/table.js';
 import { KNOWN, type SupplyBook } from '../supplies/index.js';
-import type { KeptKit } from './kept.js';
+import type { KeptKit } from './keptKit.js';
 import type { Kit } from './kit.js';
 import type { CurvePoint } from './points.js';
 import type { Piece } from '../tools/index.js';

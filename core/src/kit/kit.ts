@@ -1,7 +1,7 @@
 import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/index.js';
 import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
-import type { AskWay, KitProblem, Requirement } from '../optimum/problem.js';
+import type { AskWay, KitProblem, Requirement } from '../optimum/kitProblem.js';
 import { availableWays, does, metBy, metWithout, withinWorth } from '../optimum/tools.js';
 import { isWanted, planOf } from '../optimum/plan.js';
 import type { StockedMend } from '../optimum/slots.js';

@@ -3,7 +3,7 @@ import { demoGarage } from '@necessaire/demo';
 import fc from 'fast-check';
 import { frontier, type Curve } from '../optimum/curve.js';
 import { PrizeProblem, type Priced } from '../optimum/prize.js';
-import type { KitProblem } from '../optimum/problem.js';
+import type { KitProblem } from '../optimum/kitProblem.js';
 import { homeWith, savedWith } from './done.js';
 import { compareKits, keptOf, listOf, withFigures, writeKit } from './keeping.js';
 import { kitFrom, unitsOf } from './kit.js';

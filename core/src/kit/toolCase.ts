@@ -16,7 +16,7 @@ import { alwaysPacked } from './always.js';
 import { losableIn } from './doubles.js';
 import { anyFunctionNeeds } from './needs.js';
 import { strangersHeads } from './strangers.js';
-import { kitProblem, type KitProblem } from '../optimum/problem.js';
+import { kitProblem, type KitProblem } from '../optimum/kitProblem.js';
 import { choicesOf } from '../optimum/lightest.js';
 
 /** All that decides the least set of tools: which heads, by which pieces, for which troubles, under which practice. */

@@ -1,3 +1,4 @@
+import { BRAKE_TROUBLES } from './brakes.js';
 import { DRIVE } from './drive.js';
 import { ELECTRICS } from './electrics.js';
 import { ENGINE } from './engine.js';
@@ -16,6 +17,7 @@ export const TROUBLES: readonly Trouble[] = [
   ...DRIVE,
   ...ELECTRICS,
   ...ENGINE,
+  ...BRAKE_TROUBLES,
   ...PEOPLE,
   ...SERVICES,
 ];

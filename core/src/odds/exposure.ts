@@ -4,7 +4,7 @@ import { asTyped, measure, say, together, type Saying } from '../units/index.js'
 import { threadMm } from '../sizes/index.js';
 import { boltKind } from '../supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
-import { posterior, type Experience, type Record } from './record.js';
+import { posterior, type Experience, type OwnRecord } from './record.js';
 import { appliesTo, AT_HAND, mostSaved, troubleOn, TROUBLES, type Away, type Trouble } from '../mends/index.js';
 
 /** One trouble on one trip with one bike. */
@@ -99,7 +99,7 @@ export function darkShare(trip: Pick<Trip, 'legs'>): number {
 export const exposures = (
   bike: Bike,
   trip: Trip,
-  record: Record = new Map(),
+  record: OwnRecord = new Map(),
   troubles: readonly Trouble[] = TROUBLES,
 ): Exposure[] =>
   troubles

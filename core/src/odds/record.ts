@@ -11,7 +11,7 @@ export interface Experience {
   expected: number;
 }
 /** By trouble; a rider without rides has none. */
-export type Record = ReadonlyMap<string, Experience>;
+export type OwnRecord = ReadonlyMap<string, Experience>;
 
 /** Expected count of a trouble over a ride by the planning rates. */
 const expectedOn = (trouble: Trouble, ride: Ride): number =>
@@ -27,7 +27,7 @@ export function recordOf(
   bike: Bike,
   bikes: readonly Bike[],
   troubles: readonly Trouble[] = TROUBLES,
-): Record {
+): OwnRecord {
   const byId = new Map(bikes.map((b) => [b.id, b]));
   const record = new Map<string, Experience>();
   if (rides.length === 0) return record;

@@ -1,5 +1,5 @@
 import { PrizeProblem } from './prize.js';
-import type { KitProblem } from './problem.js';
+import type { KitProblem } from './kitProblem.js';
 import { slotsOf, stockCurve, type Slot } from './slots.js';
 import { availableWays, demandsMet, toolMassOf, withinWorth } from './tools.js';
 

@@ -1,4 +1,4 @@
-export * from './problem.js';
+export * from './kitProblem.js';
 export * from './ways.js';
 export * from './slots.js';
 export * from './tools.js';
@@ -7,7 +7,7 @@ export * from './curve.js';
 export * from './service.js';
 export * from './plan.js';
 export * from './lightest.js';
-export * from './milp.js';
+export * from './kitMilp.js';
 export * from './unmarked.js';
 export { priceOfGram } from './worth.js';
 export * from './levels.js';

@@ -1,5 +1,5 @@
 import { frontier } from './curve.js';
-import type { KitProblem } from './problem.js';
+import type { KitProblem } from './kitProblem.js';
 import { massOfMends, stockedAt, type StockedMend } from './slots.js';
 
 /** One of the nested kits: what it carries, each containing the one before. */

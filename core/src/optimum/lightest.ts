@@ -6,7 +6,7 @@ import {
   type Lightest,
   type Solve,
 } from '../cover/index.js';
-import type { KitProblem } from './problem.js';
+import type { KitProblem } from './kitProblem.js';
 import { planOf, TENTHS, type Option, type Plan } from './plan.js';
 import { leastMends, priceOfService, type Ladder } from './service.js';
 import type { StockedMend } from './slots.js';

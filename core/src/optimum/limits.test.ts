@@ -12,8 +12,8 @@ import { bruteForce, demanding, MOST, small } from '../testing/smallKits.js';
 import { contentsAt } from '../kit/choose.js';
 import { frontier, TOLERANCE } from './curve.js';
 import { lightestJoint } from './lightest.js';
-import { mostUnder } from './milp.js';
-import { tailsOf, type KitProblem } from './problem.js';
+import { mostUnder } from './kitMilp.js';
+import { tailsOf, type KitProblem } from './kitProblem.js';
 import { demandsMet } from './tools.js';
 import { priceOfGram, worthItsWeight } from './worth.js';
 

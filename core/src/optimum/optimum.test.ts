@@ -9,8 +9,8 @@ import { bruteForce, MOST, small } from '../testing/smallKits.js';
 import { supplyKind } from '../supplies/index.js';
 import { frontier, TOLERANCE } from './curve.js';
 import { levels } from './levels.js';
-import { mostUnder, type Most } from './milp.js';
-import type { Ask } from './problem.js';
+import { mostUnder, type Most } from './kitMilp.js';
+import type { Ask } from './kitProblem.js';
 import { leastMends, priceOfService } from './service.js';
 import { massOfMends, stockedAt } from './slots.js';
 

@@ -2,7 +2,7 @@ import type { FunctionNeed } from '../cover/index.js';
 import { inMeasure } from '../cover/index.js';
 import { gradeMeets, type Grade } from '../mends/index.js';
 import { countCdf } from '../odds/index.js';
-import type { Ask, AskWay, KitProblem } from './problem.js';
+import type { Ask, AskWay, KitProblem } from './kitProblem.js';
 import type { Ladder } from './service.js';
 
 /** A way that would do for a trouble, with what it asks of the kit beyond heads. */

@@ -1,7 +1,7 @@
 import { cheapestCover } from '../cover/index.js';
 import { gradeMeets } from '../mends/index.js';
 import { leastSets } from './items.js';
-import type { KitProblem } from './problem.js';
+import type { KitProblem } from './kitProblem.js';
 import { demandedMends, massOfMends, slotsOf, type Slot, type StockedMend } from './slots.js';
 import { availableWays, countsOf, toolMassOf } from './tools.js';
 

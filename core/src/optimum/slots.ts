@@ -1,5 +1,5 @@
 import { gradeMeets } from '../mends/index.js';
-import type { Ask, AskWay, KitProblem } from './problem.js';
+import type { Ask, AskWay, KitProblem } from './kitProblem.js';
 
 /** Grams of what so many mends by one way use up, beyond what sits on the bike already. */
 export function massOfMends(ask: Ask, way: AskWay, mends: number): number {

@@ -1,5 +1,5 @@
 import { taskDone } from '../cover/index.js';
-import type { KitProblem, Requirement } from './problem.js';
+import type { KitProblem, Requirement } from './kitProblem.js';
 
 /** Whether so many copies of each piece do a requirement. Does not look at the sets of items, and so checks them. */
 export function does(problem: KitProblem, r: Requirement, counts: readonly number[]): boolean {

@@ -1,5 +1,5 @@
 import { PrizeProblem, type Priced } from './prize.js';
-import type { KitProblem } from './problem.js';
+import type { KitProblem } from './kitProblem.js';
 import { demandsMet, toolMassOf } from './tools.js';
 
 /**

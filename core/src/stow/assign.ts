@@ -1,6 +1,6 @@
 import { say } from '../units/index.js';
 import type { Bike } from '../bike/index.js';
-import type { Solve } from '../cover/milp.js';
+import type { Solve } from '../cover/coverMilp.js';
 import { boundStow } from './bound.js';
 import { placePoints, POINTS, type Points } from './cost.js';
 import { solveStow } from './exact.js';
@@ -9,10 +9,10 @@ import { itemsOf, stowUnits, windings, type StowItem, type Unit } from './item.j
 import { LaidMemory } from './laid.js';
 import type { Pose } from './pack/index.js';
 import type { Pin, Place } from './place.js';
-import { costOf, keepsRules, SCALE, stowProblem, type Cut, type StowProblem } from './problem.js';
+import { costOf, keepsRules, SCALE, stowProblem, type Cut, type StowProblem } from './stowProblem.js';
 import { goesIn, nothingHeld, sharedRules, standingRules, heldWith, type BrokenRule, type Held } from './rules.js';
-import { searchStow } from './search.js';
-import { stowFaults, type StowFault } from './trouble.js';
+import { searchStow } from './stowSearch.js';
+import { stowFaults, type StowFault } from './brokenRules.js';
 import { bareBike, type LoadCase, type Weight } from '../load/index.js';
 
 export interface Stowed {

@@ -1,4 +1,4 @@
-import type { StowProblem } from './problem.js';
+import type { StowProblem } from './stowProblem.js';
 
 /** What no assignment costs less than, and which bins an assignment better than the one known could use. */
 export interface StowBound {

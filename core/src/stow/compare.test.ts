@@ -6,7 +6,7 @@ import { assign, type StowInput } from './assign.js';
 import { comparePackings, keptItems, packingFigures } from './compare.js';
 import { NEW_GOALS } from './goals.js';
 import type { StowItem } from './item.js';
-import { packingSchema, type KeptPacking } from './kept.js';
+import { packingSchema, type KeptPacking } from './keptPacking.js';
 import { placeLibrary } from './usual.js';
 import type { Place } from './place.js';
 

@@ -1,5 +1,5 @@
 import type { Packing } from './assign.js';
-import type { KeptPacking } from './kept.js';
+import type { KeptPacking } from './keptPacking.js';
 import type { Place } from './place.js';
 
 /** One piece that lies elsewhere in the other packing, or is in only one of the two. */

@@ -1,5 +1,5 @@
-import { MilpBuilder, type Solve } from '../cover/milp.js';
-import type { Cut, StowProblem } from './problem.js';
+import { MilpBuilder, type Solve } from '../cover/coverMilp.js';
+import type { Cut, StowProblem } from './stowProblem.js';
 
 /**
  * The assignment as a whole-number programme, over the bins that are still open: every unit in one bin or loose; weight, room and slots; sharp

@@ -1,5 +1,5 @@
 export * from './goals.js';
-export * from './kept.js';
+export * from './keptPacking.js';
 export * from './place.js';
 export * from './item.js';
 export * from './rules.js';
@@ -7,7 +7,7 @@ export * from './cost.js';
 export * from './pack/index.js';
 export * from './laid.js';
 export * from './carried.js';
-export * from './trouble.js';
+export * from './brokenRules.js';
 export * from './assign.js';
 export { solveStow } from './exact.js';
 export * from './roll/index.js';

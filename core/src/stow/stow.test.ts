@@ -23,9 +23,9 @@ import {
   type Pin,
   type Place,
 } from './place.js';
-import { costOf, keepsRules, SCALE, type StowProblem } from './problem.js';
+import { costOf, keepsRules, SCALE, type StowProblem } from './stowProblem.js';
 import { heldWith, nothingHeld, sharedRules, standingRules } from './rules.js';
-import { searchStow } from './search.js';
+import { searchStow } from './stowSearch.js';
 import { placeLibrary, usualPlaces } from './usual.js';
 
 let solve: Solve;

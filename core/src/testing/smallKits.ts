@@ -3,7 +3,7 @@ import { DEFAULT_PRACTICE } from '../chains/index.js';
 import { gradeMeets, TROUBLES, way } from '../mends/index.js';
 import { certain, poisson } from '../odds/index.js';
 import { Items } from '../optimum/items.js';
-import { tailsOf, type Ask, type KitProblem } from '../optimum/problem.js';
+import { tailsOf, type Ask, type KitProblem } from '../optimum/kitProblem.js';
 import { KNOWN, supplyKind } from '../supplies/index.js';
 import { functional } from '../tools/index.js';
 import { newKitQuestion } from '../trip/index.js';

@@ -3,7 +3,7 @@ import { gradeMeets } from '../mends/index.js';
 import { BAG_FILL, boxVolume, type Piece } from '../tools/index.js';
 import { frontier } from './curve.js';
 import { worthItsWeight } from './worth.js';
-import type { KitProblem } from './problem.js';
+import type { KitProblem } from './kitProblem.js';
 import { massOfMends, type StockedMend } from './slots.js';
 
 /** Values are solved in thousandths, so that the solver's own tolerance does not decide. */

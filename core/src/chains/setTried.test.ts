@@ -7,7 +7,7 @@ import { failsOf } from './check.js';
 import { ChainFinder } from './find.js';
 import { endsOf, reachOf } from './operation.js';
 import { DEFAULT_PRACTICE } from './practice.js';
-import { STOPPED, stoppedBy, workedBy } from './tried.js';
+import { STOPPED, stoppedBy, workedBy } from './setTried.js';
 
 const by = { who: 'Mara', when: '2026-05-01T10:00:00.000Z' };
 const pieces = [

@@ -3,7 +3,7 @@ import { say, together, type Saying } from '../units/index.js';
 import { loadCase } from './carried.js';
 import type { StowInput } from './assign.js';
 import type { LaidMemory } from './laid.js';
-import { costOf, SCALE, type StowProblem } from './problem.js';
+import { costOf, SCALE, type StowProblem } from './stowProblem.js';
 import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Rule } from './rules.js';
 import { itemsOf, type Unit } from './item.js';
 

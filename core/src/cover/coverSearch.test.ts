@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from '@jest/globals';
-import { cheapestCover, type CoverSearch } from './search.js';
+import { cheapestCover, type CoverSearch } from './coverSearch.js';
 
 /** Oracle: every set of items. */
 function bruteForce({ costs, jobs, pairs = [] }: CoverSearch): number {

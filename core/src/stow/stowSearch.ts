@@ -1,4 +1,4 @@
-import { costOf, type Cut, type StowProblem } from './problem.js';
+import { costOf, type Cut, type StowProblem } from './stowProblem.js';
 
 /** An assignment that is being changed, with the sums that its rules and its cost hang on. */
 class State {
