@@ -118,6 +118,8 @@ describe('limits', () => {
     expect(side).toMatchObject({ rule: 'side' });
     expect(side!.over).toBeCloseTo(0.3, 9);
     expect(said('metric', side!.message)).toBe('1.80 kg·m to the left, 1.50 kg·m is the most');
+    const [right] = look([at('right', 6, 900, -300)]);
+    expect(said('metric', right!.message)).toBe('1.80 kg·m to the right, 1.50 kg·m is the most');
     expect(said('inch', side!.message)).toBe('13.02 lb·ft to the left, 10.85 lb·ft is the most');
   });
   test('the front share may fall by three points and no more', () => {
@@ -155,4 +157,9 @@ describe('what was weighed counts before what is usual', () => {
   test('a middle that nobody measured lies at 64 in a hundred of the seat’s height', () => {
     expect(bareBike({ ...bike, centreHeight: null }).at.z).toBeCloseTo(576, 9);
   });
+});
+test('nothing at all has no middle and no share', () => {
+  const nothing = loadOf([], 1500);
+  expect(nothing).toMatchObject({ mass: 0, centre: null, front: 0, rear: 0, side: 0 });
+  expect(frontShare(nothing)).toBe(0);
 });
