@@ -79,7 +79,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await faultless(page, 'a mend as steps');
   await card.getByRole('button', { name: 'Close' }).click();
 
-  await kitMode(page, 'Mends');
+  await kitMode(page, 'Repairs');
   await page.getByRole('button', { name: 'It overheats' }).click();
   await page.getByRole('button', { name: 'none' }).first().click();
   await page.getByRole('button', { name: 'yes' }).click();
@@ -95,10 +95,10 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await form.getByRole('combobox').first().selectOption('chain');
   await form.getByLabel('What the way is called').fill('Wire for a link');
   await form.getByLabel('Steps out, one a line').fill('Press the link out {nothing}');
-  await form.getByRole('button', { name: 'Keep it' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
   await expect(form).toContainText('no fastener has the job "nothing"');
   await form.getByLabel('Steps out, one a line').fill('Three turns of wire through the plates <wire> [grip]');
-  await form.getByRole('button', { name: 'Keep it' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
   await page.getByLabel('Find a mend').fill('wire for a link');
   await page.locator('.mend').first().click();
   await expect(page.getByRole('dialog', { name: 'Chain broken' })).toContainText('Wire for a link');
@@ -108,7 +108,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
 
 test('the fit sheet is read once, and what does not fit or keep counts no more', async ({ page, app }) => {
   await open(page, app, '/kit');
-  await kitMode(page, 'Fit sheet');
+  await kitMode(page, 'Part specs');
   await expect(page.locator('.fit tr', { hasText: 'core: short or long' })).toContainText(
     'one spare serves all of these',
   );
@@ -132,12 +132,12 @@ test('the fit sheet is read once, and what does not fit or keep counts no more',
 test('kits are kept, compared, frozen, packed again; the list by habit stands on the curve', async ({ page, app }) => {
   test.slow();
   await open(page, app, '/kit');
-  await kitMode(page, 'Kept kits');
+  await kitMode(page, 'Saved kits');
   await page.getByLabel('Name', { exact: true }).fill('Plateau kit');
-  await page.getByRole('button', { name: 'Keep the kit as it is' }).click();
+  await page.getByRole('button', { name: 'Save this kit' }).click();
   const kept = page.locator('.kept-kit', { hasText: 'Plateau kit' });
   const facts = await kept.locator('.facts').innerText();
-  await kept.getByRole('button', { name: 'Freeze' }).click();
+  await kept.getByRole('button', { name: 'Lock' }).click();
   await expect(kept).toContainText('frozen');
   await expect(kept.getByRole('button', { name: 'Change' })).toHaveCount(0);
 
@@ -146,7 +146,7 @@ test('kits are kept, compared, frozen, packed again; the list by habit stands on
   for (const piece of ['Hand pump', 'Combination pliers 160'])
     await form.locator('.thing', { hasText: piece }).first().getByRole('checkbox').check();
   await form.locator('.thing', { hasText: 'Tube patches' }).getByRole('spinbutton').fill('4');
-  await form.getByRole('button', { name: 'Keep it' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
   const habit = page.locator('.kept-kit', { hasText: 'What I carry now' });
   await expect(habit).toContainText(/2 tools,\s+1 spare/);
   await page.getByLabel('Second').selectOption({ label: 'What I carry now' });
@@ -172,7 +172,7 @@ test('kits are kept, compared, frozen, packed again; the list by habit stands on
   await page.keyboard.press('Tab');
   await settled(page);
   await goTo(page, 'Kit');
-  await kitMode(page, 'Kept kits');
+  await kitMode(page, 'Saved kits');
   await expect(kept.locator('.facts')).toHaveText(facts);
   await kept.getByRole('button', { name: 'Pack it as it is' }).click();
   await settled(page);
@@ -182,7 +182,7 @@ test('kits are kept, compared, frozen, packed again; the list by habit stands on
 test('practice and measures before leaving, each with what it does here', async ({ page, app }) => {
   test.slow();
   await open(page, app, '/kit');
-  await kitMode(page, 'Practice');
+  await kitMode(page, 'Preferences');
   await page.getByLabel('What makes the air').selectOption('electric pump');
   await settled(page);
   await kitBy(page, 'By piece');
@@ -211,7 +211,7 @@ test('how often a thing comes is written by hand, and the kit says what hangs on
   app,
 }) => {
   await open(page, app, '/kit');
-  await kitMode(page, 'Mends');
+  await kitMode(page, 'Repairs');
   await page.locator('.mend', { hasText: 'Chain broken' }).click();
   const card = page.getByRole('dialog');
   const before = await card.locator('.facts strong').first().innerText();
@@ -238,7 +238,7 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   app,
 }) => {
   await open(page, app, '/kit');
-  await kitMode(page, 'Fit sheet');
+  await kitMode(page, 'Part specs');
   const kinds = page.getByRole('region', { name: 'Your own kinds of spare' });
   await kinds.getByRole('button', { name: 'Add a kind' }).click();
   await kinds.getByLabel('Name of the spare').fill('fuse');
@@ -261,7 +261,9 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   const mine = page.locator('.supply', { hasText: 'brake hose' });
   await mine.getByLabel('Made for').fill('700 long');
   await mine.getByLabel('Made for').press('Tab');
-  await expect(mine).toContainText('made for 700 long');
+  // It is no spare of the bike whose sheet says 900; of the other one nobody knows.
+  await expect(mine).toContainText('serves Carrack 1100');
+  await expect(mine).not.toContainText('serves Quarrel 450');
   await mine.getByLabel('Made for').fill('900 long');
   await mine.getByLabel('Made for').press('Tab');
   await mine.getByRole('combobox', { name: 'In the kit' }).click();

@@ -33,7 +33,7 @@ for (const theme of ['light', 'dark'] as const)
       .getByRole('button', { name: /^Change/ })
       .click();
     await faults('Stow, a place being changed');
-    for (const mode of ['Load', 'Wishes', 'Kept packings']) {
+    for (const mode of ['Load', 'Priorities', 'Saved layouts']) {
       await page.locator('.modes').getByRole('tab', { name: mode }).click();
       await faults(`Stow, ${mode}`);
     }

@@ -49,21 +49,21 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   // Made at home: a stub that turns the ring, driven by a 17.
   await page.getByRole('button', { name: 'Make a piece' }).click();
   const dialog = page.getByRole('dialog', { name: 'Make a piece' });
-  await dialog.getByLabel('Name').fill('Welded ring key');
+  await dialog.getByLabel('Name', { exact: true }).fill('Welded ring key');
   await dialog.getByLabel('Held by').selectOption('shape');
   await dialog.getByLabel(/^which turns its/).fill('17');
   await dialog.getByLabel(/^which turns its/).press('Tab');
   await dialog.getByLabel(/^Turns/).fill('hook 45.5.5');
   await dialog.getByLabel(/^Turns/).press('Tab');
   await expect(dialog.getByText(/left over behind the size|or drive 3\/8/)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Save' })).toBeDisabled();
   await dialog.getByLabel(/^Turns/).fill('hook 45');
   await dialog.getByLabel(/^Turns/).press('Tab');
   await dialog.getByLabel('Bears (N·m)').fill('80');
   await dialog.getByLabel('Bears (N·m)').press('Tab');
   await expect(dialog.getByRole('status')).toContainText('it turns 1 head: Steering ring');
   await faultless(page, 'the editor');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(pieceRow(page, 'Welded ring key')).toContainText('home-made');
 });
 
@@ -138,7 +138,7 @@ test('several bikes: the core, what each adds, what to move; and another measure
   const bulk = async () =>
     Number.parseFloat((await (await figure(page, 'Bulk')).innerText()).replace(/[^\d.]/g, ' ').trim());
   const was = await bulk();
-  await kitMode(page, 'Practice');
+  await kitMode(page, 'Preferences');
   await page.getByLabel('Minimise tools by').selectOption('bulk');
   await settled(page);
   await kitMode(page, 'How much');
@@ -150,7 +150,7 @@ test('ways side by side, marks in grams, the drawer as a table, the buy list on 
   await open(page, app);
   await goTo(page, 'Match');
   await page.locator('.head-button[aria-label^="Clutch lever pivot"]').click();
-  await page.getByRole('button', { name: 'What would each way weigh in the whole kit?' }).click();
+  await page.getByRole('button', { name: 'Compare kit weight for each option' }).click();
   const ways = page.locator('.way-row');
   await expect(ways.first().locator('.num.link')).toContainText(/kit [\d.]+ k?g/);
   await expect(ways.nth(1)).toContainText(/·/);
@@ -179,7 +179,7 @@ test('ways side by side, marks in grams, the drawer as a table, the buy list on 
   const dialog = page.getByRole('dialog', { name: 'Read pieces from a table' });
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 zz,1');
   await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
-  await expect(dialog).toContainText('1 cell is at fault');
+  await expect(dialog).toContainText('1 cell has an error');
   await faultless(page, 'the drawer’s table');
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 21,1');
   await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
@@ -200,7 +200,7 @@ test('practice decides where the tools come from, for whom, and what the bag may
   const kit = page.locator('.picture');
   /** A practice is changed on its own sheet; what it does to the kit is read on the first. */
   const practise = async (change: () => Promise<unknown>) => {
-    await kitMode(page, 'Practice');
+    await kitMode(page, 'Preferences');
     await change();
     await settled(page);
     await kitMode(page, 'How much');
@@ -223,8 +223,8 @@ test('practice decides where the tools come from, for whom, and what the bag may
   await bag('1');
   await expect(kit).toContainText('No set of tools keeps to your 1 € limit');
   await bag('');
-  await kitMode(page, 'Practice');
-  await page.getByRole('button', { name: 'What would each other position cost here?' }).click();
+  await kitMode(page, 'Preferences');
+  await page.getByRole('button', { name: 'Compare the other settings' }).click();
   const none = page.locator('.cost', { hasText: 'none' }).first();
   await expect(none).toContainText(/−\d+ g/, { timeout: 80_000 });
   await none.click();

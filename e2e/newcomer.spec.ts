@@ -79,7 +79,7 @@ test('what is typed and pushed aside is offered back; a row pressed twice keeps 
   // The same row again: the line keeps what is in it.
   await row(page, 'Stay bolt').click();
   await expect(entry(page)).toHaveValue('14 Stay bolt 30nm');
-  await page.getByRole('button', { name: 'Correct in the line' }).click();
+  await page.getByRole('button', { name: 'Edit as text' }).click();
   await expect(entry(page)).toHaveValue('14 Stay bolt 30nm');
   await expect(entry(page)).toBeFocused();
   // Another row: what was typed is set aside, and comes back.
@@ -96,18 +96,18 @@ test('what is typed and pushed aside is offered back; a row pressed twice keeps 
 
 test('services and the record keep what is written into them', async ({ page, app }) => {
   await open(page, app, '/trip');
-  await page.getByRole('tab', { name: 'Due', exact: true }).click();
+  await page.getByRole('tab', { name: 'Service', exact: true }).click();
   await page.locator('.due .plain').first().click();
   const detail = page.locator('.detail');
   await detail.getByLabel('Takes').fill('clean rag');
   await detail.getByLabel('Takes').press('Tab');
   await expect(detail.getByLabel('Takes')).toHaveValue('clean rag');
-  await detail.getByLabel('Name').fill('Oil and a look');
-  await detail.getByLabel('Name').press('Tab');
+  await detail.getByLabel('Name', { exact: true }).fill('Oil and a look');
+  await detail.getByLabel('Name', { exact: true }).press('Tab');
   await expect(page.locator('.due').first()).toContainText('Oil and a look');
   await page.reload();
   await settled(page);
-  await page.getByRole('tab', { name: 'Due', exact: true }).click();
+  await page.getByRole('tab', { name: 'Service', exact: true }).click();
   await expect(page.locator('.due').first()).toContainText('Oil and a look');
 });
 
@@ -129,7 +129,7 @@ test('inch units reach the limits of a field, temperatures and the tank', async 
   await page.getByLabel('By day (°F)').first().fill('900');
   await page.getByLabel('By day (°F)').first().press('Tab');
   await expect(page.getByText('−40 to 140 °F')).toBeVisible();
-  await page.getByRole('tab', { name: 'Due', exact: true }).click();
+  await page.getByRole('tab', { name: 'Service', exact: true }).click();
   await expect(page.locator('.sheet')).toContainText(/tank \d+\.\d gal/);
 });
 
@@ -168,7 +168,7 @@ test('a new garage shows no figure of the one before', async ({ page, app }) => 
   await page.getByTitle('Garages and settings').click();
   await page.getByRole('menuitem', { name: 'New empty garage' }).click();
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Mine');
-  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.getByRole('button', { name: 'Create' }).click();
   await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
   await expect(page.locator('.readout .wide')).not.toContainText(/\d/);
   await settled(page);

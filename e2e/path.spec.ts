@@ -78,7 +78,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await page.getByRole('menuitem', { name: "Rider's bum bag" }).click();
   const faults = page.getByRole('region', { name: 'Rules broken' });
   await expect(faults).toContainText('371 mm long, the longest that goes in is 287 mm');
-  await faults.getByRole('button', { name: 'Let the rules choose' }).click();
+  await faults.getByRole('button', { name: 'Place automatically' }).click();
   await expect(faults).toHaveCount(0);
 
   // Print: one page, everything in it once.
@@ -116,11 +116,11 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await menu();
   await page.getByRole('menuitem', { name: 'New empty garage' }).click();
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('My own');
-  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.getByRole('button', { name: 'Create' }).click();
   await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
   await page.getByRole('button', { name: 'Add this bike' }).click();
   await expect(page.getByRole('alert')).toContainText('name');
-  await page.getByLabel('What you call it').fill('Plover 300');
+  await page.getByLabel(/^Name/).fill('Plover 300');
   await page.getByLabel('Front tyre').fill('80/100-21');
   await page.getByRole('button', { name: 'Add this bike' }).click();
   await expect(page.locator('.stage-head')).toContainText('Start at the front axle');

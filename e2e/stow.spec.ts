@@ -58,7 +58,7 @@ test('too heavy for its mount: the cheapest move out of it is one press away', a
 test('sliders change the packing, with its proof', async ({ page, app }) => {
   await open(page, app, '/stow');
   await packed(page);
-  await tab(page, 'Wishes');
+  await tab(page, 'Priorities');
   await expect(page.locator('.proof')).toContainText('Proven');
   const before = await page
     .locator('[data-item]')
@@ -198,9 +198,9 @@ test('the packing of a box is shown, and a full one says what to leave out', asy
 test('two packings are compared, and the kept one is packed again', async ({ page, app }) => {
   await open(page, app, '/stow');
   await packed(page);
-  await tab(page, 'Kept packings');
+  await tab(page, 'Saved layouts');
   await page.getByLabel('Name', { exact: true }).fill('As the rules say');
-  await page.getByRole('button', { name: 'Keep this packing' }).click();
+  await page.getByRole('button', { name: 'Save this layout' }).click();
   await expect(page.getByRole('region', { name: 'Difference' })).toContainText('Everything lies where it lay.');
   await put(page, 'Combination pliers 160', 'Tail bag');
   const difference = page.getByRole('region', { name: 'Difference' });
@@ -211,11 +211,11 @@ test('two packings are compared, and the kept one is packed again', async ({ pag
   await settled(page);
   await expect(difference).toContainText('Everything lies where it lay.');
   await expect(page.locator('[data-item]', { hasText: 'put here by you' }).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Let the rules choose for all' }).click();
+  await page.getByRole('button', { name: 'Place all automatically' }).click();
   await expect(page.locator('[data-item]', { hasText: 'put here by you' })).toHaveCount(0);
   await page.reload();
   await settled(page);
-  await tab(page, 'Kept packings');
+  await tab(page, 'Saved layouts');
   await expect(page.getByLabel('Now against')).toContainText('As the rules say');
 });
 

@@ -69,7 +69,7 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
   ] as const) {
     writeFileSync(file, text);
     await page.locator('input[type=file]').setInputFiles(file);
-    await expect(page.getByRole('alertdialog')).toContainText('Not done, nothing changed');
+    await expect(page.getByRole('alertdialog')).toContainText('That did not work. Nothing was changed.');
     await expect(page.getByRole('alertdialog')).toContainText(why);
     await page.getByRole('alertdialog').getByRole('button', { name: 'Close' }).click();
     await expect(page.getByRole('alertdialog')).toHaveCount(0);
@@ -129,8 +129,8 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await open(page, app, '/kit');
   const other = await (await browser.newContext()).newPage();
   await open(other, app, '/kit');
-  await kitMode(page, 'Practice');
-  await kitMode(other, 'Practice');
+  await kitMode(page, 'Preferences');
+  await kitMode(other, 'Preferences');
   await page.getByTitle('Garages and settings').click();
   await page.getByRole('menuitem', { name: 'Rename this garage' }).click();
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Ossel shed');
@@ -147,7 +147,7 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await expect(page.locator('.kept')).toHaveText('Saved');
   await other.reload();
   await settled(other);
-  await kitMode(other, 'Practice');
+  await kitMode(other, 'Preferences');
   await expect(other.getByLabel('Standing on a tool')).toHaveValue('ratchet too');
   await other.context().close();
 });
@@ -215,7 +215,7 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Front tyre').fill('round');
   await dialog.getByLabel('Front tyre').blur();
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(dialog.getByRole('alert')).toContainText('write a tyre as on its side');
   await dialog.getByRole('button', { name: 'Delete bike' }).click();
   await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');

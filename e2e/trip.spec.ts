@@ -15,7 +15,7 @@ test('a track becomes the way: help along it, the worst stretch, legs; bad files
 }) => {
   await open(page, app);
   await goTo(page, 'Trip');
-  await tab(page, 'Way');
+  await tab(page, 'Route');
   const input = page.locator('.sheet input[type=file]');
   await input.setInputFiles(file('bad.gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>'));
   await expect(page.getByRole('alert')).toContainText('bad.gpx: it has a document type');
@@ -49,7 +49,7 @@ test('a track becomes the way: help along it, the worst stretch, legs; bad files
 test('the own record, weak points, what falls due, air, and the trip ridden many times', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Trip');
-  await tab(page, 'Record');
+  await tab(page, 'Ride log');
   await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.33');
   await page.getByRole('button', { name: 'Log a ride' }).click();
   await page.getByLabel('What happened').selectOption('Puncture, tubed');
@@ -64,7 +64,7 @@ test('the own record, weak points, what falls due, air, and the trip ridden many
   await expect(battery).not.toHaveText(odds);
   await faultless(page, 'the record');
 
-  await tab(page, 'Due');
+  await tab(page, 'Service');
   const oil = page.locator('.due', { hasText: 'Engine oil' });
   await expect(oil).toContainText('on Across the plateau');
   await oil.getByRole('button').first().click();
@@ -72,15 +72,15 @@ test('the own record, weak points, what falls due, air, and the trip ridden many
   await expect(oil).toContainText('not on this trip');
   await faultless(page, 'what falls due');
 
-  await tab(page, 'Air');
+  await tab(page, 'Tyres and air');
   await expect(page.locator('.sheet')).toContainText('Front 90/90-21');
   await expect(page.locator('.sheet')).toContainText('Both tyres 6 times over the trip: 24 cartridges');
   await faultless(page, 'air');
 
-  await tab(page, 'Ridden');
+  await tab(page, 'Simulation');
   await page.getByLabel('Trips').fill('50000');
   await page.getByLabel('Trips').press('Tab');
-  await page.getByRole('button', { name: 'Ride them all' }).click();
+  await page.getByRole('button', { name: 'Run simulation' }).click();
   const home = page.getByRole('button', { name: /gets home unaided/ });
   await expect(home).toHaveCount(2);
   const share = async (i: number) => Number(/([\d.]+) ?%/.exec(await home.nth(i).innerText())![1]);

@@ -76,7 +76,7 @@ test('from a reading to a size, the rival, and the try that settles it', async (
   await page.getByLabel('Tool tried, and how it sat').press('Enter');
   await expect(bench(page).locator('.odds-row').first()).toContainText('9/16 in');
   await bench(page).getByRole('button', { name: 'Take as hex 9⁄16 in' }).click();
-  await expect(bench(page)).toContainText('It is written down as hex 9⁄16 in');
+  await expect(bench(page)).toContainText('Recorded as hex 9⁄16 in');
   await page.getByRole('tab', { name: 'How it is known' }).click();
   await expect(page.locator('.trail')).toContainText('tried: calliper 14.05 mm; 14 does not go on; 9⁄16 in snug');
   // Nonsense is refused and stays in the field.
@@ -167,7 +167,7 @@ test('a piece put on the scale gets its mass in the drawer, when told', async ({
   const piece = page.locator('.piece-row', { hasText: 'Combination spanner 17' });
   await piece.click();
   const strip = page.locator('.scale');
-  await expect(strip).toContainText('No scale is on.');
+  await expect(strip).toContainText('No scale connected.');
   const off = instrument(
     app,
     'scale',
@@ -213,7 +213,7 @@ test('every field in the panel, and the same in the line', async ({ page, app })
   await farAccess.getByLabel('Thinnest tool').press('Tab');
   await form.getByLabel('Note').fill('mind the grommet');
   await form.getByLabel('Note').press('Tab');
-  await page.getByRole('button', { name: 'Correct in the line' }).click();
+  await page.getByRole('button', { name: 'Edit as text' }).click();
   await expect(entry(page)).toHaveValue(
     '7/16in Rack stay far i5 x2 11.5nm logged sunk 25 far thin 4 lost breaks accessory rusted assumed @racks note: mind the grommet',
   );
@@ -243,7 +243,7 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
     mimeType: 'text/csv',
     buffer: Buffer.from('\ufeffname;head;torque N·m\r\nGood;10;9,5\r\nBad;10.3;much\r\n'),
   });
-  await expect(dialog.getByRole('status')).toContainText('2 cells are at fault');
+  await expect(dialog.getByRole('status')).toContainText('2 cells have errors');
   await expect(dialog.locator('.bad')).toHaveCount(2);
   await expect(dialog.locator('.bad').first()).toContainText('is a reading, not a size');
   await expect(dialog.getByRole('button', { name: /^Write/ })).toBeDisabled();
@@ -342,7 +342,7 @@ test('a bike copied knows its sizes only as assumed; two bikes are compared', as
   await compare.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Table' }).click();
   await page.getByRole('menuitem', { name: 'Copy this bike' }).click();
-  await page.getByLabel('What you call it').fill('Quarrel, mine');
+  await page.getByLabel('Name', { exact: true }).fill('Quarrel, mine');
   await page.getByRole('button', { name: 'Copy', exact: true }).click();
   await settled(page);
   await expect(page.locator('.top')).toContainText('Quarrel, mine');

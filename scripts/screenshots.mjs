@@ -73,7 +73,7 @@ const SHOTS = [
     LAPTOP,
     'light',
     async (page) => {
-      await page.getByRole('tab', { name: 'Way', exact: true }).click();
+      await page.getByRole('tab', { name: 'Route', exact: true }).click();
       await page.locator('.way svg').waitFor();
     },
   ],
@@ -83,7 +83,7 @@ const SHOTS = [
     LAPTOP,
     'dark',
     async (page) => {
-      await page.getByRole('tab', { name: 'Record', exact: true }).click();
+      await page.getByRole('tab', { name: 'Ride log', exact: true }).click();
       await page.locator('.factor').first().waitFor();
     },
   ],

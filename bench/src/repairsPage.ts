@@ -65,7 +65,7 @@ export async function repairsPage(): Promise<string> {
     '# Repairs',
     '',
     'Made by `npm run repairs` from `core/src/mends/`. Rates, minutes, shares and distances are typical values from general practice, not',
-    'measurements: the maker’s manual comes first. The steps and cautions stand in Kit, under Mends, and in the files of each subject.',
+    'measurements: the maker’s manual comes first. The steps and cautions stand in Kit, under Repairs, and in the files of each subject.',
     '',
     '## How a grade is given',
     '',

@@ -21,7 +21,7 @@ function readFile(file: string): string {
   try {
     if (file === '-') return readFileSync(0, 'utf8');
     if (statSync(file).size > MOST_BYTES)
-      throw new UsageError(`${file}: over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`);
+      throw new UsageError(`${file}: over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file`);
     return readFileSync(file, 'utf8');
   } catch (error) {
     if (error instanceof UsageError) throw error;

@@ -1,5 +1,5 @@
 import { cut, MOST_LINE } from '../garage/text.js';
-import { SOURCES } from '../garage/fields.js';
+import { SOURCES, sourceWords } from '../garage/fields.js';
 import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../sizes/index.js';
 import { EVIDENCE, FREE_ACCESS, ROLES, type Access, type Condition, type Evidence, type Fastener } from './fastener.js';
 import type { UnitSystem } from '../units/index.js';
@@ -66,7 +66,7 @@ const torque = (typed: number, per: number, word: string | undefined, s: State):
   const source = TORQUE_WORDS[(word ?? '').toLowerCase()] ?? 'user';
   s.draft.torque = { value: Math.round(value * 10) / 10, source };
   const shown = per === 1 ? `${s.draft.torque.value} N·m` : `${Math.round(typed * 10) / 10} lb·ft`;
-  return `${shown}${source === 'user' ? '' : `, ${source}`}`;
+  return `${shown}${source === 'user' ? '' : `, ${sourceWords(source)}`}`;
 };
 
 interface AccessPattern {

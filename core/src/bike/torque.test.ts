@@ -19,9 +19,9 @@ describe('torque to plan by', () => {
     expect(at({ head: { form: 'hex', size: '14' }, role: 'mirror', thread: 'M10' })).toBe(20);
     expect(at({ thread: 'M10' })).toBe(47);
     expect(at({})).toBe(24);
-    expect(said('metric', planningTorque(base).source)).toMatch(/planning value for such a head/);
+    expect(said('metric', planningTorque(base).source)).toMatch(/typical value for such a head/);
     const axle = planningTorque({ ...base, head: { form: 'hex', size: '27' }, role: 'rear axle' });
-    expect(said('inch', axle.source)).toBe('planning value for a rear axle, usually 59.0 lb·ft to 110.6 lb·ft');
+    expect(said('inch', axle.source)).toBe('typical value for a rear axle, usually 59.0 lb·ft to 110.6 lb·ft');
     expect(at({ head: { form: 'hex', size: '27' } })).toBe(100);
     expect(at({ head: { form: 'plug', size: '16' }, role: 'plug' })).toBe(17);
     expect(at({ head: { form: 'plug', size: '13/16in' } })).toBe(25);

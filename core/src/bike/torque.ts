@@ -1,3 +1,4 @@
+import { sourceWords } from '../garage/fields.js';
 import { millimetres, USUAL_THREAD, USUAL_TORQUE, type Head } from '../sizes/index.js';
 import { asTyped, say, type Saying } from '../units/index.js';
 import { CONDITIONS, type Fastener, type Role } from './fastener.js';
@@ -125,18 +126,18 @@ export function headTorque(head: Head): number {
  */
 export function planningTorque(fastener: Pick<Fastener, 'torque' | 'role' | 'thread' | 'head'>): Torque {
   const { torque, role, thread, head } = fastener;
-  if (torque) return { value: torque.value, source: say`${torque.source}` };
+  if (torque) return { value: torque.value, source: say`${sourceWords(torque.source)}` };
   // A plug's hexagon says more of its thread than its job does.
-  if (head.form === 'plug') return { value: headTorque(head), source: say`planning value for a spark plug` };
+  if (head.form === 'plug') return { value: headTorque(head), source: say`typical value for a spark plug` };
   // Small heads that serve a job, such as a screw beside an axle, are not wrung as the job's main nut is.
   const job = role ? ROLE_TORQUE[role] : undefined;
   if (job && fitsJob(head, job.plan))
     return {
       value: job.plan,
-      source: say`planning value for a ${role ?? ''}, usually ${asTyped('torque', job.from)} to ${asTyped('torque', job.to)}`,
+      source: say`typical value for a ${role ?? ''}, usually ${asTyped('torque', job.from)} to ${asTyped('torque', job.to)}`,
     };
-  if (thread) return { value: USUAL_TORQUE[thread]!, source: say`planning value for ${thread}` };
-  return { value: headTorque(head), source: say`planning value for such a head` };
+  if (thread) return { value: USUAL_TORQUE[thread]!, source: say`typical value for ${thread}` };
+  return { value: headTorque(head), source: say`typical value for such a head` };
 }
 
 /** Whether a head is of a size that bears a job's torque: an M6 pinch screw marked as an axle is not tightened to 75 N·m. */

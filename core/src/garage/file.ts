@@ -124,7 +124,7 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   });
   // Two bytes a character is the least that bounds a text's size without encoding it.
   if (text.length > MOST_BYTES)
-    return fail('too-large', `the file is over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`);
+    return fail('too-large', `the file is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file`);
   let json: unknown;
   try {
     json = JSON.parse(text);

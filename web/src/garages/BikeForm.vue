@@ -58,7 +58,7 @@ const name = computed(() => bike.value.name);
 <template>
   <div class="bike-form">
     <label class="wide">
-      <span>What you call it</span>
+      <span>Name</span>
       <input
         class="field"
         :value="name"

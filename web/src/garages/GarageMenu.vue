@@ -56,7 +56,7 @@ const take = (event: Event) =>
     input.value = '';
     if (!chosen) return;
     if (chosen.size > MOST_BYTES) {
-      refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB: it is no garage`;
+      refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file`;
       return;
     }
     await garage.importFile(await chosen.text());
@@ -106,7 +106,7 @@ const take = (event: Event) =>
         <label><span class="soft">Name</span><input v-model="name" class="field" maxlength="120" autofocus /></label>
         <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
         <p class="acts">
-          <button class="tool-button" type="submit">{{ naming === 'new' ? 'Start it' : 'Rename' }}</button>
+          <button class="tool-button" type="submit">{{ naming === 'new' ? 'Create' : 'Rename' }}</button>
         </p>
       </form>
     </v-card>
@@ -118,7 +118,7 @@ const take = (event: Event) =>
     @update:model-value="refused = null"
   >
     <v-card class="ask" role="alertdialog">
-      <h1>Not done, nothing changed</h1>
+      <h1>That did not work. Nothing was changed.</h1>
       <p class="gap">{{ refused }}</p>
       <p class="acts"><button class="tool-button" @click="refused = null">Close</button></p>
     </v-card>

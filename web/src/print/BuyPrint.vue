@@ -29,8 +29,8 @@ const print = () => window.print();
       <header>
         <h1>To buy for {{ garage.bike.name }}</h1>
         <p>
-          {{ list.price.toFixed(2) }} €, {{ massText(view.units, list.mass) }}; least {{ least }}, usual prices
-          (planning values).
+          {{ list.price.toFixed(2) }} €, {{ massText(view.units, list.mass) }}; least {{ least }}, usual prices (typical
+          values).
         </p>
       </header>
       <div class="columns">

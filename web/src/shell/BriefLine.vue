@@ -68,7 +68,9 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved 
     </p>
     <div class="right">
       <span class="hint"><kbd class="key">/</kbd> enter</span>
-      <button class="plain hint" @click="view.commandOpen = true"><kbd class="key">Ctrl K</kbd> find or do</button>
+      <button class="plain hint" @click="view.commandOpen = true">
+        <kbd class="key">Ctrl K</kbd> Search or run a command
+      </button>
       <GarageMenu />
       <span class="kept" :class="{ gap: garage.keeping === 'not kept' }" role="status" :title="garage.trouble ?? ''">{{
         keptWords[garage.keeping]

@@ -115,7 +115,7 @@ onMounted(() => nextTick(() => box.value?.focus()));
         ref="box"
         v-model="asked"
         class="ask num"
-        placeholder="find or do"
+        placeholder="Search or run a command"
         autocomplete="off"
         role="combobox"
         aria-expanded="true"
@@ -140,7 +140,7 @@ onMounted(() => nextTick(() => box.value?.focus()));
           <span>{{ c.name }}</span><span class="soft">{{ c.hint }}</span>
         </li>
         <li v-if="found.length === 0" role="option" aria-selected="false" aria-disabled="true" class="soft">
-          Nothing by that name: a stage, a bike, a fastener, a piece
+          No match. Try a stage, bike, fastener or tool
         </li>
       </ul>
       <div v-if="lit && garage.bike" class="where" role="status">

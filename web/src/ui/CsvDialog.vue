@@ -84,7 +84,7 @@ function write() {
           <strong v-if="preview.overfull" class="gap">{{ preview.overfull }}.</strong>
           <template v-else-if="preview.faults > 0"
             ><strong class="gap"
-              >{{ preview.faults }} {{ preview.faults === 1 ? 'cell is' : 'cells are' }} at fault.</strong
+              >{{ preview.faults }} {{ preview.faults === 1 ? 'cell has an error' : 'cells have errors' }}.</strong
             >
             Correct the file and read it again: all rows go in, or none.</template
           >
@@ -120,7 +120,7 @@ function write() {
         <button class="tool-button" :disabled="!preview || preview.rows.length === 0" @click="write">
           Write {{ preview?.rows.length || '' }} rows
         </button>
-        <button class="tool-button quiet" @click="emit('close')">Leave</button>
+        <button class="tool-button quiet" @click="emit('close')">Cancel</button>
       </p>
     </v-card>
   </v-dialog>

@@ -143,14 +143,14 @@ function until(s: Supply): string {
           </select></label
         >
         <label
-          ><span>Lies</span
+          ><span>Location</span
           ><select
             class="field"
             :value="s.fittedOn ?? ''"
             @change="change(s, { fittedOn: ($event.target as HTMLSelectElement).value || null })"
           >
             <option value="">in the drawer</option>
-            <option v-for="b in bikes" :key="b.id" :value="b.id">beside the live part of {{ b.name }}</option>
+            <option v-for="b in bikes" :key="b.id" :value="b.id">already fitted on the bike of {{ b.name }}</option>
           </select></label
         >
         <v-select

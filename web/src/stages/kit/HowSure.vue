@@ -76,7 +76,7 @@ const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'a
       </v-table>
       <p class="soft">
         Stays: {{ sure.result.robust.map((s) => s.name).join(', ') }}. You can write better rates at each repair, under
-        “Mends”.
+        “Repairs”.
       </p>
     </template>
   </section>

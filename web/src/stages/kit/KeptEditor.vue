@@ -55,8 +55,8 @@ function keep() {
       <label><span>Name of the list</span><input v-model="name" class="field" maxlength="120" /></label>
       <label><span>Find</span><input v-model="asked" class="field" type="search" /></label>
       <strong class="num">{{ massText(view.units, mass) }}</strong>
-      <button type="submit" class="tool-button">Keep it</button>
-      <button type="button" class="tool-button quiet" @click="emit('close')">Leave it</button>
+      <button type="submit" class="tool-button">Save</button>
+      <button type="button" class="tool-button quiet" @click="emit('close')">Cancel</button>
     </div>
     <div class="things">
       <label v-for="p in drawer" :key="p.id" class="thing">

@@ -101,7 +101,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
         ><span>Name</span
         ><input v-model="name" class="field" maxlength="120" placeholder="Kit for the plateau" @keydown.enter="keep"
       /></label>
-      <button class="tool-button" :disabled="!present" @click="keep">Keep the kit as it is</button>
+      <button class="tool-button" :disabled="!present" @click="keep">Save this kit</button>
       <button class="tool-button quiet" @click="editing = 'new'">Write down what you carry now</button>
     </div>
     <KeptEditor v-if="editing" :kit="editing === 'new' ? null : editing" @keep="keepList" @close="editing = null" />
@@ -118,9 +118,9 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
       </p>
       <p class="soft">{{ tripName(k) }}, {{ k.made.slice(0, 10) }}</p>
       <p class="acts">
-        <button v-if="used === k.id" class="tool-button" @click="use(null)">Work a kit out again</button>
+        <button v-if="used === k.id" class="tool-button" @click="use(null)">Back to the calculated kit</button>
         <button v-else class="tool-button quiet" @click="use(k)">Pack it as it is</button>
-        <button class="tool-button quiet" @click="freeze(k)">{{ k.frozen ? 'Thaw' : 'Freeze' }}</button>
+        <button class="tool-button quiet" @click="freeze(k)">{{ k.frozen ? 'Unlock' : 'Lock' }}</button>
         <button v-if="!k.frozen" class="tool-button quiet" @click="editing = k">Change</button>
         <button class="tool-button quiet" @click="csvOut(k)">CSV</button>
         <button class="tool-button quiet" @click="jsonOut(k)">JSON</button>

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 /** The kit, by trouble, by piece, by place, what of it is to buy, and what stays at home. While the limit is dragged the kit of that limit. */
 import { computed, ref } from 'vue';
-import { byTrouble, troublesIn, type CurvePoint, type KitPiece, type KitSpare, type Kit } from '@necessaire/core';
+import {
+  byTrouble,
+  troublesIn,
+  type CurvePoint,
+  type KitPiece,
+  type KitSpare,
+  type Kit,
+  sourceWords,
+} from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -89,7 +97,7 @@ function nameOf(p: KitPiece, i: number): string {
 function reason(p: KitPiece): string {
   const parts: string[] = [];
   if (p.needed.length > 0)
-    parts.push(p.needed.length === 1 ? `only for ${nameOf(p, 0)}` : `${p.needed.length} heads are lost without it`);
+    parts.push(p.needed.length === 1 ? `only for ${nameOf(p, 0)}` : `${p.needed.length} fasteners need it`);
   if (p.serves.length > 0)
     parts.push(
       `for ${p.serves
@@ -104,7 +112,7 @@ function reason(p: KitPiece): string {
         ? 'a second one, should one be lost or break'
         : `stands in for ${p.standsInFor.join(', ')}, should it be lost or break`,
     );
-  return parts.join(' · ') || 'shares its heads with another piece';
+  return parts.join(' · ') || 'backs up another tool';
 }
 /** Cautions of the mends that a piece is there for. */
 function cautionsOf(p: KitPiece): string[] {
@@ -131,7 +139,7 @@ function explainPiece(p: KitPiece) {
       { name: 'price', value: `${p.piece.price.toFixed(2)} EUR` },
       ...cautionsOf(p).map((value) => ({ name: 'mind', value })),
     ],
-    source: `mass: ${p.piece.source}; rates and hours: planning values and your record`,
+    source: `mass: ${sourceWords(p.piece.source)}; rates and hours: typical values and your record`,
     to: { path: '/match', label: 'See the chains' },
   });
 }
@@ -142,11 +150,11 @@ function explainSpare(s: KitSpare) {
     formula: s.formula,
     inputs: [
       { name: 'owned', value: String(s.owned) },
-      { name: 'beside the live part', value: String(s.fitted) },
+      { name: 'already fitted on the bike', value: String(s.fitted) },
       { name: 'to buy', value: String(s.buy) },
       { name: 'expected use', value: s.expected.toFixed(2) },
     ],
-    source: 'rates and masses: planning values',
+    source: 'rates and masses: typical values',
     to: { path: '/trip', label: 'See the odds' },
   });
 }
@@ -288,7 +296,7 @@ const count = (key: keyof typeof TABS) =>
         ><span class="title"
           >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span
         ><span class="sub" :class="{ gap: s.buy > 0 }"
-          >{{ s.fitted > 0 ? `${s.fitted} beside the live part · ` : ''
+          >{{ s.fitted > 0 ? `${s.fitted} already fitted on the bike · ` : ''
           }}{{ s.buy > 0 ? `buy ${s.buy}` : `owned ${s.owned}` }} ·
           {{
             s.for
@@ -344,7 +352,7 @@ const count = (key: keyof typeof TABS) =>
       <span class="num">{{ (garage.book.of(s.kind).price * s.buy).toFixed(1) }} €</span>
     </div>
     <p class="note">
-      Prices are planning values. <router-link to="/match">Match</router-link> weighs single pieces against sets.
+      Prices are typical values. <router-link to="/match">Match</router-link> weighs single pieces against sets.
     </p>
   </template>
   <template v-else>

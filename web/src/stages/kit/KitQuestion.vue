@@ -41,7 +41,7 @@ const GRADE_WORDS = {
   <section class="question" aria-label="What is asked of the kit">
     <p v-if="used" class="used">
       Packed as it is: <strong>{{ used.name }}</strong>.
-      <button class="tool-button quiet" @click="ask({ use: null })">Work a kit out again</button>
+      <button class="tool-button quiet" @click="ask({ use: null })">Back to the calculated kit</button>
     </p>
     <template v-else>
       <v-radio-group
@@ -73,7 +73,7 @@ const GRADE_WORDS = {
       </div>
       <div v-else-if="q.ask === 'lightest'" class="fields">
         <label
-          ><span>Mended at least</span
+          ><span>Minimum repair quality</span
           ><select
             class="field"
             :value="q.grade"

@@ -30,11 +30,11 @@ const curve = useFrontier();
 
 const MODES = {
   enough: 'How much',
-  grams: 'Grams',
-  mends: 'Mends',
-  fit: 'Fit sheet',
-  practice: 'Practice',
-  kept: 'Kept kits',
+  grams: 'By weight',
+  mends: 'Repairs',
+  fit: 'Part specs',
+  practice: 'Preferences',
+  kept: 'Saved kits',
 } as const;
 const mode = ref<keyof typeof MODES>('enough');
 const mend = ref<string | null>(null);
@@ -160,7 +160,7 @@ function explainCurve() {
       },
     ],
     source:
-      'worth of a grade: proper 1, ride-out 0.8, limp 0.4; rates, minutes and masses: planning values until you change them',
+      'worth of a grade: proper 1, ride-out 0.8, limp 0.4; rates, minutes and masses: typical values until you change them',
   });
 }
 function explainLevel(i: number) {
@@ -272,7 +272,7 @@ function adds(i: number): string {
               <template v-if="curve.running">
                 ·
                 <span role="status"
-                  >closing the band, <span class="num">{{ percent(curve.now?.share ?? 0) }}</span></span
+                  >Narrowing the estimate, <span class="num">{{ percent(curve.now?.share ?? 0) }}</span></span
                 ></template
               >
               <template v-else-if="!curve.picture.proven">
@@ -316,7 +316,7 @@ function adds(i: number): string {
           </template>
         </template>
         <p v-else-if="kit && kit.pieces.length > 0" class="empty">
-          These are the tools that reach the heads. How much more is worth its weight follows from a trip with legs:
+          Tools only. Plan a trip with legs to see which spares pay for their weight:
           <router-link to="/trip">plan one</router-link>.
         </p>
         <HowSure v-if="kit && kit.mends.length > 0 && kit.as !== 'kept'" />

@@ -114,7 +114,7 @@ function metBy(n: Need, w: Way): NeedMet {
         <strong class="num good">{{ hours(saved) }}</strong>, <strong class="num">{{ hours(left) }}</strong> stay at
         stake.
       </p>
-      <p v-else-if="garage.bike && !appliesTo(trouble, garage.bike)" class="facts">This bike cannot have it.</p>
+      <p v-else-if="garage.bike && !appliesTo(trouble, garage.bike)" class="facts">This cannot happen on this bike.</p>
       <section v-for="w in ways" :key="w.name" class="way" :class="{ has: state(w).has }">
         <h2>
           <GradeMark :grade="w.grade" /> {{ w.name }}

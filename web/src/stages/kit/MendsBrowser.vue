@@ -105,7 +105,7 @@ function keep(m: OwnMend) {
         <GradeMark :grade="sums.get(t.id)?.grade ?? null" />
       </button>
     </section>
-    <p v-if="groups.length === 0" class="empty">No mend is called that.</p>
+    <p v-if="groups.length === 0" class="empty">No repair matches.</p>
   </div>
 </template>
 

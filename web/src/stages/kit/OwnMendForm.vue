@@ -62,7 +62,7 @@ const unknown = computed(() =>
 const tried = ref(false);
 const faults = computed(() =>
   parsed.value.success
-    ? unknown.value.map((k) => `no spare is called “${k}”: choose one of the list, or add it under Fit sheet`)
+    ? unknown.value.map((k) => `no spare is called “${k}”: choose one of the list, or add it under Part specs`)
     : parsed.value.error.issues
         .slice(0, 5)
         .map(
@@ -172,8 +172,8 @@ function keep() {
       <li v-for="f in faults" :key="f">{{ f }}</li>
     </ul>
     <p class="actions">
-      <button type="submit" class="tool-button">Keep it</button>
-      <button type="button" class="tool-button quiet" @click="emit('close')">Leave it</button>
+      <button type="submit" class="tool-button">Save</button>
+      <button type="button" class="tool-button quiet" @click="emit('close')">Cancel</button>
     </p>
   </form>
 </template>

@@ -33,7 +33,7 @@ const QUESTIONS: { key: Switch; ask: string }[] = [
   { key: 'others', ask: 'Others’ bikes' },
   { key: 'lives', ask: 'Where the kit lives' },
   { key: 'skill', ask: 'Ways that count' },
-  { key: 'hand', ask: 'Best hand in the group' },
+  { key: 'hand', ask: 'Most skilled person in the group' },
   { key: 'rescue', ask: 'A bike that cannot go on' },
   { key: 'sparkPlug', ask: 'Spare spark plug' },
 ];
@@ -77,7 +77,7 @@ function why(c: SwitchCost) {
       { name: 'things that no place takes', value: String(c.loose) },
       { name: 'both proven', value: c.proven ? 'yes' : 'not both' },
     ],
-    source: 'difference of two kits; masses, rates and hours are planning values until you change them',
+    source: 'difference of two kits; masses, rates and hours are typical values until you change them',
   });
 }
 </script>
@@ -122,7 +122,7 @@ function why(c: SwitchCost) {
       >
     </fieldset>
     <p v-if="costs.progress === null && !costs.result">
-      <button class="tool-button quiet" @click="costs.start()">What would each other position cost here?</button>
+      <button class="tool-button quiet" @click="costs.start()">Compare the other settings</button>
     </p>
     <p v-else-if="costs.progress !== null" role="status">
       Solving each kit … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>

@@ -44,7 +44,7 @@ function why(c: PreventionCost, name: string) {
       { name: 'hours at stake less', value: `${c.hours.toFixed(2)} h` },
       { name: 'gets home unaided', value: `${c.home >= 0 ? '+' : '−'}${percent(Math.abs(c.home), 2)}` },
     ],
-    source: 'factors on rates, grams and minutes: planning values',
+    source: 'factors on rates, grams and minutes: typical values',
   });
 }
 </script>

@@ -36,7 +36,7 @@ watch(
 const found = computed(() => answers.byFastener.get(props.fastener.id) ?? null);
 const need = computed(() => breakLoose(props.fastener));
 const planned = computed(() => (isPlanned(props.fastener) ? planningTorque(props.fastener) : null));
-/** Whether what stops it is torque, which a planning value may overstate. */
+/** Whether what stops it is torque, which a typical value may overstate. */
 const hangsOnTorque = computed(
   () =>
     planned.value !== null &&
@@ -120,7 +120,7 @@ function explainWay(a: Alternative) {
       { name: 'leaves', value: a.leaves.join(', ') || 'nothing' },
       { name: 'comes', value: a.comes.join(', ') || 'nothing' },
     ],
-    source: 'difference of two optima; masses and prices are planning values until you weigh and pay',
+    source: 'difference of two optima; masses and prices are typical values until you weigh and pay',
   });
 }
 const signed = (grams: number) =>
@@ -145,7 +145,7 @@ function explainChain(c: Chain) {
       },
     ],
     source:
-      'limits, arms and forces: planning values unless you changed the piece. The manual’s torque is the one to tighten to.',
+      'limits, arms and forces: typical values unless you changed the piece. The manual’s torque is the one to tighten to.',
   });
 }
 function buy() {
@@ -193,7 +193,7 @@ function buy() {
           {{ found.loose }} goes on loosely: it spins the head once it is free, and rounds it under load.
         </p>
         <p v-if="found.barred.length > 0">
-          Your own {{ found.barred.join(' and ') }} would reach it: take <em>never</em> off in the drawer.
+          Your own {{ found.barred.join(' and ') }} would reach it. Remove its “never” mark in the drawer.
         </p>
         <p v-if="found.cure">
           Buy this to reach it:
@@ -242,7 +242,7 @@ function buy() {
         </div>
         <p v-if="!priced">
           <button class="tool-button quiet" :disabled="pricing" @click="price">
-            {{ pricing ? 'Solving each …' : 'What would each way weigh in the whole kit?' }}
+            {{ pricing ? 'Solving each …' : 'Compare kit weight for each option' }}
           </button>
         </p>
       </div>

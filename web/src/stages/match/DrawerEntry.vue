@@ -96,7 +96,7 @@ function enter() {
   <template v-if="found.length > 0">
     <div class="sheet-head">
       <h2>Add from the catalogue</h2>
-      <span class="soft">planning values</span>
+      <span class="soft">typical values</span>
     </div>
     <div v-for="m in found" :key="m.name" class="row piece-row">
       <span class="title">{{ m.name }}</span>

@@ -12,6 +12,7 @@ import {
   type Difference,
   type Piece,
   withUnit,
+  sourceWords,
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
@@ -115,7 +116,7 @@ watch(
 const costWords = computed(() => {
   const c = cost.value;
   if (!c) return '';
-  if (Math.abs(c.grams) < 0.05) return 'Costs no grams: the kit would be as light without.';
+  if (Math.abs(c.grams) < 0.05) return 'Adds no weight: the kit weighs the same without this mark.';
   const goes = [
     c.leaves.length > 0 ? `would leave: ${c.leaves.join(', ')}` : '',
     c.comes.length > 0 ? `would come: ${c.comes.join(', ')}` : '',
@@ -177,9 +178,9 @@ const costWords = computed(() => {
             :value="p.mark ?? ''"
             @change="change(p, `mark ${p.name}`, { mark: markOf(($event.target as HTMLSelectElement).value) })"
           >
-            <option value="">if it earns its place</option>
+            <option value="">if useful</option>
             <option value="always">always</option>
-            <option value="twice">always, two of it</option>
+            <option value="twice">always, two of them</option>
             <option value="never">never</option>
           </select></label
         >
@@ -246,7 +247,7 @@ const costWords = computed(() => {
           >
           <template v-if="p.functions.length > 0"> Does: {{ p.functions.join(', ') }}.</template>
           <template v-if="p.set"> From "{{ p.set }}".</template>
-          <span class="soft"> Figures: {{ p.source }}{{ p.weighed ? ', mass from the scale' : '' }}.</span>
+          <span class="soft"> Figures: {{ sourceWords(p.source) }}{{ p.weighed ? ', mass from the scale' : '' }}.</span>
         </p>
         <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">

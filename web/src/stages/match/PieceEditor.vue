@@ -210,7 +210,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             @take="setShape(i, 'turns', $event)"
           />
           <label
-            ><span>Closed round it</span
+            ><span>Grip</span
             ><select
               class="field"
               :value="m.grip"
@@ -242,7 +242,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             @update:model-value="setMode(i, { width: $event })"
           />
           <NumberField
-            label="Thick over it"
+            label="Jaw thickness"
             quantity="length"
             :model-value="m.thickness"
             @update:model-value="setMode(i, { thickness: $event })"
@@ -272,7 +272,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             class="link gap"
             @click="draft = { ...draft, modes: draft.modes.filter((_, j) => j !== i) }"
           >
-            Take this way off
+            Remove this use
           </button>
         </fieldset>
         <p class="acts">
@@ -359,8 +359,8 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           at home first.
         </p>
         <p class="acts">
-          <button class="tool-button" type="submit" :disabled="!valid">Keep</button>
-          <button class="tool-button quiet" type="button" @click="emit('close')">Leave</button>
+          <button class="tool-button" type="submit" :disabled="!valid">Save</button>
+          <button class="tool-button quiet" type="button" @click="emit('close')">Cancel</button>
         </p>
       </form>
     </v-card>

@@ -49,7 +49,7 @@ function typeIn(event: Event) {
           ? `${live.device} not heard for ${live.ago} s: is it on?`
           : instruments.line === 'broken'
             ? 'No line to the server.'
-            : 'No scale is on.'
+            : 'No scale connected.'
       }}</span>
       <label
         ><span class="hidden-label">What the scale shows</span

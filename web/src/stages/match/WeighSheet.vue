@@ -36,7 +36,7 @@ function why(title: string, d: Difference, what: string) {
       { name: 'leaves', value: d.leaves.join(', ') || 'nothing' },
       { name: 'comes', value: d.comes.join(', ') || 'nothing' },
     ],
-    source: 'difference of two optima; masses and prices are planning values until you weigh and pay',
+    source: 'difference of two optima; masses and prices are typical values until you weigh and pay',
   });
 }
 function buy(model: PieceModel) {
@@ -61,10 +61,10 @@ function buy(model: PieceModel) {
     </div>
     <template v-else>
       <div class="sheet-head">
-        <h2>If this bolt took a size that the rest turns</h2>
+        <h2>If you swapped this bolt for a common size</h2>
         <span class="num soft">{{ weighs.result.swaps.length }}</span>
       </div>
-      <p v-if="weighs.result.swaps.length === 0" class="empty">No head holds a piece alone.</p>
+      <p v-if="weighs.result.swaps.length === 0" class="empty">No tool is carried for a single bolt.</p>
       <div v-for="s in weighs.result.swaps" :key="s.fastener.id" class="row weigh">
         <HeadGlyph :head="s.fastener.head" :size="30" />
         <button class="plain" @click="view.fastenerId = s.fastener.id">

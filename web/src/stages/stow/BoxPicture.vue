@@ -58,7 +58,7 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
       >
     </div>
     <p v-if="contents && contents.poses === null" class="gap">
-      <strong>It does not go in.</strong> No way was found to lay these beside each other; leave out one of:
+      <strong>It does not go in.</strong> These do not fit together. Leave out one of:
       {{ contents.inTheWay.map(nameOf).join(', ') }}.
     </p>
     <p v-else-if="place.kind === 'tie-on'" class="soft">

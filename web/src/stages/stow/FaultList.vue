@@ -20,7 +20,7 @@ const price = (points: number) =>
   Math.abs(points) < 0.05
     ? 'costs nothing else'
     : points > 0
-      ? `${points.toFixed(1)} points dearer`
+      ? `${points.toFixed(1)} points worse`
       : `${(-points).toFixed(1)} points better`;
 const broken = computed(() => props.faults.filter((f) => f.rule !== 'loose').length);
 const because = (s: Stowed | undefined) => s?.barred ?? [];
@@ -70,7 +70,7 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
         <p class="acts">
           <button v-if="f.mending" class="tool-button" @click="emit('mend', f)">{{ does(f) }}</button>
           <button v-if="f.key && pinned(f.key)" class="tool-button quiet" @click="emit('free', f.key)">
-            Let the rules choose
+            Place automatically
           </button>
           <span v-if="f.mending" class="soft">{{ price(f.mending.points) }}</span>
           <span v-else-if="f.rule !== 'loose'" class="soft">No single move or swap mends it: take something out.</span>

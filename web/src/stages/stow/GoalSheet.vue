@@ -45,7 +45,7 @@ function explainPoints() {
       { name: 'nothing costs less than', value: props.packing.bound.toFixed(2) },
       { name: 'expected minutes of opening places', value: props.packing.minutes.toFixed(1) },
     ],
-    source: 'points of each goal: planning values; sliders are yours',
+    source: 'points of each goal: typical values; sliders are yours',
   });
 }
 </script>
@@ -57,8 +57,8 @@ function explainPoints() {
         ><strong class="good">Proven</strong>: no packing that keeps the rules has fewer points.</template
       >
       <template v-else-if="search.progress !== null"
-        >Searching on: at most {{ (packing.cost - packing.bound).toFixed(2) }} of {{ packing.cost.toFixed(1) }} points
-        from the best …</template
+        >Still searching: at most {{ (packing.cost - packing.bound).toFixed(2) }} of
+        {{ packing.cost.toFixed(1) }} points from the best …</template
       >
       <template v-else
         >At most <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> of

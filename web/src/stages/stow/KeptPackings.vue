@@ -106,7 +106,7 @@ function packAgain(p: KeptPacking) {
           placeholder="Packing for the plateau"
           @keydown.enter="keep"
       /></label>
-      <button class="tool-button" @click="keep">Keep this packing</button>
+      <button class="tool-button" @click="keep">Save this layout</button>
     </div>
     <p v-if="kept.length === 0" class="soft">
       No packing is kept yet. Keep one before you change things: the two are then laid side by side, and you can go
@@ -120,7 +120,7 @@ function packAgain(p: KeptPacking) {
         </select></label
       >
       <section v-if="difference" aria-label="Difference" class="difference">
-        <p v-if="lines.length === 0">The bike stands as it did.</p>
+        <p v-if="lines.length === 0">Load unchanged.</p>
         <ul v-else class="figures">
           <li v-for="l in lines" :key="l.text" :class="l.worse ? 'gap' : 'good'">{{ l.text }}</li>
         </ul>

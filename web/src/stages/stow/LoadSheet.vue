@@ -56,7 +56,7 @@ const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
   { name: 'Front axle', of: (l) => kg(l.front), unit: () => unitOf(view.units, 'weight') },
   { name: 'Rear axle', of: (l) => kg(l.rear), unit: () => unitOf(view.units, 'weight') },
   { name: 'On the front', of: share, unit: () => '' },
-  { name: 'To one side', of: side, unit: () => unitOf(view.units, 'moment') },
+  { name: 'Side imbalance', of: side, unit: () => unitOf(view.units, 'moment') },
 ];
 const warned = computed(() => new Set(loadWarnings(props.bike, shown.value).map((w) => w.rule)));
 interface Limit {
@@ -92,7 +92,7 @@ const limits = computed<Limit[]>(() => {
       text: `${lost.toFixed(1)} of ${MOST_SHARE_LOST} points`,
     },
     {
-      name: 'To one side',
+      name: 'Side imbalance',
       rule: 'side',
       is: Math.abs(packed.side),
       most: MOST_SIDE,
@@ -121,23 +121,23 @@ function explainLoad(l: Load, name: string) {
         name: 'bare bike on the front axle',
         value:
           props.bike.frontAxle === null
-            ? '48 % (planning value)'
+            ? '48 % (typical value)'
             : `${kg(props.bike.frontAxle)} ${unitOf(view.units, 'weight')}, weighed`,
       },
       {
         name: 'height of its middle',
         value:
           props.bike.centreHeight === null
-            ? '64 % of the seat height (planning value)'
+            ? '64 % of the seat height (typical value)'
             : `${mm(props.bike.centreHeight)} ${unitOf(view.units, 'length')}`,
       },
       {
         name: 'rider',
-        value: '62 % of the wheelbase, ' + withUnit(view.units, 'length', 190) + ' above the seat (planning values)',
+        value: '62 % of the wheelbase, ' + withUnit(view.units, 'length', 190) + ' above the seat (typical values)',
       },
       {
         name: 'pillion',
-        value: '88 % of the wheelbase, ' + withUnit(view.units, 'length', 230) + ' above the seat (planning values)',
+        value: '88 % of the wheelbase, ' + withUnit(view.units, 'length', 230) + ' above the seat (typical values)',
       },
     ],
     source: 'statics; places as you measured them; the maker’s manual wins wherever it says otherwise',
@@ -203,7 +203,7 @@ function explainLoad(l: Load, name: string) {
         @update:model-value="setBike({ mass: $event })"
       />
       <OptionalNumber
-        label="Of it on the front"
+        label="Weight on front axle"
         quantity="weight"
         :min="0"
         :max="500000"
@@ -212,7 +212,7 @@ function explainLoad(l: Load, name: string) {
         @update:model-value="setBike({ frontAxle: $event })"
       />
       <OptionalNumber
-        label="Its middle, high"
+        label="Centre of gravity height"
         quantity="length"
         :min="200"
         :max="1200"

@@ -17,7 +17,7 @@ function set(fields: Partial<Place>) {
   else next.slots = null;
   const checked = placeSchema.safeParse(next);
   if (checked.success) garage.put(`change ${next.name}`, 'places', checked.data);
-  else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
+  else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
 }
 const text = (event: Event) => (event.target as HTMLInputElement).value;
 const slots = computed(() => props.place.slots ?? []);
@@ -59,7 +59,7 @@ function remove() {
       </select></label
     >
     <label class="two"
-      ><span>How soon it is reached</span
+      ><span>Access</span
       ><select
         class="field"
         :value="place.tier"

@@ -71,7 +71,7 @@ function explainRoom() {
             { name: 'fill', value: String(place.fill) },
             { name: 'clothes and food', value: withUnit(view.units, 'volume', place.taken * 1000) },
           ],
-          source: 'fill 0.65 for odd tools and 0.8 for soft goods: planning values; measures are yours',
+          source: 'fill 0.65 for odd tools and 0.8 for soft goods: typical values; measures are yours',
         },
   );
 }
@@ -88,7 +88,7 @@ function explainWeight() {
       { name: 'clothes and food', value: kg(place.takenMass) },
       { name: 'this trip rides tracks', value: props.rough ? 'yes' : 'no' },
     ],
-    source: 'limits of the usual places are planning values: the maker of rack or bag knows better',
+    source: 'limits of the usual places are typical values: the maker of rack or bag knows better',
   });
 }
 const facts = computed(() =>

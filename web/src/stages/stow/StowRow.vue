@@ -72,7 +72,7 @@ function look(to: string | null) {
         {{ p.name }}
       </button>
       <button v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">
-        {{ isPart ? 'Put it back with the rest' : 'Let the rules choose' }}
+        {{ isPart ? 'Put it back with the rest' : 'Place automatically' }}
       </button>
       <button v-if="divisible" role="menuitem" @click="emit('split', stowed.item.key)">Split it in two</button>
     </DropMenu>

@@ -44,7 +44,7 @@ const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const search = usePacking();
-const MODES = { inside: 'Inside', load: 'Load', goals: 'Wishes', kept: 'Kept packings' } as const;
+const MODES = { inside: 'Inside', load: 'Load', goals: 'Priorities', kept: 'Saved layouts' } as const;
 const mode = ref<keyof typeof MODES>('inside');
 const look = ref<'side' | 'behind'>('side');
 const movable = ref(false);
@@ -282,7 +282,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
                 packing.proven
                   ? 'proven best for your wishes.'
                   : search.progress !== null
-                    ? 'searching for a better one …'
+                    ? 'looking for a better layout …'
                     : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`
               }}</template
             >
@@ -306,7 +306,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
             {{ look === 'side' ? 'From behind' : 'From the side' }}
           </button>
           <button class="tool-button quiet" :aria-pressed="movable" @click="movable = !movable">
-            {{ movable ? 'Places stay here' : 'Move places' }}
+            {{ movable ? 'Finish moving' : 'Move places' }}
           </button>
           <span v-if="movable" class="soft">Drag a place, or use the arrow keys; Shift takes longer steps.</span>
         </div>
@@ -421,9 +421,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       <p class="acts">
         <AddPlace :bike="garage.bike" @added="editing = $event" />
         <router-link class="tool-button quiet" to="/print">Print the list</router-link>
-        <button v-if="pinsHere.length > 0" class="tool-button quiet" @click="freeAll">
-          Let the rules choose for all
-        </button>
+        <button v-if="pinsHere.length > 0" class="tool-button quiet" @click="freeAll">Place all automatically</button>
       </p>
     </section>
   </div>

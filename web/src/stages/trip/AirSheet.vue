@@ -26,7 +26,7 @@ const garage = useGarage();
 const view = useView();
 const explain = useExplain();
 const litres = (v: number) => withUnit(view.units, 'capacity', v);
-// What is on the rider's own pump and cartridge; planning values to begin with.
+// What is on the rider's own pump and cartridge; typical values to begin with.
 const cartridge = ref(16);
 const stroke = ref(90);
 const flow = ref(TRAVEL_PUMP.flow);
@@ -105,7 +105,7 @@ function why(name: string, mark: string, f: Filling, from: number) {
         value: `${minutes(f.electricMinutes)}, ${f.ampereHours.toFixed(1)} A·h`,
       },
     ],
-    source: 'planning values; never above the tyre or rim maker’s seating pressure',
+    source: 'typical values; never above the tyre or rim maker’s seating pressure',
   });
 }
 </script>

@@ -84,7 +84,7 @@ function why(d: Due) {
       { name: 'times by the end of the trip', value: String(d.times) },
       { name: 'takes', value: d.quantity > 0 ? `${d.quantity} × ${d.service.uses}` : 'nothing' },
     ],
-    source: 'your bike’s service book; what dust takes is a planning value. The maker’s manual wins.',
+    source: 'your bike’s service book; what dust takes is a typical value. The maker’s manual wins.',
   });
 }
 function whyLeg(n: (typeof needs.value)[number]) {
@@ -106,7 +106,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
       },
     ],
     source:
-      'planning values: a seventh of the tank kept back, pumps a fifth farther than planned, half a litre to a litre of water an hour by the heat',
+      'typical values: a seventh of the tank kept back, pumps a fifth farther than planned, half a litre to a litre of water an hour by the heat',
   });
 }
 </script>
@@ -148,7 +148,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
       />
     </div>
     <p v-if="bike.services.length === 0" class="note soft">
-      No service is written down yet. Add oil, filter, chain, pads, tyres: with the interval, and when it was last done.
+      No services yet. Add oil, filter, chain, pads, tyres: with the interval, and when it was last done.
     </p>
     <template v-for="d in due" :key="d.service.id">
       <div class="row due">

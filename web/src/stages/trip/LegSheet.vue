@@ -45,7 +45,7 @@ function write(label: string, fields: Partial<Trip>) {
   const next = { ...props.trip, ...fields };
   const checked = tripSchema.safeParse(next);
   if (checked.success) garage.put(label, 'trips', checked.data);
-  else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
+  else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
 }
 const setLeg = (leg: Leg, fields: Partial<Leg>) =>
   write(`change ${leg.name}`, { legs: props.trip.legs.map((l) => (l.id === leg.id ? { ...l, ...fields } : l)) });
@@ -79,7 +79,7 @@ function show(leg: Leg) {
       { name: 'until it is there', value: `${s.arrive.toFixed(1)} h` },
       { name: 'transport', value: `${s.transport.toFixed(1)} h` },
     ],
-    source: 'your leg; speeds and times are planning values until you change them under the trip',
+    source: 'your leg; speeds and times are typical values until you change them under the trip',
   });
 }
 </script>
@@ -107,7 +107,7 @@ function show(leg: Leg) {
       >
       <NumberField
         v-if="trip.recovery !== 'nobody'"
-        label="Sets out after"
+        label="Help leaves after"
         quantity="hours"
         :max="2000"
         :model-value="trip.callOut"
@@ -120,7 +120,7 @@ function show(leg: Leg) {
         @update:model-value="write('change the company', { companions: Math.round($event) })"
       />
       <NumberField
-        label="Spares suffice on (% of trips)"
+        label="Enough spares on (% of trips)"
         :min="50"
         :max="99.9"
         :model-value="trip.serviceLevel * 100"
@@ -169,7 +169,7 @@ function show(leg: Leg) {
           :digits="1"
           :max="200"
           :model-value="trip.speeds[key]"
-          @update:model-value="write('change a planning value', { speeds: { ...trip.speeds, [key]: $event } })"
+          @update:model-value="write('change a typical value', { speeds: { ...trip.speeds, [key]: $event } })"
         />
       </div>
     </details>

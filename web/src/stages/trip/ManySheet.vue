@@ -65,7 +65,7 @@ function why(r: Simulated) {
       },
     ],
     source:
-      'rates, hours and how often a mend holds: planning values and your own record; stocks are shared and used up',
+      'rates, hours and how often a mend holds: typical values and your own record; stocks are shared and used up',
   });
 }
 </script>
@@ -76,7 +76,7 @@ function why(r: Simulated) {
       <NumberField v-model="runs" label="Trips" :min="1000" :max="2000000" />
       <NumberField v-model="seed" label="Seed" :min="1" :max="1000000" />
       <button v-if="work.progress.value === null" class="tool-button" :disabled="!answers.answer" @click="ride">
-        Ride them all
+        Run simulation
       </button>
       <button v-else class="tool-button quiet" @click="work.stop()">Stop</button>
     </div>
@@ -105,7 +105,8 @@ function why(r: Simulated) {
           <span class="small">hours lost, mean</span><strong class="num">{{ r.hours.toFixed(2) }}</strong>
         </p>
         <p>
-          <span class="small">nine of ten within</span><strong class="num">{{ r.quantiles.nine.toFixed(1) }} h</strong>
+          <span class="small">9 in 10 trips lose at most</span
+          ><strong class="num">{{ r.quantiles.nine.toFixed(1) }} h</strong>
         </p>
       </div>
       <div v-for="(share, i) in r.spread" :key="i" class="bar-row">

@@ -123,7 +123,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
       >
     </div>
     <p v-if="rides.length === 0" class="note soft">
-      No ride is logged. Kilometres by ground and what happened make the odds your own; quiet kilometres count too.
+      No rides yet. Log distance and what broke; trouble-free rides count too.
     </p>
     <template v-for="r in rides" :key="r.id">
       <button class="plain row ride" :aria-expanded="opened === r.id" @click="opened = opened === r.id ? null : r.id">

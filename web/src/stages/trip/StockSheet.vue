@@ -41,7 +41,7 @@ function show(s: Stock) {
       { name: 'one unit weighs', value: massText(view.units, garage.book.of(s.kind).mass) },
     ],
     source:
-      'Stocks rise one by one where a gram buys most −ln P, until all together suffice at the service level. Rates and masses: planning values.',
+      'Stocks rise one by one where a gram buys most −ln P, until all together suffice at the service level. Rates and masses: typical values.',
   });
 }
 </script>

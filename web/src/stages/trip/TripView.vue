@@ -20,12 +20,12 @@ const view = useView();
 const answers = useAnswer();
 const TABS = {
   legs: 'Legs',
-  way: 'Way',
+  way: 'Route',
   stocks: 'Spares',
-  record: 'Record',
-  due: 'Due',
-  air: 'Air',
-  many: 'Ridden',
+  record: 'Ride log',
+  due: 'Service',
+  air: 'Tyres and air',
+  many: 'Simulation',
 } as const;
 const tab = ref<keyof typeof TABS>('legs');
 const worst = computed(() => {

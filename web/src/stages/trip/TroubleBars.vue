@@ -67,7 +67,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
       { name: 'P(no more than that)', value: percent(m.covered, 1) },
       { name: 'left at stake with the kit', value: minutes(m.hoursLeft) },
     ],
-    source: `rates: planning values by ground. ${t.caution ?? ''}`,
+    source: `rates: typical values by ground. ${t.caution ?? ''}`,
     ...(unmarked ? { to: { path: `/walk?mark=${encodeURIComponent(unmarked)}`, label: `Mark the ${unmarked}` } } : {}),
   });
 }
@@ -110,7 +110,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
     </svg>
     <p class="soft note">
       <span class="key-box" /> at stake without a kit <span class="key-box left" /> left with the present kit · right:
-      P(at least one) · planning values, press a row for its formula
+      P(at least one) · typical values, press a row for its formula
     </p>
   </div>
 </template>

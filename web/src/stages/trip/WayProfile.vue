@@ -202,7 +202,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         >
       </p>
       <p class="soft note">
-        Straight lines to the marks × {{ route.detour }} for the ground (planning value); dashed: a day ends.
+        Straight lines to the marks × {{ route.detour }} for the ground (typical value); dashed: a day ends.
       </p>
     </template>
   </div>

@@ -34,7 +34,7 @@ const route = computed(() => props.trip.route);
 function write(label: string, fields: Partial<Trip>) {
   const checked = tripSchema.safeParse({ ...props.trip, ...fields });
   if (checked.success) garage.put(label, 'trips', checked.data);
-  else notice.say(checked.error.issues[0]?.message ?? 'that does not hold: check the figure');
+  else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
 }
 async function open(event: Event) {
   const input = event.target as HTMLInputElement;
@@ -104,7 +104,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         }}<input class="hidden-label" type="file" accept=".gpx,application/gpx+xml,text/xml" multiple @change="open"
       /></label>
       <button v-if="route" class="tool-button quiet gap" @click="write('forget the way', { route: null })">
-        Forget the way
+        Remove route
       </button>
     </p>
     <p v-if="work.progress.value !== null" class="note" role="status">

@@ -33,7 +33,7 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
     <strong
       ><span class="num">{{ chosen.length }}</span> chosen</strong
     >
-    <DropMenu label="Evidence" hint="Put them on a step of the ladder">
+    <DropMenu label="Evidence" hint="Set evidence level">
       <button
         v-for="e in EVIDENCE"
         :key="e"
@@ -80,7 +80,7 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
       >
         {{ r }}
       </button>
-      <button role="menuitem" @click="change('count in', (f) => ({ ...f, leftOut: null }))">count them in again</button>
+      <button role="menuitem" @click="change('count in', (f) => ({ ...f, leftOut: null }))">include again</button>
     </DropMenu>
     <button
       class="link"

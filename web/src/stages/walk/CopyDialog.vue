@@ -43,10 +43,10 @@ function copy() {
         <p class="soft">
           Its rows and places come over. Sizes are only assumed of the new one until somebody measures.
         </p>
-        <label><span>What you call it</span><input v-model="name" class="field" maxlength="120" /> </label>
+        <label><span>Name</span><input v-model="name" class="field" maxlength="120" /> </label>
         <p class="acts">
           <button class="tool-button" type="submit">Copy</button>
-          <button class="tool-button quiet" type="button" @click="emit('close')">Leave</button>
+          <button class="tool-button quiet" type="button" @click="emit('close')">Cancel</button>
         </p>
       </form>
     </v-card>

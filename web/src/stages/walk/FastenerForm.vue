@@ -58,7 +58,7 @@ const ends = computed(() => [
 ]);
 const LENGTHS = [
   { key: 'recess', label: 'Sunk', free: 0 },
-  { key: 'clearance', label: 'Free round it', free: null },
+  { key: 'clearance', label: 'Clearance around head', free: null },
   { key: 'headroom', label: 'Room in line', free: null },
   { key: 'thin', label: 'Thinnest tool', free: null },
   { key: 'stud', label: 'Stud through it', free: 0 },
@@ -168,7 +168,7 @@ const TRAITS = [
       </select></label
     >
     <label
-      ><span>Its job in a mend</span
+      ><span>Role in repairs</span
       ><select class="field" :value="fastener.role ?? ''" @change="change('job', { role: pick(ROLES, $event) })">
         <option value="">none named</option>
         <option v-for="r in ROLES" :key="r">{{ r }}</option>

@@ -45,7 +45,7 @@ function again() {
   const copy = { ...props.fastener, id: crypto.randomUUID() as string, trail: [], gauge: null, farGauge: null };
   garage.put(`double ${copy.name}`, 'fasteners', copy);
   view.fastenerId = copy.id;
-  notice.say(`A second ${copy.name.toLowerCase()} stands under the first`);
+  notice.say(`A second ${copy.name.toLowerCase()} was added below`);
 }
 function remove() {
   const { id, name } = props.fastener;
@@ -65,8 +65,8 @@ function turn(by: number) {
     <header>
       <h2>{{ fastener.name }}</h2>
       <span class="acts">
-        <button class="link" @click="emit('correct')">Correct in the line</button>
-        <button class="link" @click="again">Double</button>
+        <button class="link" @click="emit('correct')">Edit as text</button>
+        <button class="link" @click="again">Duplicate</button>
         <button class="link gap" @click="remove">Delete</button>
         <button class="link" @click="emit('close')">Close</button>
       </span>
@@ -96,7 +96,7 @@ function turn(by: number) {
       improvised holds it.
     </p>
     <p class="reach">
-      <template v-if="fastener.leftOut">It does not count: {{ fastener.leftOut }}.</template>
+      <template v-if="fastener.leftOut">Excluded: {{ fastener.leftOut }}.</template>
       <template v-else-if="reach?.reached">
         <span class="good label">Reached</span> by
         {{ reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join('; the far end by ') }}.

@@ -219,7 +219,7 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
     </template>
     <template v-else>
       <h2>
-        <strong>All {{ guide.visits.length }} things are looked at.</strong>
+        <strong>All {{ guide.visits.length }} items checked.</strong>
       </h2>
       <p class="soft">
         {{

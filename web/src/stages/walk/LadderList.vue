@@ -74,7 +74,7 @@ const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
         <span>{{ s.evidence }}{{ s.who ? ` by ${s.who}` : '' }}{{ s.how ? `: ${s.how}` : '' }}</span>
       </li>
     </ol>
-    <p v-else class="soft">Nobody has written down how it is known. Press the step that is true.</p>
+    <p v-else class="soft">No evidence yet. Choose what applies.</p>
   </div>
 </template>
 

@@ -255,7 +255,7 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         }}<template v-if="spread.spread !== null">, spread {{ mm(spread.spread) }}</template
         >.
         <button class="link" @click="change('take back a reading', { readings: gauging.readings.slice(0, -1) })">
-          Drop the last
+          Remove last reading
         </button>
       </p>
     </div>
@@ -292,14 +292,14 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           </li>
         </ul>
         <p v-if="result.foreign" class="gap small">
-          No {{ FORM_WORDS[form] }} is made like that: read again, or is it worn, painted, or another form?
+          No size matches. Measure again, or check for wear, paint or another head type.
         </p>
         <p v-if="measured && likely && !already">
           <button class="tool-button take" type="button" data-take @click="takeSize(likely.head)">
             Take as {{ printShape(likely.head) }}
           </button>
         </p>
-        <p v-else-if="already" class="good small">It is written down as {{ printShape(head) }}.</p>
+        <p v-else-if="already" class="good small">Recorded as {{ printShape(head) }}.</p>
         <div v-if="next" class="next-try">
           <p>
             <strong>To be sure:</strong> put {{ printShape(next.tool) }} on it{{
@@ -337,7 +337,7 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         <p v-if="gauging.tries.length > 0" class="soft small">
           {{ gauging.tries.map((t) => `${printSize(t.tool.size)} ${t.outcome}`).join(', ') }}.
           <button class="link" @click="change('take back a try', { tries: gauging.tries.slice(0, -1) })">
-            Drop the last
+            Remove last reading
           </button>
         </p>
       </template>

@@ -275,10 +275,10 @@ function takeTable(rows: Fastener[]) {
           @press="press(f, $event)"
         />
         <p v-if="g.total === 0" class="empty">
-          {{ g.station ? 'Nothing here yet. Press a size on the left or type it above.' : 'No row is like that.' }}
+          {{ g.station ? 'Nothing here yet. Press a size on the left or type it above.' : 'No fastener matches.' }}
         </p>
       </template>
-      <p v-if="groups.length === 0 && counted.length > 0" class="empty">No row is like that.</p>
+      <p v-if="groups.length === 0 && counted.length > 0" class="empty">No fastener matches.</p>
       <p v-if="shown > most" class="more">
         <button class="tool-button quiet" @click="most += AT_ONCE">
           Show {{ Math.min(AT_ONCE, shown - most) }} of {{ shown - most }} more
