@@ -266,7 +266,7 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   await expect(mine).not.toContainText('serves Quarrel 450');
   await mine.getByLabel('Made for').fill('900 long');
   await mine.getByLabel('Made for').press('Tab');
-  await mine.getByRole('combobox', { name: 'In the kit' }).click();
+  await mine.locator('.mark').click();
   await page.getByRole('option', { name: 'always' }).click();
   await expect(mine).toContainText('always packed: 50 g');
   await faultless(page, 'own kinds');

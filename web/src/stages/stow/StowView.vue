@@ -280,7 +280,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
               ><strong>All {{ packing.stowed.length }} have one</strong>,
               {{
                 packing.proven
-                  ? 'proven best for your wishes.'
+                  ? 'the best layout for your priorities, proven.'
                   : search.progress !== null
                     ? 'looking for a better layout …'
                     : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`

@@ -52,7 +52,7 @@ function first() {
           in <span class="num">{{ counted(tripDays(garage.trip), 'day') }}</span>.
           <template v-if="worst"
             >Worst: <strong>{{ worst.leg.name }}</strong>,
-            <strong class="num">{{ worst.hours.toFixed(1) }} h</strong> lost without a mend.</template
+            <strong class="num">{{ worst.hours.toFixed(1) }} h</strong> stranded without a repair.</template
           >
         </p>
       </div>

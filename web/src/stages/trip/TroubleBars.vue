@@ -45,7 +45,11 @@ const x = computed(() =>
 const tickCount = computed(() => (size.width < 520 ? 2 : 4));
 const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
 
-const shown = (name: string) => (name.length > 19 && labelWidth.value < 200 ? `${name.slice(0, 17)}…` : name);
+/** Names end before their bars begin; the whole name is in the row's own label. */
+const shown = (name: string) => {
+  const most = labelWidth.value < 200 ? 19 : 32;
+  return name.length > most ? `${name.slice(0, most - 2).trimEnd()}…` : name;
+};
 function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   const t = e.trouble;
   const unmarked = m.lacks
