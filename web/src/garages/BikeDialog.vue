@@ -63,7 +63,7 @@ function remove() {
           label="Luggage and storage: choose what this bike has"
         />
         <p class="acts">
-          <button class="tool-button" type="submit">{{ bike ? 'Keep' : 'Add bike' }}</button>
+          <button class="tool-button" type="submit">{{ bike ? 'Save' : 'Add bike' }}</button>
           <button class="tool-button quiet" type="button" @click="emit('close')">Cancel</button>
           <button v-if="bike" class="tool-button quiet gap" type="button" @click="remove">Delete bike</button>
         </p>

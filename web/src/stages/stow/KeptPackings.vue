@@ -109,7 +109,7 @@ function packAgain(p: KeptPacking) {
       <button class="tool-button" @click="keep">Save this layout</button>
     </div>
     <p v-if="kept.length === 0" class="soft">
-      No packing is kept yet. Keep one before you change things: the two are then laid side by side, and you can go
+      No layouts saved yet. Save one before you change things: the two are then laid side by side, and you can go
       back.
     </p>
     <template v-else>
