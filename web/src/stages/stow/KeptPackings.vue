@@ -109,8 +109,7 @@ function packAgain(p: KeptPacking) {
       <button class="tool-button" @click="keep">Save this layout</button>
     </div>
     <p v-if="kept.length === 0" class="soft">
-      No layouts saved yet. Save one before you change things: the two are then laid side by side, and you can go
-      back.
+      No layouts saved yet. Save one before you change things: the two are then laid side by side, and you can go back.
     </p>
     <template v-else>
       <label class="against"
