@@ -19,5 +19,6 @@ export default {
     ],
   },
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  setupFiles: ['<rootDir>/core/src/testing/setup.ts'],
   testTimeout: 30_000,
 };

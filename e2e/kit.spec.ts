@@ -91,7 +91,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
 
   await page.getByRole('button', { name: 'Write your own' }).click();
-  const form = page.getByRole('form', { name: 'A mend of your own' });
+  const form = page.getByRole('form', { name: 'A repair of your own' });
   await form.getByRole('combobox').first().selectOption('chain');
   await form.getByLabel('What the way is called').fill('Wire for a link');
   await form.getByLabel('Steps out, one a line').fill('Press the link out {nothing}');
@@ -99,7 +99,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await expect(form).toContainText('no fastener has the job "nothing"');
   await form.getByLabel('Steps out, one a line').fill('Three turns of wire through the plates <wire> [grip]');
   await form.getByRole('button', { name: 'Save' }).click();
-  await page.getByLabel('Find a mend').fill('wire for a link');
+  await page.getByLabel('Find a repair').fill('wire for a link');
   await page.locator('.mend').first().click();
   await expect(page.getByRole('dialog', { name: 'Chain broken' })).toContainText('Wire for a link');
   await page.keyboard.press('Escape');

@@ -59,7 +59,7 @@ for (const folder of asked.length > 0 ? asked : folders) {
       jsonReporter: { fileName: report },
       ignorePatterns: ['dist', 'docs', 'e2e', 'web', 'server', 'reports'],
       tempDirName: '.stryker-tmp',
-      timeoutMS: 15_000,
+      timeoutMS: 5_000,
       ignoreStatic: true,
     }),
   );

@@ -181,7 +181,7 @@ const known = computed<Cell[]>(() => {
         explain.show({
           title: 'Gets home unaided',
           value: `${q('share', f?.home ?? 0)} %`,
-          formula: 'Π over troubles that end the ride of P(N ≤ mends at ride-out or better), N Poisson with mean Λ',
+          formula: 'Π over troubles that end the ride of P(N ≤ repairs at ride-out or better), N Poisson with mean Λ',
           inputs: (a?.kit.mends ?? [])
             .filter((m) => m.covered < 0.995)
             .sort((x, y) => x.covered - y.covered)

@@ -133,7 +133,7 @@ function explainPiece(p: KitPiece) {
       { name: 'heads lost without it', value: String(p.needed.length) },
       ...p.without.slice(0, 5).map((w) => ({
         name: w.trouble,
-        value: `${w.instead ? `${w.instead} (${w.grade})` : 'no mend'}, −${time(w.hours)}`,
+        value: `${w.instead ? `${w.instead} (${w.grade})` : 'no repair'}, −${time(w.hours)}`,
       })),
       { name: 'expected uses', value: p.uses.toFixed(2) },
       { name: 'price', value: `${p.piece.price.toFixed(2)} EUR` },

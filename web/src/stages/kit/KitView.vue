@@ -149,7 +149,7 @@ function explainCurve() {
     title: 'The best kit of every weight',
     value: p.proven ? 'proven' : `within ${(p.gap * 60).toFixed(0)} min of proven`,
     formula:
-      'most over kits of that weight of Σ over troubles, Σ over mends j of P(N ≥ j) × (hours without − hours of the mend) × worth of the grade; tools are exact at each price of a gram, stocks an exact knapsack on top, what is between is branched on',
+      'most over kits of that weight of Σ over troubles, Σ over repairs j of P(N ≥ j) × (hours without − hours of the repair) × worth of the grade; tools are exact at each price of a gram, stocks an exact knapsack on top, what is between is branched on',
     inputs: [
       { name: 'exact problems solved', value: String(p.solves) },
       { name: 'kits on the curve', value: String(p.points.length) },
@@ -344,7 +344,7 @@ function adds(i: number): string {
             </p>
             <ul v-if="chosen.without.length > 0" class="instead">
               <li v-for="w in chosen.without.slice(0, 8)" :key="w.trouble">
-                {{ w.trouble }}: <strong>{{ w.instead ?? 'no mend' }}</strong><template v-if="w.grade">
+                {{ w.trouble }}: <strong>{{ w.instead ?? 'no repair' }}</strong><template v-if="w.grade">
                   ({{ w.grade }})</template
                 >
                 instead of {{ w.way.toLowerCase() }}, <span class="num gap">−{{ Math.round(w.hours * 60) }} min</span>
@@ -355,7 +355,7 @@ function adds(i: number): string {
         </template>
       </template>
       <template v-else-if="mode === 'mends'">
-        <h1>What can go wrong, and every way to mend it</h1>
+        <h1>What can go wrong, and every way to repair it</h1>
         <MendsBrowser @mend="mend = $event" />
       </template>
       <template v-else-if="mode === 'fit'">

@@ -109,7 +109,7 @@ function metBy(n: Need, w: Way): NeedMet {
       </div>
       <p v-if="exposure" class="facts">
         <strong class="num">{{ percent(exposure.odds, 1) }}</strong> of such trips;
-        {{ trouble.stops ? 'stranded' : 'lost' }} without a mend:
+        {{ trouble.stops ? 'stranded' : 'lost' }} without a repair:
         <strong class="num">{{ hours(exposure.without) }}</strong>. This kit saves
         <strong class="num good">{{ hours(saved) }}</strong>, <strong class="num">{{ hours(left) }}</strong> stay at
         stake.

@@ -43,7 +43,8 @@ function keep(m: OwnMend) {
   <div>
     <div class="tools">
       <label
-        ><span>Find a mend</span><input v-model="asked" class="field" type="search" placeholder="flat, clutch, leak …"
+        ><span>Find a repair</span
+        ><input v-model="asked" class="field" type="search" placeholder="flat, clutch, leak …"
       /></label>
       <button class="tool-button" @click="writing = 'new'">Write your own</button>
     </div>

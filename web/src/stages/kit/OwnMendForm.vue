@@ -77,7 +77,7 @@ function keep() {
 </script>
 
 <template>
-  <form class="own" aria-label="A mend of your own" @submit.prevent="keep">
+  <form class="own" aria-label="A repair of your own" @submit.prevent="keep">
     <div class="fields">
       <label
         ><span>For</span
@@ -142,7 +142,7 @@ function keep() {
         <NumberField
           v-if="!draft.stops"
           v-model="draft.nuisance"
-          label="Hours lost without a mend"
+          label="Hours lost without a repair"
           :min="0"
           :max="200"
         />

@@ -73,7 +73,7 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
             Place automatically
           </button>
           <span v-if="f.mending" class="soft">{{ price(f.mending.points) }}</span>
-          <span v-else-if="f.rule !== 'loose'" class="soft">No single move or swap mends it: take something out.</span>
+          <span v-else-if="f.rule !== 'loose'" class="soft">No single move or swap solves it: take something out.</span>
         </p>
       </div>
     </article>

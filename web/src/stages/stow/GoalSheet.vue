@@ -86,7 +86,7 @@ function explainPoints() {
       <span class="num soft">{{ (packing.parts[g] ?? 0).toFixed(1) }}</span>
     </div>
     <section v-if="pouches.length > 0" class="pouches" aria-label="Pouches">
-      <h2>What lies together, for one kind of mend</h2>
+      <h2>What lies together, for one kind of repair</h2>
       <ul>
         <li v-for="g in pouches" :key="g.name">
           <strong>{{ g.name }}</strong>: {{ g.items }} in {{ g.places }}

@@ -51,11 +51,11 @@ function why(r: Simulated) {
     title: `Gets home unaided, ${r.name}`,
     value: pm(r.home, r.homeError),
     formula:
-      'share of simulated trips on which every trouble that ends a ride was mended and the mend held; ± one standard error',
+      'share of simulated trips on which every trouble that ends a ride was repaired and the repair held; ± one standard error',
     inputs: [
       { name: 'trips', value: r.runs.toLocaleString('en') },
       {
-        name: 'the closed form, every mend holding',
+        name: 'the closed form, every repair holding',
         value: r.name === 'with the present kit' ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
       },
       { name: 'hours lost, mean', value: `${r.hours.toFixed(2)} ± ${r.hoursError.toFixed(2)} h` },
@@ -65,7 +65,7 @@ function why(r: Simulated) {
       },
     ],
     source:
-      'rates, hours and how often a mend holds: typical values and your own record; stocks are shared and used up',
+      'rates, hours and how often a repair holds: typical values and your own record; stocks are shared and used up',
   });
 }
 </script>
@@ -85,8 +85,8 @@ function why(r: Simulated) {
     </p>
     <p v-if="work.failed.value" class="note gap">{{ work.failed.value }}</p>
     <p v-if="!result && work.progress.value === null" class="note soft">
-      Troubles fall along the legs by their odds; each mend uses up what it takes, and holds or does not. The same seed
-      rides the same trips.
+      Troubles fall along the legs by their odds; each repair uses up what it takes, and holds or does not. The same
+      seed rides the same trips.
     </p>
     <template v-for="r in result ?? []" :key="r.name">
       <div class="sheet-head">

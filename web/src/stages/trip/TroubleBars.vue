@@ -62,7 +62,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
     formula: say`${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × the most that any known way saves.`,
     inputs: [
       {
-        name: t.stops ? 'hours stranded, over where it happens' : 'hours lost without a mend',
+        name: t.stops ? 'hours stranded, over where it happens' : 'hours lost without a repair',
         value: `${e.without.toFixed(1)} h`,
       },
       { name: 'hours of the mend', value: `${t.mend} h` },
