@@ -14,6 +14,12 @@ const when = (s: Sureness) => s.flips.map(rates).join(', ');
 const numbers = (s: Sureness) => (s.least === s.most ? `${s.now}` : `${s.least} to ${s.most}`);
 const leave = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now > 0));
 const come = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now === 0));
+const changes = computed(() =>
+  [
+    { title: 'In the kit, may leave', how: 'Leaves with', list: leave.value },
+    { title: 'Not in the kit, may come', how: 'Comes with', list: come.value },
+  ].filter((t) => t.list.length > 0),
+);
 const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'all'));
 </script>
 
@@ -42,32 +48,16 @@ const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'a
           {{ l.saved.toFixed(1) }} h{{ l.proven ? '' : ' (not proven)' }}
         </li>
       </ul>
-      <v-table v-if="leave.length > 0" density="compact">
+      <v-table v-for="t in changes" :key="t.title" density="compact">
         <thead>
           <tr>
-            <th scope="col">In the kit, may leave</th>
+            <th scope="col">{{ t.title }}</th>
             <th scope="col">Number</th>
-            <th scope="col">Leaves with</th>
+            <th scope="col">{{ t.how }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="s in leave" :key="s.name">
-            <th scope="row">{{ s.name }}</th>
-            <td class="num">{{ numbers(s) }}</td>
-            <td>{{ when(s) }}</td>
-          </tr>
-        </tbody>
-      </v-table>
-      <v-table v-if="come.length > 0" density="compact">
-        <thead>
-          <tr>
-            <th scope="col">Not in the kit, may come</th>
-            <th scope="col">Number</th>
-            <th scope="col">Comes with</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="s in come" :key="s.name">
+          <tr v-for="s in t.list" :key="s.name">
             <th scope="row">{{ s.name }}</th>
             <td class="num">{{ numbers(s) }}</td>
             <td>{{ when(s) }}</td>
