@@ -48,6 +48,7 @@ export const ROLES = [
   'rim lock',
   'carburettor bowl',
   'kick lever',
+  'brake stay',
 ] as const;
 export type Role = (typeof ROLES)[number];
 

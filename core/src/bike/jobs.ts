@@ -37,6 +37,7 @@ const WORDS: readonly { role: Role; re: RegExp; at?: readonly Station[] }[] = [
   { role: 'oil filter', re: /\boil filter|\bfilter cover/ },
   { role: 'oil drain', re: /\b(?:oil|sump) (?:drain|plug)|^drain(?: plug)?$/ },
   { role: 'rim lock', re: /\b(?:rim|bead) ?lock/ },
+  { role: 'brake stay', re: /\bbrake (?:stay|torque arm)|\btorque arm|\b(?:brake|backing) plate/ },
   { role: 'kick lever', re: /\bkick(?:[- ]?start(?:er)?)? lever|\bkick ?starter\b/ },
   { role: 'carburettor bowl', re: /\b(?:float|carburettor|carb) ?bowl/ },
   { role: 'final drive', re: /\bfinal drive/ },

@@ -34,6 +34,7 @@ export const ROLE_TORQUE: Readonly<Partial<Record<Role, { from: number; to: numb
   'oil drain': { from: 20, to: 40, plan: 30 },
   'rim lock': { from: 10, to: 15, plan: 13 },
   'carburettor bowl': { from: 2, to: 4, plan: 3 },
+  'brake stay': { from: 15, to: 30, plan: 22 },
   'kick lever': { from: 10, to: 25, plan: 18 },
   'brake union': { from: 18, to: 30, plan: 24 },
 };

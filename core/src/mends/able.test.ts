@@ -22,14 +22,20 @@ const turns = (n: Need) => n.by === 'head';
  */
 const VERBS: [verb: RegExp, needs: ((n: Need) => boolean)[]][] = [
   [/\bunscrew|\bscrew the (?:new |old )?core/i, [turns, does('grip')]],
-  [/\bbreak the axle loose|\b(?:tighten|slacken) the (?:axle|pinch|adjusters|rim lock|lower clamp)/i, [turns]],
+  [
+    /\bbreak the axle loose|\b(?:tighten|slacken) (?:the (?:axle|pinch|adjusters|rim lock|lower clamp)|axle and)/i,
+    [turns],
+  ],
   [/\blift one side over|\blast bite|\blever it down/i, [does('lever tyre')]],
   [/\blever the seal/i, [does('pry')]],
-  [/\bpump (?:up|until (?:it seats|the line))|\brefill with air|: pump, listen/i, [does('inflate')]],
-  [/\bcut (?:it|the|back|a patch|off|clear|through)\b/i, [does('cut', 'saw')]],
+  [
+    /\bpump (?:up\b(?! again before paved roads: )|until (?:it seats|the line))|\brefill with air|: pump, listen|\bblow a little air/i,
+    [does('inflate')],
+  ],
+  [/\bcut (?:it|the (?!thread)|its|back|a patch|a hook|off|clear|through)\b/i, [does('cut', 'saw')]],
   [/\bsaw the\b/i, [does('saw')]],
-  [/\bfile two flats|to bright metal|bright, on again/i, [does('file')]],
-  [/\bdriven? on\b|\bdrive the (?:new|rest|bearing)|\bknock its lip|\bpunch the/i, [does('strike')]],
+  [/\bfile two flats|to bright metal/i, [does('file')]],
+  [/\bdrive the (?:six-point tool on|new|rest|bearing)|\bknock its lip|\bpunch the/i, [does('strike')]],
   [/\bdrive the (?:rest|bearing) (?:out|of the pin)|\bpunch the/i, [does('punch out')]],
   [/\bpress the broken link out|\bflare it with/i, [does('open chain')]],
   [
@@ -37,33 +43,33 @@ const VERBS: [verb: RegExp, needs: ((n: Need) => boolean)[]][] = [
     [uses('cable tie', 'steel tie', 'wire', 'hose clamp')],
   ],
   [
-    /\btape (?:them|round|inside|over|it away|smoothly|the broken|stretched)|\bsplice, tape/i,
+    /(?<!wind )\btape (?:them|round|inside|over|it\b|smoothly|the broken|stretched)|\bsplice and tape|\bwith tape/i,
     [uses('cloth tape', 'self-fusing tape')],
   ],
   [/\bgrease (?:the|and press)|\bwith grease/i, [uses('grease')]],
   [/\bputty (?:round|under|both)/i, [uses('metal putty')]],
   [/\bdegrease/i, [uses('cleaner')]],
-  [/\bvolts at|\bmeasure (?:the coil|again)|\btest lamp from/i, [does('measure current')]],
-  [/\bmeasure both/i, [does('measure')]],
+  [/\bvolts at|\bmeasure (?:the (?:coil|volts)|again)|\btest lamp from/i, [does('measure current')]],
+  [/\bmeasure the play|\bmeasure that both/i, [does('measure')]],
   [/\bby the gauge/i, [does('gauge')]],
-  [/\bdraw the bottom off|out through a hose|\bhose into the fuller/i, [does('siphon')]],
-  [/\bstrap (?:from|low|tight|round the tread)|\ba strap (?:tight|round the tread)/i, [does('tow', 'haul')]],
+  [/\bsiphon the|\bhose into the fuller/i, [does('siphon')]],
+  [/\btie the strap|\bstrap low|\bstrap (?:tight )?round the tread/i, [does('tow', 'haul')]],
   [/\bpenetrating fluid, and/i, [uses('penetrating fluid')]],
-  [/\bthreadlocker on\b|\bwith threadlocker/i, [uses('threadlocker')]],
+  [/\bput threadlocker on/i, [uses('threadlocker')]],
   [/\ba burst of gas/i, [does('gas air')]],
   [/\brough the hole/i, [does('ream')]],
-  [/\boil (?:to the mark|of the manual)|\bfill to the mark/i, [uses('engine oil')]],
+  [/\boil (?:to the mark|of the manual)|\bfill (?:oil )?to the mark/i, [uses('engine oil')]],
   [/\bnew washer/i, [uses('drain washer')]],
   [/\bdress it\b/i, [uses('dressing')]],
-  [/\bplus clamp\b/i, [does('jump-start')]],
-  [/\bplus of this battery/i, [does('jump leads')]],
-  [/\bbrush (?:it|the worst)/i, [does('brush')]],
+  [/\bpositive clamp on\b/i, [does('jump-start')]],
+  [/\bclamp the positive terminal/i, [does('jump leads')]],
+  [/\bbrush (?:it|the (?:worst|mud|grit)|both|and wipe)/i, [does('brush')]],
   [/\bthin gloves on/i, [uses('gloves')]],
-  [/\bhands clean first/i, [uses('hand wipe')]],
+  [/\bclean your hands first/i, [uses('hand wipe')]],
   [/\bsoapy water/i, [uses('tyre soap')]],
   [/\bwith anti-seize/i, [uses('anti-seize')]],
   [/\bstrip into the rim/i, [uses('rim strip')]],
-  [/\binsert wound in/i, [uses('thread insert')]],
+  [/\bwind the insert in/i, [uses('thread insert')]],
   [/\bthin bit first/i, [does('drill'), does('bore')]],
   [/\bring of the same size and thickness/i, [uses('o-ring')]],
   [/\bfile the spoke end/i, [does('file')]],
@@ -155,6 +161,48 @@ describe('what can hurt', () => {
       if (w.out.some((s) => /push the lock in/.test(s.text)))
         expect([id, w.back.some((s) => /Tighten the rim lock/.test(s.text))]).toEqual([id, true]);
     }
+  });
+  const wheelWays = (front: 'disc' | 'drum', rear: 'disc' | 'drum', drive: 'chain' | 'shaft') => {
+    const bike = { ...newBike(uuid(1), 'B'), drive, brakeFront: front, brakeRear: rear };
+    return TROUBLES.flatMap((t) => t.ways)
+      .filter((w) => w.out.some((s) => /take the wheel out/.test(s.text)))
+      .map((w) => ({
+        name: w.name,
+        out: stepsOn(w.out, bike).map((s) => s.text),
+        back: stepsOn(w.back, bike).map((s) => s.text),
+      }));
+  };
+  const at = (steps: string[], re: RegExp) => steps.findIndex((x) => re.test(x));
+  test('a shaft’s splines take the wheel before the axle does, and a wheel that comes off them goes back onto them', () => {
+    const rear = wheelWays('disc', 'disc', 'shaft').filter(({ out }) => at(out, /off the splines/) >= 0);
+    expect(rear.length).toBeGreaterThan(4);
+    for (const { name, back } of rear) {
+      expect([name, at(back, /onto the splines/) >= 0]).toEqual([name, true]);
+      expect([name, at(back, /onto the splines/) < at(back, /push the axle through/)]).toEqual([name, true]);
+    }
+  });
+  test('a drum’s stay and cable come off before its axle, and are back before the bike moves; a disc has none', () => {
+    for (const { name, out, back } of wheelWays('drum', 'drum', 'chain')) {
+      const off = at(out, /stay of (?:its|the (?:front|rear)) /);
+      expect([name, off >= 0 && off < at(out, /Break the axle loose/)]).toEqual([name, true]);
+      const on = at(back, /^Fix the stay/);
+      expect([name, on >= 0 && on < at(back, /Pump the brake/)]).toEqual([name, true]);
+    }
+    for (const { name, out, back } of wheelWays('disc', 'disc', 'chain'))
+      expect([name, at([...out, ...back], /\bstay of/)]).toEqual([name, -1]);
+  });
+  test('air stays in a tube only once its core is in: it is in before any pumping, and out only without pressure', () => {
+    const tubes = wheelWays('disc', 'disc', 'chain').filter(({ out }) => at(out, /Unscrew the valve’s core/) >= 0);
+    expect(tubes.length).toBeGreaterThan(6);
+    for (const { name, out, back } of tubes) {
+      expect([name, at(out, /Let all the air out/) < at(out, /Unscrew the valve’s core/)]).toEqual([name, true]);
+      const steps = [...out, ...back].slice(at(out, /Unscrew the valve’s core/) + 1);
+      const air = steps.findIndex((s) => /\bpump\b|blow a little air/i.test(s) && !/brake/.test(s));
+      const core = at(steps, /\bcore in\b/i);
+      expect([name, core >= 0 && core <= air]).toEqual([name, true]);
+    }
+    for (const w of TROUBLES.find((t) => t.id === 'valve-core')!.ways)
+      expect([w.name, w.caution]).toEqual([w.name, expect.stringMatching(/let the air out first/)]);
   });
   test('first aid calls for help before anything, and shows no more than a leaflet', () => {
     for (const id of ['injury', 'injury-serious', 'bleeding', 'burn', 'blister', 'bite', 'eye'])

@@ -18,13 +18,15 @@ export const BRAKE_TROUBLES: Trouble[] = [
         50,
         3,
         [
-          'Wipe it dry, pull the lever: find where it comes from',
-          'Union tight, a little {brake union}',
-          'Wipe the lid, lid off, fluid of the grade on the cap; never let it run empty <brake fluid>',
+          'Wipe the line dry, pull the lever, and look where fluid comes from',
+          'Tighten the union a little {brake union}',
+          'Wipe the reservoir’s lid and take it off',
+          'Fill fluid of the grade on the cap; never let the reservoir run empty <brake fluid>',
         ],
         [
-          'Bleed: lever pulled, nipple open, nipple shut, lever let go; until no bubble comes and the lever is hard {brake union}',
-          'Wipe all; lever pulled hard for a minute: no drip',
+          'Bleed it: pull the lever, open the nipple, close the nipple, let the lever go {brake union}',
+          'Repeat until no bubble comes and the lever is hard',
+          'Wipe everything and pull the lever hard for a minute: no drip may come',
           'Try it at walking pace',
         ],
         {
@@ -39,11 +41,11 @@ export const BRAKE_TROUBLES: Trouble[] = [
         15,
         2,
         [
-          'Fold and clamp the line above the leak [clamp]',
-          'Wipe pads and disc clear of fluid',
+          'Fold the line above the leak and clamp it [clamp]',
+          'Wipe pads and disc clean of fluid',
           'Leave that lever alone from now on',
         ],
-        ['Spin the wheel: it runs free', 'Walking pace, the other brake only'],
+        ['Spin the wheel: it must run free', 'Ride at walking pace, with the other brake only'],
         {
           travel: WALKING_PACE,
           caution:
@@ -64,17 +66,31 @@ export const BRAKE_TROUBLES: Trouble[] = [
         'proper',
         45,
         3,
-        ['Half an hour’s rest; disc and pads cold'],
+        ['Wait half an hour until disc and pads are cold', 'Look at the pads: worn out, they are the cause'],
         [
-          'Bleed with fresh fluid of the grade on the cap, never let it run empty <brake fluid> {brake union}',
-          'The lever is hard; try it at walking pace',
+          'Fill fresh fluid of the grade on the cap; never let the reservoir run empty <brake fluid>',
+          'Bleed it: pull the lever, open the nipple, close the nipple, let the lever go {brake union}',
+          'Repeat until no bubble comes and the lever is hard',
+          'Try it at walking pace',
         ],
         { caution: `${BRAKES} Use brake fluid of the grade on the cap, from a sealed bottle only.` },
       ),
-      way('Cool, ride gently', 'limp', 40, 1, ['Half an hour’s rest; pump the lever; try it at walking pace'], [], {
-        caution: BRAKES,
-        lasts: { km: 50, kmh: 40 },
-      }),
+      way(
+        'Cool, ride gently',
+        'limp',
+        40,
+        1,
+        [
+          'Wait half an hour until disc and pads are cold',
+          'Pump the lever: if it stays soft, do not ride',
+          'Try it at walking pace',
+        ],
+        [],
+        {
+          caution: BRAKES,
+          lasts: { km: 50, kmh: 40 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -90,15 +106,15 @@ export const BRAKE_TROUBLES: Trouble[] = [
         36,
         2,
         [
-          'Wipe the reservoir’s lid, watch its level: it rises; take some out before it runs over',
-          'Push the pistons back by pressing the old pads apart, slowly, with a tyre lever between them [lever tyre]',
-          'Pads’ pin and its clip out, old pads out; look how they lie {brake pads}',
+          'Wipe the reservoir’s lid and watch the level behind it: it rises as the pistons go back',
+          'Push the pistons back: press the old pads apart, slowly, with a tyre lever between them [lever tyre]',
+          'See how the old pads lie; take out the pin with its clip, then the pads {brake pads}',
           'Leave the lever alone',
         ],
         [
-          'Pads in as the old ones lay, pin and clip in <brake pads> {brake pads}',
+          'Put the new pads in as the old ones lay; fit pin and clip <brake pads> {brake pads}',
           'Pump the lever until it is hard',
-          'Try it at walking pace; brake gently until they have bedded in',
+          'Try it at walking pace, and brake gently until the pads have bedded in',
         ],
         { caution: `${BRAKES} ${PADS} ${BY_HAND}` },
       ),
@@ -107,7 +123,11 @@ export const BRAKE_TROUBLES: Trouble[] = [
         'limp',
         10,
         1,
-        ['Leave that lever alone: its pistons may come out', 'Spin the wheel: it runs free; walking pace'],
+        [
+          'Leave that lever alone: its pistons may come out',
+          'Spin the wheel: it must run free',
+          'Ride at walking pace, with the other brake only',
+        ],
         [],
         {
           travel: WALKING_PACE,

@@ -8,10 +8,11 @@ const PUSH = way(
   15,
   2,
   [
-    'Ignition on, stop switch to run, second gear, clutch in, downhill if there is one',
-    'Run beside it, jump on; clutch out with weight on the seat; clutch in as it fires',
+    'Ignition on, stop switch to run, second gear, clutch pulled; downhill where you can',
+    'Run beside it and jump on',
+    'Let the clutch out as your weight falls on the seat; pull it again as the engine fires',
   ],
-  ['Half an hour at speed before it is switched off'],
+  ['Ride for half an hour before you switch it off'],
   {
     when: ['pushes'],
     caution:
@@ -25,7 +26,7 @@ const KICK = way(
   'proper',
   10,
   1,
-  ['Neutral, choke as for a cold start, kick through from the top of the stroke'],
+  ['Neutral; choke as for a cold start', 'Kick through from the top of the stroke'],
   ['Let it run at a fast idle until the battery has taken some charge'],
   {
     only: { byHand: 'kick' },
@@ -37,7 +38,7 @@ const CORD = way(
   'proper',
   10,
   1,
-  ['Neutral, choke as for a cold start, pull the cord with a straight back'],
+  ['Neutral; choke as for a cold start', 'Pull the cord with a straight back'],
   ['Let it run at a fast idle until the battery has taken some charge'],
   {
     only: { byHand: 'cord' },
@@ -62,12 +63,16 @@ export const ELECTRICS: Trouble[] = [
         24,
         1,
         [
-          'Battery of this bike: not leaking, not swollen, not frozen; its voltage is the pack’s',
-          'Ignition off; get at the poles {battery}',
-          'Plus clamp to the plus pole first [jump-start]',
-          'Minus clamp last, to bare metal of the engine, away from the battery',
+          'Check this bike’s battery: not leaking, not swollen, not frozen, and of the pack’s voltage',
+          'Ignition off: uncover the battery’s terminals {battery}',
+          'Put the positive clamp on the positive terminal first [jump-start]',
+          'Put the negative clamp last, on bare metal of the engine, away from the battery',
         ],
-        ['Pack on, start, five seconds at a time', 'Minus off first, then plus; cover back {battery}'],
+        [
+          'Switch the pack on and start, five seconds at a time',
+          'Take the negative clamp off first, then the positive one',
+          'Cover the terminals {battery}',
+        ],
         { caution: JUMPING },
       ),
       way(
@@ -76,14 +81,16 @@ export const ELECTRICS: Trouble[] = [
         30,
         1,
         [
-          'The other bike close, not touching; the same voltage; its engine off, its ignition off',
-          'This battery: not leaking, not swollen, not frozen; get at the poles {battery}',
-          'Plus of this battery, then plus of the other [jump leads]',
-          'Minus of the other, then bare metal of this engine, away from the battery',
+          'Bring the other bike close, not touching: same voltage, engine and ignition off',
+          'Check this battery: not leaking, not swollen, not frozen',
+          'Uncover the terminals {battery}',
+          'Clamp the positive terminal of this battery, then the positive terminal of the other [jump leads]',
+          'Clamp the negative terminal of the other, then bare metal of this engine, away from the battery',
         ],
         [
-          'Start this bike; the other’s engine stays off',
-          'Clamps off in the reverse order, minus first; cover back {battery}',
+          'Start this bike; leave the other’s engine off',
+          'Take the clamps off in the reverse order, negative first',
+          'Cover the terminals {battery}',
         ],
         { when: ['company'], caution: JUMPING },
       ),
@@ -93,10 +100,11 @@ export const ELECTRICS: Trouble[] = [
         30,
         3,
         [
-          'Strap from the other’s rear frame to this bike’s foot peg: one turn round the peg, the end under the boot [tow]',
-          'Ignition on, second gear, clutch in',
+          'Tie the strap to the other bike’s rear frame [tow]',
+          'Wind it once round this bike’s foot peg and hold its end under your boot',
+          'Ignition on, second gear, clutch pulled',
         ],
-        ['When rolling: foot off the strap, clutch out; clutch in as it fires'],
+        ['While it rolls: let the strap go, then let the clutch out', 'Pull the clutch as the engine fires'],
         {
           when: ['company', 'pushes'],
           caution: `${TOWING} A bike that fires on the strap runs into the other: clutch in at once, and let go.`,
@@ -106,7 +114,7 @@ export const ELECTRICS: Trouble[] = [
   }),
   trouble({
     id: 'battery-terminal',
-    name: 'Battery pole loose or corroded',
+    name: 'Battery terminal loose or corroded',
     subject: 'electrics',
     rate: per(0.005, 0.015, 0.03),
     ways: [
@@ -115,8 +123,11 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         15,
         1,
-        ['Ignition off; minus off first, then plus {battery}', 'Scrape both to bright metal [file]'],
-        ['Plus on first, then minus; both tight {battery}'],
+        [
+          'Ignition off: take the negative lead off first, then the positive one {battery}',
+          'Scrape leads and terminals to bright metal [file]',
+        ],
+        ['Put the positive lead on first, then the negative one; tighten both {battery}'],
         { caution: WIRING },
       ),
       way(
@@ -124,7 +135,9 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         10,
         1,
-        ['Ignition off; both poles tight, the tool never from plus to metal {battery}'],
+        [
+          'Ignition off: tighten the negative terminal, then the positive one; the tool must not touch metal beside it {battery}',
+        ],
         [],
         {
           holds: 0.8,
@@ -145,14 +158,17 @@ export const ELECTRICS: Trouble[] = [
         42,
         2,
         [
-          'Ignition off, minus off the battery; lid off, find the blown one {fuse box} {battery}',
-          'Follow its wire: lock, bars, steering head, seat [measure current]',
-          'Cut back to bright copper [cut]',
+          'Ignition off: disconnect the battery’s negative lead {battery}',
+          'Open the fuse box and find the blown fuse {fuse box}',
+          'Follow its wire along lock, bars, steering head and seat; measure where it breaks [measure current]',
+          'Cut the wire back to bright copper [cut]',
         ],
         [
-          'Splice, tape, tie clear of the edge <cable> <self-fusing tape> <cable tie ×2>',
-          'Fuse of the same rating and shape <fuse ×2> {fuse box}',
-          'Minus on; ignition on: it stays whole {battery}',
+          'Splice a piece of cable in and tape it <cable> <self-fusing tape>',
+          'Tie it clear of the edge that rubbed it <cable tie ×2>',
+          'Put in a fuse of the same rating and shape <fuse ×2> {fuse box}',
+          'Connect the negative lead {battery}',
+          'Ignition on: the fuse must stay whole',
         ],
         { caution: `${WIRING} A fuse in the wrong holder sits loose and burns.`, better: [['[pick]', 5]] },
       ),
@@ -161,8 +177,11 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Ignition off; lid off, find the blown one {fuse box}'],
-        ['Fuse of the same rating; leave off what blows it <fuse ×2> {fuse box}'],
+        ['Ignition off: open the fuse box and find the blown fuse {fuse box}'],
+        [
+          'Put in a fuse of the same rating; leave off what blew it <fuse ×2> {fuse box}',
+          'If it blows again: leave it out',
+        ],
         { holds: 0.6, caution: WIRING, lasts: { km: 300, kmh: 90 } },
       ),
       way(
@@ -170,8 +189,10 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Ignition off; take one of the same rating from what can wait: heated grips, charger {fuse box}'],
-        ['Put it in; leave off what blew it {fuse box}'],
+        [
+          'Ignition off: take a fuse of the same rating from what can wait, such as heated grips or a charger {fuse box}',
+        ],
+        ['Put it in; leave off what blew the first {fuse box}', 'If it blows again: leave it out'],
         {
           holds: 0.5,
           lasts: { km: 300, kmh: 90 },
@@ -192,12 +213,16 @@ export const ELECTRICS: Trouble[] = [
         60,
         3,
         [
-          'Volts at the poles, engine at speed [measure current] {battery}',
-          'Engine off, minus off; unplug regulator and generator, look for brown pins {battery}',
+          'Uncover the battery’s terminals {battery}',
+          'In neutral, engine at speed: measure the volts at the terminals [measure current]',
+          'Engine off: disconnect the battery’s negative lead {battery}',
+          'Unplug regulator and generator and look for brown pins',
         ],
         [
-          'Clean the pins; cut a burnt one out, splice, tape <cable> <self-fusing tape> [cut] [file]',
-          'Minus on; measure again {battery} [measure current]',
+          'Clean the pins [file]',
+          'Cut a burnt pin out; splice and tape its wire <cable> <self-fusing tape> [cut]',
+          'Connect the negative lead {battery}',
+          'Measure again: 13.5 to 14.8 volts with the engine at speed [measure current]',
         ],
         { holds: 0.4, caution: WIRING },
       ),
@@ -207,10 +232,15 @@ export const ELECTRICS: Trouble[] = [
         50,
         2,
         [
-          'Volts at the poles, engine at speed [measure current]',
-          'Engine off, minus off; the old one unplugged; it is hot {battery}',
+          'In neutral, engine at speed: measure the volts at the terminals [measure current]',
+          'Engine off: disconnect the battery’s negative lead {battery}',
+          'Let the old regulator cool, unplug it, take it off',
         ],
-        ['Regulator on, plugged, on bare metal <regulator>', 'Minus on; measure again {battery} [measure current]'],
+        [
+          'Fit the new regulator on bare metal and plug it in <regulator>',
+          'Connect the negative lead {battery}',
+          'Measure again: 13.5 to 14.8 volts with the engine at speed [measure current]',
+        ],
         { holds: 0.7, caution: WIRING },
       ),
       way(
@@ -218,8 +248,8 @@ export const ELECTRICS: Trouble[] = [
         'limp',
         20,
         1,
-        ['Heated grips and all else off; lamps only where and when the law lets you'],
-        ['Charge at each stop'],
+        ['Switch off heated grips and all else; lamps only where and when the law lets you'],
+        ['Charge it at each stop'],
         {
           lasts: { km: 80, kmh: 70 },
           caution: 'The lamps go out when the battery is empty: do not ride in the dark or in traffic.',
@@ -240,16 +270,24 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         18,
         1,
-        ['Ignition off, let the lamp cool; its rubber and plug off, spring aside'],
-        ['Bulb in by its foot, glass untouched <bulb>', 'Try dip and main'],
+        ['Ignition off: let the lamp cool', 'Take off its plug and rubber and push the spring aside'],
+        ['Hold the new bulb by its foot, not by its glass, and fit it <bulb>', 'Try low beam and high beam'],
         { caution: 'A bulb that just burned is hot enough to blister: let it cool.' },
       ),
-      way('Torch tied on, ride in daylight', 'limp', 10, 1, ['Torch on the bars <cable tie ×2> [light]'], [], {
+      way('Torch tied on, ride in daylight', 'limp', 10, 1, ['Tie a torch to the bars <cable tie ×2> [light]'], [], {
         caution: 'Riding without a proper lamp may be forbidden: check local law, and ride by daylight.',
       }),
-      way('Ride by daylight behind a companion', 'ride-out', 5, 1, ['In the middle of the group, by daylight'], [], {
-        when: ['company'],
-      }),
+      way(
+        'Ride by daylight behind a companion',
+        'ride-out',
+        5,
+        1,
+        ['Ride in the middle of the group, by daylight'],
+        [],
+        {
+          when: ['company'],
+        },
+      ),
     ],
   }),
   trouble({
@@ -265,8 +303,12 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         12,
         1,
-        ['Ignition off, let the lamp cool; its lens off'],
-        ['Bulb in, a push and a turn; lens on, dry inside <tail bulb>', 'Try tail and brake lamp by both brakes'],
+        ['Ignition off: let the lamp cool', 'Take its lens off'],
+        [
+          'Push the new bulb in and turn it <tail bulb>',
+          'Wipe the lens dry inside and put it on',
+          'Try the tail lamp, and the brake lamp with both brakes',
+        ],
         { caution: 'A bulb that just burned is hot enough to blister: let it cool.' },
       ),
       way(
@@ -274,7 +316,7 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         5,
         1,
-        ['Somebody with lamps behind, by daylight'],
+        ['Have somebody with lamps ride behind you, by daylight'],
         [],
         {
           when: ['company'],
@@ -286,7 +328,7 @@ export const ELECTRICS: Trouble[] = [
         'limp',
         10,
         1,
-        ['Torch with a red cloth on the rack, no beam into others’ eyes <cable tie ×2> [light]'],
+        ['Tie a torch with a red cloth to the rack, its beam in nobody’s eyes <cable tie ×2> [light]'],
         [],
         {
           caution: 'Riding without a proper lamp may be forbidden: check local law, and ride by daylight.',
@@ -307,11 +349,15 @@ export const ELECTRICS: Trouble[] = [
         60,
         3,
         [
-          'Plug out, its hole closed with a rag; wipe up fuel, air the place for some minutes {plug}',
-          'A good plug in the cap, its thread on bare engine metal well away from the hole, held with dry, insulated pliers: a spark? [grip]',
-          'Ignition off; measure the coil, look at its plug [measure current]',
+          'Screw the plug out and close its hole with a rag {plug}',
+          'Wipe up fuel and air the place for some minutes',
+          'Put a good plug in the cap, its thread on bare engine metal well away from the hole, held with dry, insulated pliers: a spark? [grip]',
+          'Ignition off: measure the coil and look at its plug [measure current]',
         ],
-        ['Ignition off: cut the lead back, cap on, dry all [cut] {plug}'],
+        [
+          'Ignition off: cut the lead back to sound copper, and dry everything [cut]',
+          'Put the plug in by hand, tighten it, press the cap on {plug}',
+        ],
         {
           holds: 0.5,
           caution: `${SPARKS} Ignition volts knock you down: hands off lead and cap while the engine turns. ${PLUG_HOT}`,
@@ -322,8 +368,8 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         40,
         2,
-        ['Ignition off; seat or tank off as it needs; unplug the old one {seat}'],
-        ['New coil on, lead and cap seated <coil> {seat}'],
+        ['Ignition off: take the seat off {seat}', 'Unplug the old coil and take it off'],
+        ['Fit the new coil; press lead and cap on until they sit <coil>', 'Put the seat on {seat}'],
         {
           holds: 0.7,
           caution: WIRING,
@@ -342,8 +388,11 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         25,
         1,
-        ['Engine off; mud out of the switch [brush]'],
-        ['Work it ten times, tie it straight <cable tie ×2>', 'Stand down in gear: the engine stops, as it should'],
+        ['Engine off: brush the mud out of the switch [brush]'],
+        [
+          'Work it ten times, and tie it straight <cable tie ×2>',
+          'Try it: stand down in gear, and the engine must stop',
+        ],
         {
           holds: 0.7,
           lasts: { km: 500, kmh: 90 },
@@ -355,8 +404,8 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         25,
         2,
-        ['Ignition off; unplug it; bridge only the two pins that the manual names <cable> [cut]'],
-        ['Tape it, a note on the bars <self-fusing tape>'],
+        ['Ignition off: unplug the switch', 'Bridge only the two pins that the manual names <cable> [cut]'],
+        ['Tape the bridge, and tape a note to the bars <self-fusing tape>'],
         {
           lasts: { km: 30, kmh: 60 },
           caution:
@@ -380,11 +429,15 @@ export const ELECTRICS: Trouble[] = [
         30,
         2,
         [
-          'Ignition off; seat off {seat}',
-          'Connectors apart one by one: shake the water out, wipe, air; never two that could be swapped',
-          'Plug cap off: wipe it inside, and the plug’s neck',
+          'Ignition off: take the seat off {seat}',
+          'Pull the connectors apart one by one and shake the water out; never open two that could be swapped',
+          'Pull the plug’s cap off; wipe it inside, and wipe the plug’s neck',
         ],
-        ['Back together until each clicks; tape round what got wet <self-fusing tape>', 'Seat on {seat}'],
+        [
+          'Push each together until it clicks',
+          'Wind tape round what got wet <self-fusing tape>',
+          'Put the seat on {seat}',
+        ],
         { holds: 0.8, caution: WIRING },
       ),
       way(
@@ -392,7 +445,10 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         60,
         1,
-        ['Ignition off; cap and connectors that one can reach apart, wiped'],
+        [
+          'Ignition off: pull the plug’s cap and the connectors that you can reach apart, and wipe them',
+          'Let them dry for an hour, then push each together until it clicks',
+        ],
         [],
         {
           holds: 0.6,
@@ -411,15 +467,16 @@ export const ELECTRICS: Trouble[] = [
       KICK,
       PUSH,
       way(
-        'Clean the relay’s poles',
+        'Clean the relay’s contacts',
         'proper',
         30,
         2,
         [
-          'Neutral. The relay clicks? Volts behind it? [measure current]',
-          'Ignition off, minus off; relay’s poles off, bright, on again {battery} [file]',
+          'Neutral: press the button. Does the relay click? Measure the volts behind it [measure current]',
+          'Ignition off: disconnect the battery’s negative lead {battery}',
+          'Take the leads off the relay, scrape them to bright metal, put them on again [file]',
         ],
-        ['Minus on; tap the starter while somebody presses the button {battery} [strike]'],
+        ['Connect the negative lead {battery}', 'Neutral: tap the starter while somebody presses the button [strike]'],
         { holds: 0.5, caution: WIRING },
       ),
       way(
@@ -427,8 +484,8 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         25,
         2,
-        ['Ignition off, minus off; poles and plug of the old one off {battery}'],
-        ['New one in, poles tight; minus on <relay> {battery}'],
+        ['Ignition off: disconnect the battery’s negative lead {battery}', 'Take leads and plug off the old relay'],
+        ['Fit the new relay and tighten its leads <relay>', 'Connect the negative lead {battery}'],
         {
           holds: 0.5,
           caution: WIRING,
@@ -449,10 +506,14 @@ export const ELECTRICS: Trouble[] = [
         40,
         2,
         [
-          'Housing off, hold the drum against its spring [grip]',
-          'Old cord out, wind the spring as far as the book says',
+          'Ignition off, plug’s cap off',
+          'Take the housing off and hold the drum against its spring [grip]',
+          'Pull the old cord out, and wind the spring as far as the manual says',
         ],
-        ['New cord knotted in, let the drum draw it up slowly, handle on <starter cord>'],
+        [
+          'Knot the new cord in and let the drum draw it up slowly <starter cord>',
+          'Tie the handle on, and put the housing and the cap back',
+        ],
         {
           caution:
             'The spring in a cord starter flies out and cuts: hold the drum all the time and turn your face away.',
@@ -463,8 +524,11 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         20,
         1,
-        ['Ignition off; pull the torn end out, hold the drum, knot it to the rest or to a lace [grip]'],
-        ['Pull it gently, then keep the engine running until home'],
+        [
+          'Ignition off, plug’s cap off',
+          'Pull the torn end out and hold the drum; knot it to the rest or to a boot lace [grip]',
+        ],
+        ['Put the cap on, pull gently, and keep the engine running until you are home'],
         {
           holds: 0.7,
           caution:
@@ -490,10 +554,14 @@ export const ELECTRICS: Trouble[] = [
         20,
         1,
         [
-          'Ignition off, neutral; pinch bolt out, mark the spline, lever off {kick lever}',
-          'Spline clean on both; look for teeth that are gone [brush]',
+          'Ignition off, neutral',
+          'Mark how the lever sits, take the pinch bolt out, pull the lever off {kick lever}',
+          'Brush both splines clean and look for missing teeth [brush]',
         ],
-        ['On at its mark, bolt tight {kick lever}', 'It springs back by itself; push it through by hand first'],
+        [
+          'Put it on at its mark and tighten the bolt {kick lever}',
+          'Push it through by hand: it must spring back by itself',
+        ],
         { holds: 0.6, caution: 'A kick lever can kick back: wear boots, and keep the knee bent.' },
       ),
       way(
@@ -501,8 +569,8 @@ export const ELECTRICS: Trouble[] = [
         'ride-out',
         10,
         1,
-        ['Lever folded and tied clear of boot and brake <cable tie ×2>'],
-        ['Keep the engine running; stop only where the bike rolls off by itself'],
+        ['Fold the lever and tie it clear of boot and brake <cable tie ×2>'],
+        ['Push-start it; keep the engine running, and stop only where the bike rolls off by itself'],
         { when: ['pushes'], lasts: { km: 300, kmh: 90 }, ruin: 'a tie that opens: look at every stop' },
       ),
     ],
@@ -520,13 +588,15 @@ export const ELECTRICS: Trouble[] = [
         60,
         2,
         [
-          'Engine off; water drop near each exhaust pipe’s start after a minute’s run: the one where it does not hiss is dead',
-          'Ignition off, engine cool: tank or panel off as it needs; its cap or coil changed over with a neighbour’s {tank?}',
-          'The fault moved with it: cap or coil; it stayed: plug out, looked at, a new one in {plug} <spark plug>',
+          'Run the engine for a minute, switch it off, and let a drop of water fall on each exhaust pipe near the engine: where it does not hiss, the cylinder is dead',
+          'Let it cool, ignition off; take tank or panel off where they are in the way {tank?}',
+          'Swap its cap or coil with a neighbour’s',
+          'Run it again: if the fault moved along, cap or coil is at fault; mend or replace it',
+          'If the fault stayed: let it cool, screw the plug out and a new one in, by hand first {plug} <spark plug>',
         ],
         [
-          'All caps on until they click; panels and tank on {tank?}',
-          'Ride a kilometre, listen; look again at the next stop',
+          'Press all caps on until they click, and put panels and tank on {tank?}',
+          'Ride a short way and listen; check it again at the next stop',
         ],
         {
           holds: 0.6,
@@ -540,10 +610,13 @@ export const ELECTRICS: Trouble[] = [
         15,
         2,
         [
-          'Ignition off: the dead cylinder’s injector unplugged as the manual says, its plug left in',
-          'Carburettor: look that no fuel drips; ride no further than the next workshop',
+          '(injection) Ignition off: unplug the dead cylinder’s injector as the manual says; leave its spark plug in',
+          '(carburettor) Check that no fuel drips',
         ],
-        ['Low revs, gentle throttle; no grass under a hot exhaust'],
+        [
+          'Ride at low revs with gentle throttle, no further than the next workshop',
+          'Stop on bare ground: no grass under a hot exhaust',
+        ],
         {
           holds: 0.8,
           caution:
@@ -562,13 +635,36 @@ export const ELECTRICS: Trouble[] = [
     stops: false,
     nuisance: 0.8,
     ways: [
-      way('Spare lead', 'proper', 12, 1, ['Look whether socket or lead is dead'], ['The spare lead <charging lead>']),
-      way('From the jump pack', 'ride-out', 10, 1, ['Pack to phone by its own lead [jump-start]'], [], {
-        caution: 'A pack that is hot, swollen or wet can burn: leave it alone, and keep enough in it for the bike.',
-      }),
-      way('The paper note of the way', 'ride-out', 10, 1, ['Read the way off another’s screen, write it down'], [], {
-        when: ['company'],
-      }),
+      way(
+        'Spare lead',
+        'proper',
+        12,
+        1,
+        ['Try the lead in another socket: is the lead dead, or the socket?'],
+        ['Plug the spare lead in <charging lead>'],
+      ),
+      way(
+        'From the jump pack',
+        'ride-out',
+        10,
+        1,
+        ['Connect the phone to the jump pack by its own lead [jump-start]'],
+        [],
+        {
+          caution: 'A pack that is hot, swollen or wet can burn: leave it alone, and keep enough in it for the bike.',
+        },
+      ),
+      way(
+        'The paper note of the way',
+        'ride-out',
+        10,
+        1,
+        ['Read the route off a companion’s screen and write it down'],
+        [],
+        {
+          when: ['company'],
+        },
+      ),
     ],
   }),
 ];

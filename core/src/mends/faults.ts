@@ -33,7 +33,7 @@ const test = (id: string, line: string, ...answers: Answer[]): Test => ({
 const careful = (caution: string, t: Test): Test => ({ ...t, caution });
 
 const PROBE =
-  'A probe that slips from plus to metal makes sparks and burns: hold it by its insulation, nothing else near.';
+  'A probe that slips from positive to metal makes sparks and burns: hold it by its insulation, and keep other metal away.';
 const LIVE = 'Ignition volts knock you down: hands off plug, cap and lead while the engine turns.';
 
 /** Searches from what a rider sees to what it is, the quick and the likely first. */
@@ -50,17 +50,27 @@ export const FAULT_TREES: readonly FaultTree[] = [
       ),
       test(
         'poles',
-        'Ignition on: wiggle both leads at the battery’s poles by hand',
-        ['it flickers: loose', 'battery-terminal'],
+        'Ignition on: wiggle both leads at the battery’s terminals by hand. Do the lamps flicker?',
+        ['they flicker: a lead is loose', 'battery-terminal'],
         ['nothing changes', '?volts'],
       ),
       careful(
         PROBE,
-        test('volts', 'Volts at the poles [measure current]', ['under 12', 'battery'], ['12 or more', '?mainfuse']),
+        test(
+          'volts',
+          'Measure the volts at the battery’s terminals [measure current]',
+          ['under 12', 'battery'],
+          ['12 or more', '?mainfuse'],
+        ),
       ),
       careful(
         WIRING,
-        test('mainfuse', 'Ignition off: look at the main fuse {fuse box}', ['blown', 'fuse'], ['whole', 'starter']),
+        test(
+          'mainfuse',
+          'Ignition off: look at the main fuse {fuse box}',
+          ['blown', 'fuse'],
+          ['whole: follow the wire to the lock', 'fuse'],
+        ),
       ),
       test(
         'stand',
@@ -69,14 +79,14 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ['no, a click', '?click'],
         ['no, silence', '?relay'],
       ),
-      test('click', 'Lamps on while pressing: do they go dim?', ['yes', 'battery'], ['no', 'starter']),
+      test('click', 'Lamps on, press the button: do they go dim?', ['yes', 'battery'], ['no', 'starter']),
       careful(
         PROBE,
         test(
           'relay',
-          'Neutral: volts at the relay’s thin wire while the button is pressed [measure current]',
+          'Neutral: measure the volts at the relay’s thin wire while you press the button [measure current]',
           ['none', 'switch'],
-          ['there are', 'starter'],
+          ['12 or so', 'starter'],
         ),
       ),
     ],
@@ -89,7 +99,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         'Fuel vapour catches fire: look into a tank with a torch, never with a flame.',
         test(
           'fuel',
-          'Look: is there fuel, is the tap open? Listen at ignition on: does the pump hum?',
+          'Is there fuel, and is the tap open? Switch the ignition on: does the pump hum, where there is one?',
           ['no fuel', 'out-of-fuel'],
           ['no hum', 'fuel-pump'],
           ['all well', '?wet'],
@@ -97,13 +107,13 @@ export const FAULT_TREES: readonly FaultTree[] = [
       ),
       careful(
         'Water in a cylinder bends the engine: do not press the starter again before this is answered.',
-        test('wet', 'Was it in water, or does the air box hold some? {seat}', ['yes', 'drowned'], ['no', '?smell']),
+        test('wet', 'Was it in water, or is there water in the air box? {seat}', ['yes', 'drowned'], ['no', '?smell']),
       ),
       careful(
         PLUG_HOT,
         test(
           'smell',
-          'Ignition off, engine cool: plug out. Is it wet with fuel? {plug}',
+          'Ignition off, engine cool: screw the plug out. Is it wet with fuel? {plug}',
           ['wet: fuel comes, dry it', 'plug-fouled'],
           ['dry', '?spark'],
         ),
@@ -112,7 +122,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         `${SPARKS} ${LIVE}`,
         test(
           'spark',
-          'Plug hole closed with a rag, spilt fuel wiped and aired. A good plug in the cap, on bare engine metal well away from the hole, held with dry, insulated pliers; turn the engine: a spark? [grip]',
+          'Close the plug hole with a rag; wipe up spilt fuel and air the place. Put a good plug in the cap, on bare engine metal well away from the hole, held with dry, insulated pliers; turn the engine: a spark? [grip]',
           ['none', '?cap'],
           ['blue and loud', '?flow'],
           ['weak, yellow', 'plug-fouled'],
@@ -122,7 +132,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         `${SPARKS} ${LIVE}`,
         test(
           'cap',
-          'Ignition off: look at cap and lead: cracked, wet, loose, burnt?',
+          'Ignition off: are cap or lead cracked, wet, loose or burnt?',
           ['yes', 'coil'],
           ['all well', '?cutout'],
         ),
@@ -131,7 +141,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         WIRING,
         test(
           'cutout',
-          'Stop switch, side-stand, fall sensor: each unplugged, cleaned, looked at [measure current]',
+          'Ignition off: unplug, clean and measure the stop switch, the side-stand’s switch and the fall sensor, one by one [measure current]',
           ['one is dead', 'switch'],
           ['all well', 'coil'],
         ),
@@ -140,8 +150,9 @@ export const FAULT_TREES: readonly FaultTree[] = [
         `${FUEL} ${RAIL}`,
         test(
           'flow',
-          'Ignition off, engine cold, the plug back in. Carburettor: drain its bowl into a can. Injection: leave the line shut, and listen to the pump again',
-          ['hardly, or no hum', 'fuel-pump'],
+          'Ignition off, engine cold, the plug back in. Carburettor: drain its bowl into a can. Injection: leave the line closed, and listen to the pump again',
+          ['hardly any fuel comes', 'carburettor'],
+          ['no hum', 'fuel-pump'],
           ['with bubbles of water', 'bad-fuel'],
           ['well', 'air-filter'],
         ),
@@ -153,10 +164,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
     symptom: 'It runs badly or dies under load',
     tests: [
       careful(
-        'Dust that an engine breathes wears it out: on clean ground only, and the filter goes back at once.',
+        'Dust that an engine breathes in wears it out: do this away from dust, and put the filter back at once.',
         test(
           'air',
-          'Engine off: air filter out; run it for a moment: better? {air filter}',
+          'Engine off: take the air filter out, then run the engine for a moment. Is it better? {air filter}',
           ['yes', 'air-filter'],
           ['no', '?cap-off'],
         ),
@@ -165,7 +176,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         LIVE,
         test(
           'cap-off',
-          'Ignition off: plug cap pressed on until it clicks. Running, in the dark, from a step away: sparks beside the lead?',
+          'Ignition off: press the plug’s cap on until it clicks. Then look at the running engine in the dark, from a step away: sparks beside the lead?',
           ['yes', 'coil'],
           ['no', '?vent'],
         ),
@@ -174,8 +185,8 @@ export const FAULT_TREES: readonly FaultTree[] = [
         FUEL,
         test(
           'vent',
-          'Engine off: open the tank’s cap: does it suck air in, and does it run well afterwards?',
-          ['yes: its vent is blocked', 'bad-fuel'],
+          'Engine off: open the tank’s cap. Does it suck air in, and does the engine run well afterwards?',
+          ['yes: its vent is blocked', 'tank-vent'],
           ['no', '?plugseen'],
         ),
       ),
@@ -183,9 +194,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
         PLUG_HOT,
         test(
           'plugseen',
-          'Ignition off, engine cool: plug out: black, white or wet? {plug}',
+          'Ignition off, engine cool: screw the plug out. Is it black, white or wet? {plug}',
           ['black or wet', 'plug-fouled'],
-          ['white', 'fuel-pump'],
+          ['white, injection', 'fuel-pump'],
+          ['white, carburettor', 'carburettor'],
           ['brown', '?volts2'],
         ),
       ),
@@ -193,7 +205,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
         PROBE,
         test(
           'volts2',
-          'Plug back in, in neutral: volts at the battery at speed [measure current]',
+          'Plug back in, neutral, engine at speed: measure the volts at the battery [measure current]',
           ['under 13.5', 'charging'],
           ['13.5 to 14.8', 'coil'],
           ['over 14.8', 'charging'],
@@ -205,22 +217,32 @@ export const FAULT_TREES: readonly FaultTree[] = [
     id: 'no-light',
     symptom: 'No light, or a dead circuit',
     tests: [
-      test('one', 'One lamp, or several?', ['one', '?bulbseen'], ['several', '?fuseseen']),
+      test('one', 'Is one lamp dead, or several?', ['one', '?bulbseen'], ['several', '?fuseseen']),
       careful(
         'A bulb that just burned is hot enough to blister: let it cool.',
-        test('bulbseen', 'Ignition off: bulb out: is its wire whole?', ['broken', 'bulb'], ['whole', '?earth']),
+        test(
+          'bulbseen',
+          'Ignition off: take the bulb out. Is its wire whole?',
+          ['broken', 'bulb'],
+          ['whole', '?earth'],
+        ),
       ),
       careful(
         WIRING,
-        test('fuseseen', 'Ignition off: fuse of that circuit {fuse box}', ['blown', 'fuse'], ['whole', '?earth']),
+        test(
+          'fuseseen',
+          'Ignition off: look at the fuse of that circuit {fuse box}',
+          ['blown', 'fuse'],
+          ['whole', '?earth'],
+        ),
       ),
       careful(
         PROBE,
         test(
           'earth',
-          'Test lamp from the lamp’s plus to bare metal of the frame [measure current]',
-          ['it lights: the earth is bad', 'battery-terminal'],
-          ['it does not', 'fuse'],
+          'Connect a test lamp from the lamp’s positive wire to bare metal of the frame [measure current]',
+          ['it lights: the earth wire is bad, clean it like a terminal', 'battery-terminal'],
+          ['it does not: a wire is broken', 'fuse'],
         ),
       ),
     ],
@@ -233,20 +255,25 @@ export const FAULT_TREES: readonly FaultTree[] = [
         COOLANT,
         test(
           'puddle',
-          'Engine off, a step back. Is there a puddle, or steam?',
+          'Engine off, step back. Is there a puddle, or steam?',
           ['from a hose', 'coolant-hose'],
           ['from the fins', 'radiator'],
           ['none', '?mud'],
         ),
       ),
-      test('mud', 'Mud between the fins?', ['yes', 'overheating'], ['no', '?fan']),
+      test('mud', 'Is there mud between the fins?', ['yes', 'overheating'], ['no', '?fan']),
       careful(
         'A fan starts by itself and cuts: hands and sleeves away from it.',
-        test('fan', 'Running, hot: does the fan turn?', ['no', '?fanfuse'], ['yes', 'overheating']),
+        test('fan', 'Engine running and hot: does the fan turn?', ['no', '?fanfuse'], ['yes', 'overheating']),
       ),
       careful(
         WIRING,
-        test('fanfuse', 'Ignition off: fuse of the fan {fuse box}', ['blown', 'fuse'], ['whole', 'overheating']),
+        test(
+          'fanfuse',
+          'Ignition off: look at the fuse of the fan {fuse box}',
+          ['blown', 'fuse'],
+          ['whole', 'overheating'],
+        ),
       ),
     ],
   },
@@ -256,7 +283,7 @@ export const FAULT_TREES: readonly FaultTree[] = [
     tests: [
       test(
         'tyre',
-        'Thumb on both tyres: soft?',
+        'Press both tyres with your thumb: is one soft?',
         ['soft, tubed', 'puncture-tube'],
         ['soft, tubeless', 'puncture-tubeless'],
         ['hard', '?axle'],
@@ -265,15 +292,16 @@ export const FAULT_TREES: readonly FaultTree[] = [
         LIFT,
         test(
           'axle',
-          'Wheel off the ground: axle, pinch bolts and swing arm by hand: play?',
-          ['an axle', 'spacer-lost'],
+          'Raise each wheel and pull at it by hand, to the sides and at the top: what has play?',
+          ['an axle: its nut or a spacer is gone', 'spacer-lost'],
+          ['an axle, swing arm or steering: its nut is loose', 'fastener-loose'],
           ['the wheel on its bearing', 'wheel-bearing'],
           ['none', '?spoke'],
         ),
       ),
-      test('spoke', 'Tap the spokes: one dull?', ['yes', 'spokes'], ['no', '?bars']),
-      test('bars', 'Bars straight when the wheel is?', ['no', 'forks-twisted'], ['yes', '?load']),
-      test('load', 'Luggage even and tight?', ['no', 'luggage'], ['yes', 'fastener-loose']),
+      test('spoke', 'Tap the spokes: does one sound dull?', ['yes', 'spokes'], ['no', '?bars']),
+      test('bars', 'Are the bars straight when the wheel is?', ['no', 'forks-twisted'], ['yes', '?load']),
+      test('load', 'Is the luggage tight, and even on both sides?', ['no', 'luggage'], ['yes', 'fastener-loose']),
     ],
   },
 ];

@@ -11,8 +11,8 @@ const DO_NOT_RIDE = way(
   'limp',
   120,
   1,
-  ['Hide and lock the bike; note the place; take water, papers, light'],
-  ['Come back with the right bolt, or with a van'],
+  ['Hide and lock the bike, and note the place', 'Take water, papers and a light with you'],
+  ['Come back with the right bolt or with a van'],
   {
     travel: { over: 'help', speed: 'walking' },
     caution: CRITICAL,
@@ -34,8 +34,12 @@ export const LOOSE: Trouble[] = [
         'proper',
         18,
         1,
-        ['Find the thread: try a bolt by hand, never force it', 'Clean the hole [brush]'],
-        ['Bolt, washer and nut in, tighten, paint a mark across <bolt>', 'Look at its neighbours too'],
+        ['Find a bolt of its thread: turn it in by hand, never force it', 'Clean the hole [brush]'],
+        [
+          'Fit bolt, washer and nut, and tighten <bolt>',
+          'Paint a mark across head and part',
+          'Check its neighbours too',
+        ],
         { caution: BY_HAND },
       ),
       way(
@@ -43,7 +47,7 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         10,
         1,
-        [ASK_WHAT_HANGS, 'Ties through the hole, pulled tight, two rather than one <cable tie ×2>'],
+        [ASK_WHAT_HANGS, 'Pull two ties through the hole, tight <cable tie ×2>'],
         [],
         {
           caution: `${CRITICAL} ${HOT}`,
@@ -65,14 +69,15 @@ export const LOOSE: Trouble[] = [
         25,
         2,
         [
-          'Find what is missing, and look for it on the way back',
-          'Clean the hole; turn the bolt in by hand to its end: never force it [brush]',
-          'Same length, same thread, strength mark no lower than its neighbours’',
+          'See what is missing, and look for it on the way that you came',
+          'Clean the hole [brush]',
+          'Turn the bolt in by hand to its end; never force it',
+          'Compare it with its neighbours: same length, same thread, and no lower number on its head',
         ],
         [
-          'Threadlocker on; bolt and washer in; tighten to the manual’s torque <bolt> <threadlocker>',
+          'Put threadlocker on the thread, fit bolt and washer, and tighten to the manual’s torque <bolt> <threadlocker>',
           'Try brake, steering and wheel by hand before you ride',
-          'Look at all its neighbours; look again at the next stop',
+          'Check all its neighbours, and check it again at the next stop',
         ],
         { caution: `${CRITICAL} ${BY_HAND}` },
       ),
@@ -92,8 +97,8 @@ export const LOOSE: Trouble[] = [
         'proper',
         6,
         1,
-        ['Go round the bike by hand, station by station'],
-        ['Tighten, paint a mark, look again next evening'],
+        ['Go round the bike and try each fastener by hand'],
+        ['Tighten it and paint a mark across; check it again the next evening'],
         { caution: BY_HAND },
       ),
     ],
@@ -112,13 +117,13 @@ export const LOOSE: Trouble[] = [
         48,
         2,
         [
-          'Clean the recess to its ground [brush] [pick]',
-          'Penetrating fluid, and ten minutes <penetrating fluid>',
-          'The six-point tool, or the next smaller one, driven on [strike]',
-          'Locking pliers on what is left of the head, rocked back and forth [grip]',
-          'File two flats and turn those [file]',
+          'Clean the recess to its bottom [brush] [pick]',
+          'Apply penetrating fluid, and wait ten minutes <penetrating fluid>',
+          'Drive the six-point tool on, or the next smaller one, and turn [strike]',
+          'If it slips: set locking pliers on what is left of the head, and rock it back and forth [grip]',
+          'If they slip: file two flats on the head and turn it by those [file]',
         ],
-        ['New bolt in, by hand first <bolt M6>'],
+        ['Turn a new bolt in, by hand first <bolt M6>'],
         {
           holds: 0.8,
           caution:
@@ -130,7 +135,7 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         20,
         1,
-        ['Locking pliers square on the head, rocked back and forth [grip] [clamp]'],
+        ['Set locking pliers square on the head, and rock it back and forth [grip] [clamp]'],
         [],
         { holds: 0.5, caution: 'Locking pliers and files ruin a bolt’s head: fit a new bolt afterwards.' },
       ),
@@ -139,8 +144,8 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         40,
         2,
-        [ASK_WHAT_HANGS, 'Saw the head off, pull the part over the stump [saw]'],
-        ['A tie through the hole <cable tie ×2>'],
+        [ASK_WHAT_HANGS, 'Saw the head off and pull the part off over the stump [saw]'],
+        ['Put two ties through the hole, tight <cable tie ×2>'],
         { holds: 0.7, caution: `${CRITICAL} ${HOT}`, lasts: { km: 150, kmh: 80 } },
       ),
     ],
@@ -158,8 +163,8 @@ export const LOOSE: Trouble[] = [
         'proper',
         25,
         2,
-        ['Look whether there is room behind for a nut'],
-        ['Bolt through, nut and washer <bolt M8>'],
+        ['Check that there is room behind for a nut'],
+        ['Push a longer bolt through, fit washer and nut, and tighten <bolt M8>'],
         { holds: 0.7, caution: BY_HAND },
       ),
       way(
@@ -168,13 +173,15 @@ export const LOOSE: Trouble[] = [
         60,
         3,
         [
-          'Stripped thread cleared, the hole’s size as the set says [mend thread]',
-          'Grease on the tap to hold the chips; square on, half a turn forward, a quarter back <grease>',
-          'Chips out; wipe the hole <cleaner>',
+          'Clear the stripped thread out, to the size that the thread kit names [mend thread]',
+          'Grease the tap so that it holds the chips <grease>',
+          'Cut the thread: hold the tap square, half a turn forward, a quarter turn back [mend thread]',
+          'Clear the chips out and wipe the hole <cleaner>',
         ],
         [
-          'Insert wound in until it lies a turn below the face; its tang broken off and out <thread insert> [pick]',
-          'Bolt in by hand first; tighten to the manual’s torque',
+          'Wind the insert in until it lies one turn below the face <thread insert>',
+          'Break its tang off and take it out of the hole [pick]',
+          'Turn the bolt in by hand first; then tighten to the manual’s torque',
         ],
         {
           holds: 0.85,
@@ -188,13 +195,21 @@ export const LOOSE: Trouble[] = [
         70,
         2,
         [ASK_WHAT_HANGS, 'Clean and degrease hole and bolt <cleaner> [brush]'],
-        ['Putty round the bolt, in by hand, an hour’s rest <metal putty>', 'Tighten a little only'],
+        ['Put putty round the bolt, turn it in by hand, and wait an hour <metal putty>', 'Tighten it a little only'],
         { holds: 0.7, caution: `A thread held by putty can let go. ${CRITICAL}`, lasts: { km: 300, kmh: 90 } },
       ),
-      way('Tie in its place', 'limp', 10, 1, [ASK_WHAT_HANGS, 'Ties round the part <cable tie ×2>'], [], {
-        caution: `${CRITICAL} ${HOT}`,
-        lasts: { km: 100, kmh: 60 },
-      }),
+      way(
+        'Tie in its place',
+        'limp',
+        10,
+        1,
+        [ASK_WHAT_HANGS, 'Pull ties round the part and its mount, tight <cable tie ×2>'],
+        [],
+        {
+          caution: `${CRITICAL} ${HOT}`,
+          lasts: { km: 100, kmh: 60 },
+        },
+      ),
     ],
   }),
   trouble({
@@ -211,11 +226,11 @@ export const LOOSE: Trouble[] = [
         40,
         3,
         [
-          'Penetrating fluid, and ten minutes <penetrating fluid>',
+          'Apply penetrating fluid, and wait ten minutes <penetrating fluid>',
           'Punch the stump’s edge round, in the direction that loosens it [punch out] [strike]',
-          'Pliers as soon as it stands out [grip]',
+          'Turn it out with pliers as soon as it stands out of the hole [grip]',
         ],
-        ['New bolt in with anti-seize, by hand first <bolt M8> <anti-seize>'],
+        ['Turn a new bolt in with anti-seize paste, by hand first <bolt M8> <anti-seize>'],
         { holds: 0.5, caution: `A hammer throws splinters of steel: shield your eyes. ${BY_HAND}` },
       ),
       way(
@@ -225,10 +240,10 @@ export const LOOSE: Trouble[] = [
         3,
         [
           'Punch a mark in the middle of the stump [punch out] [strike]',
-          'Thin bit first, square, slowly; then wider, never as wide as the thread [drill] [bore]',
-          'Rest of it out with the pick [pick]',
+          'Drill with a thin bit first, square and slowly; then wider, never as wide as the thread [drill] [bore]',
+          'Pick the rest out of the thread [pick]',
         ],
-        ['New bolt in with anti-seize, by hand first <bolt M8> <anti-seize>'],
+        ['Turn a new bolt in with anti-seize paste, by hand first <bolt M8> <anti-seize>'],
         { holds: 0.5, caution: `Drilling throws chips: shield your eyes. ${BY_HAND}` },
       ),
       way(
@@ -236,7 +251,10 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         15,
         1,
-        [ASK_WHAT_HANGS, 'Wire or ties round the part and its mount, ends twisted and cut <wire> <cable tie ×2> [cut]'],
+        [
+          ASK_WHAT_HANGS,
+          'Pull ties round the part and its mount, then wire; twist and cut its ends <wire> <cable tie ×2> [cut]',
+        ],
         [],
         { caution: `${CRITICAL} ${HOT}`, lasts: { km: 150, kmh: 80 } },
       ),
@@ -255,8 +273,8 @@ export const LOOSE: Trouble[] = [
         'proper',
         10,
         1,
-        ['Look what it holds, and for the rest of the old one: pull it out [grip]'],
-        ['Pin through, both ends bent over; a clip snaps into its groove all round <split pin> [grip]'],
+        ['See what it holds, and pull out what is left of the old one [grip]'],
+        ['Push a pin through and bend both ends over; press a clip into its groove all round <split pin> [grip]'],
         {
           caution: `A ring that springs off hits eyes: shield them, a hand over it. ${BY_HAND}`,
           better: [['[spread rings]', 4]],
@@ -267,7 +285,11 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         10,
         1,
-        [ASK_WHAT_HANGS, 'Wire through, twice, twisted tight, ends cut and bent over <wire> [grip] [cut]'],
+        [
+          ASK_WHAT_HANGS,
+          'Pull wire through twice and twist it tight <wire> [grip]',
+          'Cut its ends and bend them over [cut]',
+        ],
         [],
         { caution: CRITICAL, lasts: { km: 200, kmh: 80 }, ruin: 'a part that turns under it: look at every stop' },
       ),
@@ -279,14 +301,33 @@ export const LOOSE: Trouble[] = [
     subject: 'loose and lost',
     rate: per(0.005, 0.005, 0.008),
     ways: [
-      way('The spare key', 'proper', 6, 1, ['Ask the one who carries the double'], ['Use it <spare key>'], {
-        caution:
-          'A spare key in the same pocket is lost with the first: give it to another person or hide it on the bike.',
-      }),
-      way('Ride back and look for it', 'proper', 90, 1, ['Go back to where it was last used'], [], {
-        holds: 0.3,
-        when: ['company'],
-      }),
+      way(
+        'The spare key',
+        'proper',
+        6,
+        1,
+        ['Ask whoever carries the spare key'],
+        ['Use it, and give it back to somebody else than you <spare key>'],
+        {
+          caution:
+            'A spare key in the same pocket is lost with the first: give it to another person or hide it on the bike.',
+        },
+      ),
+      way(
+        'Ride back and look for it',
+        'proper',
+        90,
+        1,
+        [
+          'Search pockets, bags and the ground round the bike',
+          'Have a companion ride you back to where it was last used',
+        ],
+        [],
+        {
+          holds: 0.3,
+          when: ['company'],
+        },
+      ),
     ],
   }),
   trouble({
@@ -302,10 +343,11 @@ export const LOOSE: Trouble[] = [
         1,
         [
           'Do not follow or stop anybody: go where people are',
-          'Police at once: plate, frame number, photographs, where and when; the report’s number for the insurer',
-          'Lock or ignition forced and the bike still there: a locksmith or a workshop, no tools of your own on it',
+          'Call the police at once: number plate, frame number, photographs, where and when',
+          'Write down the report’s number for the insurer',
+          'If the bike is still there with its lock forced: have a locksmith or a workshop see to it, without tools of your own',
         ],
-        ['Others’ keys, papers and phone shared out anew; block the cards that were in the bags'],
+        ['Block the cards that were in the bags', 'Share out the keys, papers and phones that are left'],
         {
           travel: { over: 'help', speed: 'walking' },
           caution: 'Somebody who steals may hurt you: a bike is not worth it. Call for help from a safe place.',
@@ -326,8 +368,8 @@ export const LOOSE: Trouble[] = [
         'proper',
         24,
         1,
-        ['Let it cool', 'Line the silencer up {exhaust fixing}'],
-        ['Bolt with two washers, tighten, look again <bolt M8> {exhaust fixing}'],
+        ['Let it cool', 'Loosen what still holds the silencer and line it up {exhaust fixing}'],
+        ['Fit the bolt with two washers and tighten it <bolt M8> {exhaust fixing}', 'Check it again at the next stop'],
         {
           caution:
             'An exhaust stays hot for an hour and plastic melts on it: let it cool, and use wire or steel ties only.',
@@ -338,7 +380,10 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         10,
         1,
-        ['Let it cool', 'Two steel ties round silencer and mount, pulled tight, ends bent away <steel tie ×2> [grip]'],
+        [
+          'Let it cool',
+          'Pull two steel ties round silencer and mount, tight, and bend their ends away <steel tie ×2> [grip]',
+        ],
         [],
         {
           caution: 'Steel ties cut fingers, and what they hold stays hot for an hour: wear gloves.',
@@ -351,7 +396,11 @@ export const LOOSE: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Let it cool', 'Wire round silencer and mount, twisted tight, ends bent away <wire> [grip] [cut]'],
+        [
+          'Let it cool',
+          'Wind wire round silencer and mount and twist it tight <wire> [grip]',
+          'Cut its ends and bend them away [cut]',
+        ],
         [],
         {
           caution: 'Plastic melts on an exhaust: use wire or steel ties only.',

@@ -75,7 +75,10 @@ export type WayCondition = (typeof CONDITIONS_OF_WAYS)[number];
 
 /** Traits of a bike that a trouble or a way can hang on. */
 export type BikeTraits = Partial<
-  Pick<Bike, 'tyres' | 'drive' | 'cooling' | 'fuelling' | 'wheels' | 'starter' | 'strokes'> & {
+  Pick<
+    Bike,
+    'brakeFront' | 'brakeRear' | 'tyres' | 'drive' | 'cooling' | 'fuelling' | 'wheels' | 'starter' | 'strokes'
+  > & {
     /** Whether some brake is worked by fluid. */
     hydraulic: boolean;
     /** Whether it can be started by foot or by a cord. */
@@ -147,6 +150,8 @@ const ON_BIKES: Readonly<Record<string, BikeTraits>> = {
   carburettor: { fuelling: 'carburettor' },
   injection: { fuelling: 'injection' },
   hydraulic: { hydraulic: true },
+  'front drum': { brakeFront: 'drum' },
+  'rear drum': { brakeRear: 'drum' },
 };
 const ON = new RegExp(`^\\((${Object.keys(ON_BIKES).join('|')})\\) ?`, 'u');
 const counted = (text: string): [string, number] => {

@@ -1,90 +1,112 @@
 import { per, trouble, type Trouble } from './trouble.js';
 import { way } from './way.js';
-import { BY_HAND, LIFT, NO_FUEL_NEAR_HEAT, PRESSURE, WALKING_PACE, home } from './words.js';
+import { BY_HAND, CORE, LIFT, NO_FUEL_NEAR_HEAT, PRESSURE, WALKING_PACE, home } from './words.js';
 
 /** A wheel out: pinch bolts first, the axle broken loose while the bike stands on its wheels, spacers kept in order. */
-const STAND = 'Stop on firm ground, engine off, in gear';
-const ASIDE = 'Lay spacers and nut down in their order on a rag';
-const NO_BRAKE = 'Leave the brake lever and pedal alone while the wheel is out; a clean slip of wood between the pads';
+const STAND = 'Stop on firm, level ground; switch the engine off and leave it in gear';
+const ASIDE = 'Lay the spacers and the nut on a rag, in the order they came off';
+const NO_BRAKE =
+  'Leave the brake lever and pedal alone while the wheel is out; push a clean slip of wood between the pads';
+/** A drum's plate is held by its stay and worked by rod or cable: both come off before the wheel. */
+const FRONT_DRUM = '(front drum) Undo the front brake’s cable and the stay of its plate {brake stay?}';
+const REAR_DRUM = '(rear drum) Undo the rear brake’s rod or cable and the stay of its plate {brake stay?}';
+const FRONT_DRUM_ON =
+  '(front drum) Fix the stay of the front brake’s plate, hook the cable in, set its play {brake stay?}';
+const REAR_DRUM_ON =
+  '(rear drum) Fix the stay of the rear brake’s plate, put its rod or cable on, set its play {brake stay?}';
 const FRONT_OUT = [
   STAND,
+  FRONT_DRUM,
   'Slacken the pinch bolts {front axle pinch?}',
-  'Break the axle loose, the bike on its wheels {front axle}',
-  'Raise the front: a prop, a log, or the bike laid on its side',
-  'Draw the axle, take the wheel out',
+  'Break the axle loose while the bike stands on its wheels {front axle}',
+  'Raise the front wheel: use a prop or a log, or lay the bike on its side',
+  'Pull the axle out and take the wheel out; mind the wheel sensor and its lead',
   ASIDE,
   NO_BRAKE,
 ];
 const REAR_OUT = [
   STAND,
-  'Break the axle loose, the bike on its wheels {rear axle}',
+  REAR_DRUM,
+  'Break the axle loose while the bike stands on its wheels {rear axle}',
   '(chain) Slacken the adjusters {chain adjuster?}',
-  'Raise the rear: a prop under peg or plate, a log, or the bike laid on its side',
-  '(chain) Push the wheel forward, lift the chain off',
-  '(belt) Push the wheel forward, lift the belt off, do not kink it',
-  'Draw the axle, take the wheel out',
-  '(shaft) Pull the wheel off the splines of the drive',
+  'Raise the rear wheel: put a prop under the foot peg, use a log, or lay the bike on its side',
+  '(chain) Push the wheel forward and lift the chain off',
+  '(belt) Push the wheel forward and lift the belt off without kinking it',
+  'Pull the axle out and take the wheel out; mind the wheel sensor and its lead',
+  '(shaft) Pull the wheel off the splines of the final drive',
   ASIDE,
   NO_BRAKE,
 ];
-const PUMP = 'Pump the brake lever until it is hard, before the wheel turns on the ground';
-const LOOK_AGAIN = 'Paint a mark across nut and axle; look at it at the next stop';
+const PUMP = 'Pump the brake lever and pedal until both are hard, before the bike moves';
+const LOOK_AGAIN = 'Paint a mark across nut and axle, and check it at the next stop';
 const FRONT_IN = [
-  'Disc between the pads, wheel in, spacers in line while the axle goes through',
+  'Guide the disc between the pads, hold wheel and spacers in line, push the axle through',
   'Tighten the axle {front axle}',
-  'Lower the bike, push the fork down a few times, then tighten the pinch bolts {front axle pinch?}',
+  'Lower the bike and push the fork down a few times; then tighten the pinch bolts {front axle pinch?}',
+  FRONT_DRUM_ON,
   PUMP,
   LOOK_AGAIN,
 ];
 const REAR_IN = [
-  'Disc between the pads, wheel in, spacers in line while the axle goes through',
-  '(shaft) Grease the splines, wheel onto them <grease>',
-  '(chain) Chain on; set its play, both sides equal by their marks {chain adjuster?}',
-  '(belt) Belt on; set its play, both sides equal by their marks {chain adjuster?}',
+  '(shaft) Push the wheel onto the splines of the final drive',
+  'Guide the disc between the pads, hold wheel and spacers in line, push the axle through',
+  '(chain) Lay the chain on; set its play with both adjusters at the same mark {chain adjuster?}',
+  '(belt) Lay the belt on; set its play with both adjusters at the same mark {chain adjuster?}',
   'Tighten the axle {rear axle}',
-  'Pump the brake pedal until it is hard, before the wheel turns on the ground',
+  REAR_DRUM_ON,
+  'Pump the brake pedal until it is hard, before the bike moves',
   LOOK_AGAIN,
 ];
 /** Either wheel may be flat: what the kit needs is what both need. */
 const EITHER_OUT = [
   STAND,
+  FRONT_DRUM,
+  REAR_DRUM,
   'Front wheel: slacken the pinch bolts {front axle pinch?}',
-  'Break the axle loose, the bike on its wheels {rear axle} {front axle}',
+  'Break the axle loose while the bike stands on its wheels {rear axle} {front axle}',
   '(chain) Rear wheel: slacken the adjusters {chain adjuster?}',
-  'Raise the wheel: a prop under peg or plate, a log, or the bike laid on its side',
-  '(chain) Rear wheel: push it forward, lift the chain off',
-  '(belt) Rear wheel: push it forward, lift the belt off, do not kink it',
-  'Draw the axle, take the wheel out',
-  '(shaft) Rear wheel: pull it off the splines of the drive',
+  'Raise the wheel: put a prop under the foot peg, use a log, or lay the bike on its side',
+  '(chain) Rear wheel: push it forward and lift the chain off',
+  '(belt) Rear wheel: push it forward and lift the belt off without kinking it',
+  'Pull the axle out and take the wheel out; mind the wheel sensor and its lead',
+  '(shaft) Rear wheel: pull it off the splines of the final drive',
   ASIDE,
   NO_BRAKE,
 ];
 const EITHER_IN = [
-  'Disc between the pads, wheel in, spacers in line while the axle goes through',
-  '(chain) Rear wheel: chain on; set its play, both sides equal by their marks {chain adjuster?}',
+  '(shaft) Rear wheel: push it onto the splines of the final drive',
+  'Guide the disc between the pads, hold wheel and spacers in line, push the axle through',
+  '(chain) Rear wheel: lay the chain on; set its play with both adjusters at the same mark {chain adjuster?}',
   'Tighten the axle {rear axle} {front axle}',
-  'Front wheel: push the fork down a few times, then tighten the pinch bolts {front axle pinch?}',
+  'Front wheel: lower the bike and push the fork down a few times; then tighten the pinch bolts {front axle pinch?}',
+  FRONT_DRUM_ON,
+  REAR_DRUM_ON,
   PUMP,
   LOOK_AGAIN,
 ];
 const TYRE_OFF = [
-  'Unscrew the valve’s nut, draw the core {valve core?}',
-  '(tubed) Slacken the rim lock’s nut to its end, push the lock in {rim lock?}',
-  'Push the bead off the rim all round, both sides; kneel on it, or lever it down [lever tyre ×2]',
-  'A bead that will not move: disc upwards, another bike’s side-stand let down on the tyre beside the rim, somebody holding that bike',
-  'Wet the bead; a piece of cloth or plastic under the levers keeps the rim whole',
-  'Opposite the valve, knee on the tyre: bead into the rim’s well, lift one side over with short bites [lever tyre ×2]',
+  'Let all the air out: press the pin in the valve',
+  'Unscrew the valve’s core and the valve’s nut {valve core?}',
+  '(tubed) Slacken the rim lock’s nut to the end of its thread and push the lock in {rim lock?}',
+  'Push the tyre’s edge off the rim all round, on both sides: kneel on it, or lever it down [lever tyre ×2]',
+  'If the edge will not move: lay the wheel with its disc upwards, set another bike’s side-stand on the tyre beside the rim, and have somebody hold that bike',
+  'Wet the tyre’s edge; lay cloth or plastic under the levers to spare the rim',
+  'Kneel on the tyre opposite the valve so that its edge lies in the deepest part of the rim',
+  'Beginning at the valve, lift one side over the rim in short bites [lever tyre ×2]',
 ];
 const TUBE_ON = [
-  'Look at the rim strip: it covers every spoke end',
-  'Valve through its hole, its nut two turns on; a little air in the tube so that it does not fold',
-  'Bead into the rim’s well opposite the valve, the last bite at the valve; never pinch the tube [lever tyre ×2]',
-  'Screw the core in {valve core?}',
-  'Pump up until the line on the tyre’s side runs even all round the rim [inflate]',
+  '(spoked) Check the rim strip: it must cover every spoke end',
+  'Screw the core in and blow a little air into the tube, so that it does not fold {valve core?} [inflate]',
+  'Push the valve through its hole and turn its nut on by two turns, no more',
+  '(tubed) Push the rim lock up into the tyre, so that the tyre’s edge goes under it',
+  'Press the tyre’s edge into the deepest part of the rim opposite the valve; lever the last bite over at the valve, without pinching the tube [lever tyre ×2]',
+  'Push the valve in and let it spring back: the tube must not be caught under the tyre’s edge',
+  'Pump up until the line on the tyre’s side runs at the same height all round the rim [inflate]',
   '(tubed) Tighten the rim lock’s nut {rim lock?}',
-  'Set the ground’s pressure; cap on [inflate]',
+  'Set the pressure for the ground ahead and screw the valve’s cap on [inflate]',
 ];
-const FIND_IT = 'Find the hole: pump, listen, wet it, mark it; feel the inside of the tyre for what made it [inflate]';
+const FIND_IT =
+  'Find the hole: pump, listen, wet the tube, mark the place; then feel inside the tyre for what made it [inflate]';
 
 const TIED = way(
   'Ties round tyre and rim',
@@ -92,7 +114,7 @@ const TIED = way(
   15,
   1,
   ['(spoked) Pull ties tight round tyre and rim between the spokes, so that the tyre stays on <cable tie ×8>'],
-  ['Ride at walking pace; look at the ties at every stop'],
+  ['Ride at walking pace and check the ties at every stop'],
   {
     only: { wheels: 'spoked' },
     travel: WALKING_PACE,
@@ -105,7 +127,7 @@ const WALK_FLAT = way(
   'limp',
   5,
   1,
-  ['Stand, weight off the flat wheel, walking pace on soft ground'],
+  ['Keep your weight off the flat wheel and ride at walking pace, on soft ground where you can'],
   [],
   {
     travel: WALKING_PACE,
@@ -114,10 +136,10 @@ const WALK_FLAT = way(
   },
 );
 const FIND_PLUG = [
-  'Find the hole, mark it; leave what sits in it until all is at hand',
-  'Look where it sits: only a hole in the tread, no wider than a pencil, is plugged; one in the shoulder or side is not',
-  'Pull out what made it [grip]',
-  'Rough the hole, in and out along its direction [ream]',
+  'Find the hole and mark it; leave the nail or thorn in until everything is ready',
+  'Look where it sits: plug a hole in the tread only, no wider than a pencil; never one in the shoulder or the side',
+  'Pull the nail or thorn out [grip]',
+  'Rough the hole: push the reamer in and out along the direction of the hole [ream]',
 ];
 const PLUGGED = `A plug holds in the tread only, never in the side of a tyre. ${home('A plugged tyre')} Sealant and plugs that are glued do not like each other: wipe the hole dry first.`;
 
@@ -134,10 +156,11 @@ export const WHEELS: Trouble[] = [
         'proper',
         60,
         2,
-        [...EITHER_OUT, ...TYRE_OFF, 'Draw the tube out', FIND_IT],
+        [...EITHER_OUT, ...TYRE_OFF, 'Pull the tube out and screw its core in again {valve core?}', FIND_IT],
         [
-          'Rough a place wider than the patch, wipe it',
-          'Glue thin; wait until it is dry to the touch; press the patch on from its middle <patch ×2>',
+          'Roughen a place wider than the patch and wipe it',
+          'Spread the glue thin and wait until it is dry to the touch',
+          'Press the patch on from its middle outwards <patch ×2>',
           ...TUBE_ON,
           ...EITHER_IN,
         ],
@@ -158,7 +181,7 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         50,
         2,
-        [...EITHER_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what made the hole'],
+        [...EITHER_OUT, ...TYRE_OFF, 'Pull the tube out and feel inside the tyre for what made the hole'],
         ['Put the tube in <front tube>', ...TUBE_ON, ...EITHER_IN],
         {
           caution: `${BY_HAND} ${LIFT} ${PRESSURE} ${home('A tube of another size')}`,
@@ -183,7 +206,7 @@ export const WHEELS: Trouble[] = [
         'proper',
         60,
         2,
-        [...FRONT_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what tore it'],
+        [...FRONT_OUT, ...TYRE_OFF, 'Pull the tube out and feel inside the tyre for what tore it'],
         ['Put the tube in <front tube>', ...TUBE_ON, ...FRONT_IN],
         { caution: `${BY_HAND} ${LIFT} ${PRESSURE}`, second: 10, better: [['[pull valve]', 5]] },
       ),
@@ -203,8 +226,8 @@ export const WHEELS: Trouble[] = [
         'proper',
         72,
         2,
-        [...REAR_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what tore it'],
-        ['Put the tube in <rear tube>', ...TUBE_ON, ...REAR_IN.filter((s) => !s.startsWith('(shaft)'))],
+        [...REAR_OUT, ...TYRE_OFF, 'Pull the tube out and feel inside the tyre for what tore it'],
+        ['Put the tube in <rear tube>', ...TUBE_ON, ...REAR_IN],
         { caution: `${BY_HAND} ${LIFT} ${PRESSURE}`, second: 12, better: [['[pull valve]', 6]] },
       ),
       way(
@@ -212,12 +235,8 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         72,
         2,
-        [...REAR_OUT, ...TYRE_OFF, 'Draw the tube out; feel the inside of the tyre for what tore it'],
-        [
-          'Put the front tube in, little air first <front tube>',
-          ...TUBE_ON,
-          ...REAR_IN.filter((s) => !s.startsWith('(shaft)')),
-        ],
+        [...REAR_OUT, ...TYRE_OFF, 'Pull the tube out and feel inside the tyre for what tore it'],
+        ['Put the front tube in with little air, so that it lies evenly <front tube>', ...TUBE_ON, ...REAR_IN],
         {
           caution: `${BY_HAND} ${LIFT} ${PRESSURE} ${home('A front tube in the rear wheel')}`,
           lasts: { km: 300, kmh: 80 },
@@ -242,9 +261,12 @@ export const WHEELS: Trouble[] = [
         1,
         FIND_PLUG,
         [
-          'String through the needle’s eye, both ends even; push it in until two finger-widths stand out <plug string>',
-          'Pull the needle straight out; cut the ends off above the tread [cut]',
-          'Pump up; wet it: no bubbles; look at it at the next stop [inflate]',
+          'Thread the string through the needle’s eye, both ends equally long',
+          'Push it into the hole until two finger-widths stand out <plug string>',
+          'Pull the needle straight out with a jerk',
+          'Cut the ends off a little above the tread [cut]',
+          'Pump up and wet the plug: no bubbles may come [inflate]',
+          'Check it at the next stop',
         ],
         {
           holds: 0.93,
@@ -261,8 +283,10 @@ export const WHEELS: Trouble[] = [
         1,
         FIND_PLUG,
         [
-          'Drive the pin plug in to its stop, cut it off above the tread <pin plug> [cut]',
-          'Pump up; wet it: no bubbles; look at it at the next stop [inflate]',
+          'Push the pin plug in as far as it goes <pin plug>',
+          'Cut the rest off a little above the tread [cut]',
+          'Pump up and wet the plug: no bubbles may come [inflate]',
+          'Check it at the next stop',
         ],
         {
           holds: 0.85,
@@ -276,7 +300,12 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         80,
         3,
-        [...EITHER_OUT, ...TYRE_OFF, 'Unscrew the tubeless valve [grip]', 'Take out what made the hole'],
+        [
+          ...EITHER_OUT,
+          ...TYRE_OFF,
+          'Unscrew the tubeless valve [grip]',
+          'Pull the nail or thorn out, and feel inside the tyre for another',
+        ],
         ['Put the tube in <front tube>', ...TUBE_ON, ...EITHER_IN],
         {
           caution: `A tube in a tubeless tyre runs hot. ${home('Such a tube')} ${BY_HAND} ${LIFT} ${PRESSURE}`,
@@ -300,11 +329,11 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         15,
         1,
-        ['Wet valve, bead and tread: find where it bubbles'],
-        ['Pump up; note the pressure and look at the next stop [inflate]'],
+        ['Wet the valve, the tyre’s edge and the tread, and look where it bubbles'],
+        ['Pump up, note the pressure, and check it at the next stop [inflate]'],
         { lasts: { km: 200, kmh: 70 }, ruin: 'riding on after it went soft', caution: PRESSURE },
       ),
-      way('Ride slowly to the next pump', 'limp', 30, 1, ['Low speed, luggage off that wheel']),
+      way('Ride slowly to the next pump', 'limp', 30, 1, ['Move luggage away from that wheel and ride slowly']),
     ],
   }),
   trouble({
@@ -318,17 +347,24 @@ export const WHEELS: Trouble[] = [
         'proper',
         18,
         1,
-        ['Screw the old core out {valve core}'],
-        ['Screw the new core in, finger-tight and a touch <valve core> {valve core}', 'Pump up; wet it [inflate]'],
+        ['Let the air out: press the pin in the valve', 'Screw the old core out, your face away from it {valve core}'],
+        [
+          'Screw the new core in until it sits, then a touch more <valve core> {valve core}',
+          'Pump up and wet the valve: no bubbles may come [inflate]',
+        ],
+        { caution: CORE },
       ),
       way(
         'Tighten it, spit test',
         'ride-out',
         10,
         1,
-        ['Turn the core in, a touch {valve core}'],
-        ['Pump up; a metal cap with a seal closes what is left [inflate]'],
-        { holds: 0.5, lasts: { km: 200, kmh: 90 } },
+        ['Turn the core in by a touch {valve core}'],
+        [
+          'Pump up and put some spit on the valve: no bubble may grow [inflate]',
+          'Screw a metal cap with a seal on: it holds what still leaks',
+        ],
+        { holds: 0.5, lasts: { km: 200, kmh: 90 }, caution: CORE },
       ),
     ],
   }),
@@ -347,10 +383,10 @@ export const WHEELS: Trouble[] = [
         [
           ...EITHER_OUT,
           ...TYRE_OFF,
-          'Rim bent: knock its lip back, a piece of wood between, little by little [strike]',
-          'Look for cracks: a cracked rim is not ridden',
+          'If the rim is bent: knock its lip back little by little, with a piece of wood between [strike]',
+          'Look for cracks: do not ride on a cracked rim',
         ],
-        ['Boot over the cut, the tube back in <tyre boot>', ...TUBE_ON, ...EITHER_IN],
+        ['Lay the boot inside over the cut and put the tube back in <tyre boot>', ...TUBE_ON, ...EITHER_IN],
         {
           only: { tyres: 'tubed' },
           holds: 0.8,
@@ -367,11 +403,11 @@ export const WHEELS: Trouble[] = [
         [
           ...EITHER_OUT,
           ...TYRE_OFF,
-          'Rim bent: knock its lip back, a piece of wood between, little by little [strike]',
-          'Look for cracks: a cracked rim is not ridden',
+          'If the rim is bent: knock its lip back little by little, with a piece of wood between [strike]',
+          'Look for cracks: do not ride on a cracked rim',
           'Unscrew the tubeless valve [grip]',
         ],
-        ['Boot over the cut, tube in <tyre boot> <front tube>', ...TUBE_ON, ...EITHER_IN],
+        ['Lay the boot inside over the cut and put the tube in <tyre boot> <front tube>', ...TUBE_ON, ...EITHER_IN],
         {
           only: { tyres: 'tubeless' },
           holds: 0.8,
@@ -385,8 +421,11 @@ export const WHEELS: Trouble[] = [
         'limp',
         40,
         1,
-        ['Cloth tape over the cut, ties round tyre and rim between the spokes <cloth tape> <cable tie ×8>'],
-        ['Walking pace; look at the ties at every stop'],
+        [
+          'Tape over the cut from outside <cloth tape>',
+          'Pull ties round tyre and rim between the spokes, tight <cable tie ×8>',
+        ],
+        ['Ride at walking pace and check the ties at every stop'],
         {
           only: { wheels: 'spoked' },
           travel: WALKING_PACE,
@@ -408,11 +447,15 @@ export const WHEELS: Trouble[] = [
         'proper',
         48,
         2,
-        ['Clean rim and bead, wet both with soapy water <tyre soap>', 'Screw the core out {valve core?}'],
         [
-          'A strap tight round the tread, hands away from rim and strap [haul]',
-          'A burst of gas through the head, gloves on <gas cartridge ×2> [gas air]',
-          'Strap off; screw the core in; refill with air {valve core?} [inflate]',
+          'Clean the rim and the tyre’s edge and wet both with soapy water <tyre soap>',
+          'Screw the core out {valve core?}',
+        ],
+        [
+          'Pull a strap tight round the tread; then keep your hands away from rim and strap [haul]',
+          'Let a burst of gas in through the cartridge’s head, gloves on <gas cartridge ×2> [gas air]',
+          'Take the strap off and screw the core in {valve core?}',
+          'Refill with air to the pressure that the ground wants [inflate]',
         ],
         {
           holds: 0.85,
@@ -425,13 +468,13 @@ export const WHEELS: Trouble[] = [
         60,
         2,
         [
-          'Clean rim and bead, wet both with soapy water <tyre soap>',
+          'Clean the rim and the tyre’s edge and wet both with soapy water <tyre soap>',
           'Screw the core out {valve core?}',
-          'A strap round the tread, tightened until the beads touch the rim [haul]',
+          'Tighten a strap round the tread until the tyre’s edges touch the rim [haul]',
         ],
         [
-          'Pump until it seats; strap off as it begins to hold [inflate]',
-          'Screw the core in, pump again {valve core?}',
+          'Pump until it seats; take the strap off as soon as it begins to hold [inflate]',
+          'Screw the core in and pump again {valve core?}',
         ],
         { holds: 0.5, caution: PRESSURE, second: 10 },
       ),
@@ -452,10 +495,11 @@ export const WHEELS: Trouble[] = [
         'proper',
         36,
         3,
-        ['Unscrew what is left of it {spoke}'],
+        ['Unscrew the broken spoke from its nipple {spoke}'],
         [
-          'Thread the new one, tighten to its neighbours’ sound <spoke ×2> {spoke}',
-          'Turn the wheel past a tie on fork or swing arm: the rim runs even <cable tie>',
+          'Check its length against the old one: a spoke that stands through its nipple pierces the tube',
+          'Thread the new spoke in and tighten it until it sounds like its neighbours <spoke ×2> {spoke}',
+          'Fix a tie on fork or swing arm, its end at the rim, and turn the wheel: the rim must run evenly past it <cable tie>',
         ],
         { caution: 'A wheel with loose spokes can break: look at all of them at every stop.' },
       ),
@@ -465,7 +509,7 @@ export const WHEELS: Trouble[] = [
         20,
         2,
         ['Tape the broken one to its neighbour <cloth tape>'],
-        ['Quarter turns on both sides, even sound {spoke}'],
+        ['Tighten the neighbours on both sides by quarter turns until they sound alike {spoke}'],
         {
           caution: 'A wheel with loose spokes can break: look at all of them at every stop.',
           lasts: { km: 150, kmh: 70 },
@@ -489,11 +533,18 @@ export const WHEELS: Trouble[] = [
         'proper',
         70,
         2,
-        [...EITHER_OUT, ...TYRE_OFF, 'Draw the tube out', FIND_IT, 'File the spoke end flush with its nipple [file]'],
         [
-          'Strip into the rim’s well, its hole over the valve’s <rim strip>',
-          'Rough a place wider than the patch, wipe it',
-          'Glue thin; wait until it is dry to the touch; press the patch on from its middle <patch ×2>',
+          ...EITHER_OUT,
+          ...TYRE_OFF,
+          'Pull the tube out and screw its core in again {valve core?}',
+          FIND_IT,
+          'File the spoke end flush with its nipple [file]',
+        ],
+        [
+          'Lay the new strip into the rim, its hole over the valve’s hole <rim strip>',
+          'Roughen a place wider than the patch and wipe it',
+          'Spread the glue thin and wait until it is dry to the touch',
+          'Press the patch on from its middle outwards <patch ×2>',
           ...TUBE_ON,
           ...EITHER_IN,
         ],
@@ -504,11 +555,13 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         70,
         2,
-        [...EITHER_OUT, ...TYRE_OFF, 'Draw the tube out', FIND_IT],
+        [...EITHER_OUT, ...TYRE_OFF, 'Pull the tube out and screw its core in again {valve core?}', FIND_IT],
         [
-          'Wipe the rim’s well dry; tape twice round, smooth, the valve’s hole cut free <cloth tape ×4> [cut]',
-          'Rough a place wider than the patch, wipe it',
-          'Glue thin; wait until it is dry to the touch; press the patch on from its middle <patch ×2>',
+          'Wipe the inside of the rim dry',
+          'Lay tape round it twice, smoothly, and cut the valve’s hole free <cloth tape ×4> [cut]',
+          'Roughen a place wider than the patch and wipe it',
+          'Spread the glue thin and wait until it is dry to the touch',
+          'Press the patch on from its middle outwards <patch ×2>',
           ...TUBE_ON,
           ...EITHER_IN,
         ],
@@ -539,13 +592,15 @@ export const WHEELS: Trouble[] = [
         45,
         3,
         [
-          'Raise the wheel: a prop, a log, nobody under it',
-          'A tie on fork or swing arm, its end just clear of the rim; turn the wheel: mark where it touches <cable tie>',
+          'Raise the wheel with a prop or a log',
+          'Fix a tie on fork or swing arm, its end just clear of the rim <cable tie>',
+          'Turn the wheel and mark where the rim touches it',
         ],
         [
-          'Slacken the spokes on the side that touches by a quarter turn, tighten those opposite by a quarter {spoke}',
-          'Again, never more than a quarter at a time, until it runs within the thickness of a coin',
-          'Tap all spokes: no dull one; try the brake',
+          'There: slacken the spokes on the side that touches by a quarter turn, and tighten those of the other side by a quarter turn {spoke}',
+          'Repeat, never more than a quarter turn at a time, until the rim runs true within the thickness of a coin',
+          'Tap all the spokes: none may sound dull',
+          'Try the brake',
         ],
         {
           caution: `${LIFT} A wheel with loose spokes can break: look at all of them at every stop. A cracked rim is not ridden.`,
@@ -559,7 +614,7 @@ export const WHEELS: Trouble[] = [
         'limp',
         5,
         1,
-        ['Spin it: it clears fork, swing arm and brake, or it is not ridden'],
+        ['Spin the wheel: if it touches fork, swing arm or brake, do not ride'],
         [],
         {
           caution: 'A wheel that touches can lock: if in doubt do not ride.',
@@ -581,11 +636,15 @@ export const WHEELS: Trouble[] = [
         30,
         1,
         [
-          'Off the road, lamps flashing, warning triangle; everybody behind the barrier',
-          'Bikes on it tied as they are, the trailer hitched, wheels chocked both ways',
-          'Its wheel’s nuts a turn loose with the car’s own brace; then its jack under the axle, never under the floor',
+          'Get off the road, switch the hazard lights on, set the warning triangle up, and send everybody behind the barrier',
+          'Leave the trailer hitched and the bikes tied on; chock its other wheel on both sides',
+          'Loosen the wheel’s nuts by a turn with the car’s own wrench',
+          'Set the car’s jack under the axle, never under the floor, and raise the wheel',
         ],
-        ['Spare wheel on, nuts crosswise; down; nuts tight again; look after ten kilometres'],
+        [
+          'Put the spare wheel on and turn the nuts on crosswise',
+          'Lower the trailer, tighten the nuts crosswise, and check them after a few minutes’ driving',
+        ],
         {
           caution: `${LIFT} Beside a road people are run over: reflective vest on, and call for help where the shoulder is narrow.`,
         },
@@ -595,10 +654,11 @@ export const WHEELS: Trouble[] = [
         'ride-out',
         30,
         1,
-        ['Off the road, lamps flashing, warning triangle', ...FIND_PLUG],
+        ['Get off the road, switch the hazard lights on, set the warning triangle up', ...FIND_PLUG],
         [
-          'String through the needle’s eye; push it in, pull the needle out; cut the ends off <plug string> [cut]',
-          'Pump up to what its side says [inflate]',
+          'Thread the string through the needle’s eye and push it into the hole until two finger-widths stand out <plug string>',
+          'Pull the needle straight out with a jerk, and cut the ends off [cut]',
+          'Pump up to the pressure that the tyre’s side names [inflate]',
         ],
         { holds: 0.85, caution: PLUGGED, lasts: { km: 100, kmh: 60 }, ruin: 'speed and a full load' },
       ),
@@ -618,11 +678,11 @@ export const WHEELS: Trouble[] = [
         [
           ...EITHER_OUT,
           'Lever the seal out [pry]',
-          'Push the spacer aside, drive the bearing out from behind, round and round [punch out] [strike]',
-          'Look at the seat in the hub: it is smooth and tight',
+          'Push the inner spacer aside and drive the bearing out from behind, a little at each side in turn [punch out] [strike]',
+          'Check its seat in the hub: it must be smooth',
         ],
         [
-          'Drive the new one in on its outer ring only, until the tone changes <wheel bearing> [strike]',
+          'Lay the old bearing on the new one and drive the new one in on its outer ring only, until the tone changes <wheel bearing> [strike]',
           'Grease and press the seal in <grease>',
           ...EITHER_IN,
         ],
@@ -638,7 +698,11 @@ export const WHEELS: Trouble[] = [
         'limp',
         80,
         3,
-        [...EITHER_OUT, 'Lever the seal out [pry]', 'Wipe the worst out with a rag; pack it with grease <grease ×2>'],
+        [
+          ...EITHER_OUT,
+          'Lever the seal out [pry]',
+          'Wipe the dirt out with a rag and pack the bearing with grease <grease ×2>',
+        ],
         EITHER_IN,
         {
           holds: 0.6,
@@ -662,13 +726,13 @@ export const WHEELS: Trouble[] = [
         2,
         [
           STAND,
-          'Look what is missing, and for it on the way back',
-          'Raise the wheel: nobody under it',
-          'Spacer gone: make up its whole width with washers, so that nothing moves sideways',
+          'See what is missing, and look for it on the way that you came',
+          'Raise the wheel with a prop or a log',
+          'If a spacer is gone: make up its whole width with washers, so that nothing moves sideways',
         ],
         [
-          'New nut on, tight <axle nut> {rear axle}',
-          'Spin the wheel: it runs free and the disc between its pads',
+          'Screw the new nut on and tighten it <axle nut> {rear axle}',
+          'Spin the wheel: it must run free, with the disc between its pads',
           PUMP,
         ],
         {
@@ -683,8 +747,8 @@ export const WHEELS: Trouble[] = [
         'limp',
         120,
         1,
-        ['Hide and lock the bike; note the place; take water, papers, light'],
-        ['Come back with the part, or with a van'],
+        ['Hide and lock the bike, and note the place', 'Take water, papers and a light with you'],
+        ['Come back with the part or with a van'],
         { travel: { over: 'help', speed: 'walking' }, caution: 'A wheel that is not held throws you: do not ride it.' },
       ),
     ],

@@ -24,9 +24,11 @@ export const AID =
 export const TOWING =
   'Towing can throw both riders and is forbidden in many places: check local law, keep it short and slow, and be ready to let the strap go. A broken or thrown chain comes off before the bike is rolled.';
 export const COOLANT = 'Hot coolant scalds: open the cooling system only when it is cold.';
-export const PRESSURE = 'A tyre can burst on the rim: never go above the tyre or rim maker’s seating pressure.';
+export const PRESSURE =
+  'A tyre can burst on the rim: never go above the tyre or rim maker’s seating pressure, and never seat it with fuel or spray and a flame.';
 export const JUMPING =
   'A battery can burst when it is jumped: same voltage, the other engine off, the manual’s order and polarity, the last clamp on bare metal away from the battery. Leave a lithium pack alone that is hot, swollen or wet. Jump currents do not go through a thin accessory lead.';
+export const CORE = 'A valve core flies out under pressure: let the air out first, and keep your face away from it.';
 export const LIFT = 'Props slip: keep everybody out from under a lifted bike.';
 export const CRITICAL =
   'Where a brake, an axle, the steering, a wheel or the engine’s mount hangs on it, nothing improvised will do: do not ride.';

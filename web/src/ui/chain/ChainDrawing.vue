@@ -40,10 +40,19 @@ const words = computed(
             class="piece"
             :class="b.kind === 'pipe' ? 'pipe' : ''"
             :x="b.handle.left"
-            :y="(b.y0 + b.y1) / 2 - b.handle.thick / 2"
+            :y="b.jaw ? b.y0 + 3 * l.scale : (b.y0 + b.y1) / 2 - b.handle.thick / 2"
             :width="b.handle.right - b.handle.left"
             :height="b.handle.thick"
             :rx="b.handle.thick / 2"
+          />
+          <rect
+            v-if="b.jaw"
+            class="piece jaw"
+            :x="b.jaw.left"
+            :y="b.y0"
+            :width="b.jaw.right - b.jaw.left"
+            :height="b.y1 - b.y0"
+            rx="4"
           />
           <rect
             v-if="b.half > 0"
@@ -85,6 +94,9 @@ svg {
 .pipe {
   fill: none;
   stroke-dasharray: 5 3;
+}
+.jaw {
+  fill-opacity: 0.55;
 }
 .bolt {
   fill: var(--measured);

@@ -1,4 +1,4 @@
-import { millimetres, type Access, type Chain, type Head } from '@necessaire/core';
+import { HOOK_OVERLAP, isHooked, millimetres, type Access, type Chain, type Head, type Link } from '@necessaire/core';
 
 /** One piece of a chain as it is drawn: a block along the axis, with a handle across or in line where a hand holds it. */
 export interface Block {
@@ -13,6 +13,8 @@ export interface Block {
   handle: { left: number; right: number; thick: number } | null;
   /** Grip in line with the axis, px upwards; 0 when there is none. */
   grip: number;
+  /** A jaw that closes round the handle below it: its ends' x relative to the axis. */
+  jaw?: { left: number; right: number };
   round: boolean;
 }
 export interface ChainLayout {
@@ -29,6 +31,8 @@ export interface ChainLayout {
 const DRIVER_GRIP = 90;
 /** A driver bit or a spanner's opening overlaps the head by this, mm. */
 const HEAD_HEIGHT = 9;
+
+const armOf = ({ mode }: Link): number => (mode.offer.by === 'hand' ? mode.offer.arm : 0);
 
 const headWidth = (head: Head) => {
   const s = millimetres(head.size);
@@ -53,9 +57,12 @@ const headWidth = (head: Head) => {
 export function chainLayout(chain: Chain, head: Head, access: Access, width: number, most: number): ChainLayout {
   const links = [...chain.links].reverse();
   const pipe = links.find((l) => l.mode.turns.form === 'bar');
-  const drawn = links.filter((l) => l !== pipe);
+  const hook = isHooked(chain) ? links[1]! : null;
+  const drawn = links.filter((l) => l !== pipe && l !== hook);
   const axial = drawn.reduce((s, l) => s + Math.max(l.mode.length, l.mode.thickness, 10), 0);
   const hand = drawn[drawn.length - 1]!;
+  /** Where the handle of the piece on top ends: the hook takes over there. */
+  const reach = hook ? armOf(hand) : chain.arm;
   const offer = hand.mode.offer;
   const inLine = offer.by === 'hand' && (offer.hold === 'driver' || offer.hold === 'thumb');
   const arm = chain.arm > 0 ? chain.arm + 45 : 0;
@@ -81,13 +88,33 @@ export function chainLayout(chain: Chain, head: Head, access: Access, width: num
       y0: y - length,
       y1: y,
       half: Math.max(4, (mode.width / 2) * scale),
-      handle: last && !inLine ? { left: twoSided ? -(arm * scale) : 0, right: (chain.arm + 45) * scale, thick } : null,
+      handle:
+        last && !inLine
+          ? { left: twoSided ? -(arm * scale) : 0, right: (reach + (hook ? 12 : 45)) * scale, thick }
+          : null,
       grip: last && inLine ? (offer.hold === 'driver' ? DRIVER_GRIP : 14) * scale : 0,
       round: piece.kind === 'joint' || piece.kind === 'ratchet',
     };
     y -= length;
     return block;
   });
+  if (hook) {
+    // It lies on the other's handle, its jaw round the free end: the same scale, a step higher.
+    const on = blocks[blocks.length - 1]!;
+    const thick = Math.max(5, hook.mode.thickness * scale);
+    const middle = (on.y0 + on.y1) / 2 - (on.handle!.thick + thick) / 2;
+    blocks.push({
+      name: hook.piece.name,
+      kind: 'hook',
+      y0: middle - thick / 2 - 3 * scale,
+      y1: (on.y0 + on.y1) / 2 + on.handle!.thick / 2 + 3 * scale,
+      half: 0,
+      handle: { left: (reach - HOOK_OVERLAP) * scale, right: (chain.arm + 45) * scale, thick },
+      jaw: { left: (reach - HOOK_OVERLAP - 8) * scale, right: (reach - HOOK_OVERLAP + 14) * scale },
+      grip: 0,
+      round: false,
+    });
+  }
   if (pipe)
     blocks.push({
       name: pipe.piece.name,
