@@ -11,7 +11,6 @@ import {
   plainBar,
   reachOf,
   socket,
-  tyreLever,
   type Chain,
   type PieceModel,
 } from '@necessaire/core';
@@ -60,7 +59,7 @@ describe('a chain to scale', () => {
     expect(over.handle!.right + l.axisX).toBeLessThanOrEqual(420);
   });
   test('a pipe goes over the handle, and nothing is drawn as hooked', () => {
-    const l = drawn(chainOf('27', 120, tyreLever('27', true), pipe(300)), '27');
+    const l = drawn(chainOf('24', 120, combinationSpanner('24'), pipe(300)), '24');
     expect(l.blocks.map((b) => b.kind).at(-1)).toBe('pipe');
     expect(l.blocks.every((b) => !b.jaw)).toBe(true);
   });
