@@ -4,12 +4,18 @@ import tseslint from 'typescript-eslint';
 import vueParser from 'vue-eslint-parser';
 
 /** The arrows of the architecture: who may import what. Nothing imports web; core imports nothing but small pure libraries. */
-const arrows = (files, forbidden, message) => ({
+const arrows = (files, ...forbidden) => ({
   files,
   rules: {
-    'no-restricted-imports': ['error', { patterns: [{ regex: forbidden, message }] }],
+    'no-restricted-imports': ['error', { patterns: forbidden.map(([regex, message]) => ({ regex, message })) }],
   },
 });
+const CORE_OUTSIDE = [
+  '^(?!\\.{1,2}/|zod$|papaparse$|pure-rand/|saxes$|kdbush$|geokdbush$)',
+  'core imports nothing outside itself but small pure libraries (zod, papaparse, pure-rand, saxes, kdbush, geokdbush)',
+];
+/** The floors of core from the ground up, in the order of the job: each knows those before it, none after it. */
+const FLOORS = ['ground', 'bike', 'toolbox', 'repairs', 'trip', 'kit', 'stow', 'garage', 'answer'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '**/test-results/**', '.data/**'] },
@@ -41,23 +47,24 @@ export default tseslint.config(
     },
   },
   { files: ['web/**'], languageOptions: { globals: {} } },
-  arrows(
-    ['core/src/**/*.ts'],
-    '^(?!\\.{1,2}/|zod$|papaparse$|pure-rand/|saxes$|kdbush$|geokdbush$)',
-    'core imports nothing outside itself but small pure libraries (zod, papaparse, pure-rand, saxes, kdbush, geokdbush)',
-  ),
-  arrows(['solver/src/**'], '^@necessaire/(?!core$)', 'solver may import core only'),
-  arrows(['server/src/**'], '^@necessaire/(?!core$|demo$)|(^|/)web(/|$)', 'server may import core and demo only'),
-  arrows(['demo/src/**'], '^@necessaire/(?!core$)', 'demo may import core only'),
+  arrows(['core/src/**/*.ts'], CORE_OUTSIDE),
+  ...FLOORS.slice(0, -1).map((floor, i) => {
+    const above = FLOORS.slice(i + 1);
+    return arrows([`core/src/${floor}/**/*.ts`], CORE_OUTSIDE, [
+      `^(\\.\\./)+(${above.join('|')})/`,
+      `${floor} knows nothing of the floors above it: ${above.join(', ')}`,
+    ]);
+  }),
+  arrows(['solver/src/**'], ['^@necessaire/(?!core$)', 'solver may import core only']),
+  arrows(['server/src/**'], ['^@necessaire/(?!core$|demo$)|(^|/)web(/|$)', 'server may import core and demo only']),
+  arrows(['demo/src/**'], ['^@necessaire/(?!core$)', 'demo may import core only']),
   arrows(
     ['cli/src/**'],
-    '^@necessaire/(?!core$|solver$)|(^|/)web(/|$)',
-    'the command line may import core and solver only',
+    ['^@necessaire/(?!core$|solver$)|(^|/)web(/|$)', 'the command line may import core and solver only'],
   ),
   arrows(
     ['web/src/**/*.{ts,vue}'],
-    '^@necessaire/(?!core$|solver$)|(^|/)server(/|$)',
-    'web may import core and solver only',
+    ['^@necessaire/(?!core$|solver$)|(^|/)server(/|$)', 'web may import core and solver only'],
   ),
   {
     files: ['core/src/**/*.ts'],

@@ -64,7 +64,7 @@ export async function repairsPage(): Promise<string> {
   const lines = [
     '# Repairs',
     '',
-    'Made by `npm run repairs` from `core/src/mends/`. Rates, minutes, shares and distances are typical values from general practice, not',
+    'Made by `npm run repairs` from `core/src/repairs/`. Rates, minutes, shares and distances are typical values from general practice, not',
     'measurements: the maker’s manual comes first. The steps and cautions stand in Kit, under Repairs, and in the files of each subject.',
     '',
     '## How a grade is given',

@@ -1,14 +1,15 @@
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
-import { ChainFinder, endsOf, failsOf, modeFit, reachOf } from '../chains/index.js';
-import { reachedBy, type Solve } from '../cover/index.js';
+import { ChainFinder, endsOf, failsOf, modeFit, reachOf } from '../toolbox/chains/index.js';
+import { reachedBy } from '../toolbox/cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
-import { countPmf } from '../odds/index.js';
+import { countPmf } from '../trip/odds/index.js';
 import { newBike } from '../bike/index.js';
 import { uuid } from '../testing/make.js';
 import { answerFor, stowItems, type Answer, type Phase } from './answer.js';
-import { said } from '../units/index.js';
+import { said } from '../ground/units/index.js';
 
 let solve: Solve;
 let doc: GarageDocument;

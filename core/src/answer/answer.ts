@@ -1,3 +1,4 @@
+import type { Solve } from '../ground/milp.js';
 import type { Evidence, Fastener } from '../bike/index.js';
 import {
   ChainFinder,
@@ -10,18 +11,26 @@ import {
   type Cure,
   type Fail,
   type Reach,
-} from '../chains/index.js';
-import { chainsBy, type Solve } from '../cover/index.js';
+} from '../toolbox/chains/index.js';
+import { chainsBy } from '../toolbox/cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase, type KitHint } from '../kit/index.js';
-import { allEnough, pooled, exposuresIn, stockDemands, stocksFor, type Exposure, type Stock } from '../odds/index.js';
-import type { Ridden } from '../simulate/index.js';
+import {
+  allEnough,
+  pooled,
+  exposuresIn,
+  stockDemands,
+  stocksFor,
+  type Exposure,
+  type Stock,
+} from '../trip/odds/index.js';
+import type { Ridden } from '../kit/simulation/index.js';
 import type { Pin } from '../stow/index.js';
-import { bookOf, stockOf } from '../supplies/index.js';
+import { bookOf, stockOf } from '../repairs/supplies/index.js';
 import { assign, LaidMemory, type Packing, type PackingHint, type StowInput, type StowItem } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
 import { stowInput } from './stowInput.js';
-import { boxVolume, offeredPieces, usablePieces, type Piece } from '../tools/index.js';
+import { boxVolume, offeredPieces, usablePieces, type Piece } from '../toolbox/tools/index.js';
 
 /** Which bike and trip of a garage are asked about. */
 export interface Question {

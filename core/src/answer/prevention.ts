@@ -1,6 +1,6 @@
-import type { Solve } from '../cover/index.js';
+import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
-import { preventionsFor } from '../mends/index.js';
+import { preventionsFor } from '../repairs/index.js';
 import { answerFor, AnswerMemory, type Question } from './answer.js';
 
 /** What one measure before leaving does to the kit and to what is left at stake. Positive grams are heavier, positive hours are less at stake. */

@@ -1,7 +1,7 @@
 import type { GarageDocument } from '../garage/index.js';
-import { people } from '../load/index.js';
+import { people } from '../stow/load/index.js';
 import type { Kit } from '../kit/index.js';
-import type { Exposure } from '../odds/index.js';
+import type { Exposure } from '../trip/odds/index.js';
 import { placesOf, type StowInput } from '../stow/index.js';
 import { stowItems, type Question } from './answer.js';
 

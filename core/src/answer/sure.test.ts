@@ -1,8 +1,8 @@
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
-import type { Solve } from '../cover/index.js';
-import { SUBJECTS } from '../mends/index.js';
+import { SUBJECTS } from '../repairs/index.js';
 import { answerFor } from './answer.js';
 import { howSure, RATE_RANGE, type HowSure } from './sure.js';
 

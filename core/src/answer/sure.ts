@@ -1,11 +1,11 @@
-import type { Solve } from '../cover/index.js';
+import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { chosenKit } from '../kit/choose.js';
 import type { Kit } from '../kit/kit.js';
 import { kitCase } from '../kit/toolCase.js';
-import { RATE_CELLS, rateIn, SUBJECTS, type OwnRates, type Subject } from '../mends/index.js';
-import { exposuresIn, troublesIn } from '../odds/index.js';
-import { stockOf } from '../supplies/index.js';
+import { RATE_CELLS, rateIn, SUBJECTS, type OwnRates, type Subject } from '../repairs/index.js';
+import { exposuresIn, troublesIn } from '../trip/odds/index.js';
+import { stockOf } from '../repairs/supplies/index.js';
 import type { Question } from './answer.js';
 
 /** How many times smaller or greater a typical rate may be in truth (docs/model.md, ranges). */

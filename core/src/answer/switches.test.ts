@@ -1,11 +1,11 @@
+import { DEFAULT_PRACTICE } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import { newBike } from '../bike/index.js';
-import { DEFAULT_PRACTICE } from '../chains/index.js';
-import type { Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { askLightest, fastener, owned, uuid } from '../testing/make.js';
-import { adjustable, combinationSpanner, plainBar, ratchet, socket } from '../tools/index.js';
+import { adjustable, combinationSpanner, plainBar, ratchet, socket } from '../toolbox/tools/index.js';
 import { newLeg, newTrip } from '../trip/index.js';
 import { answerFor } from './answer.js';
 import { switchCosts, SWITCHES } from './switches.js';

@@ -1,5 +1,5 @@
-import { practiceSchema, type Practice } from '../chains/index.js';
-import type { Solve } from '../cover/index.js';
+import { practiceSchema, type Practice } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { answerFor, AnswerMemory, type Answer, type Question } from './answer.js';
 

@@ -1,4 +1,4 @@
-import type { Solve } from '../cover/index.js';
+import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { searchOn } from '../stow/index.js';
 import { answerFor, AnswerMemory, type Answer, type Question } from './answer.js';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import { grams, id, km, mm, name, note } from '../garage/fields.js';
+import { line } from '../ground/text.js';
+import { grams, id, km, mm, name, note } from '../ground/fields.js';
 
 export const DRIVES = ['chain', 'belt', 'shaft'] as const;
 export const ENGINES = [

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { isComplete, readEntry, typeEntry } from './entryLine.js';
 import { CONDITIONS, EVIDENCE, FREE_ACCESS, newFastener, ROLES, type Condition, type Fastener } from './fastener.js';
-import { SOURCES } from '../garage/fields.js';
+import { SOURCES } from '../ground/fields.js';
 import { STATIONS } from './stations.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';

@@ -1,8 +1,8 @@
-import { cut, MOST_LINE } from '../garage/text.js';
-import { SOURCES, sourceWords } from '../garage/fields.js';
-import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../sizes/index.js';
+import { cut, MOST_LINE } from '../ground/text.js';
+import { SOURCES, sourceWords } from '../ground/fields.js';
+import { readSize, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../ground/sizes/index.js';
 import { EVIDENCE, FREE_ACCESS, ROLES, type Access, type Condition, type Evidence, type Fastener } from './fastener.js';
-import type { UnitSystem } from '../units/index.js';
+import type { UnitSystem } from '../ground/units/index.js';
 import { STATION_NAMES, STATIONS } from './stations.js';
 
 /** A part of the entry line that was understood, with the words to show back. */

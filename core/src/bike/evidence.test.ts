@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { sizeOdds } from '../fit/index.js';
+import { sizeOdds } from './fit/index.js';
 import { fastener } from '../testing/make.js';
 import { atLeast, climb, ladder } from './evidence.js';
 import { fastenerSchema, type Fastener } from './fastener.js';

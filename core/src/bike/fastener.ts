@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import { count, id, mm, name, newtonMetres, note, source } from '../garage/fields.js';
-import { gaugingSchema } from '../fit/gauging.js';
-import { headSchema, THREADS, USUAL_THREAD, type Head } from '../sizes/index.js';
+import { line } from '../ground/text.js';
+import { count, id, mm, name, newtonMetres, note, source } from '../ground/fields.js';
+import { gaugingSchema } from './fit/gauging.js';
+import { headSchema, THREADS, USUAL_THREAD, type Head } from '../ground/sizes/index.js';
 import { STATIONS } from './stations.js';
 
 /** How sure the size is, from a template to real work: the ladder that the drawing and the readout use. */

@@ -1,4 +1,4 @@
-import type { Head } from '../sizes/index.js';
+import type { Head } from '../ground/sizes/index.js';
 import type { Role } from './fastener.js';
 import type { Station } from './stations.js';
 

@@ -1,5 +1,5 @@
-import type { Prior } from '../fit/index.js';
-import { FORM_SIZES, isInch, USUAL_HEADS, type HeadForm } from '../sizes/index.js';
+import type { Prior } from './fit/index.js';
+import { FORM_SIZES, isInch, USUAL_HEADS, type HeadForm } from '../ground/sizes/index.js';
 import { atLeast } from './evidence.js';
 import type { Fastener } from './fastener.js';
 

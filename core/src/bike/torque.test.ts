@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { FORM_SIZES, HEAD_FORMS, THREADS, type Head } from '../sizes/index.js';
+import { FORM_SIZES, HEAD_FORMS, THREADS, type Head } from '../ground/sizes/index.js';
 import { CONDITIONS, newFastener, ROLES, type Condition } from './fastener.js';
 import { isCritical } from './critical.js';
 import { breakLoose, headTorque, isPlanned, planningTorque, ROLE_TORQUE } from './torque.js';
-import { said } from '../units/index.js';
+import { said } from '../ground/units/index.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const base = newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '13' } });

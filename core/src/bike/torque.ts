@@ -1,6 +1,6 @@
-import { sourceWords } from '../garage/fields.js';
-import { millimetres, USUAL_THREAD, USUAL_TORQUE, type Head } from '../sizes/index.js';
-import { asTyped, say, type Saying } from '../units/index.js';
+import { sourceWords } from '../ground/fields.js';
+import { millimetres, USUAL_THREAD, USUAL_TORQUE, type Head } from '../ground/sizes/index.js';
+import { asTyped, say, type Saying } from '../ground/units/index.js';
 import { CONDITIONS, type Fastener, type Role } from './fastener.js';
 
 /** A torque with where it comes from. */

@@ -1,7 +1,8 @@
+import { pathText } from '../ground/faults.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
-import { FILE_VERSION, MOST_BYTES, readGarageFile, writeGarageFile, pathText } from './file.js';
+import { FILE_VERSION, MOST_BYTES, readGarageFile, writeGarageFile } from './file.js';
 
 const text = writeGarageFile(demoGarage('lightest'));
 const faults = (broken: string) => {

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { faultsOf, type Fault } from '../ground/faults.js';
+import { ordered } from '../ground/json.js';
 import { fileToNow } from './upgrade.js';
 import { oversize } from './size.js';
 import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
@@ -8,14 +10,6 @@ export const FILE_FORMAT = 'necessaire-garage';
 export const FILE_VERSION = 7;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
-
-/** A fault in a file or a request: where, and what to do about it. */
-export interface Fault {
-  code: string;
-  /** Path to the culprit, such as `fasteners[3].head.size`. */
-  path: string;
-  message: string;
-}
 
 const fileSchema = z.strictObject({
   format: z.literal(FILE_FORMAT),
@@ -34,44 +28,6 @@ const fileSchema = z.strictObject({
   packings: z.array(ROW_SCHEMAS.packings).max(MOST_ROWS.packings),
   kinds: z.array(ROW_SCHEMAS.kinds).max(MOST_ROWS.kinds),
 });
-
-/** A path as a reader would write it: `fasteners[3].head.size`. */
-export function pathText(path: readonly PropertyKey[]): string {
-  return path.reduce<string>(
-    (text, part) =>
-      typeof part === 'number' ? `${text}[${part}]` : text === '' ? String(part) : `${text}.${String(part)}`,
-    '',
-  );
-}
-
-/** What to do about one of Zod's issues, in plain words; our own messages pass through. */
-function advice(issue: z.core.$ZodIssue): string {
-  switch (issue.code) {
-    case 'invalid_type':
-      return issue.message.endsWith('received undefined')
-        ? `is missing: it must be ${issue.expected}`
-        : `must be ${issue.expected}: correct it`;
-    case 'unrecognized_keys':
-      return `holds what does not belong there (${issue.keys.join(', ').slice(0, 80)}): take it out`;
-    case 'too_big':
-      return issue.origin === 'array' ? `too many: at most ${issue.maximum}` : `too big: at most ${issue.maximum}`;
-    case 'too_small':
-      return issue.message.startsWith('Too small') ? `too small: at least ${issue.minimum}` : issue.message;
-    case 'invalid_value':
-      return `must be one of: ${issue.values.map(String).join(', ').slice(0, 200)}`;
-    default:
-      return issue.message;
-  }
-}
-
-/** Zod's issues as faults, at most twenty: more would bury the first. */
-export function faultsOf(error: z.ZodError, prefix = ''): Fault[] {
-  return error.issues.slice(0, 20).map((issue) => ({
-    code: 'invalid',
-    path: [prefix, pathText(issue.path)].filter(Boolean).join('.') || '(whole file)',
-    message: advice(issue),
-  }));
-}
 
 /**
  * Ids that occur twice in a table, and rows that hang on a bike or place that is not there.
@@ -147,29 +103,6 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   const { format: _format, version: _version, ...document } = parsed.data;
   const faults = referenceFaults(document);
   return faults.length > 0 ? { ok: false, faults } : { ok: true, document };
-}
-
-/** Rewrites a value with its keys sorted, so that equal values always give the same JSON, whatever order a database or a browser kept them in. */
-export function ordered(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(ordered);
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.keys(value)
-      .sort()
-      .map((key) => [key, ordered((value as Record<string, unknown>)[key])]),
-  );
-}
-
-/** Whether two JSON values are equal, whatever the order of their keys; a field that is undefined is none. */
-export function sameJson(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return Object.is(a, b);
-  if (Array.isArray(a) || Array.isArray(b))
-    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((x, i) => sameJson(x, b[i]));
-  const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>];
-  const said = (o: Record<string, unknown>) => Object.keys(o).filter((k) => o[k] !== undefined);
-  const keys = said(x);
-  return keys.length === said(y).length && keys.every((k) => Object.hasOwn(y, k) && sameJson(x[k], y[k]));
 }
 
 /** Writes a garage file: rows in their order, keys sorted within each row, two spaces, a newline at the end. */

@@ -1,19 +1,19 @@
 import { z } from 'zod';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
-import { DEFAULT_PRACTICE, practiceSchema } from '../chains/practice.js';
+import { DEFAULT_PRACTICE, practiceSchema } from '../toolbox/practice.js';
 import { keptKitSchema } from '../kit/keptKit.js';
-import { ownMendSchema } from '../mends/own.js';
-import { ownRatesSchema } from '../mends/rates.js';
-import { NEW_RIDER, riderSchema } from '../load/rider.js';
+import { ownMendSchema } from '../repairs/own.js';
+import { ownRatesSchema } from '../repairs/rates.js';
+import { NEW_RIDER, riderSchema } from '../stow/load/rider.js';
 import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
 import { packingSchema } from '../stow/keptPacking.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
-import { pieceSchema } from '../tools/piece.js';
+import { pieceSchema } from '../toolbox/tools/piece.js';
 import { rideSchema } from '../trip/ride.js';
 import { tripSchema } from '../trip/trip.js';
-import { ownKindSchema } from '../supplies/book.js';
-import { supplySchema } from '../supplies/supply.js';
-import { name } from './fields.js';
+import { ownKindSchema } from '../repairs/supplies/book.js';
+import { supplySchema } from '../repairs/supplies/supply.js';
+import { name } from '../ground/fields.js';
 
 /** The garage itself: its name, the rider's practice, the rider, what the rider wants of a packing, and rates that the rider knows better. */
 export const garageSchema = z.strictObject({

@@ -1,5 +1,3 @@
-export * from './fields.js';
-export { cleaned, cut } from './text.js';
 export * from './garage.js';
 export * from './file.js';
 export {

@@ -1,10 +1,10 @@
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
-import type { Solve } from '../cover/index.js';
 import { answerFor } from '../answer/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { loadSolver } from '@necessaire/solver';
-import { newSupply, type Supply } from '../supplies/index.js';
+import { newSupply, type Supply } from '../repairs/supplies/index.js';
 import { brakeHose } from '../testing/supplies.js';
 import { uuid } from '../testing/make.js';
 import { alwaysPacked } from './always.js';

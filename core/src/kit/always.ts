@@ -1,17 +1,13 @@
 import type { Bike } from '../bike/index.js';
-import type { GarageDocument } from '../garage/index.js';
-import { bookOf, whyNot } from '../supplies/index.js';
-import { newPiece, type Piece } from '../tools/index.js';
+import type { KitRows } from './rows.js';
+import { bookOf, whyNot } from '../repairs/supplies/index.js';
+import { newPiece, type Piece } from '../toolbox/tools/index.js';
 
 /**
  * Spares that the rider always packs, each as a piece that is marked so: then its grams count in every kit, curve and limit as those of any
  * marked tool do. What is spent, past its date or made for another bike is not packed.
  */
-export const alwaysPacked = (
-  doc: Pick<GarageDocument, 'supplies' | 'kinds'>,
-  bike: Bike,
-  today: string | null,
-): Piece[] => {
+export const alwaysPacked = (doc: Pick<KitRows, 'supplies' | 'kinds'>, bike: Bike, today: string | null): Piece[] => {
   const book = bookOf(doc.kinds);
   return doc.supplies
     .filter(

@@ -1,20 +1,13 @@
+import { DEFAULT_PRACTICE, practiceSchema, type Practice } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import { THOROUGH } from '../testing/thorough.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import { newBike, type Fastener } from '../bike/index.js';
 import { answerFor } from '../answer/index.js';
-import { looksOf, proposal } from '../walk/index.js';
-import {
-  ChainFinder,
-  cureOf,
-  DEFAULT_PRACTICE,
-  reachOf,
-  reachWithOffer,
-  practiceSchema,
-  type Practice,
-} from '../chains/index.js';
-import type { Solve } from '../cover/index.js';
+import { looksOf, proposal } from '../bike/walk/index.js';
+import { ChainFinder, cureOf, reachOf, reachWithOffer } from '../toolbox/chains/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { fastener, owned, uuid } from '../testing/make.js';
 import {
@@ -26,7 +19,7 @@ import {
   setModels,
   usablePieces,
   type Piece,
-} from '../tools/index.js';
+} from '../toolbox/tools/index.js';
 import { buyList, type BuyList } from './buyList.js';
 import { ownSets } from './ownSets.js';
 

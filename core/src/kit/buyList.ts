@@ -1,9 +1,10 @@
+import type { Practice } from '../toolbox/practice.js';
 import type { Fastener } from '../bike/index.js';
-import { ChainFinder, reachWithOffer, reachOf, type Practice } from '../chains/index.js';
-import { cheapestCover, type FunctionNeed } from '../cover/index.js';
-import { exposuresIn } from '../odds/index.js';
+import { ChainFinder, reachWithOffer, reachOf } from '../toolbox/chains/index.js';
+import { cheapestCover, type FunctionNeed } from '../toolbox/cover/index.js';
+import { exposuresIn } from '../trip/odds/index.js';
 import { functionNeeds } from './needs.js';
-import type { GarageDocument } from '../garage/index.js';
+import type { KitRows } from './rows.js';
 import {
   asBought,
   newPiece,
@@ -14,7 +15,7 @@ import {
   usablePieces,
   type Piece,
   type ToolSet,
-} from '../tools/index.js';
+} from '../toolbox/tools/index.js';
 
 /** What is bought least of. */
 export type BuyFor = 'money' | 'mass';
@@ -46,11 +47,7 @@ const TIES = 2 ** 20;
  * in the quality that the practice says. Where either will do, a cheap piece is taken as far as it bears the torque.
  * Exact over the sixty least ways of each gap and the twelve least of each function; a set gives all its pieces for its one price.
  */
-export function buyList(
-  doc: GarageDocument,
-  question: { bikeId: string; tripId: string | null },
-  least: BuyFor,
-): BuyList {
+export function buyList(doc: KitRows, question: { bikeId: string; tripId: string | null }, least: BuyFor): BuyList {
   const { bikeId } = question;
   const practice: Practice = doc.garage.practice;
   const drawer = usablePieces(doc.pieces, bikeId).filter((p) => p.mark !== 'never');
@@ -190,7 +187,7 @@ export function buyList(
 
 /** Functions that the trip's troubles ask for beyond what the drawer does. */
 function missingFunctions(
-  doc: GarageDocument,
+  doc: KitRows,
   { bikeId, tripId }: { bikeId: string; tripId: string | null },
   drawer: readonly Piece[],
 ): FunctionNeed[] {
@@ -244,7 +241,7 @@ function usedOf(
 }
 
 /** Heads of the garage's other bikes that come within reach by what is bought. */
-function othersHelped(doc: GarageDocument, bikeId: string, bought: readonly Piece[], practice: Practice) {
+function othersHelped(doc: KitRows, bikeId: string, bought: readonly Piece[], practice: Practice) {
   if (bought.length === 0) return [];
   return doc.bikes
     .filter((b) => b.id !== bikeId)

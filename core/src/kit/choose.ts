@@ -1,12 +1,12 @@
-import type { Solve } from '../cover/index.js';
-import type { GarageDocument } from '../garage/index.js';
-import { frontier, TOLERANCE, type Curve } from '../optimum/curve.js';
-import { lightestJoint } from '../optimum/lightest.js';
-import { mostUnder } from '../optimum/kitMilp.js';
-import { kitProblem, type KitProblem } from '../optimum/kitProblem.js';
-import { stockedAt, type StockedMend } from '../optimum/slots.js';
-import { demandsMet, withinWorth } from '../optimum/tools.js';
-import { leastMarked, priceOfGram, worthItsWeight } from '../optimum/worth.js';
+import type { Solve } from '../ground/milp.js';
+import type { KitRows } from './rows.js';
+import { frontier, TOLERANCE, type Curve } from './optimum/curve.js';
+import { lightestJoint } from './optimum/lightest.js';
+import { mostUnder } from './optimum/kitMilp.js';
+import { kitProblem, type KitProblem } from './optimum/kitProblem.js';
+import { stockedAt, type StockedMend } from './optimum/slots.js';
+import { demandsMet, withinWorth } from './optimum/tools.js';
+import { leastMarked, priceOfGram, worthItsWeight } from './optimum/worth.js';
 import { savedWith, stockedBy, type Contents } from './done.js';
 import type { KeptKit } from './keptKit.js';
 import { kitFrom, type Kit } from './kit.js';
@@ -230,7 +230,7 @@ export function contentsAt(curve: Curve, limit: number): Contents {
 const MOST_OPEN = 4;
 
 /** Selections of the measures that a bike might have. */
-function selections(doc: GarageDocument, bikeId: string): string[][] {
+function selections(doc: KitRows, bikeId: string): string[][] {
   const open = (doc.bikes.find((b) => b.id === bikeId)?.prevention ?? [])
     .filter((p) => p.state === 'may')
     .slice(0, MOST_OPEN);
@@ -256,7 +256,7 @@ const leftLost = (problem: KitProblem, kit: Kit): number =>
  * its grams counted, and the best of all is it.
  */
 export function chosenKit(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null; today?: string | null },
   problem: KitProblem,
   solve: Solve,

@@ -1,8 +1,8 @@
-import { gradeMeets } from '../mends/index.js';
-import { countCdf } from '../odds/index.js';
-import type { Ask, AskWay, KitProblem } from '../optimum/kitProblem.js';
-import { slotsOfAsk, type StockedMend } from '../optimum/slots.js';
-import { availableWays } from '../optimum/tools.js';
+import { gradeMeets } from '../repairs/index.js';
+import { countCdf } from '../trip/odds/index.js';
+import type { Ask, AskWay, KitProblem } from './optimum/kitProblem.js';
+import { slotsOfAsk, type StockedMend } from './optimum/slots.js';
+import { availableWays } from './optimum/tools.js';
 
 /** What a kit is: copies of each piece of the problem, and the mends that it is stocked for. */
 export interface Contents {

@@ -1,6 +1,6 @@
-import { DOUBLES_FROM_DAYS, type Practice } from '../chains/index.js';
-import { millimetres } from '../sizes/index.js';
-import type { Piece } from '../tools/index.js';
+import { DOUBLES_FROM_DAYS, type Practice } from '../toolbox/practice.js';
+import { millimetres } from '../ground/sizes/index.js';
+import type { Piece } from '../toolbox/tools/index.js';
 
 /** Largest socket that counts as small and easily lost, mm. Planning value. */
 const SMALL_SOCKET = 10;

@@ -1,9 +1,9 @@
-import { writeCsv } from '../csv/table.js';
-import { KNOWN, type SupplyBook } from '../supplies/index.js';
+import { writeCsv } from '../ground/csv/table.js';
+import { KNOWN, type SupplyBook } from '../repairs/supplies/index.js';
 import type { KeptKit } from './keptKit.js';
 import type { Kit } from './kit.js';
 import type { CurvePoint } from './points.js';
-import type { Piece } from '../tools/index.js';
+import type { Piece } from '../toolbox/tools/index.js';
 
 /** A kit written down as it is, with its figures of now. */
 export function keptOf(

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import { count, euros, grams, id, name, note } from '../garage/fields.js';
+import { line } from '../ground/text.js';
+import { count, euros, grams, id, name, note } from '../ground/fields.js';
 
 /** A kit written down: its contents with the figures of that day, so that they stay what they were. */
 export const keptKitSchema = z.strictObject({

@@ -1,14 +1,22 @@
+import { DEFAULT_PRACTICE, type Practice } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import { answerFor } from '../answer/index.js';
 import { newBike } from '../bike/index.js';
-import { DEFAULT_PRACTICE, type Practice } from '../chains/index.js';
-import type { Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
-import { TROUBLES } from '../mends/index.js';
-import { certain, countCdf, exposures } from '../odds/index.js';
+import { TROUBLES } from '../repairs/index.js';
+import { certain, countCdf, exposures } from '../trip/odds/index.js';
 import { askLightest, fastener, owned, uuid } from '../testing/make.js';
-import { adjustable, combinationSpanner, functional, ratchet, socket, tyreLever, type Piece } from '../tools/index.js';
+import {
+  adjustable,
+  combinationSpanner,
+  functional,
+  ratchet,
+  socket,
+  tyreLever,
+  type Piece,
+} from '../toolbox/tools/index.js';
 import { newLeg, newTrip, type KitQuestion } from '../trip/index.js';
 import { byTrouble } from './byTrouble.js';
 import { functionNeeds } from './needs.js';

@@ -1,12 +1,12 @@
-import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../cover/index.js';
-import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../mends/index.js';
-import { countCdf } from '../odds/index.js';
-import type { AskWay, KitProblem, Requirement } from '../optimum/kitProblem.js';
-import { availableWays, does, metBy, metWithout, withinWorth } from '../optimum/tools.js';
-import { isWanted, planOf } from '../optimum/plan.js';
-import type { StockedMend } from '../optimum/slots.js';
-import type { SupplyKind } from '../supplies/index.js';
-import { BAG_FILL, boxVolume, catalogue, type Piece, type PieceFunction } from '../tools/index.js';
+import { carriedChains, chainsBy, reachedBy, type FunctionNeed } from '../toolbox/cover/index.js';
+import { GRADE_WORTH, gradeMeets, type Grade, type Prevention } from '../repairs/index.js';
+import { countCdf } from '../trip/odds/index.js';
+import type { AskWay, KitProblem, Requirement } from './optimum/kitProblem.js';
+import { availableWays, does, metBy, metWithout, withinWorth } from './optimum/tools.js';
+import { isWanted, planOf } from './optimum/plan.js';
+import type { StockedMend } from './optimum/slots.js';
+import type { SupplyKind } from '../repairs/supplies/index.js';
+import { BAG_FILL, boxVolume, catalogue, type Piece, type PieceFunction } from '../toolbox/tools/index.js';
 import { byAsk, doneOfAsk, doneWith, fittedMends, homeMends, reachesHome, savedBy, type Contents } from './done.js';
 
 /** A piece in the kit, with the reason for it. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { priceOfGram } from '../optimum/worth.js';
+import { priceOfGram } from './optimum/worth.js';
 import { newKitQuestion } from '../trip/kitQuestion.js';
 import { kneeAt, kneePoint } from './knee.js';
 import { concaveHull } from './points.js';

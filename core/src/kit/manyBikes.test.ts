@@ -1,8 +1,8 @@
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import { answerFor } from '../answer/index.js';
-import type { Solve } from '../cover/index.js';
 import { manyBikes, type Carried } from './manyBikes.js';
 
 let solve: Solve;

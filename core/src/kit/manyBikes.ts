@@ -1,8 +1,10 @@
+import type { Practice } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import type { Bike } from '../bike/index.js';
-import type { Practice, Reach } from '../chains/index.js';
-import { coverProblem, lightestSet, type FunctionNeed, type Solve } from '../cover/index.js';
-import type { GarageDocument } from '../garage/index.js';
-import { usablePieces, type Piece } from '../tools/index.js';
+import type { Reach } from '../toolbox/chains/index.js';
+import { coverProblem, lightestSet, type FunctionNeed } from '../toolbox/cover/index.js';
+import type { KitRows } from './rows.js';
+import { usablePieces, type Piece } from '../toolbox/tools/index.js';
 import { toolCase } from './toolCase.js';
 
 /** So many of a piece. */
@@ -56,7 +58,7 @@ function shared(a: readonly Carried[], b: readonly Carried[]): Carried[] {
  * changing bikes, and the one set that would do for all.
  * @param tripId the trip that the functions are for; null for none
  */
-export function manyBikes(doc: GarageDocument, tripId: string | null, solve: Solve): ManyBikes {
+export function manyBikes(doc: KitRows, tripId: string | null, solve: Solve): ManyBikes {
   // Each bike by itself, out of the drawer: what rides along, or could be bought, is another question.
   const practice: Practice = { ...doc.garage.practice, others: 'own bike only', from: 'drawer' };
   const own = { ...doc, garage: { ...doc.garage, practice } };

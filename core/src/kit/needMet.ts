@@ -1,8 +1,8 @@
+import type { Practice } from '../toolbox/practice.js';
 import type { Bike, Fastener } from '../bike/index.js';
-import type { Practice } from '../chains/index.js';
-import { needsOf, type Need, type Way } from '../mends/index.js';
-import { practisedNeeds } from '../optimum/ways.js';
-import { KNOWN, type SupplyBook } from '../supplies/index.js';
+import { needsOf, type Need, type Way } from '../repairs/index.js';
+import { practisedNeeds } from './optimum/ways.js';
+import { KNOWN, type SupplyBook } from '../repairs/supplies/index.js';
 import type { Kit } from './kit.js';
 
 /** What meets a need of a step: what is asked for, by what of the kit, and whether that is enough. */

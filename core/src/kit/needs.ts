@@ -1,6 +1,6 @@
-import type { FunctionNeed } from '../cover/index.js';
-import { needsOf } from '../mends/index.js';
-import type { Exposure } from '../odds/index.js';
+import type { FunctionNeed } from '../toolbox/cover/index.js';
+import { needsOf } from '../repairs/index.js';
+import type { Exposure } from '../trip/odds/index.js';
 
 /** Share of trips below which a trouble asks for no tool of its own, where the rider does not say. Planning value. */
 export const WORTH_CARRYING = 0.02;

@@ -1,4 +1,4 @@
-import { boxVolume, type Piece } from '../tools/index.js';
+import { boxVolume, type Piece } from '../toolbox/tools/index.js';
 import type { Kit } from './kit.js';
 
 /** A set that was bought or supplied as one: what of it the kit takes, what stays, and what that frees. */

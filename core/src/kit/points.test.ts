@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import fc from 'fast-check';
-import { frontier, type Curve } from '../optimum/curve.js';
-import { PrizeProblem, type Priced } from '../optimum/prize.js';
-import type { KitProblem } from '../optimum/kitProblem.js';
+import { frontier, type Curve } from './optimum/curve.js';
+import { PrizeProblem, type Priced } from './optimum/prize.js';
+import type { KitProblem } from './optimum/kitProblem.js';
 import { homeWith, savedWith } from './done.js';
 import { compareKits, keptOf, listOf, withFigures, writeKit } from './keeping.js';
 import { kitFrom, unitsOf } from './kit.js';

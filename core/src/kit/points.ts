@@ -1,10 +1,10 @@
-import { carriedChains, reachedBy } from '../cover/index.js';
-import { countCdf } from '../odds/index.js';
-import { KNOWN, type SupplyBook } from '../supplies/index.js';
-import { BAG_FILL, boxVolume } from '../tools/index.js';
-import type { Curve } from '../optimum/curve.js';
-import type { KitProblem } from '../optimum/kitProblem.js';
-import { stockedAt, type StockedMend } from '../optimum/slots.js';
+import { carriedChains, reachedBy } from '../toolbox/cover/index.js';
+import { countCdf } from '../trip/odds/index.js';
+import { KNOWN, type SupplyBook } from '../repairs/supplies/index.js';
+import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
+import type { Curve } from './optimum/curve.js';
+import type { KitProblem } from './optimum/kitProblem.js';
+import { stockedAt, type StockedMend } from './optimum/slots.js';
 import { doneWith, homeMends, savedBy, type Contents } from './done.js';
 import { fittedOf, unitsOf } from './kit.js';
 

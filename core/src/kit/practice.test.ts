@@ -1,10 +1,12 @@
+import { DEFAULT_PRACTICE, type Practice } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import { answerFor } from '../answer/index.js';
 import { newBike, type Fastener } from '../bike/index.js';
-import { ChainFinder, DEFAULT_PRACTICE, reachOf, type Practice } from '../chains/index.js';
-import { coverProblem, lightestSet, reachedBy, type Solve } from '../cover/index.js';
+import { ChainFinder, reachOf } from '../toolbox/chains/index.js';
+import { coverProblem, lightestSet, reachedBy } from '../toolbox/cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import {
@@ -18,7 +20,7 @@ import {
   socket,
   tHandle,
   type Piece,
-} from '../tools/index.js';
+} from '../toolbox/tools/index.js';
 import { newLeg, newTrip } from '../trip/index.js';
 import { getsLostOrBreaks } from './doubles.js';
 import { toolCase } from './toolCase.js';

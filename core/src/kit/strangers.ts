@@ -1,5 +1,5 @@
 import { newFastener, type Fastener } from '../bike/index.js';
-import type { Head } from '../sizes/index.js';
+import type { Head } from '../ground/sizes/index.js';
 
 /** Heads that some stranger's bike is likely to have turned by the road. Planning values. */
 const HEADS: [string, Head, number][] = [

@@ -1,23 +1,18 @@
-import { ChainFinder, modeFit, reachOf, type Practice, type Reach } from '../chains/index.js';
-import {
-  coverProblem,
-  lightestSet,
-  type Choice,
-  type FunctionNeed,
-  type Lightest,
-  type Solve,
-} from '../cover/index.js';
+import type { Practice } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
+import { ChainFinder, modeFit, reachOf, type Reach } from '../toolbox/chains/index.js';
+import { coverProblem, lightestSet, type Choice, type FunctionNeed, type Lightest } from '../toolbox/cover/index.js';
 import type { Fastener } from '../bike/index.js';
-import type { GarageDocument } from '../garage/index.js';
-import { exposuresIn, type Exposure } from '../odds/index.js';
-import { offeredPieces, usablePieces, type Piece, type PieceModel } from '../tools/index.js';
+import type { KitRows } from './rows.js';
+import { exposuresIn, type Exposure } from '../trip/odds/index.js';
+import { offeredPieces, usablePieces, type Piece, type PieceModel } from '../toolbox/tools/index.js';
 import { tripDays, type Trip } from '../trip/index.js';
 import { alwaysPacked } from './always.js';
 import { losableIn } from './doubles.js';
 import { anyFunctionNeeds } from './needs.js';
 import { strangersHeads } from './strangers.js';
-import { kitProblem, type KitProblem } from '../optimum/kitProblem.js';
-import { choicesOf } from '../optimum/lightest.js';
+import { kitProblem, type KitProblem } from './optimum/kitProblem.js';
+import { choicesOf } from './optimum/lightest.js';
 
 /** All that decides the least set of tools: which heads, by which pieces, for which troubles, under which practice. */
 export interface ToolCase {
@@ -44,7 +39,7 @@ export function leastOf(c: ToolCase, solve: Solve): Lightest | null {
 }
 
 /** Fasteners that a kit for a bike has to turn: its own, and by the rider's practice those of the bikes that ride along. */
-export function fastenersFor(doc: GarageDocument, bikeId: string, trip: Trip | undefined): Fastener[] {
+export function fastenersFor(doc: KitRows, bikeId: string, trip: Trip | undefined): Fastener[] {
   const { others } = doc.garage.practice;
   const along = others === 'own bike only' ? [] : (trip?.along ?? []);
   const bikes = new Set([bikeId, ...along]);
@@ -77,7 +72,7 @@ function useful(offer: readonly Piece[], fasteners: readonly Fastener[], functio
  * @param finder chains over the usable pieces of the drawer, where they are known already
  */
 export function toolCase(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null; today?: string | null },
   finder?: ChainFinder,
   list?: readonly Exposure[],
@@ -93,7 +88,7 @@ export interface KitCase {
 
 /** The tools of a case, and the whole problem of which they are a part. */
 export function kitCase(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null; today?: string | null },
   finder?: ChainFinder,
   list?: readonly Exposure[],
@@ -106,7 +101,7 @@ export function kitCase(
 
 /** Heads and pieces, before anything is asked of what else they must do. */
 function headCase(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null; today?: string | null },
   finder?: ChainFinder,
   list?: readonly Exposure[],

@@ -1,13 +1,13 @@
+import { DEFAULT_PRACTICE } from '../toolbox/practice.js';
+import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import { answerFor } from '../answer/index.js';
 import { newBike, type Fastener } from '../bike/index.js';
-import { DEFAULT_PRACTICE } from '../chains/index.js';
-import type { Solve } from '../cover/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { fastener, owned, uuid } from '../testing/make.js';
-import { combinationSpanner, ringSpanner, type Piece } from '../tools/index.js';
+import { combinationSpanner, ringSpanner, type Piece } from '../toolbox/tools/index.js';
 import { canBeSwapped, whatWeighs } from './weighs.js';
 
 let solve: Solve;

@@ -1,8 +1,9 @@
+import type { Solve } from '../ground/milp.js';
 import type { Fastener } from '../bike/index.js';
-import { ChainFinder, modeFit, reachOf, type Reach } from '../chains/index.js';
-import type { Lightest, Solve } from '../cover/index.js';
-import type { GarageDocument } from '../garage/index.js';
-import { catalogue, newPiece, type Piece, type PieceModel } from '../tools/index.js';
+import { ChainFinder, modeFit, reachOf, type Reach } from '../toolbox/chains/index.js';
+import type { Lightest } from '../toolbox/cover/index.js';
+import type { KitRows } from './rows.js';
+import { catalogue, newPiece, type Piece, type PieceModel } from '../toolbox/tools/index.js';
 import { drives, leastOf, toolCase, type ToolCase } from './toolCase.js';
 
 /** What a change does to the lightest set: exact differences of two optima. Positive is lighter and cheaper. */
@@ -86,7 +87,7 @@ export interface Alternative extends Difference {
  * @param most ways that are solved, the preferred first
  */
 export function alternativesOf(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null },
   fastenerId: string,
   solve: Solve,
@@ -116,7 +117,7 @@ export function alternativesOf(
 
 /** What the mark on one piece, or keeping it to one bike, costs; null where it has neither, or nothing can be said. */
 export function markCost(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null },
   pieceId: string,
   solve: Solve,
@@ -165,7 +166,7 @@ const MOST_PURCHASES = 400;
  * @param onProgress told the share done, 0 to 1
  */
 export function whatWeighs(
-  doc: GarageDocument,
+  doc: KitRows,
   question: { bikeId: string; tripId: string | null },
   solve: Solve,
   onProgress: (share: number) => void = () => {},

@@ -1,6 +1,6 @@
-import { say } from '../units/index.js';
+import { say } from '../ground/units/index.js';
 import type { Bike } from '../bike/index.js';
-import type { Solve } from '../cover/coverMilp.js';
+import type { Solve } from '../ground/milp.js';
 import { boundStow } from './bound.js';
 import { placePoints, POINTS, type Points } from './cost.js';
 import { solveStow } from './exact.js';
@@ -13,7 +13,7 @@ import { costOf, keepsRules, SCALE, stowProblem, type Cut, type StowProblem } fr
 import { goesIn, nothingHeld, sharedRules, standingRules, heldWith, type BrokenRule, type Held } from './rules.js';
 import { searchStow } from './stowSearch.js';
 import { stowFaults, type StowFault } from './brokenRules.js';
-import { bareBike, type LoadCase, type Weight } from '../load/index.js';
+import { bareBike, type LoadCase, type Weight } from './load/index.js';
 
 export interface Stowed {
   item: StowItem;

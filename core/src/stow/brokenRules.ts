@@ -1,5 +1,5 @@
-import { loadWarnings, type LoadCase, type LoadRule } from '../load/index.js';
-import { say, together, type Saying } from '../units/index.js';
+import { loadWarnings, type LoadCase, type LoadRule } from './load/index.js';
+import { say, together, type Saying } from '../ground/units/index.js';
 import { loadCase } from './carried.js';
 import type { StowInput } from './assign.js';
 import type { LaidMemory } from './laid.js';

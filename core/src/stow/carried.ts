@@ -1,5 +1,5 @@
 import type { Bike } from '../bike/index.js';
-import { bareBike, loadOf, type LoadCase, type Weight } from '../load/index.js';
+import { bareBike, loadOf, type LoadCase, type Weight } from './load/index.js';
 import type { Place } from './place.js';
 
 /**

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { newBike } from '../bike/index.js';
-import { people } from '../load/index.js';
+import { people } from './load/index.js';
 import { uuid } from '../testing/make.js';
 import { assign, type StowInput } from './assign.js';
 import { comparePackings, keptItems, packingFigures } from './compare.js';

@@ -1,4 +1,4 @@
-import { bareBike } from '../load/index.js';
+import { bareBike } from './load/index.js';
 import type { Bike } from '../bike/index.js';
 import type { Goal, Goals } from './goals.js';
 import type { Unit } from './item.js';

@@ -1,4 +1,4 @@
-import { MilpBuilder, type Solve } from '../cover/coverMilp.js';
+import { MilpBuilder, type Solve } from '../ground/milp.js';
 import type { Cut, StowProblem } from './stowProblem.js';
 
 /**

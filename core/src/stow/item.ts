@@ -1,5 +1,5 @@
 import type { Measures } from '../bike/index.js';
-import { BAG_FILL, type Trait } from '../tools/index.js';
+import { BAG_FILL, type Trait } from '../toolbox/tools/index.js';
 import { packBox } from './pack/index.js';
 import type { Pin } from './place.js';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import { grams, id, name, note } from '../garage/fields.js';
+import { line } from '../ground/text.js';
+import { grams, id, name, note } from '../ground/fields.js';
 
 const coordinate = z.number().min(-10_000).max(10_000);
 /** A packing written down with the figures of that day: what lay where, and what the bike made of it. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import type { Practice } from '../chains/practice.js';
-import { grams, id, mm, name, note } from '../garage/fields.js';
+import { line } from '../ground/text.js';
+import type { Practice } from '../toolbox/practice.js';
+import { grams, id, mm, name, note } from '../ground/fields.js';
 import { measures } from '../bike/bike.js';
 
 /** How soon a place is reached, the soonest first. */

@@ -1,5 +1,5 @@
-import type { Trait } from '../tools/index.js';
-import { massOf, measure, say, type Saying } from '../units/index.js';
+import type { Trait } from '../toolbox/tools/index.js';
+import { massOf, measure, say, type Saying } from '../ground/units/index.js';
 import type { Unit } from './item.js';
 import { fitsTurned } from './pack/index.js';
 import { bears, longestPiece, roomTaken, slotCount, usableVolume, type Place } from './place.js';

@@ -1,10 +1,10 @@
+import type { Solve } from '../ground/milp.js';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
-import { bareBike, people } from '../load/index.js';
+import { bareBike, people } from './load/index.js';
 import { newBike } from '../bike/index.js';
-import type { Solve } from '../cover/index.js';
-import { TRAITS, type Trait } from '../tools/index.js';
+import { TRAITS, type Trait } from '../toolbox/tools/index.js';
 import { uuid } from '../testing/make.js';
 import { assign, searchOn, stowCase, stowKey, type Packing, type StowInput } from './assign.js';
 import { boundStow } from './bound.js';

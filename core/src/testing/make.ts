@@ -1,6 +1,6 @@
 import { newFastener, type Fastener } from '../bike/index.js';
 import { newKitQuestion, type KitQuestion } from '../trip/index.js';
-import { newPiece, type Piece, type PieceModel } from '../tools/index.js';
+import { newPiece, type Piece, type PieceModel } from '../toolbox/tools/index.js';
 
 /** Makers for tests: ids by number, pieces owned once. */
 export const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

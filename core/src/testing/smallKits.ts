@@ -1,11 +1,11 @@
+import { DEFAULT_PRACTICE } from '../toolbox/practice.js';
 import fc from 'fast-check';
-import { DEFAULT_PRACTICE } from '../chains/index.js';
-import { gradeMeets, TROUBLES, way } from '../mends/index.js';
-import { certain, poisson } from '../odds/index.js';
-import { Items } from '../optimum/items.js';
-import { tailsOf, type Ask, type KitProblem } from '../optimum/kitProblem.js';
-import { KNOWN, supplyKind } from '../supplies/index.js';
-import { functional } from '../tools/index.js';
+import { gradeMeets, TROUBLES, way } from '../repairs/index.js';
+import { certain, poisson } from '../trip/odds/index.js';
+import { Items } from '../kit/optimum/items.js';
+import { tailsOf, type Ask, type KitProblem } from '../kit/optimum/kitProblem.js';
+import { KNOWN, supplyKind } from '../repairs/supplies/index.js';
+import { functional } from '../toolbox/tools/index.js';
 import { newKitQuestion } from '../trip/index.js';
 import { owned } from './make.js';
 

@@ -1,4 +1,4 @@
-import type { OwnKind } from '../supplies/index.js';
+import type { OwnKind } from '../repairs/supplies/index.js';
 import { uuid } from './make.js';
 
 /** A kind of spare that a rider added. */

@@ -7,7 +7,7 @@ import {
   type Reply,
   type Request,
   type Stored,
-} from '../sync/index.js';
+} from '../garage/sync/index.js';
 
 /** What the protocol says of the server (docs/sync.md), in memory and nothing else: the real one is held against it. */
 export class SyncServer {

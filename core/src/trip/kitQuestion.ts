@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import { euros, grams, id } from '../garage/fields.js';
+import { line } from '../ground/text.js';
+import { euros, grams, id } from '../ground/fields.js';
 import { ROLES } from '../bike/fastener.js';
-import { GRADES } from '../mends/way.js';
+import { GRADES } from '../repairs/way.js';
 
 /** Something that the kit must allow, whatever it weighs: a trouble mended at a grade once, or fasteners of a job turned. */
 export const mustSchema = z.discriminatedUnion('by', [

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { line } from '../garage/text.js';
-import { id, km, note } from '../garage/fields.js';
+import { line } from '../ground/text.js';
+import { id, km, note } from '../ground/fields.js';
 
 /** A ride that was ridden: how far on which ground, and what happened. The rider's own record. */
 export const rideSchema = z.strictObject({

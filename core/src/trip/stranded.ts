@@ -1,4 +1,4 @@
-import { measure, say, type Saying } from '../units/index.js';
+import { measure, say, type Saying } from '../ground/units/index.js';
 import type { Leg, Trip } from './trip.js';
 
 export interface Stranded {

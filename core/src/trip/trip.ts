@@ -1,10 +1,7 @@
 import { z } from 'zod';
-import { grams, hours, id, km, name, note } from '../garage/fields.js';
+import { grams, hours, id, km, name, note } from '../ground/fields.js';
 import { kitQuestionSchema, newKitQuestion } from './kitQuestion.js';
-import { routeSchema } from '../route/route.js';
-
-export const TERRAINS = ['paved', 'gravel', 'track'] as const;
-export type Terrain = (typeof TERRAINS)[number];
+import { routeSchema } from './route/route.js';
 
 export const legSchema = z.strictObject({
   id,

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { SaxesParser } from 'saxes';
 import { newBike } from '../../bike/index.js';
-import { people } from '../../load/index.js';
+import { people } from '../load/index.js';
 import { uuid } from '../../testing/make.js';
-import { KINDS } from '../../tools/index.js';
+import { KINDS } from '../../toolbox/tools/index.js';
 import { assign, type StowInput } from '../assign.js';
 import { NEW_GOALS } from '../goals.js';
 import type { StowItem } from '../item.js';

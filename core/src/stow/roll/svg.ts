@@ -1,4 +1,4 @@
-import { cleaned, cut } from '../../garage/text.js';
+import { cleaned, cut } from '../../ground/text.js';
 import { HEM, LABELS, type RollLayout } from './layout.js';
 
 const escape = (value: string) =>

@@ -1,7 +1,0 @@
-export * from './practice.js';
-export * from './chain.js';
-export * from './check.js';
-export * from './find.js';
-export * from './operation.js';
-export * from './cure.js';
-export * from './setTried.js';

@@ -1,4 +1,0 @@
-export * from './coverMilp.js';
-export * from './task.js';
-export * from './lightest.js';
-export { cheapestCover } from './coverSearch.js';

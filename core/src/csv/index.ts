@@ -1,6 +1,0 @@
-export * from './table.js';
-export * from './rows.js';
-export * from './fasteners.js';
-export * from './pieces.js';
-export * from './rides.js';
-export * from './room.js';

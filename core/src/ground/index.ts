@@ -1,0 +1,8 @@
+export * from './units/index.js';
+export * from './sizes/index.js';
+export * from './fields.js';
+export { cleaned, cut } from './text.js';
+export * from './terrain.js';
+export * from './faults.js';
+export * from './json.js';
+export * from './milp.js';

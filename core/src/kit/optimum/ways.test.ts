@@ -1,0 +1,121 @@
+import { DEFAULT_PRACTICE, type Practice } from '../../toolbox/practice.js';
+import { describe, expect, test } from '@jest/globals';
+import { newBike } from '../../bike/index.js';
+import { TROUBLES, type WayNeeds } from '../../repairs/index.js';
+import { newLeg, newTrip } from '../../trip/index.js';
+import { uuid } from '../../testing/make.js';
+import { gainOf, practisedNeeds, practisedWays } from './ways.js';
+
+const bike = newBike(uuid(1), 'B');
+const trip = { ...newTrip(uuid(2), 'T'), legs: [newLeg(uuid(3), 'L')], companions: 0 };
+const practice = (fields: Partial<Practice>): Practice => ({ ...DEFAULT_PRACTICE, ...fields });
+const of = (id: string) => TROUBLES.find((t) => t.id === id)!;
+const needs = (functions: WayNeeds['functions'], supplies: WayNeeds['supplies'] = []): WayNeeds => ({
+  heads: [],
+  functions,
+  supplies,
+});
+const barred = (id: string, name: string, fields: Partial<Practice>, on = bike, at: typeof trip | undefined = trip) =>
+  practisedWays(of(id), on, at, practice(fields)).find((w) => w.way.name === name)!.barred;
+
+describe('needs as the practice has them', () => {
+  test('what makes the air: a pump, an electric one, cartridges two to a filling, two of them', () => {
+    const asked = (air: Practice['air']) => practisedNeeds(needs([{ does: 'inflate', count: 1 }]), practice({ air }));
+    expect(asked('pump, cartridge for a bead')).toEqual(needs([{ does: 'inflate', count: 1 }]));
+    expect(asked('electric pump')).toEqual(needs([{ does: 'electric air', count: 1 }]));
+    expect(asked('hand pump')).toEqual(needs([{ does: 'hand air', count: 1 }]));
+    expect(asked('two of them')).toEqual(needs([{ does: 'inflate', count: 2 }]));
+    expect(asked('gas cartridges')).toEqual(
+      needs([{ does: 'gas air', count: 1 }], [{ kind: 'gas cartridge', units: 2 }]),
+    );
+    const both = practisedNeeds(
+      needs([{ does: 'inflate', count: 1 }], [{ kind: 'gas cartridge', units: 2 }]),
+      practice({ air: 'gas cartridges' }),
+    );
+    expect(both.supplies).toEqual([{ kind: 'gas cartridge', units: 4 }]);
+  });
+  test('levers: two, one and a long spanner, three; one asked for stays one', () => {
+    const asked = (levers: Practice['levers'], count = 2) =>
+      practisedNeeds(needs([{ does: 'lever tyre', count }]), practice({ levers })).functions[0]!.count;
+    expect([asked('two'), asked('one and a long spanner'), asked('three'), asked('three', 1)]).toEqual([2, 1, 3, 1]);
+  });
+  test('the reamer is by hand or powered', () => {
+    const asked = (reamer: Practice['reamer']) =>
+      practisedNeeds(needs([{ does: 'ream', count: 1 }]), practice({ reamer })).functions;
+    expect(asked('hand reamer')).toEqual([{ does: 'ream', count: 1 }]);
+    expect(asked('powered drill')).toEqual([{ does: 'drill', count: 1 }]);
+  });
+});
+
+describe('ways that do not count, with the reason', () => {
+  test('skill: only what the best hand of the group can do', () => {
+    const skilled = (hand: Practice['hand'], skill: Practice['skill'] = 'only what somebody can do') => [
+      barred('wheel-bearing', 'New bearing', { hand, skill }),
+      barred('puncture-tube', 'Patch the tube', { hand, skill }),
+      barred('puncture-tube', 'Ride on the flat, walking pace', { hand, skill }),
+    ];
+    const none = 'nobody in the group has done it';
+    expect(skilled('anybody')).toEqual([none, none, null]);
+    expect(skilled('handy')).toEqual([none, null, null]);
+    expect(skilled('has done it before')).toEqual([null, null, null]);
+    expect(skilled('anybody', 'carry it, somebody may help')).toEqual([null, null, null]);
+  });
+  test('company and pushing', () => {
+    expect(barred('chain', 'Be towed by a companion', {})).toBe('nobody rides along');
+    expect(barred('chain', 'Be towed by a companion', {}, bike, { ...trip, companions: 1 })).toBeNull();
+    expect(barred('battery', 'Push it off', {})).toBe('this bike does not start by pushing');
+    expect(barred('battery', 'Push it off', {}, { ...bike, pushStarts: true })).toBeNull();
+  });
+  test('tubes, plugs, the spare plug, rescue', () => {
+    const tube = (tubes: Practice['tubes']) => [
+      barred('tube-torn-front', 'Fit a new tube', { tubes }),
+      barred('tube-torn-rear', 'Fit a new tube', { tubes }),
+    ];
+    expect(tube('both')).toEqual([null, null]);
+    expect(tube('front only')).toEqual([null, 'your practice: tubes front only']);
+    expect(tube('none')).toEqual(['your practice: tubes none', 'your practice: tubes none']);
+    const tubeless = { ...bike, tyres: 'tubeless' as const };
+    const plug = (plugs: Practice['plugs']) => [
+      barred('puncture-tubeless', 'Plug it with strings', { plugs }, tubeless),
+      barred('puncture-tubeless', 'Plug it with a pin plug', { plugs }, tubeless),
+    ];
+    expect(plug('strings')).toEqual([null, 'your practice: strings']);
+    expect(plug('pin plugs')).toEqual(['your practice: pin plugs', null]);
+    const spare = (sparkPlug: Practice['sparkPlug'], on = bike, at = trip) =>
+      barred('plug-fouled', 'New plug', { sparkPlug }, on, at);
+    const no = 'your practice: no spare plug here';
+    expect(spare('carry')).toBeNull();
+    // Where it earns its place: carburettor, two-stroke, or water on the way.
+    expect(spare('where it earns its place')).toBe(no);
+    expect(spare('where it earns its place', { ...bike, fuelling: 'carburettor' })).toBeNull();
+    expect(spare('where it earns its place', { ...bike, strokes: 2 })).toBeNull();
+    expect(spare('where it earns its place', bike, { ...trip, legs: [{ ...trip.legs[0]!, crossings: 1 }] })).toBeNull();
+    expect(barred('stuck', 'Pulley to a tree', { rescue: 'carry the means' })).toBeNull();
+    expect(barred('stuck', 'Pulley to a tree', { rescue: 'nothing but a phone' })).toMatch(/^your practice/);
+    expect(barred('chain', 'New joining link', { rescue: 'nothing but a phone' })).toBe(
+      'your practice: nothing but a phone',
+    );
+    expect(barred('chain', 'Coast and push to the road', { rescue: 'nothing but a phone' })).toBeNull();
+  });
+  test('a chain tool that is too small opens nothing', () => {
+    const small = { ...bike, fit: { chain: '525', 'chain tool': '520' } };
+    expect(barred('chain', 'New joining link', {}, small)).toBe(
+      'the chain tool opens 520 at most, this chain is a 525',
+    );
+    expect(barred('chain', 'Coast and push to the road', {}, small)).toBeNull();
+  });
+});
+
+test('what one mend saves: hours, or in money so many hours’ worth and the fetch spared as often as it holds', () => {
+  const way = { ...of('chain').ways[0]!, minutes: 60, holds: 0.5, grade: 'ride-out' as const, travel: null };
+  const away = { helpKm: 10, workshopKm: 40, walking: 4, towing: 25 };
+  // Ten hours without: 0.5 · 0.8 · 9 h saved when it holds, half an hour lost when it does not.
+  const hours = 0.5 * 0.8 * 9 - 0.5;
+  const gain = (value: 'hours' | 'money', trouble = of('chain'), without = 10) =>
+    gainOf(way, trouble, without, away, { value, hourEuros: 20, fetchEuros: 250 });
+  expect(gain('hours')).toBeCloseTo(hours, 9);
+  expect(gain('money')).toBeCloseTo(hours * 20 + 250 * 0.8 * 0.5, 9);
+  // Nobody is fetched for what does not end the ride, nor where nothing is saved.
+  expect(gain('money', of('chain-slack'))).toBeCloseTo(hours * 20, 9);
+  expect(gain('money', of('chain'), 0.5)).toBe(0);
+});

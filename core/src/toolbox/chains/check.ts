@@ -1,0 +1,179 @@
+import type { Access, Condition } from '../../bike/index.js';
+import { fit as fitOf, type Fit } from '../../bike/fit/index.js';
+import { millimetres, printShape, type Head, type Shape } from '../../ground/sizes/index.js';
+import type { Mode } from '../tools/index.js';
+import { asTyped, measure, say, type Saying } from '../../ground/units/index.js';
+import type { Chain, Link, Path } from './chain.js';
+import type { Practice } from '../practice.js';
+
+/** What is asked of one end of a fastener. */
+export interface End {
+  head: Head;
+  access: Access;
+  /** Break-loose torque, N·m; nought for what is pulled and not turned. */
+  need: number;
+  condition: Condition;
+  /** Whether this end may be only held while another turns: so it is with either end of a bolt and its nut. */
+  holding: boolean;
+}
+
+export type FailCode =
+  'size' | 'recess' | 'clearance' | 'headroom' | 'thin' | 'swing' | 'stud' | 'approach' | 'bears' | 'arm' | 'practice';
+export interface Fail {
+  code: FailCode;
+  message: Saying;
+}
+
+/** Fit of what a mode turns on a shape. An adjustable is set to the head, so only its span counts. */
+export function modeFit(mode: Mode, shape: Shape): Fit {
+  if (mode.grip !== 'adjustable') return fitOf(mode.turns, shape, mode.grip);
+  const s = millimetres(shape.size);
+  const inSpan =
+    (shape.form === 'hex' || shape.form === 'plug') && s >= millimetres(mode.turns.size) && s <= (mode.opensTo ?? 0);
+  return {
+    verdict: inSpan ? 'fits' : 'no',
+    goesOn: inSpan ? 1 : 0,
+    odds: { fits: inSpan ? 1 : 0, loose: 0, rounds: 0, no: inSpan ? 0 : 1 },
+    worstPlay: Number.NaN,
+    reason: inSpan ? 'set to the head' : 'outside its span',
+  };
+}
+
+const mm = (value: number) => measure('length', value);
+const torque = (value: number) => measure('torque', value);
+
+/** Whether a hold turns about the chain's own axis, so that its shaft may stand in a well: a driver's handle. */
+const inLine = (hand: Link): boolean => hand.mode.offer.by === 'hand' && hand.mode.offer.hold === 'driver';
+
+/**
+ * Where the handle of the hand's piece lies along the axis, mm from the head: behind what it turns, except for a driver's, which is at the end of
+ * its shaft, and for a piece that is on the head itself, whose length is its shaft.
+ */
+function handleAt(path: Path, hand: Link): number {
+  const at = path.links.indexOf(hand);
+  const last = path.links.length - 1;
+  return at === last || inLine(hand) ? path.length : path.length - hand.mode.length;
+}
+
+/** The pieces that stand inside the well, from the head outwards, must be thinner than what is free there. */
+function widestInWell(path: Path, depth: number): number {
+  let widest = 0;
+  let at = 0;
+  for (let i = path.links.length - 1; i >= 0; i--) {
+    const { mode } = path.links[i]!;
+    widest = Math.max(widest, mode.width);
+    at += mode.length;
+    if (at >= depth) break;
+  }
+  return widest;
+}
+
+/**
+ * Every reason for which a path cannot turn an end; empty when it can.
+ * Recess, clearance, headroom, thin head, swing, stud, approach, torque of every piece, arm × allowed force (reference sections 2 and 3).
+ */
+export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
+  const { access, need } = end;
+  const last = path.links[path.links.length - 1]!;
+  // Of two spanners hooked into each other the one on the head is meant.
+  const hand = path.links.findLast((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar')!;
+  const spanner = last.mode.thickness > 0;
+  const fails: Fail[] = [];
+  const fail = (code: FailCode, message: Saying) => fails.push({ code, message });
+
+  if (access.recess > path.length)
+    fail(
+      'recess',
+      say`the head sits ${mm(access.recess)} deep, this reaches ${mm(path.length)}: ${mm(access.recess - path.length)} short`,
+    );
+  if (access.clearance !== null) {
+    const widest = widestInWell(path, access.recess);
+    if (widest > access.clearance)
+      fail('clearance', say`${mm(access.clearance)} is free round the head, ${last.piece.name} is ${mm(widest)} wide`);
+    // In a well the handle has to swing above the rim.
+    const handle = handleAt(path, hand);
+    if (widest <= access.clearance && handle < access.recess && path.length >= access.recess)
+      fail(
+        'recess',
+        say`the well is ${mm(access.recess)} deep, the handle of ${hand.piece.name} would lie ${mm(access.recess - handle)} below its rim`,
+      );
+  }
+  if (access.headroom !== null && path.length > access.headroom)
+    fail('headroom', say`${mm(access.headroom)} of room in line, this stands ${mm(path.length)} high`);
+  if (access.thin !== null && !(spanner && last.mode.thickness <= access.thin))
+    fail(
+      'thin',
+      spanner
+        ? say`only ${asTyped('length', access.thin)} thick goes in, ${last.piece.name} is ${asTyped('length', last.mode.thickness)}`
+        : say`only a spanner up to ${asTyped('length', access.thin)} thick goes in`,
+    );
+  // What only holds needs no next bite.
+  if (!end.holding && access.swing !== null && path.step > access.swing)
+    fail('swing', say`${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
+  if (access.stud > 0 && last.mode.hollow < access.stud)
+    fail(
+      'stud',
+      say`${mm(access.stud)} stands through the head, the hollow of ${last.piece.name} is ${mm(last.mode.hollow)}`,
+    );
+  if (access.approach === 'side only' && last.mode.grip !== 'open' && last.mode.grip !== 'adjustable')
+    fail('approach', say`an open end gets in from the side only`);
+  if (access.approach === 'in line only' && spanner)
+    fail('approach', say`there is room in line only, none for a spanner`);
+  if (access.approach === 'out of line' && !path.swivels)
+    fail('approach', say`it is out of line: the chain needs a swivel joint`);
+
+  if (!end.holding && path.links.some((l) => l.mode.grip === 'adjustable')) {
+    if (practice.adjustable === 'hold only') fail('practice', say`an adjustable spanner only holds, by your practice`);
+  }
+  if (
+    practice.ratchet === 'never breaks loose' &&
+    hand.mode.offer.by === 'hand' &&
+    hand.mode.offer.hold === 'ratchet' &&
+    need > 0
+  )
+    fail('practice', say`a ratchet does not break loose, by your practice`);
+  if (need > 0) {
+    if (path.bears < need) {
+      const weak = path.links[path.weakest]!;
+      fail('bears', say`breaking loose takes ${torque(need)}, ${weak.piece.name} bears ${torque(weak.mode.bears)}`);
+    }
+    if (path.handGives < need)
+      fail(
+        'arm',
+        path.arm > 0
+          ? say`breaking loose takes ${torque(need)}, ${measure('force', path.force)} on ${mm(path.arm)} gives ${torque(path.handGives)}: a pipe of ${mm(((need - path.handGives) / path.force) * 1000 + 50)} closes it`
+          : say`breaking loose takes ${measure('torque', need, 1)}, a hand on ${hand.piece.name} gives ${asTyped('torque', path.handGives)}`,
+      );
+  }
+  return fails;
+}
+
+/** A path that passed its checks, with margin and effort. */
+export function asChain(path: Path, end: End, fit: Fit, holdOnly = false): Chain {
+  const { need } = end;
+  return {
+    ...path,
+    fit,
+    holdOnly,
+    need,
+    effort: path.arm > 0 ? (need * 1000) / path.arm : null,
+    margin: need > 0 ? Math.min(path.bears, path.handGives) / need : null,
+  };
+}
+
+/** Says that nothing in sight even fits the head. */
+export const nothingFits = (head: Head): Fail => ({
+  code: 'size',
+  message: say`nothing in the drawer turns ${printShape(head)}`,
+});
+/** Says that a piece fits the head and that nothing turns the piece, with what would. */
+export function nothingDrives(link: Link): Fail {
+  const { offer } = link.mode;
+  const by =
+    offer.by === 'hand'
+      ? 'a hand'
+      : offer.shape.form === 'drive'
+        ? `a ${printShape(offer.shape)} handle`
+        : `a tool that turns ${printShape(offer.shape)}`;
+  return { code: 'size', message: say`${link.piece.name} fits, but nothing in the drawer turns it: it takes ${by}` };
+}

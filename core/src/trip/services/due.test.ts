@@ -1,0 +1,100 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { newBike, type Service } from '../../bike/index.js';
+import { uuid } from '../../testing/make.js';
+import { newLeg, newTrip, type Leg } from '../index.js';
+import { dueOn, legNeeds, oilBurnt } from './due.js';
+
+const service = (given: Partial<Service>): Service => ({
+  id: uuid(9),
+  name: 'Oil',
+  everyKm: 1000,
+  everyDays: null,
+  everyHours: null,
+  dust: 1,
+  lastKm: 0,
+  lastHours: 0,
+  lastDate: null,
+  uses: 'oil, mL',
+  quantity: 100,
+  ...given,
+});
+const leg = (paved: number, track = 0, days = 1): Leg => ({
+  ...newLeg(uuid(3), `${paved}`),
+  days,
+  km: { paved, gravel: 0, track },
+});
+const due = (s: Service, odometer: number, ...legs: Leg[]) =>
+  dueOn({ ...newBike(uuid(1), 'b'), odometer, services: [s] }, { ...newTrip(uuid(2), 't'), legs }, '2026-06-01')[0]!;
+
+describe('what falls due', () => {
+  test('by km against odometer and trip, on the leg where it does', () => {
+    expect(due(service({}), 700, leg(200), leg(200))).toMatchObject({
+      leftKm: 300,
+      times: 1,
+      leg: 1,
+      overdue: false,
+      quantity: 100,
+    });
+    expect(due(service({}), 500, leg(200), leg(200))).toMatchObject({ times: 0, leg: null, quantity: 0 });
+    expect(due(service({}), 0, leg(3500))).toMatchObject({ times: 3, leg: 0, quantity: 300 });
+  });
+  test('overdue: once before leaving, then its interval starts anew', () => {
+    expect(due(service({}), 1400, leg(900))).toMatchObject({ overdue: true, times: 1, leg: null, leftKm: -400 });
+    expect(due(service({}), 1400, leg(1100))).toMatchObject({ overdue: true, times: 2, leg: null });
+  });
+  test('dust shortens it: a km of track wears as much as several', () => {
+    expect(due(service({ dust: 0.25 }), 0, leg(0, 240)).times).toBe(0);
+    expect(due(service({ dust: 0.25 }), 0, leg(0, 260)).times).toBe(1);
+  });
+  test('by days as well, whichever comes first', () => {
+    const byDays = service({ everyKm: null, everyDays: 10, lastDate: '2026-05-28' });
+    expect(due(byDays, 0, leg(10, 0, 3), leg(10, 0, 4))).toMatchObject({ times: 1, leg: 1 });
+    expect(due({ ...byDays, lastDate: '2026-05-01' }, 0, leg(10))).toMatchObject({ overdue: true });
+  });
+  test('by hours of the engine', () => {
+    const byHours = service({ everyKm: null, everyHours: 20 });
+    expect(due(byHours, 0, { ...leg(10), hours: 15 }, { ...leg(10), hours: 10 })).toMatchObject({ times: 1, leg: 1 });
+    expect(due(byHours, 0, { ...leg(10), hours: 65 })).toMatchObject({ times: 3, leg: 0 });
+  });
+  test('times are what counting from the last service gives, however the trip is cut into legs', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 50, max: 3000 }),
+        fc.integer({ min: 0, max: 2999 }),
+        fc.array(fc.integer({ min: 1, max: 900 }), { minLength: 1, maxLength: 8 }),
+        (every, gone, parts) => {
+          fc.pre(gone < every);
+          const total = parts.reduce((a, b) => a + b, 0);
+          expect(due(service({ everyKm: every }), gone, ...parts.map((p) => leg(p))).times).toBe(
+            Math.floor((gone + total) / every + 1e-9),
+          );
+        },
+      ),
+    );
+  });
+  test('oil burnt, by consumption', () => {
+    expect(
+      oilBurnt({ ...newBike(uuid(1), 'b'), oilUse: 180 }, { ...newTrip(uuid(2), 't'), legs: [leg(500)] }),
+    ).toBeCloseTo(90, 9);
+  });
+});
+
+describe('fuel and water', () => {
+  const bike = { ...newBike(uuid(1), 'b'), tank: 10, consumption: 4 };
+  test('worked: ten litres at four, a seventh kept back, and what a long gap asks for', () => {
+    const paved = legNeeds(bike, { ...leg(100), fuelGapKm: 250 });
+    expect(paved.range).toBeCloseTo(212.5, 6);
+    // 250 × 1.2 = 300 km; 87.5 km short at 4 L: 3.5 L.
+    expect(paved.spareFuel).toBe(3.5);
+    expect(legNeeds(bike, { ...leg(0, 100), fuelGapKm: 100 })).toMatchObject({ spareFuel: 0 });
+    expect(legNeeds(bike, leg(100)).spareFuel).toBeNull();
+  });
+  test('water: more in the heat, a least a day', () => {
+    const at = (temperature: number) => legNeeds(bike, { ...leg(100), hours: 8, temperature }).water;
+    expect(at(10)).toBe(4);
+    expect(at(40)).toBe(8);
+    expect(legNeeds(bike, { ...leg(10), hours: 1 }).water).toBe(2);
+    expect(legNeeds(bike, { ...leg(10), hours: 1, temperature: 40 }).water).toBe(4);
+  });
+});
