@@ -86,6 +86,17 @@ export async function packed(page: Page) {
   await expect(page.locator('.picture.stow')).toHaveAttribute('data-proven', 'true', { timeout: 40_000 });
   await settled(page);
 }
+/** Chooses in a select by what stands in its list; as many letters of it as tell it apart. */
+export async function choose(field: Locator, option: string) {
+  await field.click({ force: true });
+  // A long list is searched by typing.
+  if (await field.isEditable()) await field.fill(option);
+  const list = field.page().getByRole('listbox').last();
+  const exact = list.getByRole('option', { name: option, exact: true });
+  await expect(list.getByRole('option').first()).toBeVisible();
+  await ((await exact.count()) > 0 ? exact : list.getByRole('option', { name: option })).first().click();
+  await expect(list).toBeHidden();
+}
 export const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
 
 /** A figure of the readout by its name, with the difference that the last change made. On a phone it is folded open first. */

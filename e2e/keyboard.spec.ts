@@ -59,7 +59,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
     (e) =>
       e instanceof HTMLInputElement &&
       e.closest('section')?.getAttribute('aria-label') === 'Across the plateau' &&
-      e.closest('label')?.textContent?.includes('Track') === true,
+      e.labels?.[0]?.textContent?.includes('Track') === true,
     'kilometres on track',
     300,
   );
@@ -70,7 +70,8 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
 
   await command(page, 'go to kit');
   await settled(page);
-  await tabTo(page, (e) => e?.textContent?.trim() === 'By piece', 'the list by piece');
+  await tabTo(page, (e) => e?.textContent?.trim() === 'By trouble', 'the lists');
+  await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Enter');
   await tabTo(
     page,

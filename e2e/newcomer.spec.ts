@@ -8,7 +8,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
   await freshBike(page, app);
   await enter(page, '24 axle nut');
   await goTo(page, 'Trip');
-  await page.getByRole('button', { name: 'Plan a trip' }).click();
+  await page.getByRole('button', { name: 'Start with an empty trip' }).click();
   for (const reload of [false, true]) {
     if (reload) await page.reload();
     await settled(page);
@@ -97,7 +97,7 @@ test('what is typed and pushed aside is offered back; a row pressed twice keeps 
 test('services and the record keep what is written into them', async ({ page, app }) => {
   await open(page, app, '/trip');
   await page.getByRole('tab', { name: 'Service', exact: true }).click();
-  await page.locator('.due .plain').first().click();
+  await page.locator('.due').first().getByRole('button').first().click();
   const detail = page.locator('.detail');
   await detail.getByLabel('Takes').fill('clean rag');
   await detail.getByLabel('Takes').press('Tab');

@@ -50,7 +50,7 @@ test('too heavy for its mount: the cheapest move out of it is one press away', a
   await settled(page);
   const fault = page.locator('[data-fault=weight]');
   await expect(fault).toContainText('where the mount bears 300 g');
-  await fault.locator('.acts .tool-button').first().click();
+  await fault.locator('.acts').getByRole('button').first().click();
   await settled(page);
   await expect(fault).toHaveCount(0);
 });
@@ -224,7 +224,7 @@ test('where is it: from any stage the place is lit on the bike', async ({ page, 
   await page.keyboard.press('Control+k');
   await page.locator('#command').fill('first-aid');
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('option').first()).toContainText('where: ');
+  await expect(dialog.getByRole('option').first()).toContainText('Tail bag');
   await expect(dialog.locator('.place-mark.lit')).toHaveCount(1);
   await faultless(page, 'the command box with a place');
   await page.keyboard.press('Enter');

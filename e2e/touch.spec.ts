@@ -10,7 +10,7 @@ test('what is pressed with gloves is large enough', async ({ page, app }) => {
     await goTo(page, stage);
     const small = await page
       .locator(
-        'button.tool-button:visible, nav a:visible, .row[data-fastener]:visible, select.field:visible, input.field:visible',
+        '.v-btn--variant-outlined:visible, .v-btn--variant-tonal:visible, nav a:visible, .row[data-fastener]:visible, .v-field:visible',
       )
       .evaluateAll((all) =>
         all

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, faultless, figure, goTo, open, settled, test } from './fixtures';
+import { choose, expect, faultless, figure, goTo, open, settled, test } from './fixtures';
 
 const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 const point = (i: number) =>
@@ -52,14 +52,14 @@ test('the own record, weak points, what falls due, air, and the trip ridden many
   await tab(page, 'Ride log');
   await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.33');
   await page.getByRole('button', { name: 'Log a ride' }).click();
-  await page.getByLabel('What happened').selectOption('Puncture, tubed');
+  await choose(page.getByLabel('What happened'), 'Puncture, tubed');
   await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.77');
   await page.locator('.factor', { hasText: 'Puncture, tubed' }).click();
   await expect(page.getByRole('dialog')).toContainText('negative binomial');
   await page.keyboard.press('Escape');
   const battery = page.locator('.trouble', { hasText: 'Battery flat' });
   const odds = (await battery.textContent()) ?? '';
-  await page.getByLabel('Add a weak point').selectOption('Battery flat');
+  await choose(page.getByLabel('Add a weak point'), 'Battery flat');
   await settled(page);
   await expect(battery).not.toHaveText(odds);
   await faultless(page, 'the record');

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { looksOf } from '@necessaire/core';
-import { entry, expect, faultless, figure, goTo, open, settled, test, type App } from './fixtures';
+import { choose, entry, expect, faultless, figure, goTo, open, settled, test, type App } from './fixtures';
 import { freshBike, guide, row, rows, stored } from './survey';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
@@ -63,12 +63,12 @@ test('from a reading to a size, the rival, and the try that settles it', async (
   const reading = page.getByLabel('Reading, mm');
   await reading.fill('14.05');
   await reading.press('Enter');
-  await bench(page).getByLabel('The head is').selectOption('worn');
+  await choose(bench(page).getByLabel('The head is'), 'worn');
   // 14 mm and 9/16 in lie on top of each other: both are shown, and what to put on it.
   await expect(bench(page).locator('.odds-row').first()).toContainText(/14|9\/16/);
   // Worn, the two are so close that no tool tells them apart, which is said; clean flats leave a try that helps.
   await expect(bench(page)).toContainText('No common tool tells hex 9⁄16 in and hex 14 apart');
-  await bench(page).getByLabel('The head is').selectOption('clean');
+  await choose(bench(page).getByLabel('The head is'), 'clean');
   await expect(bench(page).locator('.next-try')).toContainText('To be sure:');
   const figcaption = bench(page).locator('figcaption');
   await expect(figcaption).toContainText('°');
@@ -201,8 +201,8 @@ test('every field in the panel, and the same in the line', async ({ page, app })
   await form.getByLabel('Far end').press('Tab');
   await form.getByLabel('Torque (N·m)').fill('11,5');
   await form.getByLabel('Torque (N·m)').press('Tab');
-  await form.getByLabel('Torque is from').selectOption('own log');
-  await form.getByLabel('Condition').selectOption('rusted');
+  await choose(form.getByLabel('Torque is from'), 'own log');
+  await choose(form.getByLabel('Condition'), 'rusted');
   await form.getByLabel('breaks').check();
   await form.getByLabel('gets lost').check();
   const access = form.getByRole('group', { name: 'Access', exact: true });
@@ -284,7 +284,7 @@ test('ten thousand rows are read, kept and taken back without stopping the page'
   });
   await expect(dialog.getByRole('status')).toContainText('10000 new, 0 changed');
   await dialog.getByRole('button', { name: 'Write 10000 rows' }).click();
-  await page.getByLabel('Show').selectOption('left out');
+  await choose(page.getByLabel('Show'), 'left out');
   await expect(rows(page)).toHaveCount(300);
   await expect(page.locator('.more')).toContainText('Show 300 of 9700 more');
   await expect(page.locator('.top')).toContainText('Saved', { timeout: 40_000 });
@@ -298,10 +298,10 @@ test('several rows at once, found, sorted, and taken back with one undo', async 
   await open(page, app);
   await page.getByLabel('Find rows').fill('guard');
   await expect(rows(page)).toHaveCount(7);
-  await page.getByLabel('Show').selectOption('only assumed');
+  await choose(page.getByLabel('Show'), 'only assumed');
   await expect(rows(page)).toHaveCount(2);
-  await page.getByLabel('Show').selectOption('all');
-  await page.getByLabel('Sort').selectOption('by name');
+  await choose(page.getByLabel('Show'), 'all');
+  await choose(page.getByLabel('Sort'), 'by name');
   await expect(rows(page).first()).toContainText('Chain guard roller');
   // With the keyboard: Space chooses, Shift and Space the stretch.
   await entry(page).focus();
@@ -323,7 +323,7 @@ test('several rows at once, found, sorted, and taken back with one undo', async 
   await page.keyboard.press('Control+z');
   await expect(rows(page)).toHaveCount(7);
   await page.keyboard.press('Control+z');
-  await page.getByLabel('Show').selectOption('only assumed');
+  await choose(page.getByLabel('Show'), 'only assumed');
   await expect(rows(page)).toHaveCount(2);
 });
 

@@ -35,7 +35,7 @@ onMounted(open);
     <main v-if="failed" class="opening" role="alert">
       <h1>The garage does not open</h1>
       <p>{{ failed }}</p>
-      <button class="tool-button" @click="open">Try again</button>
+      <v-btn @click="open">Try again</v-btn>
     </main>
     <main v-else-if="!garage.doc" class="opening"><p>Opening the garage …</p></main>
     <router-view v-else-if="bare" />

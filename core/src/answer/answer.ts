@@ -14,7 +14,7 @@ import {
 } from '../toolbox/chains/index.js';
 import { chainsBy } from '../toolbox/cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { fastenersFor, chosenKit, kitCase, type Kit, type KitCase, type KitHint } from '../kit/index.js';
+import { fastenersFor, chosenKit, kitCase, toolsFrom, type Kit, type KitCase, type KitHint } from '../kit/index.js';
 import {
   allEnough,
   pooled,
@@ -109,7 +109,7 @@ export class AnswerMemory {
    * fasteners, the drawer, the trip and the practice stay.
    */
   tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): KitCase {
-    if (doc.garage.practice.from === 'drawer') return kitCase(doc, question, finder, list);
+    if (toolsFrom(doc) === 'drawer') return kitCase(doc, question, finder, list);
     const trip = doc.trips.find((t) => t.id === question.tripId);
     const key = JSON.stringify([
       { ...question, packed: null },
@@ -141,7 +141,7 @@ export class AnswerMemory {
 }
 
 /** What is missing before a figure can be known. */
-export type Missing = 'no fasteners' | 'no tools' | 'no trip' | 'no legs';
+export type Missing = 'no fasteners' | 'no trip' | 'no legs';
 /** For each figure what it still wants; null where it is known. A figure that is not known is no nought and no hundred per cent. */
 export interface Unknown {
   reached: Missing | null;
@@ -150,12 +150,11 @@ export interface Unknown {
   home: Missing | null;
 }
 
-function unknownOf(doc: GarageDocument, chosen: number, trip: Trip | undefined, list: readonly Exposure[]): Unknown {
+function unknownOf(chosen: number, trip: Trip | undefined, list: readonly Exposure[]): Unknown {
   const home = !trip ? 'no trip' : list.some((e) => e.lambda > 0) ? null : 'no legs';
   const reached = chosen === 0 ? 'no fasteners' : null;
-  const tools = doc.pieces.length === 0 && doc.garage.practice.from === 'drawer' ? 'no tools' : null;
-  // A trip with legs asks for spares, tools or no tools: what they weigh is known.
-  return { reached, home, mass: home === null ? null : (tools ?? reached) };
+  // A trip with legs asks for spares, fasteners or none: what they weigh is known.
+  return { reached, home, mass: home === null ? null : reached };
 }
 
 /** Everything that follows from a garage, a bike and a trip. Same input, same output. */
@@ -392,7 +391,7 @@ export function answerFor(
     kitUse,
     packing,
     stow,
-    unknown: unknownOf(doc, chosen.length, trip, list),
+    unknown: unknownOf(chosen.length, trip, list),
   };
 }
 

@@ -86,6 +86,13 @@ export interface KitCase {
   problem: KitProblem;
 }
 
+/**
+ * Where the tools of a kit come from: as the rider says; but while the toolbox is empty the best kit that could be bought stands in, so that a
+ * kit can be seen, priced and ticked off before anything is entered.
+ */
+export const toolsFrom = (doc: Pick<KitRows, 'pieces' | 'garage'>): Practice['from'] =>
+  doc.pieces.length === 0 && doc.garage.practice.from === 'drawer' ? 'drawer first' : doc.garage.practice.from;
+
 /** The tools of a case, and the whole problem of which they are a part. */
 export function kitCase(
   doc: KitRows,
@@ -122,7 +129,8 @@ function headCase(
     practice,
     losable: losableIn(practice.doubles, trip ? tripDays(trip) : 0),
   };
-  if (practice.from === 'catalogue') {
+  const from = toolsFrom(doc);
+  if (from === 'catalogue') {
     const pieces = useful(offeredPieces(practice.quality), fasteners, functions);
     const all = new ChainFinder(pieces, practice);
     const reaches = fasteners.map((f) => reachOf(f, all));
@@ -137,7 +145,7 @@ function headCase(
   }
   const own = finder ?? new ChainFinder(inUse(drawer), practice);
   const reaches = fasteners.map((f) => reachOf(f, own));
-  if (practice.from === 'drawer') return { ...rest, reaches, pieces: drawer, offered: new Set() };
+  if (from === 'drawer') return { ...rest, reaches, pieces: drawer, offered: new Set() };
   const gaps = reaches.filter((r) => r.best.length === 0).map((r) => r.fastener);
   const able = (does: FunctionNeed['does']) =>
     inUse(drawer).reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);

@@ -2,3 +2,4 @@ export * from './kitQuestion.js';
 export * from './trip.js';
 export * from './ride.js';
 export * from './stranded.js';
+export * from './threeAnswers.js';

@@ -63,9 +63,9 @@ function remove() {
           label="Luggage and storage: choose what this bike has"
         />
         <p class="acts">
-          <button class="tool-button" type="submit">{{ bike ? 'Save' : 'Add bike' }}</button>
-          <button class="tool-button quiet" type="button" @click="emit('close')">Cancel</button>
-          <button v-if="bike" class="tool-button quiet gap" type="button" @click="remove">Delete bike</button>
+          <v-btn type="submit">{{ bike ? 'Save' : 'Add bike' }}</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+          <v-btn variant="tonal" v-if="bike" class="gap" @click="remove">Delete bike</v-btn>
         </p>
       </form>
     </v-card>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** A bike's own numbers and traits: they draw it, and decide what there is to look at. */
+import SelectField from '../ui/SelectField.vue';
+import LineField from '../ui/LineField.vue';
 import { computed } from 'vue';
 import { BRAKES, DRIVES, ENGINES, FITTINGS, STARTERS, TYRES, type Bike, type Fitting } from '@necessaire/core';
 import NumberField from '../ui/NumberField.vue';
@@ -22,7 +24,6 @@ const elsewhere = computed(() =>
 );
 
 const set = <K extends keyof Bike>(key: K, value: Bike[K]) => (bike.value = { ...bike.value, [key]: value });
-const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
 
 interface Choice {
   key: keyof Bike;
@@ -57,45 +58,38 @@ const name = computed(() => bike.value.name);
 
 <template>
   <div class="bike-form">
-    <label class="wide">
-      <span>Name</span>
-      <input
-        class="field"
-        :value="name"
-        maxlength="120"
-        :aria-invalid="!!faults['name']"
-        @input="set('name', value($event))"
-      />
-      <small v-if="faults['name']" class="gap" role="alert">{{ faults['name'] }}</small>
-    </label>
-    <label
-      ><span>Front tyre</span
-      ><input
-        class="field num"
-        :value="bike.tyreFront"
-        placeholder="90/90-21"
-        :aria-invalid="!!faults['tyreFront']"
-        @input="set('tyreFront', value($event).trim())"
-      />
-      <small v-if="faults['tyreFront']" class="gap" role="alert">{{ faults['tyreFront'] }}</small></label
-    >
-    <label
-      ><span>Rear tyre</span
-      ><input
-        class="field num"
-        :value="bike.tyreRear"
-        placeholder="130/80-18"
-        :aria-invalid="!!faults['tyreRear']"
-        @input="set('tyreRear', value($event).trim())"
-      />
-      <small v-if="faults['tyreRear']" class="gap" role="alert">{{ faults['tyreRear'] }}</small></label
-    >
-    <label v-for="c in CHOICES" :key="c.key"
-      ><span>{{ c.label }}</span
-      ><select class="field" :value="String(bike[c.key])" @change="choose(c, value($event))">
-        <option v-for="o in c.of" :key="o" :value="String(o)">{{ o }}</option>
-      </select></label
-    >
+    <LineField
+      class="wide"
+      :fault="faults['name']"
+      label="Name"
+      :model-value="name"
+      maxlength="120"
+      @update:model-value="set('name', $event)"
+    />
+    <LineField
+      :fault="faults['tyreFront']"
+      label="Front tyre"
+      figures
+      :model-value="bike.tyreFront"
+      placeholder="90/90-21"
+      @update:model-value="set('tyreFront', $event.trim())"
+    />
+    <LineField
+      :fault="faults['tyreRear']"
+      label="Rear tyre"
+      figures
+      :model-value="bike.tyreRear"
+      placeholder="130/80-18"
+      @update:model-value="set('tyreRear', $event.trim())"
+    />
+    <SelectField
+      v-for="c in CHOICES"
+      :key="c.key"
+      :label="c.label"
+      :items="c.of.map((o) => ({ title: String(o), value: String(o) }))"
+      :model-value="String(bike[c.key])"
+      @update:model-value="choose(c, $event)"
+    />
     <NumberField
       label="Tank"
       quantity="capacity"
@@ -130,13 +124,14 @@ const name = computed(() => bike.value.name);
     />
     <fieldset class="wide">
       <legend>What is fitted</legend>
-      <label v-for="f in FITTINGS" :key="f" class="tick"
-        ><input
-          type="checkbox"
-          :checked="bike.fitted.includes(f)"
-          @change="fit(f, ($event.target as HTMLInputElement).checked)"
-        />{{ f }}</label
-      >
+      <v-checkbox
+        v-for="f in FITTINGS"
+        :key="f"
+        class="tick"
+        :model-value="bike.fitted.includes(f)"
+        @update:model-value="fit(f, $event === true)"
+        :label="f"
+      />
     </fieldset>
     <v-checkbox
       class="wide"

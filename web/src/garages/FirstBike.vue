@@ -43,7 +43,7 @@ function add() {
       <form @submit.prevent="add">
         <BikeForm v-model="draft" :tried="tried" />
         <PlaceTicks v-model="placeNames" :bike="drawn" label="Luggage and storage: choose what this bike has" />
-        <button class="tool-button" type="submit">Add this bike</button>
+        <v-btn type="submit">Add this bike</v-btn>
       </form>
     </section>
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import FileButton from '../ui/FileButton.vue';
+import LineField from '../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import { MOST_BYTES } from '@necessaire/core';
 import { api, ApiError } from '../api/client';
@@ -13,7 +15,7 @@ const notice = useNotice();
 const naming = ref<'new' | 'rename' | null>(null);
 const name = ref('');
 const refused = ref<string | null>(null);
-const file = ref<HTMLInputElement>();
+const file = ref<{ pick: () => void }>();
 
 const live = computed(() => garage.list.filter((g) => !g.deleted));
 const deleted = computed(() => garage.list.filter((g) => g.deleted));
@@ -49,11 +51,8 @@ const remove = () =>
     await garage.removeGarage(id);
     notice.say(`${was} deleted. The garage menu brings it back.`);
   });
-const take = (event: Event) =>
+const take = ([chosen]: File[]) =>
   guard(async () => {
-    const input = event.target as HTMLInputElement;
-    const chosen = input.files?.[0];
-    input.value = '';
     if (!chosen) return;
     if (chosen.size > MOST_BYTES) {
       refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file`;
@@ -66,34 +65,26 @@ const take = (event: Event) =>
 
 <template>
   <DropMenu :label="garage.doc?.garage.name ?? 'Garage'" hint="Garages and settings" quiet class="garages">
-    <button v-for="g in live" :key="g.id" role="menuitem" @click="garage.open(g.id)">
+    <v-list-item v-for="g in live" :key="g.id" role="menuitem" @click="garage.open(g.id)">
       {{ g.garage.name }}<span v-if="g.id === view.garageId">&nbsp;(open)</span>
-    </button>
-    <button role="menuitem" @click="ask('new')">New empty garage …</button>
-    <button role="menuitem" @click="ask('rename')">Rename this garage …</button>
-    <button role="menuitem" @click="remove">Delete this garage</button>
-    <button v-for="g in deleted" :key="g.id" role="menuitem" @click="guard(() => garage.restoreGarage(g.id))">
+    </v-list-item>
+    <v-list-item role="menuitem" @click="ask('new')">New empty garage …</v-list-item>
+    <v-list-item role="menuitem" @click="ask('rename')">Rename this garage …</v-list-item>
+    <v-list-item role="menuitem" @click="remove">Delete this garage</v-list-item>
+    <v-list-item v-for="g in deleted" :key="g.id" role="menuitem" @click="guard(() => garage.restoreGarage(g.id))">
       Bring back {{ g.garage.name }}
-    </button>
-    <a role="menuitem" :href="api.fileUrl(view.garageId ?? '')" download>Export as a file</a>
-    <button role="menuitem" @click="file?.click()">Import a file …</button>
-    <router-link role="menuitem" to="/print">Print the list</router-link>
-    <button role="menuitem" @click="view.theme = view.theme === 'dark' ? 'light' : 'dark'">
+    </v-list-item>
+    <v-list-item role="menuitem" :href="api.fileUrl(view.garageId ?? '')" download>Export as a file</v-list-item>
+    <v-list-item role="menuitem" @click="file?.pick()">Import a file …</v-list-item>
+    <v-list-item role="menuitem" to="/print">Print the list</v-list-item>
+    <v-list-item role="menuitem" @click="view.theme = view.theme === 'dark' ? 'light' : 'dark'">
       {{ view.theme === 'dark' ? 'Light' : 'Dark' }} theme
-    </button>
-    <button role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
+    </v-list-item>
+    <v-list-item role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
       {{ view.units === 'metric' ? 'Inch' : 'Metric' }} units
-    </button>
+    </v-list-item>
   </DropMenu>
-  <input
-    ref="file"
-    type="file"
-    accept=".json,application/json"
-    class="hidden-label"
-    tabindex="-1"
-    aria-label="Garage file"
-    @change="take"
-  />
+  <FileButton ref="file" label="Garage file" accept=".json,application/json" @files="take"><span /></FileButton>
   <v-dialog
     :aria-label="naming === 'new' ? 'New garage' : 'Rename the garage'"
     :model-value="naming !== null"
@@ -103,10 +94,10 @@ const take = (event: Event) =>
     <v-card class="ask">
       <form @submit.prevent="keepName">
         <h1>{{ naming === 'new' ? 'New garage' : 'Rename the garage' }}</h1>
-        <label><span class="soft">Name</span><input v-model="name" class="field" maxlength="120" autofocus /></label>
+        <LineField label="Name" v-model="name" maxlength="120" autofocus />
         <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
         <p class="acts">
-          <button class="tool-button" type="submit">{{ naming === 'new' ? 'Create' : 'Rename' }}</button>
+          <v-btn type="submit">{{ naming === 'new' ? 'Create' : 'Rename' }}</v-btn>
         </p>
       </form>
     </v-card>
@@ -120,7 +111,7 @@ const take = (event: Event) =>
     <v-card class="ask" role="alertdialog">
       <h1>That did not work. Nothing was changed.</h1>
       <p class="gap">{{ refused }}</p>
-      <p class="acts"><button class="tool-button" @click="refused = null">Close</button></p>
+      <p class="acts"><v-btn @click="refused = null">Close</v-btn></p>
     </v-card>
   </v-dialog>
 </template>

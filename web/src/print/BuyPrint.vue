@@ -22,8 +22,7 @@ const print = () => window.print();
 <template>
   <div class="paper-wrap">
     <nav class="bar" aria-label="Print">
-      <router-link to="/match" class="tool-button quiet">Back</router-link
-      ><button class="tool-button" @click="print">Print</button>
+      <v-btn variant="tonal" to="/match">Back</v-btn><v-btn @click="print">Print</v-btn>
     </nav>
     <main v-if="list && garage.bike" class="paper large">
       <header>

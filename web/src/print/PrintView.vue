@@ -64,8 +64,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
 <template>
   <div class="paper-wrap">
     <nav class="bar" aria-label="Print">
-      <router-link to="/stow" class="tool-button quiet">Back</router-link
-      ><button class="tool-button" @click="print">Print</button>
+      <v-btn variant="tonal" to="/stow">Back</v-btn><v-btn @click="print">Print</v-btn>
       <span v-if="seeking" role="status">Looking for a better layout: this list may still change.</span>
     </nav>
     <main v-if="a && garage.bike" class="paper" :class="size">

@@ -33,9 +33,8 @@ const print = () => window.print();
 <template>
   <div class="roll-print">
     <nav class="bar" aria-label="Print">
-      <router-link to="/stow" class="tool-button quiet">Back</router-link
-      ><button class="tool-button" @click="print">Print</button>
-      <button v-for="(u, i) in urls" :key="u" class="tool-button quiet" @click="save(i)">{{ title(i) }} as SVG</button>
+      <v-btn variant="tonal" to="/stow">Back</v-btn><v-btn @click="print">Print</v-btn>
+      <v-btn variant="tonal" v-for="(u, i) in urls" :key="u" @click="save(i)">{{ title(i) }} as SVG</v-btn>
     </nav>
     <main v-if="roll">
       <h1>{{ roll.name }} at 1 : 1</h1>

@@ -10,6 +10,7 @@ import ConflictDialog from './ConflictDialog.vue';
 import ExplainPanel from './ExplainPanel.vue';
 import ReadoutPanel from './ReadoutPanel.vue';
 import StageRail from './StageRail.vue';
+import KeysDialog from './KeysDialog.vue';
 import { useNotice } from './notice';
 
 const garage = useGarage();
@@ -32,8 +33,11 @@ function onKey(event: KeyboardEvent) {
   } else if (command && key === 'y' && !typing(event.target)) {
     event.preventDefault();
     notice.undone(garage.redo(), true);
+  } else if (event.key === '?' && !command && !typing(event.target)) {
+    event.preventDefault();
+    view.keysOpen = true;
   } else if (event.key === '/' && !command && !typing(event.target)) {
-    const entry = document.querySelector<HTMLElement>('[data-entry]');
+    const entry = document.querySelector<HTMLElement>('input[data-entry], [data-entry] input');
     if (entry) {
       event.preventDefault();
       entry.focus();
@@ -58,7 +62,8 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
     <CommandBox v-if="view.commandOpen" />
     <ExplainPanel />
     <ConflictDialog />
-    <p class="notice" role="status" aria-live="polite" :class="{ on: notice.text }">{{ notice.text }}</p>
+    <v-snackbar class="notice" :model-value="notice.text !== ''" :timeout="-1" :text="notice.text" />
+    <KeysDialog />
   </div>
 </template>
 
@@ -98,29 +103,10 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
   left: 8px;
   top: 8px;
 }
-.notice {
-  position: fixed;
-  left: 50%;
-  bottom: calc(var(--foot) + 14px);
-  translate: -50% 0;
-  background: var(--panel);
-  color: var(--panel-ink);
-  padding: 8px 16px;
-  font-size: 15px;
-  visibility: hidden;
-  z-index: 20;
-  max-width: 92vw;
-}
-.notice.on {
-  visibility: visible;
-}
 @media (max-width: 760px) {
   .frame {
     grid-template: auto auto minmax(0, 1fr) auto 60px / minmax(0, 1fr);
     grid-template-areas: 'top' 'alert' 'main' 'foot' 'rail';
-  }
-  .notice {
-    bottom: 128px;
   }
 }
 </style>

@@ -40,20 +40,20 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved 
     </div>
     <p class="sentence">
       <DropMenu v-if="garage.bike" :label="garage.bike.name" hint="Choose the bike">
-        <button v-for="b in garage.doc?.bikes" :key="b.id" role="menuitem" @click="view.bikeId = b.id">
+        <v-list-item v-for="b in garage.doc?.bikes" :key="b.id" role="menuitem" @click="view.bikeId = b.id">
           {{ b.name }}
-        </button>
-        <button role="menuitem" @click="editing = garage.bike">Change this bike …</button>
-        <button role="menuitem" @click="editing = 'new'">Add a bike …</button>
+        </v-list-item>
+        <v-list-item role="menuitem" @click="editing = garage.bike">Change this bike …</v-list-item>
+        <v-list-item role="menuitem" @click="editing = 'new'">Add a bike …</v-list-item>
       </DropMenu>
       <span v-else>No bike yet</span>
       <template v-if="garage.trip">
         for
         <DropMenu :label="lower(garage.trip.name)" hint="Choose the trip">
-          <button v-for="t in garage.doc?.trips" :key="t.id" role="menuitem" @click="view.tripId = t.id">
+          <v-list-item v-for="t in garage.doc?.trips" :key="t.id" role="menuitem" @click="view.tripId = t.id">
             {{ t.name }}
-          </button>
-          <router-link role="menuitem" to="/trip">Change the trip …</router-link>
+          </v-list-item>
+          <v-list-item role="menuitem" to="/trip">Change the trip …</v-list-item>
         </DropMenu>
         <span class="more"
           >&nbsp;{{ company }}{{ worst === null ? '' : ', ' }}
@@ -68,9 +68,9 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved 
     </p>
     <div class="right">
       <span class="hint"><kbd class="key">/</kbd> enter</span>
-      <button class="plain hint" @click="view.commandOpen = true">
+      <v-btn variant="text" class="hint" @click="view.commandOpen = true">
         <kbd class="key">Ctrl K</kbd> Search or run a command
-      </button>
+      </v-btn>
       <GarageMenu />
       <span class="kept" :class="{ gap: garage.keeping === 'not kept' }" role="status" :title="garage.trouble ?? ''">{{
         keptWords[garage.keeping]

@@ -34,7 +34,7 @@ const view = useView();
         <router-link v-if="explain.shown.to" :to="explain.shown.to.path" @click="explain.hide()">{{
           explain.shown.to.label
         }}</router-link>
-        <button class="tool-button" @click="explain.hide()">Close</button>
+        <v-btn @click="explain.hide()">Close</v-btn>
       </p>
     </v-card>
   </v-dialog>

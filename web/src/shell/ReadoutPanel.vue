@@ -19,7 +19,6 @@ const WANTS: Record<Missing, { short: string; say: string; to: { path: string; l
     say: 'Measure a fastener first.',
     to: { path: '/walk', label: 'Open Walk' },
   },
-  'no tools': { short: 'no tool yet', say: 'Add your tools first.', to: { path: '/match', label: 'Open Match' } },
   'no trip': { short: 'no trip yet', say: 'Plan a trip first.', to: { path: '/trip', label: 'Open Trip' } },
   'no legs': { short: 'no legs yet', say: 'Add legs to the trip first.', to: { path: '/trip', label: 'Open Trip' } },
 };
@@ -246,7 +245,7 @@ const folded = computed(() =>
     :data-working="answers.busy ? 'yes' : 'no'"
   >
     <div class="cells wide">
-      <button v-for="c in cells" :key="c.key" class="plain cell" :data-figure="c.key" @click="c.explain">
+      <v-btn variant="text" v-for="c in cells" :key="c.key" class="cell" :data-figure="c.key" @click="c.explain">
         <span class="name">{{ c.label }}</span>
         <span class="value num"
           ><span class="big" :class="{ bad: c.bad }">{{ c.value }}</span
@@ -257,10 +256,10 @@ const folded = computed(() =>
             >{{ c.wants }}</small
           ></span
         >
-      </button>
+      </v-btn>
     </div>
     <div class="cells narrow">
-      <button v-for="c in folded" :key="c.key" class="plain cell" @click="c.explain">
+      <v-btn variant="text" v-for="c in folded" :key="c.key" class="cell" @click="c.explain">
         <span class="name">{{ c.label }}</span>
         <span class="value num"
           ><span class="big" :class="{ bad: c.bad }">{{ c.value }}</span
@@ -271,10 +270,10 @@ const folded = computed(() =>
             >{{ c.wants }}</small
           ></span
         >
-      </button>
-      <button class="plain fold" :aria-expanded="opened" @click="opened = !opened">
+      </v-btn>
+      <v-btn variant="text" class="fold" :aria-expanded="opened" @click="opened = !opened">
         {{ opened ? 'fewer' : 'all' }}
-      </button>
+      </v-btn>
     </div>
     <p v-if="answers.draftShown" class="state">as typed, not added yet</p>
     <p v-else-if="answers.slow" class="state" role="status">Working: {{ answers.phase }}…</p>

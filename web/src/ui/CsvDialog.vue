@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends { id: string }">
 /** A table read from a file: shown with each bad cell and why, and taken only as a whole when confirmed. */
+import FileButton from './FileButton.vue';
 import { computed, ref, shallowRef } from 'vue';
 import { MOST_CSV_BYTES, withinRoom, type RoomyPreview, type Preview } from '@necessaire/core';
 import { useGarage } from '../stores/garage';
@@ -25,8 +26,7 @@ function read(text: string) {
   if (result.ok) preview.value = withinRoom(result.preview, props.what, garage.doc?.[props.what].length ?? 0);
   else refused.value = result.message;
 }
-async function open(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0];
+async function open([file]: File[]) {
   if (!file) return;
   if (file.size > MOST_CSV_BYTES) {
     preview.value = null;
@@ -68,15 +68,15 @@ function write() {
         table has them. Nothing is written before you say so.
       </p>
       <p class="from">
-        <label class="tool-button quiet"
-          >Choose a file<input class="hidden-label" type="file" accept=".csv,.tsv,.txt,text/csv" @change="open"
-        /></label>
-        <label class="paste"
-          ><span class="hidden-label">or paste the table</span
-          ><textarea v-model="pasted" class="field num" rows="2" placeholder="or paste it here" /></label
-        ><button class="tool-button quiet" :disabled="pasted.trim() === ''" @click="read(pasted)">
-          Read what is pasted
-        </button>
+        <FileButton quiet label="Choose a file" accept=".csv,.tsv,.txt,text/csv" @files="open" />
+        <v-textarea
+          v-model="pasted"
+          class="paste num"
+          rows="2"
+          aria-label="or paste the table"
+          placeholder="or paste it here"
+        />
+        <v-btn variant="tonal" :disabled="pasted.trim() === ''" @click="read(pasted)">Read what is pasted</v-btn>
       </p>
       <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
       <template v-if="preview">
@@ -95,7 +95,7 @@ function write() {
           <span v-if="preview.unread.length > 0" class="soft"> Not read: {{ preview.unread.join(', ') }}.</span>
         </p>
         <div class="table" tabindex="0" role="region" aria-label="Preview">
-          <table>
+          <v-table>
             <thead>
               <tr>
                 <th scope="col">line</th>
@@ -110,17 +110,17 @@ function write() {
                 </td>
               </tr>
             </tbody>
-          </table>
+          </v-table>
         </div>
         <p v-if="preview.lines.length > lines.length" class="soft">
           {{ lines.length }} of {{ preview.lines.length }} lines are shown.
         </p>
       </template>
       <p class="acts">
-        <button class="tool-button" :disabled="!preview || preview.rows.length === 0" @click="write">
+        <v-btn :disabled="!preview || preview.rows.length === 0" @click="write">
           Write {{ preview?.rows.length || '' }} rows
-        </button>
-        <button class="tool-button quiet" @click="emit('close')">Cancel</button>
+        </v-btn>
+        <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
       </p>
     </v-card>
   </v-dialog>
@@ -137,14 +137,8 @@ function write() {
   align-items: center;
   margin: 10px 0;
 }
-.from label:focus-within {
-  outline: 2px solid var(--ink);
-}
 .paste {
   flex: 1 1 200px;
-}
-.paste textarea {
-  text-align: left;
 }
 .table {
   max-height: 46vh;
@@ -152,7 +146,7 @@ function write() {
   border: 1px solid var(--line);
   margin-top: 8px;
 }
-table {
+.table :deep(table) {
   border-collapse: collapse;
   font-size: 13.5px;
   width: max-content;

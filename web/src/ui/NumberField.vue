@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue';
 import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necessaire/core';
 import { useView } from '../stores/view';
+import LineField from './LineField.vue';
 
 const props = defineProps<{
   label: string;
@@ -19,31 +20,33 @@ const show = () =>
   props.quantity
     ? figure(view.units, props.quantity, value.value, props.digits).replace('−', '-')
     : String(Number(value.value.toFixed(props.digits ?? 3)));
+/** What stands in the field, and what stood there when it was last taken. */
 const text = ref(show());
+const taken = ref(text.value);
+const focused = ref(false);
 const bad = ref<string | null>(null);
 /** Another window changed this while it is being typed in: said below, and what is typed stays. */
 const elsewhere = ref(false);
-const box = ref<HTMLInputElement>();
 watch([value, () => view.units], () => {
-  if (box.value && document.activeElement === box.value && box.value.value !== text.value) {
+  if (focused.value && text.value !== taken.value) {
     elsewhere.value = true;
     return;
   }
-  text.value = show();
+  text.value = taken.value = show();
   bad.value = null;
 });
 
-function take(event: Event) {
+function take() {
   elsewhere.value = false;
-  const typed = (event.target as HTMLInputElement).value;
-  text.value = typed;
-  const n = Number(typed.trim().replace(',', '.'));
+  taken.value = text.value;
+  const typed = text.value.trim();
+  const n = Number(typed.replace(',', '.'));
   const core = props.quantity ? fromShown(view.units, props.quantity, n) : n;
   const outside = outsideLimits(view.units, props.quantity ?? null, core, {
     ...(props.min === undefined ? {} : { min: props.min }),
     ...(props.max === undefined ? {} : { max: props.max }),
   });
-  if (typed.trim() === '' || !Number.isFinite(n)) bad.value = 'write a number';
+  if (typed === '' || !Number.isFinite(n)) bad.value = 'Enter a number.';
   else if (outside) bad.value = outside;
   else {
     bad.value = null;
@@ -54,28 +57,16 @@ function take(event: Event) {
 </script>
 
 <template>
-  <label class="number">
-    <span :class="{ 'hidden-label': hideLabel }"
-      >{{ label }}<template v-if="unit"> ({{ unit }})</template></span
-    >
-    <input
-      ref="box"
-      class="field num"
-      inputmode="decimal"
-      :value="text"
-      :aria-invalid="bad !== null"
-      :title="bad ?? undefined"
-      @change="take"
-    />
-    <small v-if="elsewhere" role="status">in another window it is now {{ show() }}</small>
-    <small v-if="bad" class="gap" role="alert">{{ bad }}</small>
-  </label>
+  <LineField
+    v-model="text"
+    :label="unit ? `${label} (${unit})` : label"
+    :hide-label="hideLabel"
+    :fault="bad"
+    :said="elsewhere ? `in another window it is now ${show()}` : null"
+    figures
+    inputmode="decimal"
+    @focus="focused = true"
+    @blur="focused = false"
+    @change="take"
+  />
 </template>
-
-<style scoped>
-.number > span:not(.hidden-label) {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
-</style>

@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue';
 import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necessaire/core';
 import { useView } from '../stores/view';
+import LineField from './LineField.vue';
 
 const props = defineProps<{
   label: string;
@@ -28,9 +29,8 @@ watch([value, () => view.units], () => {
   text.value = show();
   bad.value = null;
 });
-function take(event: Event) {
-  const typed = (event.target as HTMLInputElement).value.trim();
-  text.value = typed;
+function take() {
+  const typed = text.value.trim();
   bad.value = null;
   if (typed === show()) return;
   if (typed === '') {
@@ -40,37 +40,21 @@ function take(event: Event) {
   const n = Number(typed.replace(',', '.'));
   const core = props.quantity ? fromShown(view.units, props.quantity, n) : n;
   const outside = outsideLimits(view.units, props.quantity ?? null, core, props);
-  if (!Number.isFinite(n)) bad.value = 'write a number, or nothing';
+  if (!Number.isFinite(n)) bad.value = 'Enter a number, or leave it empty.';
   else if (outside) bad.value = outside;
-  else if (props.whole && !Number.isInteger(core)) bad.value = 'a whole number';
+  else if (props.whole && !Number.isInteger(core)) bad.value = 'Enter a whole number.';
   else value.value = core;
 }
 </script>
 
 <template>
-  <label class="number">
-    <span
-      >{{ label }}<template v-if="unit"> ({{ unit }})</template></span
-    >
-    <input
-      class="field num"
-      inputmode="decimal"
-      :value="text"
-      :placeholder="empty"
-      :aria-invalid="bad !== null"
-      @change="take"
-    />
-    <small v-if="bad" class="gap" role="alert">{{ bad }}</small>
-  </label>
+  <LineField
+    v-model="text"
+    :label="unit ? `${label} (${unit})` : label"
+    :placeholder="empty"
+    :fault="bad"
+    figures
+    inputmode="decimal"
+    @change="take"
+  />
 </template>
-
-<style scoped>
-.number > span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-</style>

@@ -40,24 +40,21 @@ const lacking = (id: string) =>
         this kit has nothing to {{ n.by === 'function' ? n.does : '' }}</small
       >
       <p v-if="p.seen === null" class="answers">
-        <button
-          v-for="a in testOf(p.test).answers"
-          :key="a.seen"
-          class="tool-button quiet"
-          @click="take(a.seen, a.then)"
-        >
+        <v-btn variant="tonal" v-for="a in testOf(p.test).answers" :key="a.seen" @click="take(a.seen, a.then)">
           {{ a.seen }}
-        </button>
+        </v-btn>
       </p>
       <p v-else>
         {{ p.seen }}
-        <button class="link" :aria-label="`Answer again: ${testOf(p.test).step.text}`" @click="backTo(i)">again</button>
+        <v-btn variant="plain" :aria-label="`Answer again: ${testOf(p.test).step.text}`" @click="backTo(i)"
+          >again</v-btn
+        >
       </p>
     </li>
   </ol>
   <p v-if="found" class="found">
     Most likely: <strong>{{ name }}</strong>.
-    <button class="tool-button" @click="emit('mend', found)">How to mend it</button>
+    <v-btn @click="emit('mend', found)">How to mend it</v-btn>
   </p>
 </template>
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** What a spare must match, read off each bike once; beside it what is owned, whether it fits, keeps, and where it lies. */
+import LineField from '../../ui/LineField.vue';
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import { compareFits, fitFaults, fitVerdict, goodUntil, newSupply, whyNot, type Supply } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
@@ -66,7 +68,7 @@ function until(s: Supply): string {
     <p class="lead">
       What a spare must match. One line is read off the bike once; a spare marked with the same words counts for it.
     </p>
-    <table class="fit">
+    <v-table class="fit">
       <thead>
         <tr>
           <th scope="col">Reading</th>
@@ -96,7 +98,7 @@ function until(s: Supply): string {
           </td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <h2 class="head">Spares and supplies owned</h2>
     <div v-for="s in supplies" :key="s.id" class="supply" :class="{ off: serves(s).length === 0 }">
       <strong class="name">{{ garage.book.of(s.kind).name }}</strong>
@@ -130,29 +132,21 @@ function until(s: Supply): string {
           :most="120"
           @take="change(s, { fits: $event.trim() })"
         />
-        <label
-          ><span>Condition</span
-          ><select
-            class="field"
-            :value="s.condition"
-            @change="change(s, { condition: ($event.target as HTMLSelectElement).value as Supply['condition'] })"
-          >
-            <option>new</option>
-            <option>used, known good</option>
-            <option>spent</option>
-          </select></label
-        >
-        <label
-          ><span>Location</span
-          ><select
-            class="field"
-            :value="s.fittedOn ?? ''"
-            @change="change(s, { fittedOn: ($event.target as HTMLSelectElement).value || null })"
-          >
-            <option value="">in the drawer</option>
-            <option v-for="b in bikes" :key="b.id" :value="b.id">already fitted on the bike of {{ b.name }}</option>
-          </select></label
-        >
+        <SelectField
+          label="Condition"
+          :items="['new', 'used, known good', 'spent']"
+          :model-value="s.condition"
+          @update:model-value="change(s, { condition: $event as Supply['condition'] })"
+        />
+        <SelectField
+          label="Location"
+          :items="[
+            { title: 'in the drawer', value: '' },
+            ...bikes.map((b) => ({ title: `already fitted on the bike of ${b.name}`, value: b.id })),
+          ]"
+          :model-value="s.fittedOn ?? ''"
+          @update:model-value="change(s, { fittedOn: $event || null })"
+        />
         <v-select
           label="In the kit"
           density="compact"
@@ -165,41 +159,38 @@ function until(s: Supply): string {
             change(s, { mark: $event === 'useful' ? null : ($event as NonNullable<Supply['mark']>) })
           "
         />
-        <label
-          ><span>Bought</span
-          ><input
-            class="field"
-            type="date"
-            :value="s.bought ?? ''"
-            @change="change(s, { bought: date(($event.target as HTMLInputElement).value) })"
-        /></label>
-        <label
-          ><span>Opened</span
-          ><input
-            class="field"
-            type="date"
-            :value="s.opened ?? ''"
-            @change="change(s, { opened: date(($event.target as HTMLInputElement).value) })"
-        /></label>
-        <button
-          class="tool-button quiet"
+        <LineField
+          label="Bought"
+          kind="date"
+          :model-value="s.bought ?? ''"
+          @change="change(s, { bought: date(($event.target as HTMLInputElement).value) })"
+        />
+        <LineField
+          label="Opened"
+          kind="date"
+          :model-value="s.opened ?? ''"
+          @change="change(s, { opened: date(($event.target as HTMLInputElement).value) })"
+        />
+        <v-btn
+          variant="tonal"
           @click="
             garage.remove(`take out ${garage.book.of(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })
           "
         >
           Take out
-        </button>
+        </v-btn>
       </div>
     </div>
     <p class="add">
-      <label
-        ><span>Add a spare</span
-        ><select v-model="adding" class="field">
-          <option value="">choose a kind</option>
-          <option v-for="k in garage.book.all" :key="k.kind" :value="k.kind">{{ k.name }}</option>
-        </select></label
-      >
-      <button class="tool-button" :disabled="!adding" @click="add">Add it</button>
+      <SelectField
+        label="Add a spare"
+        :items="[
+          { title: 'choose a kind', value: '' },
+          ...garage.book.all.map((k) => ({ title: k.name, value: k.kind })),
+        ]"
+        v-model="adding"
+      />
+      <v-btn :disabled="!adding" @click="add">Add it</v-btn>
     </p>
     <OwnKinds />
   </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A packing list by hand: pieces of the drawer and spares, each with how many of it are carried. */
+import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import { listOf, type KeptKit } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
@@ -52,40 +53,39 @@ function keep() {
 <template>
   <form class="editor" aria-label="A packing list by hand" @submit.prevent="keep">
     <div class="head">
-      <label><span>Name of the list</span><input v-model="name" class="field" maxlength="120" /></label>
-      <label><span>Find</span><input v-model="asked" class="field" type="search" /></label>
+      <LineField label="Name of the list" v-model="name" maxlength="120" />
+      <LineField label="Find" v-model="asked" kind="search" />
       <strong class="num">{{ massText(view.units, mass) }}</strong>
-      <button type="submit" class="tool-button">Save</button>
-      <button type="button" class="tool-button quiet" @click="emit('close')">Cancel</button>
+      <v-btn type="submit">Save</v-btn>
+      <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
     </div>
     <div class="things">
-      <label v-for="p in drawer" :key="p.id" class="thing">
-        <input
-          type="checkbox"
-          :checked="(pieces.get(p.id) ?? 0) > 0"
-          @change="put(pieces, p.id, ($event.target as HTMLInputElement).checked ? p.count : 0)"
-        />
-        <span
-          >{{ p.name }}<template v-if="p.count > 1"> ×{{ p.count }}</template></span
-        >
-      </label>
-      <label v-for="s in kinds" :key="s.kind" class="thing">
-        <input
-          class="field num"
-          type="number"
-          min="0"
-          max="400"
-          :value="supplies.get(s.kind) ?? 0"
-          @change="
-            put(
-              supplies,
-              s.kind,
-              Math.min(400, Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value) || 0))),
-            )
-          "
-        />
-        <span>{{ s.name }}</span>
-      </label>
+      <v-checkbox
+        v-for="p in drawer"
+        :key="p.id"
+        class="thing"
+        :model-value="(pieces.get(p.id) ?? 0) > 0"
+        @update:model-value="put(pieces, p.id, $event === true ? p.count : 0)"
+        ><template #label
+          >{{ p.name }}<template v-if="p.count > 1"> ×{{ p.count }}</template></template
+        ></v-checkbox
+      >
+      <LineField
+        v-for="s in kinds"
+        :key="s.kind"
+        class="thing"
+        :label="s.name"
+        figures
+        inputmode="numeric"
+        :model-value="String(supplies.get(s.kind) ?? 0)"
+        @change="
+          put(
+            supplies,
+            s.kind,
+            Math.min(400, Math.max(0, Math.round(Number(($event.target as HTMLInputElement).value) || 0))),
+          )
+        "
+      />
     </div>
   </form>
 </template>

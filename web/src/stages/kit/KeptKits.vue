@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** Kits written down: named, frozen with their numbers, packed again as they were, laid side by side; and the list carried by habit. */
+import SelectField from '../../ui/SelectField.vue';
+import LineField from '../../ui/LineField.vue';
 import { computed, ref, shallowRef } from 'vue';
 import { compareKits, keptOf, withFigures, writeKit, type KeptKit, withUnit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -97,12 +99,9 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
 <template>
   <div>
     <div class="keep">
-      <label
-        ><span>Name</span
-        ><input v-model="name" class="field" maxlength="120" placeholder="Kit for the plateau" @keydown.enter="keep"
-      /></label>
-      <button class="tool-button" :disabled="!present" @click="keep">Save this kit</button>
-      <button class="tool-button quiet" @click="editing = 'new'">Write down what you carry now</button>
+      <LineField label="Name" v-model="name" maxlength="120" placeholder="Kit for the plateau" @keydown.enter="keep" />
+      <v-btn :disabled="!present" @click="keep">Save this kit</v-btn>
+      <v-btn variant="tonal" @click="editing = 'new'">Write down what you carry now</v-btn>
     </div>
     <KeptEditor v-if="editing" :kit="editing === 'new' ? null : editing" @keep="keepList" @close="editing = null" />
     <p v-if="kits.length === 0" class="empty">
@@ -118,40 +117,38 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
       </p>
       <p class="soft">{{ tripName(k) }}, {{ k.made.slice(0, 10) }}</p>
       <p class="acts">
-        <button v-if="used === k.id" class="tool-button" @click="use(null)">Back to the calculated kit</button>
-        <button v-else class="tool-button quiet" @click="use(k)">Pack it as it is</button>
-        <button class="tool-button quiet" @click="freeze(k)">{{ k.frozen ? 'Unlock' : 'Lock' }}</button>
-        <button v-if="!k.frozen" class="tool-button quiet" @click="editing = k">Change</button>
-        <button class="tool-button quiet" @click="csvOut(k)">CSV</button>
-        <button class="tool-button quiet" @click="jsonOut(k)">JSON</button>
-        <button
-          v-if="!k.frozen"
-          class="tool-button quiet"
-          @click="garage.remove(`drop ${k.name}`, { table: 'kits', id: k.id })"
-        >
+        <v-btn v-if="used === k.id" @click="use(null)">Back to the calculated kit</v-btn>
+        <v-btn variant="tonal" v-else @click="use(k)">Pack it as it is</v-btn>
+        <v-btn variant="tonal" @click="freeze(k)">{{ k.frozen ? 'Unlock' : 'Lock' }}</v-btn>
+        <v-btn variant="tonal" v-if="!k.frozen" @click="editing = k">Change</v-btn>
+        <v-btn variant="tonal" @click="csvOut(k)">CSV</v-btn>
+        <v-btn variant="tonal" @click="jsonOut(k)">JSON</v-btn>
+        <v-btn variant="tonal" v-if="!k.frozen" @click="garage.remove(`drop ${k.name}`, { table: 'kits', id: k.id })">
           Drop
-        </button>
+        </v-btn>
       </p>
     </article>
     <section v-if="choices.length > 1" class="compare">
       <h2>Side by side</h2>
       <div class="pick">
-        <label
-          ><span>First</span
-          ><select v-model="first" class="field">
-            <option value="">{{ choices[0]!.name }}</option>
-            <option v-for="k in choices.slice(1)" :key="k.id" :value="k.id">{{ k.name }}</option>
-          </select></label
-        >
-        <label
-          ><span>Second</span
-          ><select v-model="second" class="field">
-            <option value="">{{ choices[1]!.name }}</option>
-            <option v-for="k in choices" :key="k.id" :value="k.id">{{ k.name }}</option>
-          </select></label
-        >
+        <SelectField
+          label="First"
+          :items="[
+            { title: String(choices[0]!.name), value: '' },
+            ...choices.slice(1).map((k) => ({ title: k.name, value: k.id })),
+          ]"
+          v-model="first"
+        />
+        <SelectField
+          label="Second"
+          :items="[
+            { title: String(choices[1]!.name), value: '' },
+            ...choices.map((k) => ({ title: k.name, value: k.id })),
+          ]"
+          v-model="second"
+        />
       </div>
-      <table v-if="pair">
+      <v-table v-if="pair">
         <thead>
           <tr>
             <th scope="col">What</th>
@@ -173,7 +170,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
             <td class="num">{{ d.inSecond || '–' }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p v-if="pair" class="soft">The same in both: {{ pair.same.map((d) => d.name).join(', ') || 'nothing' }}.</p>
     </section>
   </div>

@@ -14,6 +14,7 @@ import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import { useTab } from '../../ui/useTab';
 import { massText, percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import GradeMark from './GradeMark.vue';
@@ -24,7 +25,7 @@ const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
 const explain = useExplain();
-const tab = ref<'trouble' | 'piece' | 'place' | 'buy' | 'home'>('trouble');
+const tab = useTab(['trouble', 'piece', 'place', 'buy', 'home'], 'list');
 
 const time = (h: number) =>
   h >= 0.995 ? `${h.toFixed(1)} h` : h >= 1 / 60 || h <= 0 ? `${Math.round(h * 60)} min` : `${Math.ceil(h * 3600)} s`;
@@ -83,6 +84,18 @@ const price = computed(
     buyPieces.value.reduce((s, p) => s + p.piece.price * p.count, 0) +
     buySpares.value.reduce((s, x) => s + garage.book.of(x.kind).price * x.buy, 0),
 );
+/** What is offered and owned already goes into the toolbox; the rest of the offer stays. */
+function own(p: KitPiece) {
+  const { doc } = garage;
+  if (!doc) return;
+  const after = { ...p.piece, id: crypto.randomUUID() as string, count: p.count };
+  const practice = { ...doc.garage.practice, from: 'drawer first' as const };
+  garage.edit(
+    `own ${p.piece.name}`,
+    [{ table: 'pieces', id: after.id, before: null, after }],
+    doc.garage.practice.from === 'drawer' ? { ...doc.garage, practice } : undefined,
+  );
+}
 const left = computed(() => {
   const carried = new Set(props.kit.pieces.map((p) => p.piece.id));
   return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
@@ -184,11 +197,11 @@ const count = (key: keyof typeof TABS) =>
 </script>
 
 <template>
-  <div class="tabs" role="tablist">
-    <button v-for="(name, key) in TABS" :key="key" role="tab" :aria-selected="tab === key" @click="tab = key">
+  <v-tabs v-model="tab" class="tabs">
+    <v-tab v-for="(name, key) in TABS" :key="key" :value="key">
       {{ name }}<template v-if="count(key) !== null"> ({{ count(key) }})</template>
-    </button>
-  </div>
+    </v-tab>
+  </v-tabs>
   <template v-if="dragged">
     <div class="sheet-head">
       <h2>With this limit</h2>
@@ -221,10 +234,10 @@ const count = (key: keyof typeof TABS) =>
       >
     </p>
     <section v-for="{ e, s, way } in troubles" :key="e.trouble.id" class="trouble">
-      <button class="plain sheet-head opens" @click="emit('mend', e.trouble.id)">
+      <v-btn variant="text" class="sheet-head opens" @click="emit('mend', e.trouble.id)">
         <h2>{{ e.trouble.name }} · {{ percent(e.odds) }} here</h2>
         <span class="num">{{ time(s.hoursSaved) }}</span>
-      </button>
+      </v-btn>
       <p class="chosen">
         <GradeMark :grade="s.grade" /><span v-if="way">{{ way }}</span>
         <span v-if="s.below" class="gap"
@@ -245,24 +258,24 @@ const count = (key: keyof typeof TABS) =>
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         >
         <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
-        <button class="link num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
+        <v-btn variant="plain" class="num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
           {{ time(p.hours) }}
-        </button>
+        </v-btn>
       </div>
       <div v-for="x in stocked(e.trouble.name)" :key="x.kind" class="row line3">
         <span class="title"
           >{{ x.name }}<span class="num soft"> ×{{ x.quantity }}</span></span
         >
         <span class="num">{{ massText(view.units, x.mass) }}</span>
-        <button class="link num good" :aria-label="`Why ${x.name}`" @click="explainSpare(x)">
+        <v-btn variant="plain" class="num good" :aria-label="`Why ${x.name}`" @click="explainSpare(x)">
           {{ time(x.hours) }}
-        </button>
+        </v-btn>
       </div>
     </section>
     <p v-if="helped.length > troubles.length" class="note">
-      <button class="link" @click="all = true">
+      <v-btn variant="plain" @click="all = true">
         {{ helped.length - troubles.length }} more, each under half a minute
-      </button>
+      </v-btn>
     </p>
   </template>
   <template v-else-if="tab === 'piece'">
@@ -271,7 +284,7 @@ const count = (key: keyof typeof TABS) =>
       <span class="num">{{ massText(view.units, kit.toolMass) }}</span>
     </div>
     <div v-for="p in pieces" :key="p.piece.id" class="row line3 kit-row" :class="{ picked: p.piece.id === picked }">
-      <button class="plain open" :aria-pressed="p.piece.id === picked" @click="emit('pick', p.piece.id)">
+      <v-btn variant="text" class="open" :aria-pressed="p.piece.id === picked" @click="emit('pick', p.piece.id)">
         <span class="title"
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         ><span class="sub"
@@ -280,11 +293,11 @@ const count = (key: keyof typeof TABS) =>
           >{{ p.lighter.name }} (about {{ p.lighter.price.toFixed(0) }} €) does the same and saves
           {{ massText(view.units, p.lighter.saves) }}</span
         >
-      </button>
+      </v-btn>
       <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
-      <button class="link num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
+      <v-btn variant="plain" class="num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
         {{ time(p.hours) }}
-      </button>
+      </v-btn>
     </div>
     <div class="sheet-head">
       <h2>Spares</h2>
@@ -307,7 +320,9 @@ const count = (key: keyof typeof TABS) =>
         ></span
       >
       <span class="num">{{ massText(view.units, s.mass) }}</span>
-      <button class="link num good" :aria-label="`Why ${s.name}`" @click="explainSpare(s)">{{ time(s.hours) }}</button>
+      <v-btn variant="plain" class="num good" :aria-label="`Why ${s.name}`" @click="explainSpare(s)">{{
+        time(s.hours)
+      }}</v-btn>
     </div>
     <template v-if="kit.prevention.length > 0">
       <div class="sheet-head">
@@ -343,7 +358,10 @@ const count = (key: keyof typeof TABS) =>
       <span class="title"
         >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
       >
-      <span class="num">{{ (p.piece.price * p.count).toFixed(0) }} €</span>
+      <span class="num"
+        >{{ (p.piece.price * p.count).toFixed(0) }} €
+        <v-btn variant="plain" class="own" :aria-label="`I own ${p.piece.name}`" @click="own(p)">I own it</v-btn></span
+      >
     </div>
     <div v-for="s in buySpares" :key="s.kind" class="row line">
       <span class="title"

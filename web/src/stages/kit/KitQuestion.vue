@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What is asked of the kit: the best for its weight, the lightest that gives the grade, or the best under a limit; and a kept kit, where one is packed as it is. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed } from 'vue';
 import { GRADES, KNEE_MINUTES, withUnit, type KitQuestion, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
@@ -41,7 +42,7 @@ const GRADE_WORDS = {
   <section class="question" aria-label="What is asked of the kit">
     <p v-if="used" class="used">
       Packed as it is: <strong>{{ used.name }}</strong>.
-      <button class="tool-button quiet" @click="ask({ use: null })">Back to the calculated kit</button>
+      <v-btn variant="tonal" @click="ask({ use: null })">Back to the calculated kit</v-btn>
     </p>
     <template v-else>
       <v-radio-group
@@ -72,16 +73,12 @@ const GRADE_WORDS = {
         </p>
       </div>
       <div v-else-if="q.ask === 'lightest'" class="fields">
-        <label
-          ><span>Minimum repair quality</span
-          ><select
-            class="field"
-            :value="q.grade"
-            @change="ask({ grade: ($event.target as HTMLSelectElement).value as KitQuestion['grade'] })"
-          >
-            <option v-for="g in GRADES" :key="g" :value="g">{{ g }}: {{ GRADE_WORDS[g] }}</option>
-          </select></label
-        >
+        <SelectField
+          label="Minimum repair quality"
+          :items="GRADES.map((g) => ({ title: `${g}: ${GRADE_WORDS[g]}`, value: g }))"
+          :model-value="q.grade"
+          @update:model-value="ask({ grade: $event as KitQuestion['grade'] })"
+        />
         <NumberField
           label="Ignore problems rarer than (% of trips)"
           :model-value="Math.round(q.likely * 1000) / 10"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useRoute, useRouter } from 'vue-router';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { figure, LEVEL_NAMES, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useFrontier } from '../../stores/frontier';
 import { useGarage } from '../../stores/garage';
+import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import NumberField from '../../ui/NumberField.vue';
@@ -36,8 +38,17 @@ const MODES = {
   practice: 'Preferences',
   kept: 'Saved kits',
 } as const;
-const mode = ref<keyof typeof MODES>('enough');
+const mode = useTab(Object.keys(MODES) as (keyof typeof MODES)[]);
+const route = useRoute();
+const router = useRouter();
 const mend = ref<string | null>(null);
+watch(
+  () => route.query['problem'],
+  (id) => {
+    if (typeof id === 'string') mend.value = id;
+  },
+  { immediate: true },
+);
 const picked = ref<string | null>(null);
 const kit = computed(() => answers.answer?.kit ?? null);
 const pieces = computed(() =>
@@ -202,11 +213,11 @@ function adds(i: number): string {
 <template>
   <div class="stage">
     <section class="picture">
-      <div class="modes" role="tablist" aria-label="What to look at">
-        <button v-for="(name, key) in MODES" :key="key" role="tab" :aria-selected="mode === key" @click="mode = key">
+      <v-tabs v-model="mode" class="modes" aria-label="What to look at">
+        <v-tab v-for="(name, key) in MODES" :key="key" :value="key">
           {{ name }}
-        </button>
-      </div>
+        </v-tab>
+      </v-tabs>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
         <h1>{{ mode === 'grams' ? 'Where the grams are' : 'How much kit is enough' }}</h1>
         <p v-if="kit && !nothingYet">
@@ -233,6 +244,12 @@ function adds(i: number): string {
           <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
         </p>
       </div>
+      <p v-if="kit && kit.pieces.length > 0 && garage.doc?.pieces.length === 0" class="caution" role="status">
+        Your toolbox is empty, so this is the best kit that you could buy:
+        <strong class="num">{{ toBuyPrice.toFixed(0) }} €</strong>. Under
+        <v-btn variant="plain" @click="void router.replace({ query: { ...route.query, list: 'buy' } })">To buy</v-btn>
+        mark what you own already.
+      </p>
       <p v-if="kit && nothingYet" class="empty">
         Nothing to carry yet: measure heads in <router-link to="/walk">Walk</router-link>, put what you own into the
         drawer in <router-link to="/match">Match</router-link>, and give a trip legs in
@@ -268,7 +285,7 @@ function adds(i: number): string {
                 From here, {{ weightStep(view.units) }} more would save another
                 <strong class="num">{{ marginalWords }}</strong>.
               </template>
-              <button class="link" @click="explainCurve">How it is worked out</button>
+              <v-btn variant="plain" @click="explainCurve">How it is worked out</v-btn>
               <template v-if="curve.running">
                 ·
                 <span role="status"
@@ -276,7 +293,7 @@ function adds(i: number): string {
                 ></template
               >
               <template v-else-if="!curve.picture.proven">
-                · <button class="link" @click="curve.closeBand()">Close the band further</button></template
+                · <v-btn variant="plain" @click="curve.closeBand()">Close the band further</v-btn></template
               >
             </p>
             <div v-if="handle" class="beside">
@@ -296,9 +313,9 @@ function adds(i: number): string {
                   :max="40000"
                   @update:model-value="setLevel(i, $event)"
                 />
-                <button v-if="curve.levels[i]" class="link num" @click="explainLevel(i)">
+                <v-btn variant="plain" v-if="curve.levels[i]" class="num" @click="explainLevel(i)">
                   {{ money ? `${curve.levels[i]!.value.toFixed(0)} €` : `${curve.levels[i]!.value.toFixed(1)} h` }}
-                </button>
+                </v-btn>
                 <span v-else class="soft">…</span>
                 <span class="adds"
                   >{{ adds(i)

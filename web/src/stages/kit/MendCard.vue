@@ -105,7 +105,7 @@ function metBy(n: Need, w: Way): NeedMet {
     <div v-if="trouble" class="card">
       <div class="card-head">
         <h1>{{ trouble.name }}</h1>
-        <button class="tool-button quiet" @click="emit('close')">Close</button>
+        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
       </div>
       <p v-if="exposure" class="facts">
         <strong class="num">{{ percent(exposure.odds, 1) }}</strong> of such trips;

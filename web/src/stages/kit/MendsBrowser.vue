@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** Everything that is known to go wrong or fall due, by subject; searches for faults; and what the rider adds. */
-import { computed, ref, shallowRef } from 'vue';
+import LineField from '../../ui/LineField.vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { appliesTo, byTrouble, FAULT_TREES, SUBJECTS, troublesIn, type OwnMend } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -30,7 +32,15 @@ const groups = computed(() =>
   })).filter((g) => g.list.length > 0),
 );
 const odds = (id: string) => answers.answer?.exposures.find((e) => e.trouble.id === id)?.odds ?? null;
+const route = useRoute();
 const symptom = ref<string | null>(null);
+watch(
+  () => route.query['symptom'],
+  (id) => {
+    if (typeof id === 'string') symptom.value = id;
+  },
+  { immediate: true },
+);
 const own = computed(() => garage.doc?.mends ?? []);
 const writing = shallowRef<OwnMend | 'new' | null>(null);
 function keep(m: OwnMend) {
@@ -42,24 +52,21 @@ function keep(m: OwnMend) {
 <template>
   <div>
     <div class="tools">
-      <label
-        ><span>Find a repair</span
-        ><input v-model="asked" class="field" type="search" placeholder="flat, clutch, leak …"
-      /></label>
-      <button class="tool-button" @click="writing = 'new'">Write your own</button>
+      <LineField label="Find a repair" v-model="asked" kind="search" placeholder="flat, clutch, leak …" />
+      <v-btn @click="writing = 'new'">Write your own</v-btn>
     </div>
     <section class="faults">
       <h2>Not sure what it is?</h2>
       <div class="symptoms">
-        <button
+        <v-btn
+          variant="tonal"
           v-for="f in FAULT_TREES"
           :key="f.id"
-          class="tool-button quiet"
           :aria-pressed="symptom === f.id"
           @click="symptom = symptom === f.id ? null : f.id"
         >
           {{ f.symptom }}
-        </button>
+        </v-btn>
       </div>
       <FaultSearch
         v-if="symptom"
@@ -84,15 +91,15 @@ function keep(m: OwnMend) {
             m.trouble ? `a way for ${all.find((t) => t.id === m.trouble)?.name ?? m.trouble}` : 'a trouble of your own'
           }}</small></span
         >
-        <button class="link" @click="writing = m">Change</button>
-        <button class="link" @click="garage.remove(`take out ${m.name}`, { table: 'mends', id: m.id })">
+        <v-btn variant="plain" @click="writing = m">Change</v-btn>
+        <v-btn variant="plain" @click="garage.remove(`take out ${m.name}`, { table: 'mends', id: m.id })">
           Take out
-        </button>
+        </v-btn>
       </div>
     </section>
     <section v-for="g in groups" :key="g.subject">
       <h2>{{ g.subject }}</h2>
-      <button v-for="t in g.list" :key="t.id" class="plain row mend" @click="emit('mend', t.id)">
+      <v-btn variant="text" v-for="t in g.list" :key="t.id" class="row mend" @click="emit('mend', t.id)">
         <span class="title"
           >{{ t.name
           }}<small>{{
@@ -104,7 +111,7 @@ function keep(m: OwnMend) {
         >
         <span class="num soft">{{ odds(t.id) === null ? '–' : percent(odds(t.id)!, 1) }}</span>
         <GradeMark :grade="sums.get(t.id)?.grade ?? null" />
-      </button>
+      </v-btn>
     </section>
     <p v-if="groups.length === 0" class="empty">No repair matches.</p>
   </div>

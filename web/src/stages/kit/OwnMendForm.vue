@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** A way of the rider's own for a known trouble, or a trouble of the rider's own. Steps are lines with their needs marked in them. */
+import LineField from '../../ui/LineField.vue';
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import {
   FUNCTIONS,
@@ -79,41 +81,29 @@ function keep() {
 <template>
   <form class="own" aria-label="A repair of your own" @submit.prevent="keep">
     <div class="fields">
-      <label
-        ><span>For</span
-        ><select
-          class="field"
-          :value="draft.trouble ?? ''"
-          @change="draft.trouble = ($event.target as HTMLSelectElement).value || null"
-        >
-          <option value="">a trouble of your own</option>
-          <option v-for="t in troubles.filter((x) => !x.own)" :key="t.id" :value="t.id">{{ t.name }}</option>
-        </select></label
-      >
-      <label
-        ><span>{{ draft.trouble ? 'What the way is called' : 'What the trouble is called' }}</span
-        ><input v-model="draft.name" class="field" maxlength="120"
-      /></label>
-      <label
-        ><span>Grade</span
-        ><select v-model="draft.grade" class="field">
-          <option v-for="g in GRADES" :key="g">{{ g }}</option>
-        </select></label
-      >
-      <label
-        ><span>Skill</span
-        ><select v-model.number="draft.skill" class="field">
-          <option v-for="s in SKILLS" :key="s" :value="s">{{ SKILL_WORDS[s] }}</option>
-        </select></label
-      >
+      <SelectField
+        label="For"
+        :items="[
+          { title: 'a trouble of your own', value: '' },
+          ...troubles.filter((x) => !x.own).map((t) => ({ title: t.name, value: t.id })),
+        ]"
+        :model-value="draft.trouble ?? ''"
+        @update:model-value="draft.trouble = $event || null"
+      />
+      <LineField
+        :label="draft.trouble ? 'What the way is called' : 'What the trouble is called'"
+        v-model="draft.name"
+        maxlength="120"
+      />
+      <SelectField label="Grade" :items="GRADES" v-model="draft.grade" />
+      <SelectField
+        label="Skill"
+        :items="SKILLS.map((s) => ({ title: String(SKILL_WORDS[s]), value: s }))"
+        v-model="draft.skill"
+      />
       <NumberField v-model="draft.minutes" label="Minutes" :min="0" :max="2000" />
       <template v-if="draft.trouble === null">
-        <label
-          ><span>Listed under</span
-          ><select v-model="draft.subject" class="field">
-            <option v-for="s in SUBJECTS" :key="s">{{ s }}</option>
-          </select></label
-        >
+        <SelectField label="Listed under" :items="SUBJECTS" v-model="draft.subject" />
         <NumberField
           v-model="draft.rate.paved"
           label="How often, paved"
@@ -138,7 +128,7 @@ function keep() {
           :min="0"
           :max="100"
         />
-        <label class="tick"><input v-model="draft.stops" type="checkbox" /> It ends the ride</label>
+        <v-checkbox class="tick" v-model="draft.stops" label="It ends the ride" />
         <NumberField
           v-if="!draft.stops"
           v-model="draft.nuisance"
@@ -148,32 +138,41 @@ function keep() {
         />
       </template>
     </div>
-    <label
-      ><span>Steps out, one a line</span
-      ><textarea
-        v-model="out"
-        class="field"
-        rows="4"
-        placeholder="Break the axle loose before raising {rear axle}"
-      ></textarea>
-    </label>
-    <label
-      ><span>Steps back in, one a line</span
-      ><textarea v-model="back" class="field" rows="3" placeholder="Patch it <patch ×2>, pump up [inflate]"></textarea>
-    </label>
-    <label><span>Caution</span><input v-model="draft.caution" class="field" maxlength="300" /></label>
-    <details>
-      <summary>What can stand in a step</summary>
-      <p><strong>{head}</strong> by its job on the bike, with ? where not every bike has it: {{ ROLES.join(', ') }}</p>
-      <p><strong>[function]</strong> of a piece, ×2 for two: {{ FUNCTIONS.join(', ') }}</p>
-      <p><strong>&lt;supply ×2&gt;</strong> used up: {{ garage.book.all.map((s) => s.kind).join(', ') }}</p>
-    </details>
+    <v-textarea
+      v-model="out"
+      label="Steps out, one a line"
+      rows="4"
+      placeholder="Break the axle loose before raising {rear axle}"
+      persistent-placeholder
+    />
+    <v-textarea
+      v-model="back"
+      label="Steps back in, one a line"
+      rows="3"
+      placeholder="Patch it <patch ×2>, pump up [inflate]"
+      persistent-placeholder
+    />
+    <LineField label="Caution" v-model="draft.caution" maxlength="300" />
+    <v-expansion-panels
+      ><v-expansion-panel
+        ><v-expansion-panel-title>What can stand in a step</v-expansion-panel-title
+        ><v-expansion-panel-text
+          ><p>
+            <strong>{head}</strong> by its job on the bike, with ? where not every bike has it: {{ ROLES.join(', ') }}
+          </p>
+          <p><strong>[function]</strong> of a piece, ×2 for two: {{ FUNCTIONS.join(', ') }}</p>
+          <p>
+            <strong>&lt;supply ×2&gt;</strong> used up: {{ garage.book.all.map((s) => s.kind).join(', ') }}
+          </p></v-expansion-panel-text
+        ></v-expansion-panel
+      ></v-expansion-panels
+    >
     <ul v-if="tried && faults.length > 0" class="gap" role="alert">
       <li v-for="f in faults" :key="f">{{ f }}</li>
     </ul>
     <p class="actions">
-      <button type="submit" class="tool-button">Save</button>
-      <button type="button" class="tool-button quiet" @click="emit('close')">Cancel</button>
+      <v-btn type="submit">Save</v-btn>
+      <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
     </p>
   </form>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Schools of practice that decide which chains count, which pieces come along, and for whom. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed } from 'vue';
 import { practiceSchema, type Practice, type SwitchCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
@@ -87,19 +88,15 @@ function why(c: SwitchCost) {
     <h2>Your practice</h2>
     <div class="questions">
       <div v-for="q in QUESTIONS" :key="q.key">
-        <label
-          ><span>{{ q.ask }}</span>
-          <select
-            class="field"
-            :value="practice[q.key]"
-            @change="set({ [q.key]: ($event.target as HTMLSelectElement).value })"
-          >
-            <option v-for="o in options(q.key)" :key="o">{{ o }}</option>
-          </select></label
-        >
-        <button v-for="c in costsOf(q.key)" :key="c.position" class="plain cost" @click="why(c)">
+        <SelectField
+          :label="q.ask"
+          :items="options(q.key)"
+          :model-value="practice[q.key]"
+          @update:model-value="set({ [q.key]: $event })"
+        />
+        <v-btn variant="text" v-for="c in costsOf(q.key)" :key="c.position" class="cost" @click="why(c)">
           {{ c.position }} <strong class="num">{{ words(c) }}</strong>
-        </button>
+        </v-btn>
       </div>
       <OptionalNumber
         label="Worth in the bag, at most €"
@@ -112,21 +109,21 @@ function why(c: SwitchCost) {
     </div>
     <fieldset v-if="garage.trip && others.length > 0 && practice.others !== 'own bike only'">
       <legend>Rides along on {{ garage.trip.name }}</legend>
-      <label v-for="b in others" :key="b.id" class="along"
-        ><input
-          type="checkbox"
-          :checked="garage.trip.along.includes(b.id)"
-          @change="rides(b.id, ($event.target as HTMLInputElement).checked)"
-        />
-        {{ b.name }}</label
-      >
+      <v-checkbox
+        v-for="b in others"
+        :key="b.id"
+        class="along"
+        :model-value="garage.trip.along.includes(b.id)"
+        @update:model-value="rides(b.id, $event === true)"
+        :label="b.name"
+      />
     </fieldset>
     <p v-if="costs.progress === null && !costs.result">
-      <button class="tool-button quiet" @click="costs.start()">Compare the other settings</button>
+      <v-btn variant="tonal" @click="costs.start()">Compare the other settings</v-btn>
     </p>
     <p v-else-if="costs.progress !== null" role="status">
       Solving each kit … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
-      <button class="link" @click="costs.stop()">Stop</button>
+      <v-btn variant="plain" @click="costs.stop()">Stop</v-btn>
     </p>
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
     <p class="caution">Never stand on a bar with the bike on a prop; break axles loose before lifting.</p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What can be done or fitted before leaving, weighed against carrying: what it would do here, found by solving both. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed } from 'vue';
 import { preventionsFor, TROUBLES, type Bike, type PreventionCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
@@ -57,11 +58,11 @@ function why(c: PreventionCost, name: string) {
       the better kit.
     </p>
     <p v-if="costs.progress === null && !costs.result">
-      <button class="tool-button quiet" @click="costs.start()">What would each do here?</button>
+      <v-btn variant="tonal" @click="costs.start()">What would each do here?</v-btn>
     </p>
     <p v-else-if="costs.progress !== null" role="status">
       Solving each … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
-      <button class="link" @click="costs.stop()">Stop</button>
+      <v-btn variant="plain" @click="costs.stop()">Stop</v-btn>
     </p>
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
     <div v-for="p in list" :key="p.id" class="one">
@@ -74,19 +75,20 @@ function why(c: PreventionCost, name: string) {
           .filter(Boolean)
           .join(' · ')
       }}</span>
-      <select
-        class="field"
-        :aria-label="p.name"
-        :value="stateOf(p.id)"
-        @change="set(p.id, ($event.target as HTMLSelectElement).value)"
-      >
-        <option value="no">not done</option>
-        <option value="may">weighed</option>
-        <option value="done">done</option>
-      </select>
-      <button v-if="costOf(p.id)" class="plain cost" @click="why(costOf(p.id)!, p.name)">
+      <SelectField
+        hide-label
+        :label="p.name"
+        :items="[
+          { title: 'not done', value: 'no' },
+          { title: 'weighed', value: 'may' },
+          { title: 'done', value: 'done' },
+        ]"
+        :model-value="stateOf(p.id)"
+        @update:model-value="set(p.id, $event)"
+      />
+      <v-btn variant="text" v-if="costOf(p.id)" class="cost" @click="why(costOf(p.id)!, p.name)">
         {{ words(costOf(p.id)!) }}
-      </button>
+      </v-btn>
     </div>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** One rider, several bikes: what always comes along, what each bike adds, and what to move when changing bikes. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Carried, ManyBikes } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
@@ -56,13 +57,9 @@ const words = (list: Carried[]) =>
       <div class="sheet-head"><h2>Changing bikes</h2></div>
       <p class="pair">
         from
-        <select v-model="from" class="field" aria-label="From">
-          <option v-for="n in names" :key="n">{{ n }}</option>
-        </select>
+        <SelectField hide-label label="From" :items="names" v-model="from" />
         to
-        <select v-model="to" class="field" aria-label="To">
-          <option v-for="n in names" :key="n">{{ n }}</option>
-        </select>
+        <SelectField hide-label label="To" :items="names" v-model="to" />
       </p>
       <p v-if="!move" class="list soft">Choose two bikes.</p>
       <template v-else>

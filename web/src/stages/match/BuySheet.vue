@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What to buy so that nothing is out of reach: single pieces against sets, for the least money or the least mass. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import { newPiece, practiceSchema, setModels, writeCsv, type BuyFor } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -17,9 +18,9 @@ const notice = useNotice();
 const least = ref<BuyFor>('money');
 const list = useBuyList(least);
 const QUALITIES = practiceSchema.shape.quality.options;
-function quality(event: Event) {
+function quality(value: unknown) {
   const g = garage.doc!.garage;
-  const next = practiceSchema.parse({ ...g.practice, quality: (event.target as HTMLSelectElement).value });
+  const next = practiceSchema.parse({ ...g.practice, quality: value });
   garage.edit('change the quality', [], { ...g, practice: next });
 }
 const nothing = computed(
@@ -63,19 +64,20 @@ function plan() {
 <template>
   <div class="buy">
     <p class="ask">
-      <label
-        >Least
-        <select v-model="least" class="field" aria-label="Least of what">
-          <option value="money">money</option>
-          <option value="mass">mass</option>
-        </select></label
-      >
-      <label
-        >Quality
-        <select class="field" aria-label="Quality" :value="garage.doc?.garage.practice.quality" @change="quality">
-          <option v-for="q in QUALITIES" :key="q">{{ q }}</option>
-        </select></label
-      >
+      <SelectField
+        label="Least"
+        :items="[
+          { title: 'money', value: 'money' },
+          { title: 'mass', value: 'mass' },
+        ]"
+        v-model="least"
+      />
+      <SelectField
+        label="Quality"
+        :items="QUALITIES"
+        :model-value="garage.doc?.garage.practice.quality"
+        @update:model-value="quality"
+      />
     </p>
     <p v-if="!list" class="empty">Working it out …</p>
     <template v-else>
@@ -125,9 +127,9 @@ function plan() {
           >. The limit is set in <router-link to="/kit">Kit</router-link>.
         </p>
         <p v-if="list.singles.length + list.sets.length > 0" class="acts">
-          <router-link :to="{ path: '/print/buy', query: { least } }" class="tool-button quiet">Print</router-link>
-          <button class="tool-button" @click="plan">Put all in the drawer</button>
-          <button class="tool-button quiet" @click="csv">Write as CSV</button>
+          <v-btn variant="tonal" :to="{ path: '/print/buy', query: { least } }">Print</v-btn>
+          <v-btn @click="plan">Put all in the drawer</v-btn>
+          <v-btn variant="tonal" @click="csv">Write as CSV</v-btn>
         </p>
       </template>
     </template>

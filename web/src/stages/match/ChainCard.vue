@@ -199,7 +199,7 @@ function buy() {
           Buy this to reach it:
           <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
-          <button class="tool-button quiet" @click="buy">Put it in the drawer</button>
+          <v-btn variant="tonal" @click="buy">Put it in the drawer</v-btn>
         </p>
         <p v-else>
           Nothing in the catalogue reaches it with the drawer: check its access and torque, or alter a piece.
@@ -219,11 +219,11 @@ function buy() {
               <span class="soft num bears">bears {{ torque(k.mode.bears) }}</span>
             </li>
             <li class="verdict">
-              <button class="link" @click="explainChain(s.chain)">
+              <v-btn variant="plain" @click="explainChain(s.chain)">
                 <template v-if="s.chain.margin !== null"
                   >margin <span class="num">{{ s.chain.margin.toFixed(1) }} ×</span>, {{ effort(s.chain) }}</template
                 ><template v-else>no torque known, {{ effort(s.chain) }}</template>
-              </button>
+              </v-btn>
             </li>
           </ol>
         </div>
@@ -231,19 +231,19 @@ function buy() {
       <div v-if="choices.length > 1" class="others">
         <h3>Other ways, in order</h3>
         <div v-for="(c, i) in choices" :key="i" class="way-row">
-          <button class="link way" :aria-pressed="other === i" @click="other = i">
+          <v-btn variant="plain" class="way" :aria-pressed="other === i" @click="other = i">
             {{ c.links.map((k) => k.piece.name).join(' + ') }}
             <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
             <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
-          </button>
-          <button v-if="costOf(c)" class="link num" @click="explainWay(costOf(c)!)">
+          </v-btn>
+          <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(costOf(c)!)">
             {{ signed(-costOf(c)!.grams) }}<small class="soft">kit {{ massText(view.units, costOf(c)!.set) }}</small>
-          </button>
+          </v-btn>
         </div>
         <p v-if="!priced">
-          <button class="tool-button quiet" :disabled="pricing" @click="price">
+          <v-btn variant="tonal" :disabled="pricing" @click="price">
             {{ pricing ? 'Solving each …' : 'Compare kit weight for each option' }}
-          </button>
+          </v-btn>
         </p>
       </div>
     </template>

@@ -245,7 +245,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
     </template>
     <ul v-else class="narrow">
       <li v-for="h in byHead" :key="h.row.key" :class="{ lone: odd(h.row) }">
-        <button class="plain" @click="view.fastenerId = h.row.fasteners[0]!.id">
+        <v-btn variant="text" @click="view.fastenerId = h.row.fasteners[0]!.id">
           <HeadGlyph :head="h.row.head" :size="34" :tone="h.row.fitting > 0 ? 'proven' : 'gap'" />
           <span
             ><span class="soft">{{ names(h.row) }}</span>
@@ -255,7 +255,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
             <span v-if="h.loose.length > 0" class="brass">Loose: {{ few(h.loose) }}</span>
             <span v-if="h.fits.length + h.some.length === 0" class="gap">Nothing turns it.</span></span
           >
-        </button>
+        </v-btn>
       </li>
     </ul>
   </div>

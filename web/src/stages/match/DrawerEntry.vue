@@ -67,18 +67,19 @@ function enter() {
   <form class="find" @submit.prevent="enter">
     <span class="prompt" aria-hidden="true">›</span>
     <label class="hidden-label" for="piece">A piece in one line, or find one</label>
-    <input
+    <v-text-field
       id="piece"
       v-model="asked"
+      variant="plain"
+      class="line-entry"
       data-entry
-      class="num"
       autocomplete="off"
       spellcheck="false"
       placeholder="socket 3/8 deep 14, ring 12/13, bit t30 x2 5g"
       :aria-invalid="typed !== '' && !reading.ok"
       aria-describedby="piece-says"
     />
-    <button class="plain add" type="submit"><kbd class="key">Enter</kbd> add</button>
+    <v-btn variant="text" class="add" type="submit"><kbd class="key">Enter</kbd> add</v-btn>
   </form>
   <p id="piece-says" class="says" aria-live="polite">
     <template v-if="read"
@@ -101,7 +102,7 @@ function enter() {
     <div v-for="m in found" :key="m.name" class="row piece-row">
       <span class="title">{{ m.name }}</span>
       <span class="num">{{ massText(view.units, m.mass) }}</span>
-      <button class="tool-button quiet" :aria-label="`Add ${m.name}`" @click="add(m)">Add</button>
+      <v-btn variant="tonal" :aria-label="`Add ${m.name}`" @click="add(m)">Add</v-btn>
     </div>
   </template>
   <template v-if="sets.length > 0">
@@ -112,7 +113,7 @@ function enter() {
         ><span class="sub">{{ s.holds.length }} pieces, about {{ s.price }} €</span></span
       >
       <span />
-      <button class="tool-button quiet" :aria-label="`Add the set ${s.name}`" @click="addSet(s)">Add</button>
+      <v-btn variant="tonal" :aria-label="`Add the set ${s.name}`" @click="addSet(s)">Add</v-btn>
     </div>
   </template>
 </template>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** The drawer: pieces owned, entered in one line, each opened to all that is known of it. */
+import LineField from '../../ui/LineField.vue';
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   figure,
@@ -131,10 +133,10 @@ const costWords = computed(() => {
     <div class="sheet-head">
       <h2>In the drawer</h2>
       <span
-        ><button class="link make" @click="altering = 'new'">Make a piece</button
+        ><v-btn variant="plain" class="make" @click="altering = 'new'">Make a piece</v-btn
         ><DropMenu label="Table" hint="The whole drawer as a table" quiet>
-          <button role="menuitem" @click="reading = true">Read a CSV file…</button>
-          <button role="menuitem" @click="csvOut">Write a CSV file</button>
+          <v-list-item role="menuitem" @click="reading = true">Read a CSV file…</v-list-item>
+          <v-list-item role="menuitem" @click="csvOut">Write a CSV file</v-list-item>
         </DropMenu>
         <span class="num soft of">{{ owned.length }}</span></span
       >
@@ -143,8 +145,9 @@ const costWords = computed(() => {
       The drawer is empty. Type what you own above, such as <code class="num">combination 13</code>.
     </p>
     <template v-for="p in owned" :key="p.id">
-      <button
-        class="plain row piece-row"
+      <v-btn
+        variant="text"
+        class="row piece-row"
         :class="{ picked: p.id === view.pieceId }"
         :aria-expanded="p.id === view.pieceId"
         @click="view.pieceId = p.id === view.pieceId ? null : p.id"
@@ -156,7 +159,7 @@ const costWords = computed(() => {
           <span v-if="sub(p)" class="sub">{{ sub(p) }}</span></span
         >
         <span class="num">{{ massText(view.units, p.mass) }}</span>
-      </button>
+      </v-btn>
       <div v-if="picked && p.id === picked.id" class="detail">
         <NumberField
           label="Mass"
@@ -171,76 +174,60 @@ const costWords = computed(() => {
           :model-value="p.count"
           @update:model-value="change(p, `count ${p.name}`, { count: Math.round($event) })"
         />
-        <label
-          ><span class="small">In the kit</span
-          ><select
-            class="field"
-            :value="p.mark ?? ''"
-            @change="change(p, `mark ${p.name}`, { mark: markOf(($event.target as HTMLSelectElement).value) })"
-          >
-            <option value="">if useful</option>
-            <option value="always">always</option>
-            <option value="twice">always, two of them</option>
-            <option value="never">never</option>
-          </select></label
-        >
+        <SelectField
+          label="In the kit"
+          :items="[
+            { title: 'if useful', value: '' },
+            { title: 'always', value: 'always' },
+            { title: 'always, two of them', value: 'twice' },
+            { title: 'never', value: 'never' },
+          ]"
+          :model-value="p.mark ?? ''"
+          @update:model-value="change(p, `mark ${p.name}`, { mark: markOf($event) })"
+        />
         <NumberField
           label="Price (€)"
           :max="100000"
           :model-value="p.price"
           @update:model-value="change(p, `price of ${p.name}`, { price: $event })"
         />
-        <label
-          ><span class="small">Condition</span
-          ><select
-            class="field"
-            :value="p.condition"
-            @change="
-              change(p, `condition of ${p.name}`, {
-                condition: conditionOf(($event.target as HTMLSelectElement).value),
-              })
-            "
-          >
-            <option>good</option>
-            <option>worn</option>
-            <option>broken</option>
-          </select></label
-        >
-        <label
-          ><span class="small">Only for</span
-          ><select
-            class="field"
-            :value="p.onlyBike ?? ''"
-            @change="change(p, `bike of ${p.name}`, { onlyBike: ($event.target as HTMLSelectElement).value || null })"
-          >
-            <option value="">any bike</option>
-            <option v-for="b in garage.doc?.bikes ?? []" :key="b.id" :value="b.id">{{ b.name }}</option>
-          </select></label
-        >
-        <label class="span"
-          ><span class="small">Kept at home in</span
-          ><input
-            class="field"
-            maxlength="80"
-            :value="p.kept"
-            placeholder="garage wall"
-            @change="change(p, `place of ${p.name}`, { kept: ($event.target as HTMLInputElement).value.trim() })"
-        /></label>
-        <label
-          ><span class="small">Quality</span
-          ><select
-            class="field"
-            :value="p.quality"
-            @change="
-              change(p, `quality of ${p.name}`, {
-                quality: ($event.target as HTMLSelectElement).value === 'cheap' ? 'cheap' : 'good',
-              })
-            "
-          >
-            <option>good</option>
-            <option>cheap</option>
-          </select></label
-        >
+        <SelectField
+          label="Condition"
+          :items="['good', 'worn', 'broken']"
+          :model-value="p.condition"
+          @update:model-value="
+            change(p, `condition of ${p.name}`, {
+              condition: conditionOf($event),
+            })
+          "
+        />
+        <SelectField
+          label="Only for"
+          :items="[
+            { title: 'any bike', value: '' },
+            ...(garage.doc?.bikes ?? []).map((b) => ({ title: b.name, value: b.id })),
+          ]"
+          :model-value="p.onlyBike ?? ''"
+          @update:model-value="change(p, `bike of ${p.name}`, { onlyBike: $event || null })"
+        />
+        <LineField
+          class="span"
+          label="Kept at home in"
+          maxlength="80"
+          :model-value="p.kept"
+          placeholder="garage wall"
+          @change="change(p, `place of ${p.name}`, { kept: ($event.target as HTMLInputElement).value.trim() })"
+        />
+        <SelectField
+          label="Quality"
+          :items="['good', 'cheap']"
+          :model-value="p.quality"
+          @update:model-value="
+            change(p, `quality of ${p.name}`, {
+              quality: $event === 'cheap' ? 'cheap' : 'good',
+            })
+          "
+        />
         <p class="facts">
           <template v-if="p.modes.length > 0"
             >Turns {{ turns(p) }}; held by {{ heldBy(p) }}; bears {{ bears(p) }}.</template
@@ -251,8 +238,8 @@ const costWords = computed(() => {
         </p>
         <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">
-          <button class="tool-button quiet" @click="altering = p">Alter it</button>
-          <button class="tool-button quiet gap" @click="remove(p)">Take out</button>
+          <v-btn variant="tonal" @click="altering = p">Alter it</v-btn>
+          <v-btn variant="tonal" class="gap" @click="remove(p)">Take out</v-btn>
         </p>
         <ScaleStrip :piece="p" />
       </div>

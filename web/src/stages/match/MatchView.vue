@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { HEAD_FORMS, millimetres, printShape, type Fastener } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
@@ -17,7 +18,7 @@ import WeighSheet from './WeighSheet.vue';
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
-const tab = ref<'heads' | 'drawer' | 'try' | 'why' | 'bikes' | 'buy'>('heads');
+const tab = useTab(['heads', 'drawer', 'try', 'why', 'bikes', 'buy']);
 /** The picture: every head as its glyph, or heads against pieces. */
 const against = ref(false);
 
@@ -63,9 +64,9 @@ const by = (f: Fastener) =>
           >
         </p>
         <p v-else>Working it out …</p>
-        <button v-if="chosen.length > 0" class="link" @click="against = !against">
+        <v-btn variant="plain" v-if="chosen.length > 0" @click="against = !against">
           {{ against ? 'Show the heads alone' : 'Show heads against pieces' }}
-        </button>
+        </v-btn>
       </div>
       <p v-if="chosen.length === 0" class="empty">
         No head is measured yet. <router-link to="/walk">Walk the bike</router-link> first.
@@ -73,8 +74,9 @@ const by = (f: Fastener) =>
       <CoveragePicture v-if="against && chosen.length > 0" />
       <ul v-else class="heads" aria-label="All heads by form and size">
         <li v-for="f in field" :key="f.id">
-          <button
-            class="plain head-button"
+          <v-btn
+            variant="text"
+            class="head-button"
             :class="{ on: f.id === picked?.id, out: !reached(f) }"
             :aria-pressed="f.id === picked?.id"
             :title="`${f.name}: ${printShape(f.head)}`"
@@ -91,32 +93,31 @@ const by = (f: Fastener) =>
             <svg v-if="!reached(f)" class="cross" viewBox="0 0 10 10" width="10" height="10" aria-hidden="true">
               <path d="M1 1l8 8M9 1L1 9" />
             </svg>
-          </button>
+          </v-btn>
         </li>
       </ul>
       <ChainCard v-if="picked" :key="picked.id" :fastener="picked" />
     </section>
     <section class="sheet">
-      <div class="tabs" role="tablist">
-        <button role="tab" :aria-selected="tab === 'heads'" @click="tab = 'heads'">Heads ({{ chosen.length }})</button>
-        <button role="tab" :aria-selected="tab === 'drawer'" @click="tab = 'drawer'">
-          Drawer ({{ garage.doc?.pieces.length ?? 0 }})
-        </button>
-        <button role="tab" :aria-selected="tab === 'try'" @click="tab = 'try'">Try it</button>
-        <button role="tab" :aria-selected="tab === 'why'" @click="tab = 'why'">What weighs</button>
-        <button role="tab" :aria-selected="tab === 'bikes'" @click="tab = 'bikes'">Bikes</button>
-        <button role="tab" :aria-selected="tab === 'buy'" @click="tab = 'buy'">Buy</button>
-      </div>
+      <v-tabs v-model="tab" class="tabs">
+        <v-tab value="heads">Heads ({{ chosen.length }})</v-tab>
+        <v-tab value="drawer"> Drawer ({{ garage.doc?.pieces.length ?? 0 }}) </v-tab>
+        <v-tab value="try">Try it</v-tab>
+        <v-tab value="why">What weighs</v-tab>
+        <v-tab value="bikes">Bikes</v-tab>
+        <v-tab value="buy">Buy</v-tab>
+      </v-tabs>
       <template v-if="tab === 'heads'">
         <template v-if="gaps.length > 0">
           <div class="sheet-head">
             <h2>Out of reach</h2>
             <span class="num soft">{{ gaps.length }}</span>
           </div>
-          <button
+          <v-btn
+            variant="text"
             v-for="f in gaps"
             :key="f.id"
-            class="plain row head-row"
+            class="row head-row"
             :class="{ picked: f.id === picked?.id }"
             @click="view.fastenerId = f.id"
           >
@@ -136,16 +137,17 @@ const by = (f: Fastener) =>
                 >Nothing in the catalogue cures it alone: check its access and torque, or make a piece.</span
               ></span
             >
-          </button>
+          </v-btn>
         </template>
         <div class="sheet-head">
           <h2>Reached</h2>
           <span class="num soft">{{ rest.length }}</span>
         </div>
-        <button
+        <v-btn
+          variant="text"
           v-for="f in rest"
           :key="f.id"
-          class="plain row head-row"
+          class="row head-row"
           :class="{ picked: f.id === picked?.id }"
           @click="view.fastenerId = f.id"
         >
@@ -154,7 +156,7 @@ const by = (f: Fastener) =>
             ><span class="title">{{ f.name }}</span
             ><span class="sub">{{ by(f) }}</span></span
           >
-        </button>
+        </v-btn>
       </template>
       <DrawerSheet v-else-if="tab === 'drawer'" />
       <TrySheet v-else-if="tab === 'try'" />

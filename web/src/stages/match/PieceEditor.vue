@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** A home-made or altered piece: what it is held by and what it turns, mode by mode, and what it then reaches on this bike. */
+import SelectField from '../../ui/SelectField.vue';
+import LineField from '../../ui/LineField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   faultsOf,
@@ -117,7 +119,6 @@ function keep() {
   notice.say(`${plain.name} is in the drawer as it is now`);
   emit('close');
 }
-const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
 const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, on: boolean): T[] =>
   all.filter((x) => (x === item ? on : list.includes(x)));
 </script>
@@ -136,7 +137,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           Bent, cut down, drilled, welded: say what it is held by and what it turns. One line for each way of using it.
         </p>
         <div class="basics">
-          <label class="wide"><span>Name</span><input v-model="draft.name" class="field" maxlength="120" /></label>
+          <LineField class="wide" label="Name" v-model="draft.name" maxlength="120" />
           <NumberField
             label="Mass"
             quantity="mass"
@@ -164,29 +165,27 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
         </div>
         <fieldset v-for="(m, i) in draft.modes" :key="i" class="mode">
           <legend>Way {{ i + 1 }}</legend>
-          <label
-            ><span>Held by</span
-            ><select
-              class="field"
-              :value="m.offer.by === 'hand' ? m.offer.hold : 'shape'"
-              @change="
-                setMode(i, {
-                  offer:
-                    value($event) === 'shape'
-                      ? { by: 'shape', shape: { form: 'hex', size: '13' } }
-                      : {
-                          by: 'hand',
-                          hold: HOLDS.find((h) => h === value($event)) ?? 'spanner',
-                          arm: m.offer.by === 'hand' ? m.offer.arm : 150,
-                          takesPipe: false,
-                        },
-                })
-              "
-            >
-              <option v-for="h in HOLDS" :key="h" :value="h">hand: {{ h }}</option>
-              <option value="shape">another piece</option>
-            </select></label
-          >
+          <SelectField
+            label="Held by"
+            :items="[
+              ...HOLDS.map((h) => ({ title: `hand: ${h}`, value: h })),
+              { title: 'another piece', value: 'shape' },
+            ]"
+            :model-value="m.offer.by === 'hand' ? m.offer.hold : 'shape'"
+            @update:model-value="
+              setMode(i, {
+                offer:
+                  $event === 'shape'
+                    ? { by: 'shape', shape: { form: 'hex', size: '13' } }
+                    : {
+                        by: 'hand',
+                        hold: HOLDS.find((h) => h === $event) ?? 'spanner',
+                        arm: m.offer.by === 'hand' ? m.offer.arm : 150,
+                        takesPipe: false,
+                      },
+              })
+            "
+          />
           <NumberField
             v-if="m.offer.by === 'hand'"
             label="Arm"
@@ -209,19 +208,17 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             :fault="wrong[`turns ${i}`]"
             @take="setShape(i, 'turns', $event)"
           />
-          <label
-            ><span>Grip</span
-            ><select
-              class="field"
-              :value="m.grip"
-              @change="setMode(i, { grip: GRIPS.find((g) => g === value($event)) ?? 'six' })"
-            >
-              <option value="six">six flats</option>
-              <option value="twelve">twelve points</option>
-              <option value="open">open, two flats</option>
-              <option v-if="m.grip === 'adjustable'" value="adjustable">adjustable</option>
-            </select></label
-          >
+          <SelectField
+            label="Grip"
+            :items="[
+              { title: 'six flats', value: 'six' },
+              { title: 'twelve points', value: 'twelve' },
+              { title: 'open, two flats', value: 'open' },
+              { title: 'adjustable', value: 'adjustable' },
+            ]"
+            :model-value="m.grip"
+            @update:model-value="setMode(i, { grip: GRIPS.find((g) => g === $event) ?? 'six' })"
+          />
           <NumberField
             label="Bears"
             quantity="torque"
@@ -259,73 +256,70 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             :model-value="m.step"
             @update:model-value="setMode(i, { step: $event })"
           />
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="m.swivels"
-              @change="setMode(i, { swivels: ($event.target as HTMLInputElement).checked })"
-            />swivels</label
-          >
-          <button
+          <v-checkbox
+            class="tick"
+            :model-value="m.swivels"
+            @update:model-value="setMode(i, { swivels: $event === true })"
+            label="swivels"
+          />
+          <v-btn
+            variant="plain"
             v-if="draft.modes.length > 1"
-            type="button"
-            class="link gap"
+            class="gap"
             @click="draft = { ...draft, modes: draft.modes.filter((_, j) => j !== i) }"
           >
             Remove this use
-          </button>
+          </v-btn>
         </fieldset>
         <p class="acts">
-          <button
+          <v-btn
+            variant="tonal"
             v-if="draft.modes.length < 24"
-            type="button"
-            class="tool-button quiet"
             @click="draft = { ...draft, modes: [...draft.modes, fresh()] }"
           >
             Another way of using it
-          </button>
+          </v-btn>
         </p>
         <fieldset class="ticks">
           <legend>What else it does</legend>
-          <label v-for="f in FUNCTIONS" :key="f" class="tick"
-            ><input
-              type="checkbox"
-              :checked="draft.functions.includes(f)"
-              @change="
-                draft = {
-                  ...draft,
-                  functions: tick(draft.functions, FUNCTIONS, f, ($event.target as HTMLInputElement).checked),
-                }
-              "
-            />{{ f }}</label
-          >
+          <v-checkbox
+            v-for="f in FUNCTIONS"
+            :key="f"
+            class="tick"
+            :model-value="draft.functions.includes(f)"
+            @update:model-value="
+              draft = {
+                ...draft,
+                functions: tick(draft.functions, FUNCTIONS, f, $event === true),
+              }
+            "
+            :label="f"
+          />
         </fieldset>
         <fieldset class="ticks">
           <legend>What matters when it is stowed</legend>
-          <label v-for="t in TRAITS" :key="t" class="tick"
-            ><input
-              type="checkbox"
-              :checked="draft.traits.includes(t)"
-              @change="
-                draft = { ...draft, traits: tick(draft.traits, TRAITS, t, ($event.target as HTMLInputElement).checked) }
-              "
-            />{{ TRAIT_WORDS[t] ?? t }}</label
-          >
+          <v-checkbox
+            v-for="t in TRAITS"
+            :key="t"
+            class="tick"
+            :model-value="draft.traits.includes(t)"
+            @update:model-value="draft = { ...draft, traits: tick(draft.traits, TRAITS, t, $event === true) }"
+            :label="TRAIT_WORDS[t] ?? t"
+          />
         </fieldset>
         <fieldset class="ticks mode">
           <legend>Room inside it, for what lies inside another</legend>
-          <label class="tick"
-            ><input
-              type="checkbox"
-              :checked="draft.hollow !== null"
-              @change="
-                draft = {
-                  ...draft,
-                  hollow: ($event.target as HTMLInputElement).checked ? { length: 50, width: 20, height: 20 } : null,
-                }
-              "
-            />it is hollow</label
-          >
+          <v-checkbox
+            class="tick"
+            :model-value="draft.hollow !== null"
+            @update:model-value="
+              draft = {
+                ...draft,
+                hollow: $event === true ? { length: 50, width: 20, height: 20 } : null,
+              }
+            "
+            label="it is hollow"
+          />
           <template v-if="draft.hollow">
             <NumberField
               v-for="side in ['length', 'width', 'height'] as const"
@@ -359,8 +353,8 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           at home first.
         </p>
         <p class="acts">
-          <button class="tool-button" type="submit" :disabled="!valid">Save</button>
-          <button class="tool-button quiet" type="button" @click="emit('close')">Cancel</button>
+          <v-btn type="submit" :disabled="!valid">Save</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
         </p>
       </form>
     </v-card>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A scale that streams: what it shows, whether it stands still, and a press that gives the piece this mass. */
+import LineField from '../../ui/LineField.vue';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { readLine, type Piece } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
@@ -28,8 +29,8 @@ function take() {
   typed.value = null;
   garage.put(`weigh ${props.piece.name}`, 'pieces', { ...props.piece, mass: shown.value, weighed: true });
 }
-function typeIn(event: Event) {
-  const read = readLine((event.target as HTMLInputElement).value, 'scale');
+function typeIn(text: string) {
+  const read = readLine(text, 'scale');
   typed.value = read?.instrument === 'scale' ? read.value : null;
 }
 </script>
@@ -41,7 +42,7 @@ function typeIn(event: Event) {
       <span class="soft"
         >{{ live.device }}{{ still ? '' : ', settling' }}{{ live.missed ? `, ${live.missed} lines lost` : '' }}</span
       >
-      <button class="tool-button" :disabled="!still || !sane" @click="take">Take this mass</button>
+      <v-btn :disabled="!still || !sane" @click="take">Take this mass</v-btn>
     </template>
     <template v-else>
       <span class="soft">{{
@@ -51,11 +52,15 @@ function typeIn(event: Event) {
             ? 'No line to the server.'
             : 'No scale connected.'
       }}</span>
-      <label
-        ><span class="hidden-label">What the scale shows</span
-        ><input class="field num" placeholder="86 g" inputmode="decimal" @input="typeIn"
-      /></label>
-      <button class="tool-button quiet" :disabled="!sane" @click="take">Take it</button>
+      <LineField
+        hide-label
+        label="What the scale shows"
+        figures
+        placeholder="86 g"
+        inputmode="decimal"
+        @update:model-value="typeIn"
+      />
+      <v-btn variant="tonal" :disabled="!sane" @click="take">Take it</v-btn>
     </template>
   </p>
 </template>

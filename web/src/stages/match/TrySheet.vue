@@ -47,29 +47,40 @@ function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
       the drawer shut, and go round the bike. <strong class="num">{{ done }}</strong> of
       <span class="num">{{ chosen.length }}</span> heads are tried.
     </p>
-    <details>
-      <summary>What to lay out</summary>
-      <p class="soft">
-        {{ pieces.map((k) => (k.count > 1 ? `${k.piece.name} ×${k.count}` : k.piece.name)).join(', ') }}
-      </p>
-    </details>
+    <v-expansion-panels
+      ><v-expansion-panel
+        ><v-expansion-panel-title>What to lay out</v-expansion-panel-title
+        ><v-expansion-panel-text
+          ><p class="soft">
+            {{ pieces.map((k) => (k.count > 1 ? `${k.piece.name} ×${k.count}` : k.piece.name)).join(', ') }}
+          </p></v-expansion-panel-text
+        ></v-expansion-panel
+      ></v-expansion-panels
+    >
     <p v-if="chosen.length > 0 && open.length === 0" class="empty good">Every head that the kit turns was tried.</p>
     <div v-for="f in open" :key="f.id" class="row try-row" :class="{ picked: f.id === view.fastenerId }">
       <HeadGlyph :head="f.head" :tone="toneOf(f)" />
-      <button class="plain text" @click="view.fastenerId = f.id">
+      <v-btn variant="text" class="text" @click="view.fastenerId = f.id">
         <span class="title"
           >{{ f.name }} <span class="soft">{{ STATION_NAMES[f.station].toLowerCase() }}</span></span
         >
         <span class="sub">{{ words(f) }}</span>
-      </button>
+      </v-btn>
       <span class="acts">
-        <button class="tool-button" :aria-label="`${f.name} works`" @click="works(f)">Works</button>
+        <v-btn :aria-label="`${f.name} works`" @click="works(f)">Works</v-btn>
         <DropMenu label="Stopped…" :name="`${f.name}: what stopped it`" hint="What stopped it" quiet>
-          <button v-for="s in STOPPED" :key="s" role="menuitem" @click="stopped(f, s, 'near')">{{ s }}</button>
+          <v-list-item v-for="s in STOPPED" :key="s" role="menuitem" @click="stopped(f, s, 'near')">{{
+            s
+          }}</v-list-item>
           <template v-if="f.far">
-            <button v-for="s in STOPPED.slice(0, 7)" :key="`far ${s}`" role="menuitem" @click="stopped(f, s, 'far')">
+            <v-list-item
+              v-for="s in STOPPED.slice(0, 7)"
+              :key="`far ${s}`"
+              role="menuitem"
+              @click="stopped(f, s, 'far')"
+            >
               far end: {{ s }}
-            </button>
+            </v-list-item>
           </template>
         </DropMenu>
       </span>

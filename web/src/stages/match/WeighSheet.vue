@@ -50,14 +50,14 @@ function buy(model: PieceModel) {
     <div v-if="!weighs.result && weighs.progress === null" class="start">
       <p>Which bolt, which mark, which purchase changes the weight, solved one by one.</p>
       <p v-if="weighs.failed" class="gap">{{ weighs.failed }}</p>
-      <p><button class="tool-button" @click="weighs.start()">Work it out</button></p>
+      <p><v-btn @click="weighs.start()">Work it out</v-btn></p>
     </div>
     <div v-else-if="!weighs.result" class="start" role="status">
       <p>
         Solving with and without … <span class="num">{{ Math.round((weighs.progress ?? 0) * 100) }} %</span>
       </p>
       <span class="bar"><span :style="{ width: `${(weighs.progress ?? 0) * 100}%` }" /></span>
-      <p><button class="tool-button quiet" @click="weighs.stop()">Stop</button></p>
+      <p><v-btn variant="tonal" @click="weighs.stop()">Stop</v-btn></p>
     </div>
     <template v-else>
       <div class="sheet-head">
@@ -67,16 +67,16 @@ function buy(model: PieceModel) {
       <p v-if="weighs.result.swaps.length === 0" class="empty">No tool is carried for a single bolt.</p>
       <div v-for="s in weighs.result.swaps" :key="s.fastener.id" class="row weigh">
         <HeadGlyph :head="s.fastener.head" :size="30" />
-        <button class="plain" @click="view.fastenerId = s.fastener.id">
+        <v-btn variant="text" @click="view.fastenerId = s.fastener.id">
           <span class="title"
             >{{ s.fastener.name }} <span class="soft">{{ printShape(s.fastener.head) }}</span></span
           >
           <span class="sub">{{ goes(s) }}</span>
           <span class="bar"><span :style="{ width: `${(s.grams / most) * 100}%` }" /></span>
-        </button>
-        <button class="link num" @click="why(`Changing ${s.fastener.name}`, s, 'without this head')">
+        </v-btn>
+        <v-btn variant="plain" class="num" @click="why(`Changing ${s.fastener.name}`, s, 'without this head')">
           −{{ massText(view.units, s.grams) }}<small class="soft">{{ money(s.euros) }}</small>
-        </button>
+        </v-btn>
       </div>
       <div class="sheet-head">
         <h2>The purchase that drops the most</h2>
@@ -91,12 +91,10 @@ function buy(model: PieceModel) {
             >{{ p.model.name }} <span class="soft num">{{ p.model.price }} €</span></span
           ><span class="sub">{{ goes(p) }}</span></span
         >
-        <button class="link num" @click="why(p.model.name, p, 'with it in the drawer')">
+        <v-btn variant="plain" class="num" @click="why(p.model.name, p, 'with it in the drawer')">
           −{{ massText(view.units, p.grams) }}
-        </button>
-        <button class="tool-button quiet" :aria-label="`Put ${p.model.name} in the drawer`" @click="buy(p.model)">
-          Buy
-        </button>
+        </v-btn>
+        <v-btn variant="tonal" :aria-label="`Put ${p.model.name} in the drawer`" @click="buy(p.model)"> Buy </v-btn>
       </div>
       <template v-if="weighs.result.marks.length > 0">
         <div class="sheet-head"><h2>What your marks cost</h2></div>
@@ -106,9 +104,9 @@ function buy(model: PieceModel) {
               >{{ m.piece.name }} <span class="soft">{{ m.piece.mark }}</span></span
             ><span class="sub">{{ goes(m) || 'it would be carried in any case' }}</span></span
           >
-          <button class="link num" @click="why(m.piece.name, m, 'without this mark')">
+          <v-btn variant="plain" class="num" @click="why(m.piece.name, m, 'without this mark')">
             {{ massText(view.units, m.grams) }}
-          </button>
+          </v-btn>
           <span />
         </div>
       </template>

@@ -33,10 +33,10 @@ function copy(places: readonly Place[]) {
 
 <template>
   <DropMenu label="Add a place" hint="From the usual places, another bike's, or your own" name="Add a place">
-    <button role="menuitem" @click="add(newPlace('', bike))">Your own: measure it</button>
-    <button v-for="p in library" :key="p.name" role="menuitem" @click="add(p)">{{ p.name }}</button>
-    <button v-for="o in others" :key="o.bike.id" role="menuitem" @click="copy(o.places)">
+    <v-list-item role="menuitem" @click="add(newPlace('', bike))">Your own: measure it</v-list-item>
+    <v-list-item v-for="p in library" :key="p.name" role="menuitem" @click="add(p)">{{ p.name }}</v-list-item>
+    <v-list-item v-for="o in others" :key="o.bike.id" role="menuitem" @click="copy(o.places)">
       All of {{ o.bike.name }}
-    </button>
+    </v-list-item>
   </DropMenu>
 </template>

@@ -93,7 +93,7 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
       </figure>
       <ol class="names">
         <li v-for="p in contents.poses" :key="p.key" :class="{ lit: view.itemKey === p.key }">
-          <button class="plain" @click="emit('pick', p.key)">{{ nameOf(p.key) }}</button>
+          <v-btn variant="text" @click="emit('pick', p.key)">{{ nameOf(p.key) }}</v-btn>
           <span v-if="with_(p.key).length > 0" class="soft"> with {{ with_(p.key).join(', ') }}</span>
         </li>
       </ol>

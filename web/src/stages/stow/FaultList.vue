@@ -39,7 +39,7 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
       </svg>
       <div>
         <p>
-          <button v-if="f.key" class="plain name" @click="emit('pick', f.key)">{{ f.title }}</button>
+          <v-btn variant="text" v-if="f.key" class="name" @click="emit('pick', f.key)">{{ f.title }}</v-btn>
           <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'"> has no place.</template>
           <template v-else
             ><template v-if="f.key && f.placeId"> in {{ placeName(f.placeId).toLowerCase() }}</template
@@ -47,31 +47,34 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
           >
         </p>
         <template v-if="f.rule === 'loose'">
-          <details v-if="because(stowed.find((s) => s.item.key === f.key)).length > 0">
-            <summary>
-              {{ placeName(because(stowed.find((s) => s.item.key === f.key))[0]!.placeId) }}:
-              {{
-                because(stowed.find((s) => s.item.key === f.key))[0]!
-                  .rules.map((r) => view.inWords(r.message))
-                  .join('; ')
-              }}
-            </summary>
-            <ul>
-              <li v-for="b in because(stowed.find((s) => s.item.key === f.key)).slice(1)" :key="b.placeId">
-                {{ placeName(b.placeId) }}: {{ b.rules.map((r) => view.inWords(r.message)).join('; ') }}
-              </li>
-            </ul>
-          </details>
+          <v-expansion-panels v-if="because(stowed.find((s) => s.item.key === f.key)).length > 0"
+            ><v-expansion-panel
+              ><v-expansion-panel-title
+                >{{ placeName(because(stowed.find((s) => s.item.key === f.key))[0]!.placeId) }}:
+                {{
+                  because(stowed.find((s) => s.item.key === f.key))[0]!
+                    .rules.map((r) => view.inWords(r.message))
+                    .join('; ')
+                }}</v-expansion-panel-title
+              ><v-expansion-panel-text
+                ><ul>
+                  <li v-for="b in because(stowed.find((s) => s.item.key === f.key)).slice(1)" :key="b.placeId">
+                    {{ placeName(b.placeId) }}: {{ b.rules.map((r) => view.inWords(r.message)).join('; ') }}
+                  </li>
+                </ul></v-expansion-panel-text
+              ></v-expansion-panel
+            ></v-expansion-panels
+          >
           <p v-if="f.leaveOut.length > 0">
             It goes in if one of these is left out: {{ f.leaveOut.map((l) => l.name).join(', ') }}.
           </p>
         </template>
         <p class="why">{{ f.why.charAt(0).toUpperCase() + f.why.slice(1) }}.</p>
         <p class="acts">
-          <button v-if="f.mending" class="tool-button" @click="emit('mend', f)">{{ does(f) }}</button>
-          <button v-if="f.key && pinned(f.key)" class="tool-button quiet" @click="emit('free', f.key)">
+          <v-btn v-if="f.mending" @click="emit('mend', f)">{{ does(f) }}</v-btn>
+          <v-btn variant="tonal" v-if="f.key && pinned(f.key)" @click="emit('free', f.key)">
             Place automatically
-          </button>
+          </v-btn>
           <span v-if="f.mending" class="soft">{{ price(f.mending.points) }}</span>
           <span v-else-if="f.rule !== 'loose'" class="soft">No single move or swap solves it: take something out.</span>
         </p>

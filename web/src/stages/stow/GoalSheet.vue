@@ -12,10 +12,9 @@ const explain = useExplain();
 const search = usePacking();
 const WORDS = ['not at all', 'a little', 'as usual', 'much', 'above all'];
 const value = (goal: Goal) => garage.doc!.garage.goals[goal];
-function set(goal: Goal, event: Event) {
+function set(goal: Goal, to: number) {
   const { doc } = garage;
   if (!doc) return;
-  const to = Number((event.target as HTMLInputElement).value);
   garage.edit(`${GOAL_TEXT[goal].name}: ${WORDS[to]}`, [], {
     ...doc.garage,
     goals: { ...doc.garage.goals, [goal]: to },
@@ -64,23 +63,22 @@ function explainPoints() {
         >At most <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> of
         <span class="num">{{ packing.cost.toFixed(1) }}</span> points from the best.</template
       >
-      <button class="link how" @click="explainPoints">How it is worked out</button>
+      <v-btn variant="plain" class="how" @click="explainPoints">How it is worked out</v-btn>
       <span v-if="search.failed" class="gap"> {{ search.failed }}</span>
     </p>
     <div v-for="g in GOALS" :key="g" class="goal">
-      <label :for="`goal-${g}`"
+      <span
         ><strong>{{ GOAL_TEXT[g].name }}</strong
-        ><span class="soft says">{{ GOAL_TEXT[g].says }}</span></label
+        ><span class="soft says">{{ GOAL_TEXT[g].says }}</span></span
       >
-      <input
-        :id="`goal-${g}`"
-        type="range"
-        min="0"
-        max="4"
-        step="1"
-        :value="value(g)"
-        :aria-valuetext="WORDS[value(g)]"
-        @change="set(g, $event)"
+      <v-slider
+        :aria-label="GOAL_TEXT[g].name"
+        :min="0"
+        :max="4"
+        :step="1"
+        show-ticks="always"
+        :model-value="value(g)"
+        @end="set(g, $event)"
       />
       <span class="word">{{ WORDS[value(g)] }}</span>
       <span class="num soft">{{ (packing.parts[g] ?? 0).toFixed(1) }}</span>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** Packings written down; the present one beside a kept one; packed again as it was. */
+import SelectField from '../../ui/SelectField.vue';
+import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import {
   comparePackings,
@@ -97,27 +99,26 @@ function packAgain(p: KeptPacking) {
 <template>
   <div class="kept">
     <div class="keep">
-      <label
-        ><span>Name</span
-        ><input
-          v-model="name"
-          class="field"
-          maxlength="120"
-          placeholder="Packing for the plateau"
-          @keydown.enter="keep"
-      /></label>
-      <button class="tool-button" @click="keep">Save this layout</button>
+      <LineField
+        label="Name"
+        v-model="name"
+        maxlength="120"
+        placeholder="Packing for the plateau"
+        @keydown.enter="keep"
+      />
+      <v-btn @click="keep">Save this layout</v-btn>
     </div>
     <p v-if="kept.length === 0" class="soft">
       No layouts saved yet. Save one before you change things: the two are then laid side by side, and you can go back.
     </p>
     <template v-else>
-      <label class="against"
-        ><span>Now against</span
-        ><select class="field" :value="other?.id" @change="against = ($event.target as HTMLSelectElement).value">
-          <option v-for="p in kept" :key="p.id" :value="p.id">{{ p.name }}, {{ p.made.slice(0, 10) }}</option>
-        </select></label
-      >
+      <SelectField
+        class="against"
+        label="Now against"
+        :items="kept.map((p) => ({ title: `${p.name}, ${p.made.slice(0, 10)}`, value: p.id }))"
+        :model-value="other?.id ?? ''"
+        @update:model-value="against = $event"
+      />
       <section v-if="difference" aria-label="Difference" class="difference">
         <p v-if="lines.length === 0">Load unchanged.</p>
         <ul v-else class="figures">
@@ -134,13 +135,14 @@ function packAgain(p: KeptPacking) {
         <p v-if="difference.moved.length === 0" class="soft">Everything lies where it lay.</p>
       </section>
       <p v-if="other" class="acts">
-        <button class="tool-button quiet" @click="packAgain(other)">Pack as it was then</button>
-        <button
-          class="tool-button quiet gap"
+        <v-btn variant="tonal" @click="packAgain(other)">Pack as it was then</v-btn>
+        <v-btn
+          variant="tonal"
+          class="gap"
           @click="garage.remove(`drop ${other.name}`, { table: 'packings', id: other.id })"
         >
           Drop {{ other.name }}
-        </button>
+        </v-btn>
       </p>
     </template>
   </div>

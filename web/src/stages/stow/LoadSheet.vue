@@ -149,12 +149,12 @@ function explainLoad(l: Load, name: string) {
   <div class="load">
     <p v-if="trial" role="status" class="trial">If {{ trial.name }} goes there:</p>
     <div class="wrap">
-      <table>
+      <v-table>
         <thead>
           <tr>
             <th scope="col"><span class="hidden-label">Figure</span></th>
             <th v-for="c in columns" :key="c.name" scope="col">
-              <button class="link" @click="explainLoad(c.load, c.name)">{{ c.name }}</button>
+              <v-btn variant="plain" @click="explainLoad(c.load, c.name)">{{ c.name }}</v-btn>
             </th>
           </tr>
         </thead>
@@ -166,7 +166,7 @@ function explainLoad(l: Load, name: string) {
             <td v-for="c in columns" :key="c.name" class="num">{{ r.of(c.load) }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <ul class="limits" aria-label="Limits">
         <li v-for="l in limits" :key="l.rule" :class="{ over: warned.has(l.rule as never) }">
           <span>{{ l.name }}</span><span class="num">{{ l.text }}</span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import SelectField from '../../ui/SelectField.vue';
+import LineField from '../../ui/LineField.vue';
 import { computed } from 'vue';
 import { cut, PLACE_KINDS, placeSchema, TIERS, TIER_MINUTES, USUAL_SLOTS, type Place } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -45,29 +47,26 @@ function remove() {
 
 <template>
   <div class="place-form">
-    <label class="wide"
-      ><span>Name</span><input class="field" :value="place.name" maxlength="120" @change="set({ name: text($event) })"
-    /></label>
-    <label
-      ><span>Kind</span
-      ><select
-        class="field"
-        :value="place.kind"
-        @change="set({ kind: PLACE_KINDS.find((k) => k === text($event)) ?? 'box' })"
-      >
-        <option v-for="k in PLACE_KINDS" :key="k">{{ k }}</option>
-      </select></label
-    >
-    <label class="two"
-      ><span>Access</span
-      ><select
-        class="field"
-        :value="place.tier"
-        @change="set({ tier: TIERS.find((t) => t === text($event)) ?? 'one zip' })"
-      >
-        <option v-for="t in TIERS" :key="t">{{ t }}</option>
-      </select></label
-    >
+    <LineField
+      class="wide"
+      label="Name"
+      :model-value="place.name"
+      maxlength="120"
+      @change="set({ name: text($event) })"
+    />
+    <SelectField
+      label="Kind"
+      :items="PLACE_KINDS"
+      :model-value="place.kind"
+      @update:model-value="set({ kind: PLACE_KINDS.find((k) => k === $event) ?? 'box' })"
+    />
+    <SelectField
+      class="two"
+      label="Access"
+      :items="TIERS"
+      :model-value="place.tier"
+      @update:model-value="set({ tier: TIERS.find((t) => t === $event) ?? 'one zip' })"
+    />
     <NumberField
       label="Length"
       quantity="length"
@@ -183,39 +182,40 @@ function remove() {
           :model-value="slot.length"
           @update:model-value="setSlot(i, { length: $event })"
         />
-        <button
+        <v-btn
+          variant="plain"
           v-if="slots.length > 1"
-          type="button"
-          class="link gap"
+          class="gap"
           :aria-label="`Take slots ${i + 1} off`"
           @click="set({ slots: slots.filter((_, j) => j !== i) })"
         >
           off
-        </button>
+        </v-btn>
       </fieldset>
       <p v-if="slots.length < 12" class="wide">
-        <button type="button" class="link" @click="set({ slots: [...slots, { count: 4, width: 40, length: 220 }] })">
+        <v-btn variant="plain" @click="set({ slots: [...slots, { count: 4, width: 40, length: 220 }] })">
           More slots of another size
-        </button>
+        </v-btn>
       </p>
     </template>
     <div class="wide flags">
-      <label v-for="f in FLAGS" :key="f.key"
-        ><input
-          type="checkbox"
-          :checked="place[f.key]"
-          @change="set({ [f.key]: ($event.target as HTMLInputElement).checked })"
-        />
-        {{ f.label }}</label
-      >
+      <v-checkbox
+        v-for="f in FLAGS"
+        :key="f.key"
+        :model-value="place[f.key]"
+        @update:model-value="set({ [f.key]: $event === true })"
+        :label="f.label"
+      />
     </div>
-    <label class="wide"
-      ><span>Note</span
-      ><input class="field" :value="place.note" maxlength="2000" @change="set({ note: cut(text($event), 2000) })"
-    /></label>
+    <LineField
+      class="wide"
+      label="Note"
+      :model-value="place.note"
+      maxlength="2000"
+      @change="set({ note: cut(text($event), 2000) })"
+    />
     <p class="wide acts">
-      <button class="tool-button" @click="emit('close')">Done</button
-      ><button class="tool-button quiet gap" @click="remove">Delete place</button>
+      <v-btn @click="emit('close')">Done</v-btn><v-btn variant="tonal" class="gap" @click="remove">Delete place</v-btn>
     </p>
   </div>
 </template>

@@ -116,23 +116,29 @@ const facts = computed(() =>
     :aria-label="place.name"
   >
     <header>
-      <button class="plain name" :aria-pressed="picked" @click="emit('pick')">
+      <v-btn variant="text" class="name" :aria-pressed="picked" @click="emit('pick')">
         <h2>{{ place.name }}</h2>
         <span class="soft facts">{{ facts }}</span>
-      </button>
-      <button class="plain meter" :aria-label="`${place.name}, room: ${room.text}`" @click="explainRoom">
+      </v-btn>
+      <v-btn variant="text" class="meter" :aria-label="`${place.name}, room: ${room.text}`" @click="explainRoom">
         <span class="num">{{ room.text }}</span><span class="bar"
           ><span :class="{ full: room.share > 1 }" :style="{ width: `${Math.min(100, room.share * 100)}%` }"
         /></span>
-      </button>
-      <button class="plain meter" :aria-label="`${place.name}, weight: ${weight.text}`" @click="explainWeight">
+      </v-btn>
+      <v-btn variant="text" class="meter" :aria-label="`${place.name}, weight: ${weight.text}`" @click="explainWeight">
         <span class="num">{{ weight.text }}</span><span class="bar"
           ><span :class="{ full: weight.share > 1 }" :style="{ width: `${Math.min(100, weight.share * 100)}%` }"
         /></span>
-      </button>
-      <button class="link change" :aria-expanded="editing" :aria-label="`Change ${place.name}`" @click="emit('edit')">
+      </v-btn>
+      <v-btn
+        variant="plain"
+        class="change"
+        :aria-expanded="editing"
+        :aria-label="`Change ${place.name}`"
+        @click="emit('edit')"
+      >
         change
-      </button>
+      </v-btn>
     </header>
     <slot />
   </section>

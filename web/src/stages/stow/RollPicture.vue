@@ -37,8 +37,8 @@ const save = () => download(fileName(`${props.place.name} 1 to 1`, 'svg'), rollS
         {{ unitOf(view.units, 'length') }} open</span
       >
       <span class="acts"
-        ><router-link class="link" :to="`/print/roll/${place.id}`">Print at 1 : 1, with labels</router-link>
-        <button class="link" @click="save">SVG</button></span
+        ><v-btn variant="plain" :to="`/print/roll/${place.id}`">Print at 1 : 1, with labels</v-btn>
+        <v-btn variant="plain" @click="save">SVG</v-btn></span
       >
     </div>
     <p v-if="roll.over" class="gap">

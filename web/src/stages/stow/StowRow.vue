@@ -57,12 +57,17 @@ function look(to: string | null) {
     <svg ref="grip" class="grip" viewBox="0 0 8 14" width="8" height="14" aria-hidden="true">
       <path d="M1 1v12M4 1v12M7 1v12" />
     </svg>
-    <button class="plain title" :aria-pressed="view.itemKey === stowed.item.key" @click="emit('pick', stowed.item.key)">
+    <v-btn
+      variant="text"
+      class="title"
+      :aria-pressed="view.itemKey === stowed.item.key"
+      @click="emit('pick', stowed.item.key)"
+    >
       {{ stowed.item.name }}<span v-if="care" class="soft care"> {{ care }}</span>
-    </button>
+    </v-btn>
     <span class="num soft">{{ massText(view.units, stowed.item.mass) }}</span>
     <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to" @focusout="look(null)">
-      <button
+      <v-list-item
         v-for="p in places.filter((x) => x.id !== stowed.placeId)"
         :key="p.id"
         role="menuitem"
@@ -70,11 +75,13 @@ function look(to: string | null) {
         @click="emit('move', stowed.item.key, p.id)"
       >
         {{ p.name }}
-      </button>
-      <button v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">
+      </v-list-item>
+      <v-list-item v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">
         {{ isPart ? 'Put it back with the rest' : 'Place automatically' }}
-      </button>
-      <button v-if="divisible" role="menuitem" @click="emit('split', stowed.item.key)">Split it in two</button>
+      </v-list-item>
+      <v-list-item v-if="divisible" role="menuitem" @click="emit('split', stowed.item.key)"
+        >Split it in two</v-list-item
+      >
     </DropMenu>
   </div>
 </template>

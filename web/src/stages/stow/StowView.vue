@@ -21,6 +21,7 @@ import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
+import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
 import { newPlaceRows } from '../../garages/newRows';
@@ -45,7 +46,7 @@ const view = useView();
 const notice = useNotice();
 const search = usePacking();
 const MODES = { inside: 'Inside', load: 'Load', goals: 'Priorities', kept: 'Saved layouts' } as const;
-const mode = ref<keyof typeof MODES>('inside');
+const mode = useTab(Object.keys(MODES) as (keyof typeof MODES)[]);
 const look = ref<'side' | 'behind'>('side');
 const movable = ref(false);
 const placeId = ref<string | null>(null);
@@ -298,16 +299,12 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       </div>
       <div class="on-bike">
         <div class="looks">
-          <button
-            class="tool-button quiet"
-            :aria-pressed="look === 'behind'"
-            @click="look = look === 'side' ? 'behind' : 'side'"
-          >
+          <v-btn variant="tonal" :aria-pressed="look === 'behind'" @click="look = look === 'side' ? 'behind' : 'side'">
             {{ look === 'side' ? 'From behind' : 'From the side' }}
-          </button>
-          <button class="tool-button quiet" :aria-pressed="movable" @click="movable = !movable">
+          </v-btn>
+          <v-btn variant="tonal" :aria-pressed="movable" @click="movable = !movable">
             {{ movable ? 'Finish moving' : 'Move places' }}
-          </button>
+          </v-btn>
           <span v-if="movable" class="soft">Drag a place, or use the arrow keys; Shift takes longer steps.</span>
         </div>
         <component :is="look === 'side' ? BikeDrawing : BehindDrawing" :bike="garage.bike" class="bike-picture" faint>
@@ -330,23 +327,23 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         </component>
       </div>
       <p v-if="now?.packed.centre" class="figures">
-        <button class="plain" @click="mode = 'load'">
-          packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</button
-        ><button class="plain" @click="mode = 'load'">
+        <v-btn variant="text" @click="mode = 'load'">
+          packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</v-btn
+        ><v-btn variant="text" @click="mode = 'load'">
           <strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> on the front,
-          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</button
-        ><button class="plain" @click="mode = 'load'">
+          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</v-btn
+        ><v-btn variant="text" @click="mode = 'load'">
           <strong class="num">{{ withUnit(view.units, 'moment', Math.abs(now.packed.side)) }}</strong>
           {{
             Math.abs(now.packed.side) < 0.005 ? 'to either side' : now.packed.side > 0 ? 'to the left' : 'to the right'
           }}
-        </button>
+        </v-btn>
       </p>
-      <div class="modes" role="tablist" aria-label="What to look at">
-        <button v-for="(name, key) in MODES" :key="key" role="tab" :aria-selected="mode === key" @click="mode = key">
+      <v-tabs v-model="mode" class="modes" aria-label="What to look at">
+        <v-tab v-for="(name, key) in MODES" :key="key" :value="key">
           {{ key === 'inside' && inside ? (inside.kind === 'roll' ? 'The roll' : `Inside: ${inside.name}`) : name }}
-        </button>
-      </div>
+        </v-tab>
+      </v-tabs>
       <template v-if="packing && load">
         <template v-if="mode === 'inside'">
           <RollPicture v-if="inside?.slots" :place="inside" :packing="packing" @pick="pickItem" />
@@ -420,8 +417,8 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       </template>
       <p class="acts">
         <AddPlace :bike="garage.bike" @added="editing = $event" />
-        <router-link class="tool-button quiet" to="/print">Print the list</router-link>
-        <button v-if="pinsHere.length > 0" class="tool-button quiet" @click="freeAll">Place all automatically</button>
+        <v-btn variant="tonal" to="/print">Print the list</v-btn>
+        <v-btn variant="tonal" v-if="pinsHere.length > 0" @click="freeAll">Place all automatically</v-btn>
       </p>
     </section>
   </div>

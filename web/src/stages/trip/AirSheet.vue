@@ -142,7 +142,7 @@ function why(name: string, mark: string, f: Filling, from: number) {
         <h2>{{ r.name }} {{ r.mark }}</h2>
         <span class="num">{{ litres(r.flat.litres) }}</span>
       </div>
-      <table>
+      <v-table>
         <thead>
           <tr>
             <th scope="col">from</th>
@@ -160,9 +160,9 @@ function why(name: string, mark: string, f: Filling, from: number) {
             :key="line.from"
           >
             <th scope="row">
-              <button class="link" @click="why(r.name, r.mark, line.f, line.from)">
+              <v-btn variant="plain" @click="why(r.name, r.mark, line.f, line.from)">
                 {{ line.from === 0 ? 'flat' : kpa(line.from) }}
-              </button>
+              </v-btn>
             </th>
             <td class="num">{{ line.f.cartridges }}</td>
             <td class="num">
@@ -176,7 +176,7 @@ function why(name: string, mark: string, f: Filling, from: number) {
             </td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
     </template>
     <p class="note">
       You chose <strong>{{ garage.doc?.garage.practice.air }}</strong>: {{ chosen }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What falls due on the trip and on which leg, so that it can be done before leaving; oil, fuel and water. */
+import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import {
   dueOn,
@@ -115,7 +116,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
   <div>
     <div class="sheet-head">
       <h2>Falls due</h2>
-      <button class="link" @click="add">Add a service</button>
+      <v-btn variant="plain" @click="add">Add a service</v-btn>
     </div>
     <div class="form">
       <NumberField
@@ -152,17 +153,17 @@ function whyLeg(n: (typeof needs.value)[number]) {
     </p>
     <template v-for="d in due" :key="d.service.id">
       <div class="row due">
-        <button
-          class="plain"
+        <v-btn
+          variant="text"
           :aria-expanded="opened === d.service.id"
           @click="opened = opened === d.service.id ? null : d.service.id"
         >
           <span class="title">{{ d.service.name }}</span>
           <span class="sub" :class="{ gap: d.overdue, soft: d.times === 0 }">{{ when(d) }}</span>
-        </button>
-        <button class="link num" :aria-label="`Why ${d.service.name}`" @click="why(d)">
+        </v-btn>
+        <v-btn variant="plain" class="num" :aria-label="`Why ${d.service.name}`" @click="why(d)">
           {{ d.times }}×<small v-if="d.quantity > 0" class="soft">{{ d.quantity }} {{ d.service.uses }}</small>
-        </button>
+        </v-btn>
       </div>
       <div v-if="opened === d.service.id" class="form detail">
         <TextField
@@ -217,14 +218,12 @@ function whyLeg(n: (typeof needs.value)[number]) {
           :model-value="d.service.lastHours"
           @update:model-value="setService(d.service, { lastHours: $event })"
         />
-        <label
-          ><span class="small">on</span
-          ><input
-            class="field"
-            type="date"
-            :value="d.service.lastDate ?? ''"
-            @change="setDate(d.service, ($event.target as HTMLInputElement).value)"
-        /></label>
+        <LineField
+          label="on"
+          kind="date"
+          :model-value="d.service.lastDate ?? ''"
+          @change="setDate(d.service, ($event.target as HTMLInputElement).value)"
+        />
         <TextField label="Takes" :most="60" :value="d.service.uses" @take="setService(d.service, { uses: $event })" />
         <NumberField
           label="how much"
@@ -233,8 +232,8 @@ function whyLeg(n: (typeof needs.value)[number]) {
           @update:model-value="setService(d.service, { quantity: $event })"
         />
         <p class="wide acts">
-          <button class="tool-button quiet" @click="done(d.service)">Done today</button>
-          <button class="tool-button quiet gap" @click="remove(d.service)">Take out</button>
+          <v-btn variant="tonal" @click="done(d.service)">Done today</v-btn>
+          <v-btn variant="tonal" class="gap" @click="remove(d.service)">Take out</v-btn>
         </p>
       </div>
     </template>
@@ -245,7 +244,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
       <h2>Fuel and water, leg by leg</h2>
       <span class="soft">tank {{ litres(bike.tank) }}</span>
     </div>
-    <button v-for="n in needs" :key="n.leg.id" class="plain row leg" @click="whyLeg(n)">
+    <v-btn variant="text" v-for="n in needs" :key="n.leg.id" class="row leg" @click="whyLeg(n)">
       <span class="title">{{ n.leg.name }}</span>
       <span class="num">{{ km(n.range) }}<small class="soft">on a tank</small></span>
       <span class="num"
@@ -253,7 +252,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
         }}<small class="soft">{{ n.spareFuel === null ? 'gap not known' : 'spare fuel' }}</small></span
       >
       <span class="num">{{ litres(n.water) }}<small class="soft">water a day</small></span>
-    </button>
+    </v-btn>
     <p class="caution">Fuel only in approved cans, away from the exhaust. Water from the wild: treat it.</p>
   </div>
 </template>

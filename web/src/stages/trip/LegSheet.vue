@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import ThreeAnswers from './ThreeAnswers.vue';
+import TextField from '../../ui/TextField.vue';
+import SelectField from '../../ui/SelectField.vue';
+import LineField from '../../ui/LineField.vue';
+import { computed, ref } from 'vue';
 import {
   newLeg,
-  newTrip,
   strandedHours,
   TERRAINS,
   tripSchema,
@@ -14,14 +17,12 @@ import {
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
-import { useView } from '../../stores/view';
 import { useNotice } from '../../shell/notice';
 import NumberField from '../../ui/NumberField.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
-const view = useView();
 const explain = useExplain();
 const notice = useNotice();
 const GROUND: Record<Terrain, string> = { paved: 'Paved', gravel: 'Gravel', track: 'Track, rock' };
@@ -59,11 +60,7 @@ function remove(leg: Leg) {
   write(`delete ${leg.name}`, { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
   notice.say(`${leg.name} deleted. Ctrl Z brings it back.`);
 }
-function another() {
-  const trip = newTrip(crypto.randomUUID(), `Trip ${(garage.doc?.trips.length ?? 0) + 1}`);
-  garage.put('add a trip', 'trips', trip);
-  view.tripId = trip.id;
-}
+const planning = ref(false);
 function removeTrip() {
   garage.remove(`delete ${props.trip.name}`, { table: 'trips', id: props.trip.id });
   notice.say(`${props.trip.name} deleted. Ctrl Z brings it back.`);
@@ -87,24 +84,19 @@ function show(leg: Leg) {
 <template>
   <div>
     <section class="block">
-      <label class="wide"
-        ><span>Trip</span
-        ><input
-          class="field"
-          :value="trip.name"
-          maxlength="120"
-          @change="write('rename the trip', { name: text($event) })"
-      /></label>
-      <label
-        ><span>Who fetches you</span
-        ><select
-          class="field"
-          :value="trip.recovery"
-          @change="write('change who fetches you', { recovery: text($event) as Trip['recovery'] })"
-        >
-          <option v-for="(w, k) in RECOVERY" :key="k" :value="k">{{ w }}</option>
-        </select></label
-      >
+      <LineField
+        class="wide"
+        label="Trip"
+        :model-value="trip.name"
+        maxlength="120"
+        @change="write('rename the trip', { name: text($event) })"
+      />
+      <SelectField
+        label="Who fetches you"
+        :items="Object.entries(RECOVERY).map(([k, w]) => ({ title: String(w), value: k }))"
+        :model-value="trip.recovery"
+        @update:model-value="write('change who fetches you', { recovery: $event as Trip['recovery'] })"
+      />
       <NumberField
         v-if="trip.recovery !== 'nobody'"
         label="Help leaves after"
@@ -158,42 +150,45 @@ function show(leg: Leg) {
         @update:model-value="write('change the care factor', { factors: { ...trip.factors, care: $event } })"
       />
     </section>
-    <details class="speeds">
-      <summary>Speeds and times behind the hours stranded</summary>
-      <div class="block">
-        <NumberField
-          v-for="(speed, key) in SPEEDS"
-          :key="key"
-          :label="speed.label"
-          :quantity="speed.quantity"
-          :digits="1"
-          :max="200"
-          :model-value="trip.speeds[key]"
-          @update:model-value="write('change a typical value', { speeds: { ...trip.speeds, [key]: $event } })"
-        />
-      </div>
-    </details>
+    <v-expansion-panels class="speeds"
+      ><v-expansion-panel
+        ><v-expansion-panel-title>Speeds and times behind the hours stranded</v-expansion-panel-title
+        ><v-expansion-panel-text
+          ><div class="block">
+            <NumberField
+              v-for="(speed, key) in SPEEDS"
+              :key="key"
+              :label="speed.label"
+              :quantity="speed.quantity"
+              :digits="1"
+              :max="200"
+              :model-value="trip.speeds[key]"
+              @update:model-value="write('change a typical value', { speeds: { ...trip.speeds, [key]: $event } })"
+            /></div></v-expansion-panel-text></v-expansion-panel
+    ></v-expansion-panels>
     <div class="sheet-head">
       <h2>Legs</h2>
       <span class="num soft">{{ trip.legs.length }}</span>
     </div>
     <section v-for="leg in trip.legs" :key="leg.id" class="leg" :aria-label="leg.name">
       <div class="leg-head">
-        <input
-          class="field name"
+        <TextField
+          class="name"
+          hide-label
+          label="Name of the leg"
+          :most="120"
           :value="leg.name"
-          maxlength="120"
-          aria-label="Name of the leg"
-          @change="setLeg(leg, { name: text($event) })"
+          @take="setLeg(leg, { name: $event })"
         />
-        <button
-          class="link num"
+        <v-btn
+          variant="plain"
+          class="num"
           :aria-label="`Why ${stranded.get(leg.id)!.total.toFixed(1)} hours lost here`"
           @click="show(leg)"
         >
           {{ stranded.get(leg.id)!.total.toFixed(1) }} h lost here
-        </button>
-        <button class="link gap" :aria-label="`Delete ${leg.name}`" @click="remove(leg)">Delete</button>
+        </v-btn>
+        <v-btn variant="plain" class="gap" :aria-label="`Delete ${leg.name}`" @click="remove(leg)">Delete</v-btn>
       </div>
       <div class="fields">
         <NumberField
@@ -262,25 +257,32 @@ function show(leg: Leg) {
           :model-value="leg.fuelGapKm"
           @update:model-value="setLeg(leg, { fuelGapKm: $event })"
         />
-        <label class="signal"
-          ><input
-            type="checkbox"
-            :checked="leg.signal"
-            @change="setLeg(leg, { signal: ($event.target as HTMLInputElement).checked })"
-          />
-          signal at the worst point</label
-        >
+        <v-checkbox
+          class="signal"
+          :model-value="leg.signal"
+          @update:model-value="setLeg(leg, { signal: $event === true })"
+          label="signal at the worst point"
+        />
       </div>
     </section>
     <p class="acts">
-      <button class="tool-button" @click="add">Add a leg</button>
-      <button class="tool-button quiet" @click="another">Another trip</button>
-      <button class="tool-button quiet gap" @click="removeTrip">Delete trip</button>
+      <v-btn @click="add">Add a leg</v-btn>
+      <v-btn variant="tonal" @click="planning = true">Another trip</v-btn>
+      <v-btn variant="tonal" class="gap" @click="removeTrip">Delete trip</v-btn>
     </p>
+    <v-dialog v-model="planning" aria-label="Another trip" max-width="760">
+      <v-card class="planning">
+        <h1>Another trip</h1>
+        <ThreeAnswers @made="planning = false" />
+      </v-card>
+    </v-dialog>
   </div>
 </template>
 
 <style scoped>
+.planning {
+  padding: 18px 22px;
+}
 .block {
   display: grid;
   grid-template-columns: repeat(3, 1fr);

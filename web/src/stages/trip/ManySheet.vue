@@ -75,10 +75,8 @@ function why(r: Simulated) {
     <div class="form">
       <NumberField v-model="runs" label="Trips" :min="1000" :max="2000000" />
       <NumberField v-model="seed" label="Seed" :min="1" :max="1000000" />
-      <button v-if="work.progress.value === null" class="tool-button" :disabled="!answers.answer" @click="ride">
-        Run simulation
-      </button>
-      <button v-else class="tool-button quiet" @click="work.stop()">Stop</button>
+      <v-btn v-if="work.progress.value === null" :disabled="!answers.answer" @click="ride"> Run simulation </v-btn>
+      <v-btn variant="tonal" v-else @click="work.stop()">Stop</v-btn>
     </div>
     <p v-if="work.progress.value !== null" class="note" role="status">
       Riding … <span class="num">{{ Math.round(work.progress.value * 100) }} %</span>
@@ -94,10 +92,10 @@ function why(r: Simulated) {
         <span class="num soft">{{ r.runs.toLocaleString('en') }} trips</span>
       </div>
       <div class="figures">
-        <button class="plain" @click="why(r)">
+        <v-btn variant="text" @click="why(r)">
           <span class="small">gets home unaided</span><strong class="num">{{ percent(r.home, 1) }}</strong
           ><span class="soft small">± {{ (r.homeError * 100).toFixed(2) }}</span>
-        </button>
+        </v-btn>
         <p>
           <span class="small">a night out</span><strong class="num">{{ percent(r.nightOut, 1) }}</strong>
         </p>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** The rider's own record: rides and what happened on them, and what that makes of each planning rate. */
+import SelectField from '../../ui/SelectField.vue';
+import LineField from '../../ui/LineField.vue';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
 import {
@@ -115,10 +117,10 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
     <div class="sheet-head">
       <h2>Rides</h2>
       <span
-        ><button class="link" @click="add">Log a ride</button
+        ><v-btn variant="plain" @click="add">Log a ride</v-btn
         ><DropMenu label="Table" hint="All rides as a table" quiet>
-          <button role="menuitem" @click="reading = true">Read a CSV file…</button>
-          <button role="menuitem" @click="csvOut">Write a CSV file</button></DropMenu
+          <v-list-item role="menuitem" @click="reading = true">Read a CSV file…</v-list-item>
+          <v-list-item role="menuitem" @click="csvOut">Write a CSV file</v-list-item></DropMenu
         ></span
       >
     </div>
@@ -126,20 +128,23 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
       No rides yet. Log distance and what broke; trouble-free rides count too.
     </p>
     <template v-for="r in rides" :key="r.id">
-      <button class="plain row ride" :aria-expanded="opened === r.id" @click="opened = opened === r.id ? null : r.id">
+      <v-btn
+        variant="text"
+        class="row ride"
+        :aria-expanded="opened === r.id"
+        @click="opened = opened === r.id ? null : r.id"
+      >
         <span class="num">{{ r.date }}</span>
         <span class="sub">{{ what(r) }}</span>
         <span class="num">{{ figure(view.units, 'distance', kmOf(r)) }} {{ unitOf(view.units, 'distance') }}</span>
-      </button>
+      </v-btn>
       <div v-if="opened === r.id" class="detail">
-        <label
-          ><span class="small">Date</span
-          ><input
-            class="field"
-            type="date"
-            :value="r.date"
-            @change="setDate(r, ($event.target as HTMLInputElement).value)"
-        /></label>
+        <LineField
+          label="Date"
+          kind="date"
+          :model-value="r.date"
+          @change="setDate(r, ($event.target as HTMLInputElement).value)"
+        />
         <NumberField
           v-for="on in ['paved', 'gravel', 'track'] as const"
           :key="on"
@@ -165,22 +170,23 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
             @update:model-value="setMishap(r, i, { count: Math.round($event) })"
           />
           <TextField label="what was used" :most="200" :value="m.used" @take="setMishap(r, i, { used: $event })" />
-          <button
-            class="link gap"
+          <v-btn
+            variant="plain"
+            class="gap"
             :aria-label="`Take out ${nameOf(m.trouble)}`"
             @click="change(r, { mishaps: r.mishaps.filter((_, k) => k !== i) })"
           >
             Take out
-          </button>
+          </v-btn>
         </div>
-        <label class="wide"
-          ><span class="small">What happened</span
-          ><select class="field" value="" @change="addMishap(r, ($event.target as HTMLSelectElement).value)">
-            <option value="">add …</option>
-            <option v-for="t in TROUBLES" :key="t.id" :value="t.id">{{ t.name }}</option>
-          </select></label
-        >
-        <p class="wide"><button class="tool-button quiet gap" @click="remove(r)">Take out this ride</button></p>
+        <SelectField
+          class="wide"
+          label="What happened"
+          :items="[{ title: 'add …', value: '' }, ...TROUBLES.map((t) => ({ title: t.name, value: t.id }))]"
+          model-value=""
+          @update:model-value="addMishap(r, $event)"
+        />
+        <p class="wide"><v-btn variant="tonal" class="gap" @click="remove(r)">Take out this ride</v-btn></p>
       </div>
     </template>
     <template v-if="factors.length > 0">
@@ -188,7 +194,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
         <h2>What that makes of the rates</h2>
         <span class="soft key">dashed: planning = 1 · ◇ your record alone · ● both, with its spread</span>
       </div>
-      <button v-for="f in factors" :key="f.id" class="plain row factor" @click="why(f)">
+      <v-btn variant="text" v-for="f in factors" :key="f.id" class="row factor" @click="why(f)">
         <span class="title">{{ f.name }}</span>
         <svg width="124" height="18" aria-hidden="true">
           <path class="one" :d="`M${x(1)} 0V18`" />
@@ -197,7 +203,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
           <circle class="mean" :cx="x(f.factor)" cy="9" r="4" />
         </svg>
         <span class="num">× {{ f.factor.toFixed(2) }}</span>
-      </button>
+      </v-btn>
     </template>
     <div class="sheet-head">
       <h2>Known weak points of {{ garage.bike?.name }}</h2>
@@ -213,20 +219,18 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
         :model-value="w.factor"
         @update:model-value="setWeak(w.trouble, $event)"
       />
-      <button class="link gap" :aria-label="`Forget ${nameOf(w.trouble)}`" @click="setWeak(w.trouble, null)">
+      <v-btn variant="plain" class="gap" :aria-label="`Forget ${nameOf(w.trouble)}`" @click="setWeak(w.trouble, null)">
         Forget
-      </button>
+      </v-btn>
     </div>
     <p class="note">
-      <select
-        class="field"
-        value=""
-        aria-label="Add a weak point"
-        @change="setWeak(($event.target as HTMLSelectElement).value, 2)"
-      >
-        <option value="">add a weak point …</option>
-        <option v-for="t in TROUBLES" :key="t.id" :value="t.id">{{ t.name }}</option>
-      </select>
+      <SelectField
+        hide-label
+        label="Add a weak point"
+        :items="[{ title: 'add a weak point …', value: '' }, ...TROUBLES.map((t) => ({ title: t.name, value: t.id }))]"
+        model-value=""
+        @update:model-value="setWeak($event, 2)"
+      />
     </p>
     <CsvDialog
       v-if="reading"

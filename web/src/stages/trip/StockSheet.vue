@@ -76,13 +76,14 @@ function show(s: Stock) {
           ></span
         ></span
       >
-      <button
-        class="link num carry"
+      <v-btn
+        variant="plain"
+        class="num carry"
         :aria-label="`Why ${s.quantity} of ${garage.book.of(s.kind).name}`"
         @click="show(s)"
       >
         {{ s.quantity }}
-      </button>
+      </v-btn>
       <NumberField
         :label="`Owned: ${garage.book.of(s.kind).name}`"
         hide-label

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { figure, newTrip, strandedHours, tripDays, tripKm, unitOf } from '@necessaire/core';
+import { computed } from 'vue';
+import { figure, strandedHours, tripDays, tripKm, unitOf } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import { counted } from '../../ui/words';
 import { useAnswer } from '../../stores/answer';
@@ -11,6 +12,7 @@ import LegSheet from './LegSheet.vue';
 import ManySheet from './ManySheet.vue';
 import RecordSheet from './RecordSheet.vue';
 import StockSheet from './StockSheet.vue';
+import ThreeAnswers from './ThreeAnswers.vue';
 import TroubleBars from './TroubleBars.vue';
 import WayProfile from './WayProfile.vue';
 import WaySheet from './WaySheet.vue';
@@ -27,17 +29,12 @@ const TABS = {
   air: 'Tyres and air',
   many: 'Simulation',
 } as const;
-const tab = ref<keyof typeof TABS>('legs');
+const tab = useTab(Object.keys(TABS) as (keyof typeof TABS)[]);
 const worst = computed(() => {
   const trip = garage.trip;
   if (!trip) return null;
   return trip.legs.map((leg) => ({ leg, hours: strandedHours(leg, trip).total })).sort((a, b) => b.hours - a.hours)[0];
 });
-function first() {
-  const trip = newTrip(crypto.randomUUID(), 'New trip');
-  garage.put('add a trip', 'trips', trip);
-  view.tripId = trip.id;
-}
 </script>
 
 <template>
@@ -56,21 +53,25 @@ function first() {
           >
         </p>
       </div>
-      <p v-if="!garage.trip" class="empty">
-        No trip yet. <button class="tool-button" @click="first">Plan a trip</button>
-      </p>
+      <template v-if="!garage.trip">
+        <p class="first">
+          A trip says what can go wrong and what that costs: the kit is chosen for it. Three answers are enough to
+          begin.
+        </p>
+        <ThreeAnswers />
+      </template>
       <WayProfile v-else-if="tab === 'way' && garage.trip.route" :trip="garage.trip" :route="garage.trip.route" />
       <p v-else-if="garage.trip.legs.length === 0" class="empty">
-        No legs yet: add the first one on the right, with its kilometres by ground.
+        No legs yet. Add the first one under Legs, with its kilometres by ground, or import a GPX track under Route.
       </p>
       <TroubleBars v-else-if="answers.answer && garage.bike" :answer="answers.answer" :bike-id="garage.bike.id" />
     </section>
     <section class="sheet">
-      <div v-if="garage.trip" class="tabs" role="tablist">
-        <button v-for="(name, key) in TABS" :key="key" role="tab" :aria-selected="tab === key" @click="tab = key">
+      <v-tabs v-if="garage.trip" v-model="tab" class="tabs">
+        <v-tab v-for="(name, key) in TABS" :key="key" :value="key">
           {{ name }}
-        </button>
-      </div>
+        </v-tab>
+      </v-tabs>
       <template v-if="garage.trip">
         <LegSheet v-if="tab === 'legs'" :trip="garage.trip" />
         <WaySheet v-else-if="tab === 'way'" :trip="garage.trip" />

@@ -130,9 +130,16 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         >, <strong class="num">{{ km(helpAt(worst, kind)) }}</strong> by the ground.
       </p>
       <p v-if="kinds.length > 1" class="kinds" role="group" aria-label="Kind of help">
-        <button v-for="k in kinds" :key="k" class="plain kind" :aria-pressed="k === kind" @click="shownKind = k">
+        <v-btn
+          variant="text"
+          v-for="k in kinds"
+          :key="k"
+          class="kind"
+          :aria-pressed="k === kind"
+          @click="shownKind = k"
+        >
           {{ k }}
-        </button>
+        </v-btn>
       </p>
       <svg
         :width="size.width"

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** The way from GPX files: what its waypoints are good for, and legs cut from it by day or by mark. */
+import FileButton from '../../ui/FileButton.vue';
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import {
   figure,
@@ -36,10 +38,7 @@ function write(label: string, fields: Partial<Trip>) {
   if (checked.success) garage.put(label, 'trips', checked.data);
   else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
 }
-async function open(event: Event) {
-  const input = event.target as HTMLInputElement;
-  const files = [...(input.files ?? [])];
-  if (files.length === 0) return;
+async function open(files: File[]) {
   refused.value = '';
   const big = files.find((f) => f.size > MOST_GPX_BYTES);
   if (big) {
@@ -47,7 +46,6 @@ async function open(event: Event) {
     return;
   }
   const texts = await Promise.all(files.map(async (f) => ({ name: f.name, text: await f.text() })));
-  input.value = '';
   const made = await work.run(async (w, onProgress): Promise<GpxResult> => w.route(texts, onProgress));
   if (!made) {
     refused.value = work.failed.value ?? '';
@@ -99,17 +97,20 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
 <template>
   <div>
     <p class="acts">
-      <label class="tool-button" :class="{ quiet: route }"
-        >{{ route ? 'Read other files' : 'Read GPX files'
-        }}<input class="hidden-label" type="file" accept=".gpx,application/gpx+xml,text/xml" multiple @change="open"
-      /></label>
-      <button v-if="route" class="tool-button quiet gap" @click="write('forget the way', { route: null })">
+      <FileButton
+        :quiet="!!route"
+        :label="route ? 'Import other GPX files' : 'Import GPX files'"
+        accept=".gpx,application/gpx+xml,text/xml"
+        multiple
+        @files="open"
+      />
+      <v-btn variant="tonal" v-if="route" class="gap" @click="write('forget the way', { route: null })">
         Remove route
-      </button>
+      </v-btn>
     </p>
     <p v-if="work.progress.value !== null" class="note" role="status">
       Reading … <span class="num">{{ Math.round(work.progress.value * 100) }} %</span>
-      <button class="link" @click="work.stop()">Stop</button>
+      <v-btn variant="plain" @click="work.stop()">Stop</v-btn>
     </p>
     <p v-if="refused" class="note gap" role="alert">{{ refused }}</p>
     <p v-if="!route" class="note soft">
@@ -134,24 +135,18 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
           :model-value="route.detour"
           @update:model-value="setRoute('change the detour', { detour: $event })"
         />
-        <label
-          ><span class="small">Legs by</span
-          ><select v-model="by" class="field">
-            <option value="day">day</option>
-            <option value="mark">mark on the way</option>
-          </select></label
-        >
-        <label
-          ><span class="small">Ground</span
-          ><select v-model="mix" class="field">
-            <option v-for="(_, name) in MIXES" :key="name">{{ name }}</option>
-          </select></label
-        >
+        <SelectField
+          label="Legs by"
+          :items="[
+            { title: 'day', value: 'day' },
+            { title: 'mark on the way', value: 'mark' },
+          ]"
+          v-model="by"
+        />
+        <SelectField label="Ground" :items="Object.entries(MIXES).map(([name, _]) => name)" v-model="mix" />
       </div>
       <p class="acts">
-        <button class="tool-button" @click="makeLegs">
-          Make {{ sections.length }} {{ sections.length === 1 ? 'leg' : 'legs' }} of it
-        </button>
+        <v-btn @click="makeLegs"> Make {{ sections.length }} {{ sections.length === 1 ? 'leg' : 'legs' }} of it </v-btn>
       </p>
       <div class="sheet-head">
         <h2>Marks</h2>
@@ -163,13 +158,13 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
       </p>
       <fieldset v-for="(m, i) in route.marks" :key="i" class="mark">
         <legend>{{ m.name }}</legend>
-        <label v-for="k in MARK_KINDS" :key="k"
-          ><input
-            type="checkbox"
-            :checked="m.kinds.includes(k)"
-            @change="setKind(m, k, ($event.target as HTMLInputElement).checked)"
-          />{{ k }}</label
-        >
+        <v-checkbox
+          v-for="k in MARK_KINDS"
+          :key="k"
+          :model-value="m.kinds.includes(k)"
+          @update:model-value="setKind(m, k, $event === true)"
+          :label="k"
+        />
       </fieldset>
     </template>
   </div>

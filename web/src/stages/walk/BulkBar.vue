@@ -34,65 +34,67 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
       ><span class="num">{{ chosen.length }}</span> chosen</strong
     >
     <DropMenu label="Evidence" hint="Set evidence level">
-      <button
+      <v-list-item
         v-for="e in EVIDENCE"
         :key="e"
         role="menuitem"
         @click="change(e, (f) => climbed(f, e, 'several at once'))"
       >
         {{ e }}
-      </button>
+      </v-list-item>
     </DropMenu>
     <DropMenu label="Mark" hint="What they are known for">
-      <button
+      <v-list-item
         v-for="t in TRAITS"
         :key="t.key"
         role="menuitem"
         @click="change(every(t.key) ? `not ${t.label}` : t.label, (f) => ({ ...f, [t.key]: !every(t.key) }))"
       >
         {{ every(t.key) ? `not ${t.label}` : t.label }}
-      </button>
-      <button
+      </v-list-item>
+      <v-list-item
         v-for="(_f, c) in CONDITIONS"
         :key="c"
         role="menuitem"
         @click="change(c, (f) => ({ ...f, condition: c }))"
       >
         condition: {{ c }}
-      </button>
+      </v-list-item>
     </DropMenu>
     <DropMenu label="Move" hint="To another station">
-      <button
+      <v-list-item
         v-for="s in STATIONS"
         :key="s"
         role="menuitem"
         @click="change(`moved to ${STATION_NAMES[s].toLowerCase()}`, (f) => ({ ...f, station: s }))"
       >
         {{ STATION_NAMES[s] }}
-      </button>
+      </v-list-item>
     </DropMenu>
     <DropMenu label="Leave out" hint="Why no roadside job turns them">
-      <button
+      <v-list-item
         v-for="r in LEAVE_OUT"
         :key="r"
         role="menuitem"
         @click="change('left out', (f) => ({ ...f, leftOut: r }))"
       >
         {{ r }}
-      </button>
-      <button role="menuitem" @click="change('count in', (f) => ({ ...f, leftOut: null }))">include again</button>
+      </v-list-item>
+      <v-list-item role="menuitem" @click="change('count in', (f) => ({ ...f, leftOut: null }))"
+        >include again</v-list-item
+      >
     </DropMenu>
-    <button
-      class="link"
+    <v-btn
+      variant="plain"
       @click="
         change('deleted', () => null);
         emit('clear');
       "
     >
       Delete
-    </button>
-    <button class="link" @click="emit('all')">All shown</button>
-    <button class="link" @click="emit('clear')">None</button>
+    </v-btn>
+    <v-btn variant="plain" @click="emit('all')">All shown</v-btn>
+    <v-btn variant="plain" @click="emit('clear')">None</v-btn>
   </div>
 </template>
 

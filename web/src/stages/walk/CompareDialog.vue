@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Two bikes' sizes side by side: what one kit turns on both, and what only one of them asks for. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import { compareBikes, type SharedSize } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
@@ -31,19 +32,19 @@ const columns = computed(() => [
       <p v-if="bikes.length < 2" class="soft">There is only one bike here. Add another, or copy this one.</p>
       <template v-else>
         <p class="pair">
-          <label
-            ><span class="hidden-label">One bike</span
-            ><select v-model="here" class="field">
-              <option v-for="b in bikes" :key="b.id" :value="b.id">{{ b.name }}</option>
-            </select></label
-          >
+          <SelectField
+            hide-label
+            label="One bike"
+            :items="bikes.map((b) => ({ title: b.name, value: b.id }))"
+            v-model="here"
+          />
           and
-          <label
-            ><span class="hidden-label">The other bike</span
-            ><select v-model="there" class="field">
-              <option v-for="b in bikes" :key="b.id" :value="b.id">{{ b.name }}</option>
-            </select></label
-          >
+          <SelectField
+            hide-label
+            label="The other bike"
+            :items="bikes.map((b) => ({ title: b.name, value: b.id }))"
+            v-model="there"
+          />
         </p>
         <div class="columns">
           <section v-for="c in columns" :key="c.title" :aria-label="c.title">
@@ -59,7 +60,7 @@ const columns = computed(() => [
           </section>
         </div>
       </template>
-      <p class="acts"><button class="tool-button quiet" @click="emit('close')">Close</button></p>
+      <p class="acts"><v-btn variant="tonal" @click="emit('close')">Close</v-btn></p>
     </v-card>
   </v-dialog>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A bike of the same kind from one that was measured: every row comes over as assumed. */
+import LineField from '../../ui/LineField.vue';
 import { ref } from 'vue';
 import { copyBike, cut } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -43,10 +44,10 @@ function copy() {
         <p class="soft">
           Its rows and places come over. Sizes are only assumed of the new one until somebody measures.
         </p>
-        <label><span>Name</span><input v-model="name" class="field" maxlength="120" /> </label>
+        <LineField label="Name" v-model="name" maxlength="120" />
         <p class="acts">
-          <button class="tool-button" type="submit">Copy</button>
-          <button class="tool-button quiet" type="button" @click="emit('close')">Cancel</button>
+          <v-btn type="submit">Copy</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
         </p>
       </form>
     </v-card>

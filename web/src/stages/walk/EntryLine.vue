@@ -192,7 +192,9 @@ function follow() {
           @keydown.esc="leave"
         />
       </span>
-      <button class="plain add" type="submit"><kbd class="key">Enter</kbd> {{ editing ? 'keep' : 'add' }}</button>
+      <v-btn variant="text" class="add" type="submit"
+        ><kbd class="key">Enter</kbd> {{ editing ? 'keep' : 'add' }}</v-btn
+      >
     </form>
     <p v-if="offered" class="undone">
       <span
@@ -209,7 +211,7 @@ function follow() {
         <strong v-if="meaning">{{ meaning }}</strong>
       </template>
       <span v-else class="soft"
-        ><button v-if="last" class="link again" type="button" @click="repeat">Last line again</button>
+        ><v-btn variant="plain" v-if="last" class="again" @click="repeat">Last line again</v-btn>
         <template v-if="walking"><code>?</code> assume <code>-</code> leave out, or </template>size, name, then:
         <code>2 ends</code> <code>far i10</code> <code>x4</code> <code>m8</code>
         <code>{{ view.units === 'inch' ? '33lbft' : '45nm' }}</code>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Every field of a fastener, for who would rather press than type. The entry line says the same in one line. */
+import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import {
   CONDITIONS,
@@ -8,6 +9,7 @@ import {
   printShape,
   ROLES,
   SOURCES,
+  sourceWords,
   STATION_NAMES,
   STATIONS,
   THREADS,
@@ -26,10 +28,7 @@ const wrong = ref<Record<string, string>>({});
 
 const change = (label: string, fields: Partial<Fastener>) =>
   garage.put(`${label}: ${props.fastener.name}`, 'fasteners', { ...props.fastener, ...fields });
-const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
-const checked = (event: Event) => (event.target as HTMLInputElement).checked;
-const pick = <T extends string>(list: readonly T[], event: Event): T | null =>
-  list.find((x) => x === value(event)) ?? null;
+const pick = <T extends string>(list: readonly T[], value: string): T | null => list.find((x) => x === value) ?? null;
 
 /** A head typed as in the line; what cannot be read stays in the field with its reason. */
 function head(end: 'head' | 'far', typed: string) {
@@ -105,17 +104,12 @@ const TRAITS = [
       :model-value="fastener.count"
       @update:model-value="change('count', { count: $event ?? 1 })"
     />
-    <label
-      ><span>Thread</span
-      ><select
-        class="field"
-        :value="fastener.thread ?? ''"
-        @change="change('thread', { thread: pick(THREADS, $event) })"
-      >
-        <option value="">not known</option>
-        <option v-for="t in THREADS" :key="t">{{ t }}</option>
-      </select></label
-    >
+    <SelectField
+      label="Thread"
+      :items="[{ title: 'not known', value: '' }, ...THREADS]"
+      :model-value="fastener.thread ?? ''"
+      @update:model-value="change('thread', { thread: pick(THREADS, $event) })"
+    />
     <OptionalNumber
       label="Torque"
       quantity="torque"
@@ -129,71 +123,50 @@ const TRAITS = [
         })
       "
     />
-    <label
-      ><span>Torque is from</span
-      ><select
-        class="field"
-        :disabled="!fastener.torque"
-        :value="fastener.torque?.source ?? 'user'"
-        @change="
-          fastener.torque &&
-          change('torque', { torque: { ...fastener.torque, source: pick(SOURCES, $event) ?? 'user' } })
-        "
-      >
-        <option v-for="s in SOURCES" :key="s">{{ s }}</option>
-      </select></label
-    >
-    <label
-      ><span>Condition</span
-      ><select
-        class="field"
-        :value="fastener.condition"
-        @change="
-          change('condition', {
-            condition: pick(Object.keys(CONDITIONS) as Fastener['condition'][], $event) ?? 'dirty',
-          })
-        "
-      >
-        <option v-for="(factor, c) in CONDITIONS" :key="c" :value="c">{{ c }} (×{{ factor }})</option>
-      </select></label
-    >
-    <label
-      ><span>Station</span
-      ><select
-        class="field"
-        :value="fastener.station"
-        @change="change('station', { station: pick(STATIONS, $event) ?? fastener.station })"
-      >
-        <option v-for="s in STATIONS" :key="s" :value="s">{{ STATION_NAMES[s] }}</option>
-      </select></label
-    >
-    <label
-      ><span>Role in repairs</span
-      ><select class="field" :value="fastener.role ?? ''" @change="change('job', { role: pick(ROLES, $event) })">
-        <option value="">none named</option>
-        <option v-for="r in ROLES" :key="r">{{ r }}</option>
-      </select></label
-    >
+    <SelectField
+      label="Torque is from"
+      :items="SOURCES.map((s) => ({ title: sourceWords(s), value: s }))"
+      :disabled="!fastener.torque"
+      :model-value="fastener.torque?.source ?? 'user'"
+      @update:model-value="
+        fastener.torque && change('torque', { torque: { ...fastener.torque, source: pick(SOURCES, $event) ?? 'user' } })
+      "
+    />
+    <SelectField
+      label="Condition"
+      :items="Object.entries(CONDITIONS).map(([c, factor]) => ({ title: `${c} (×${factor})`, value: c }))"
+      :model-value="fastener.condition"
+      @update:model-value="
+        change('condition', {
+          condition: pick(Object.keys(CONDITIONS) as Fastener['condition'][], $event) ?? 'dirty',
+        })
+      "
+    />
+    <SelectField
+      label="Station"
+      :items="STATIONS.map((s) => ({ title: String(STATION_NAMES[s]), value: s }))"
+      :model-value="fastener.station"
+      @update:model-value="change('station', { station: pick(STATIONS, $event) ?? fastener.station })"
+    />
+    <SelectField
+      label="Role in repairs"
+      :items="[{ title: 'none named', value: '' }, ...ROLES]"
+      :model-value="fastener.role ?? ''"
+      @update:model-value="change('job', { role: pick(ROLES, $event) })"
+    />
     <fieldset v-for="e in ends" :key="e.key" class="wide">
       <legend>{{ e.title }}</legend>
       <span class="fields">
-        <label
-          ><span>Comes from</span
-          ><select
-            class="field"
-            :value="fastener[e.key].approach"
-            @change="
-              setAccess(e.key, {
-                approach: pick(['any', 'side only', 'in line only', 'out of line'] as const, $event) ?? 'any',
-              })
-            "
-          >
-            <option value="any">anywhere</option>
-            <option>side only</option>
-            <option>in line only</option>
-            <option>out of line</option>
-          </select></label
-        >
+        <SelectField
+          label="Comes from"
+          :items="[{ title: 'anywhere', value: 'any' }, 'side only', 'in line only', 'out of line']"
+          :model-value="fastener[e.key].approach"
+          @update:model-value="
+            setAccess(e.key, {
+              approach: pick(['any', 'side only', 'in line only', 'out of line'] as const, $event) ?? 'any',
+            })
+          "
+        />
         <OptionalNumber
           v-for="l in LENGTHS"
           :key="l.key"
@@ -219,13 +192,14 @@ const TRAITS = [
     <fieldset class="wide">
       <legend>What it is known for</legend>
       <span class="ticks">
-        <label v-for="t in TRAITS" :key="t.key" class="tick"
-          ><input
-            type="checkbox"
-            :checked="fastener[t.key]"
-            @change="change(t.label, { [t.key]: checked($event) })"
-          />{{ t.label }}</label
-        >
+        <v-checkbox
+          v-for="t in TRAITS"
+          :key="t.key"
+          class="tick"
+          :model-value="fastener[t.key]"
+          @update:model-value="change(t.label, { [t.key]: $event === true })"
+          :label="t.label"
+        />
       </span>
     </fieldset>
     <TextField

@@ -53,11 +53,6 @@ function remove() {
   notice.say(`${name} deleted. Ctrl Z brings it back.`);
   emit('close');
 }
-function turn(by: number) {
-  const at = TABS.findIndex((t) => t.key === tab.value);
-  tab.value = TABS[(at + by + TABS.length) % TABS.length]!.key;
-  document.getElementById(`tab-${tab.value}`)?.focus();
-}
 </script>
 
 <template>
@@ -65,27 +60,17 @@ function turn(by: number) {
     <header>
       <h2>{{ fastener.name }}</h2>
       <span class="acts">
-        <button class="link" @click="emit('correct')">Edit as text</button>
-        <button class="link" @click="again">Duplicate</button>
-        <button class="link gap" @click="remove">Delete</button>
-        <button class="link" @click="emit('close')">Close</button>
+        <v-btn variant="plain" @click="emit('correct')">Edit as text</v-btn>
+        <v-btn variant="plain" @click="again">Duplicate</v-btn>
+        <v-btn variant="plain" class="gap" @click="remove">Delete</v-btn>
+        <v-btn variant="plain" @click="emit('close')">Close</v-btn>
       </span>
     </header>
-    <div class="turns" role="tablist" aria-label="About it" @keydown.right="turn(1)" @keydown.left="turn(-1)">
-      <button
-        v-for="t in TABS"
-        :id="`tab-${t.key}`"
-        :key="t.key"
-        class="plain"
-        role="tab"
-        :aria-selected="tab === t.key"
-        :tabindex="tab === t.key ? 0 : -1"
-        aria-controls="about"
-        @click="tab = t.key"
-      >
-        {{ t.name }}
-      </button>
-    </div>
+    <v-tabs v-model="tab" class="turns" aria-label="About it">
+      <v-tab v-for="t in TABS" :id="`tab-${t.key}`" :key="t.key" :value="t.key" aria-controls="about">{{
+        t.name
+      }}</v-tab>
+    </v-tabs>
     <div id="about" role="tabpanel" :aria-labelledby="`tab-${tab}`">
       <SizeBench v-if="tab === 'size'" :fastener="fastener" />
       <FastenerForm v-else-if="tab === 'all'" :fastener="fastener" />
@@ -108,9 +93,9 @@ function turn(by: number) {
       <router-link to="/match">See the chain</router-link>
       <template v-if="need">
         · Breaks loose at
-        <button class="link num" @click="explainTorque">
+        <v-btn variant="plain" class="num" @click="explainTorque">
           {{ figure(view.units, 'torque', need.value) }} {{ unitOf(view.units, 'torque') }}
-        </button></template
+        </v-btn></template
       >
     </p>
   </section>

@@ -16,8 +16,9 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
 </script>
 
 <template>
-  <button
-    class="plain row fastener"
+  <v-btn
+    variant="text"
+    class="row fastener"
     :class="{ picked, chosen }"
     :data-fastener="fastener.id"
     :aria-pressed="choosing ? chosen : picked"
@@ -43,7 +44,7 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
       }}<span class="soft unit">{{ fastener.torque ? ` ${unitOf(view.units, 'torque')}` : '' }}</span></span
     >
     <EvidenceBars :evidence="fastener.evidence" />
-  </button>
+  </v-btn>
 </template>
 
 <style scoped>

@@ -168,53 +168,56 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
       </p>
       <p class="say">Press the size that fits</p>
       <p class="heads" :class="{ many: heads.length > 8 }" role="group" aria-label="Press the size that fits">
-        <button
+        <v-btn
+          variant="text"
           v-for="h in heads"
           :key="typeShape(h)"
-          class="plain press"
+          class="press"
           :class="{ usual: typeShape(h) === typeShape(row.head) }"
           :aria-pressed="near ? typeShape(near) === typeShape(h) : undefined"
           :aria-label="`${printShape(h)} fits`"
           @click="fits(h)"
         >
           <HeadGlyph :head="h" tone="ink" :size="44" />
-        </button>
+        </v-btn>
       </p>
       <template v-if="asksFar">
         <p class="say" :class="{ now: near }" role="status">
           {{ near ? `${printShape(near)}. Now the far end: what size is it?` : 'Far end' }}
         </p>
         <p class="heads" :class="{ many: farHeads.length > 6 }" role="group" aria-label="Far end">
-          <button
-            class="plain press words"
+          <v-btn
+            variant="text"
+            class="press words"
             :aria-pressed="far === 'nothing'"
             aria-label="Far end: nothing there"
             @click="farIs('nothing')"
           >
             nothing there
-          </button>
-          <button
+          </v-btn>
+          <v-btn
+            variant="text"
             v-for="h in farHeads"
             :key="typeShape(h)"
-            class="plain press far"
+            class="press far"
             :aria-pressed="far !== null && far !== 'nothing' && typeShape(far) === typeShape(h)"
             :aria-label="`Far end ${printShape(h)}`"
             @click="farIs(h)"
           >
             <HeadGlyph :head="h" tone="ink" :size="36" />
-          </button>
-          <button v-if="near" class="plain press words" @click="keep(near, null)">not checked</button>
+          </v-btn>
+          <v-btn variant="text" v-if="near" class="press words" @click="keep(near, null)">not checked</v-btn>
         </p>
       </template>
       <p class="acts">
-        <button class="tool-button quiet" @click="measure">Measure it</button>
-        <button class="tool-button quiet" @click="emit('type')">Type it</button>
-        <button v-if="isNew" class="tool-button quiet" @click="assume">Not sure: assume</button>
+        <v-btn variant="tonal" @click="measure">Measure it</v-btn>
+        <v-btn variant="tonal" @click="emit('type')">Type it</v-btn>
+        <v-btn variant="tonal" v-if="isNew" @click="assume">Not sure: assume</v-btn>
         <DropMenu label="Leave out…" hint="Why no roadside job turns it">
-          <button v-for="r in LEAVE_OUT" :key="r" role="menuitem" @click="leaveOut(r)">{{ r }}</button>
+          <v-list-item v-for="r in LEAVE_OUT" :key="r" role="menuitem" @click="leaveOut(r)">{{ r }}</v-list-item>
         </DropMenu>
-        <button class="link" @click="emit('skip')">Later</button>
-        <button v-if="open > 1" class="link" @click="assumeAll">Assume all {{ open }} left</button>
+        <v-btn variant="plain" @click="emit('skip')">Later</v-btn>
+        <v-btn variant="plain" v-if="open > 1" @click="assumeAll">Assume all {{ open }} left</v-btn>
       </p>
     </template>
     <template v-else>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The evidence ladder of one fastener: where it stands, who showed it, when and how, and the next step. */
+import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import { EVIDENCE, type Evidence, type Fastener } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
@@ -39,10 +40,11 @@ const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
 <template>
   <div class="ladder">
     <div class="rungs" role="group" aria-label="Evidence">
-      <button
+      <v-btn
+        variant="text"
         v-for="e in EVIDENCE"
         :key="e"
-        class="plain rung"
+        class="rung"
         :aria-pressed="fastener.evidence === e"
         @click="step(e)"
       >
@@ -50,22 +52,17 @@ const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
           ><strong>{{ e }}</strong
           ><span class="soft">{{ MEANS[e] }}</span></span
         >
-      </button>
+      </v-btn>
     </div>
     <p class="who">
-      <label
-        ><span>How</span
-        ><input v-model="how" class="field" maxlength="200" placeholder="13 spanner, snug, with the plate on"
-      /></label>
-      <label
-        ><span>Who measures here</span
-        ><input
-          class="field"
-          :value="view.who"
-          maxlength="60"
-          placeholder="your name"
-          @change="view.who = ($event.target as HTMLInputElement).value.trim()"
-      /></label>
+      <LineField label="How" v-model="how" maxlength="200" placeholder="13 spanner, snug, with the plate on" />
+      <LineField
+        label="Who measures here"
+        :model-value="view.who"
+        maxlength="60"
+        placeholder="your name"
+        @change="view.who = ($event.target as HTMLInputElement).value.trim()"
+      />
     </p>
     <ol v-if="steps.length > 0" class="trail">
       <li v-for="(s, i) in steps" :key="i">

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** Finds, filters and sorts the rows, and opens what works on whole tables. */
+import LineField from '../../ui/LineField.vue';
+import SelectField from '../../ui/SelectField.vue';
 import DropMenu from '../../ui/DropMenu.vue';
 import { ONLY, SORTS, type Only, type Showing, type Sort } from './rows';
 
@@ -7,31 +9,39 @@ const showing = defineModel<Showing>({ required: true });
 defineProps<{ shown: number; of: number; choosing: boolean }>();
 const emit = defineEmits<{ choose: []; csvIn: []; csvOut: []; compare: []; copy: [] }>();
 const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, ...fields });
-const value = (event: Event) => (event.target as HTMLInputElement | HTMLSelectElement).value;
 </script>
 
 <template>
   <div class="tools" role="group" aria-label="Rows">
-    <input
-      class="field words"
-      type="search"
-      :value="showing.words"
+    <LineField
+      hide-label
+      label="Find rows"
+      class="words"
+      kind="search"
       placeholder="find"
-      aria-label="Find rows"
-      @input="set({ words: value($event) })"
+      :model-value="showing.words"
+      @update:model-value="set({ words: $event })"
     />
-    <select class="field" aria-label="Show" :value="showing.only" @change="set({ only: value($event) as Only })">
-      <option v-for="o in ONLY" :key="o">{{ o }}</option>
-    </select>
-    <select class="field" aria-label="Sort" :value="showing.sort" @change="set({ sort: value($event) as Sort })">
-      <option v-for="s in SORTS" :key="s">{{ s }}</option>
-    </select>
-    <button class="plain choose" :aria-pressed="choosing" @click="emit('choose')">Choose</button>
+    <SelectField
+      hide-label
+      label="Show"
+      :items="ONLY"
+      :model-value="showing.only"
+      @update:model-value="set({ only: $event as Only })"
+    />
+    <SelectField
+      hide-label
+      label="Sort"
+      :items="SORTS"
+      :model-value="showing.sort"
+      @update:model-value="set({ sort: $event as Sort })"
+    />
+    <v-btn variant="text" class="choose" :aria-pressed="choosing" @click="emit('choose')">Choose</v-btn>
     <DropMenu label="Table" hint="Whole tables of fasteners" quiet>
-      <button role="menuitem" @click="emit('csvIn')">Read a CSV file…</button>
-      <button role="menuitem" @click="emit('csvOut')">Write a CSV file</button>
-      <button role="menuitem" @click="emit('compare')">Compare two bikes…</button>
-      <button role="menuitem" @click="emit('copy')">Copy this bike…</button>
+      <v-list-item role="menuitem" @click="emit('csvIn')">Read a CSV file…</v-list-item>
+      <v-list-item role="menuitem" @click="emit('csvOut')">Write a CSV file</v-list-item>
+      <v-list-item role="menuitem" @click="emit('compare')">Compare two bikes…</v-list-item>
+      <v-list-item role="menuitem" @click="emit('copy')">Copy this bike…</v-list-item>
     </DropMenu>
     <span v-if="shown < of" class="soft num of" role="status">{{ shown }}/{{ of }}</span>
   </div>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 /** From readings and tools tried to a size: what it is, how sure, the rivals, and the one try that settles it. */
+import LineField from '../../ui/LineField.vue';
+import SelectField from '../../ui/SelectField.vue';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import {
   canGauge,
@@ -195,8 +197,8 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
   <div class="bench">
     <div class="column reading">
       <p v-if="fastener.far" class="ends" role="group" aria-label="Which end">
-        <button class="plain" :aria-pressed="end === 'near'" @click="end = 'near'">Head</button>
-        <button class="plain" :aria-pressed="end === 'far'" @click="end = 'far'">Far end</button>
+        <v-btn variant="text" :aria-pressed="end === 'near'" @click="end = 'near'">Head</v-btn>
+        <v-btn variant="text" :aria-pressed="end === 'far'" @click="end = 'far'">Far end</v-btn>
       </p>
       <h3>{{ live && !live.lost ? 'Calliper, live' : 'Calliper' }}</h3>
       <p v-if="live && !live.lost && live.value !== null" class="big num" aria-live="off">{{ mm(live.value) }}</p>
@@ -208,67 +210,58 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         <template v-if="live.missed > 0">, {{ live.missed }} lines lost</template>
       </p>
       <p v-else-if="instruments.line === 'broken'" class="soft small">No line to the server: type the reading.</p>
-      <button
-        v-if="live && !live.lost && live.value !== null"
-        class="tool-button"
-        type="button"
-        @click="add(live.value!)"
-      >
-        Take this reading
-      </button>
+      <v-btn v-if="live && !live.lost && live.value !== null" @click="add(live.value!)"> Take this reading </v-btn>
       <p v-if="pending !== null" class="pending" role="alert">
         <span class="num">{{ mm(pending) }}</span> came in.
-        <button class="tool-button" type="button" @click="add(pending!)">Use it here</button>
-        <button class="link" type="button" @click="pending = null">Drop it</button>
+        <v-btn @click="add(pending!)">Use it here</v-btn>
+        <v-btn variant="plain" @click="pending = null">Drop it</v-btn>
       </p>
       <form class="typed" @submit.prevent="keep">
-        <label class="hidden-label" for="reading">Reading, mm</label>
-        <input
-          id="reading"
+        <LineField
           v-model="typed"
-          class="field num"
+          hide-label
+          label="Reading, mm"
+          figures
           inputmode="decimal"
-          autocomplete="off"
           placeholder="12.94"
-          :aria-invalid="wrong !== ''"
-          aria-describedby="reading-wrong"
+          :fault="wrong || null"
         />
-        <button class="tool-button quiet" type="submit">Add</button>
+        <v-btn variant="tonal" type="submit">Add</v-btn>
       </form>
-      <p v-if="wrong" id="reading-wrong" class="gap small" role="alert">{{ wrong }}</p>
-      <label class="surface"
-        ><span class="hidden-label">The head is</span>
-        <select
-          class="field"
-          :value="gauging.surface"
-          @change="
-            change('how it was measured', { surface: ($event.target as HTMLSelectElement).value as Gauging['surface'] })
-          "
-        >
-          <option value="clean">clean flats, ±{{ mm(0.05) }}</option>
-          <option value="worn">worn or painted, ±{{ mm(0.15) }}</option>
-          <option value="ruler">ruler, ±{{ mm(0.5) }}</option>
-        </select></label
-      >
+      <SelectField
+        class="surface"
+        hide-label
+        label="The head is"
+        :items="[
+          { title: `clean flats, ±${mm(0.05)}`, value: 'clean' },
+          { title: `worn or painted, ±${mm(0.15)}`, value: 'worn' },
+          { title: `ruler, ±${mm(0.5)}`, value: 'ruler' },
+        ]"
+        :model-value="gauging.surface"
+        @update:model-value="change('how it was measured', { surface: $event as Gauging['surface'] })"
+      />
       <p v-if="spread.n > 0" class="soft small">
         {{ spread.n === 1 ? 'One reading' : `${spread.n} readings`
         }}<template v-if="spread.spread !== null">, spread {{ mm(spread.spread) }}</template
         >.
-        <button class="link" @click="change('take back a reading', { readings: gauging.readings.slice(0, -1) })">
+        <v-btn variant="plain" @click="change('take back a reading', { readings: gauging.readings.slice(0, -1) })">
           Remove last reading
-        </button>
+        </v-btn>
       </p>
     </div>
     <div class="column what">
       <p class="row-head">
         <span class="h3" role="heading" aria-level="3">What it is</span>
-        <label
-          ><span class="hidden-label">Form of the head</span>
-          <select v-model="form" class="field slim">
-            <option v-for="f in FORMS" :key="f" :value="f">{{ FORM_WORDS[f] }}</option>
-            <option v-if="!FORMS.includes(form)" :value="form">{{ FORM_WORDS[form] }}</option>
-          </select></label
-        >
+        <SelectField
+          hide-label
+          class="slim"
+          label="Form of the head"
+          :items="[
+            ...FORMS.map((f) => ({ title: String(FORM_WORDS[f]), value: f })),
+            { title: String(FORM_WORDS[form]), value: form },
+          ]"
+          v-model="form"
+        />
       </p>
       <template v-if="!sizable"
         ><p class="soft">A calliper cannot tell sizes of this form: put the driver in it.</p></template
@@ -280,24 +273,23 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         </p>
         <ul v-else class="odds">
           <li v-for="s in result.sizes.slice(0, 4)" :key="s.head.size">
-            <button
-              class="plain odds-row"
+            <v-btn
+              variant="text"
+              class="odds-row"
               :aria-label="`Take ${printShape(s.head)}, ${percent(s.odds)}`"
               @click="takeSize(s.head)"
             >
               <span class="size num">{{ form.startsWith('lobe') ? 'T' : '' }}{{ plainSize(s.head.size) }}</span>
               <span class="bar"><span :class="{ inch: s.inch }" :style="{ width: `${s.odds * 100}%` }" /></span>
               <span class="num share">{{ s.odds < 0.01 ? '<1 %' : percent(s.odds) }}</span>
-            </button>
+            </v-btn>
           </li>
         </ul>
         <p v-if="result.foreign" class="gap small">
           No size matches. Measure again, or check for wear, paint or another head type.
         </p>
         <p v-if="measured && likely && !already">
-          <button class="tool-button take" type="button" data-take @click="takeSize(likely.head)">
-            Take as {{ printShape(likely.head) }}
-          </button>
+          <v-btn class="take" data-take @click="takeSize(likely.head)"> Take as {{ printShape(likely.head) }} </v-btn>
         </p>
         <p v-else-if="already" class="good small">Recorded as {{ printShape(head) }}.</p>
         <div v-if="next" class="next-try">
@@ -307,14 +299,9 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
             }}.
           </p>
           <p class="outcomes">
-            <button
-              v-for="m in next.meanings"
-              :key="m.outcome"
-              class="tool-button quiet"
-              @click="sat(m.outcome, next.tool)"
-            >
+            <v-btn variant="tonal" v-for="m in next.meanings" :key="m.outcome" @click="sat(m.outcome, next.tool)">
               <span>{{ meaning(m) }}</span>
-            </button>
+            </v-btn>
           </p>
         </div>
         <p v-else-if="measured && !result.settled && result.sizes.length > 1" class="soft small">
@@ -322,32 +309,36 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           {{ printShape(result.sizes[1]!.head) }} apart. Measure again, or check the manual.
         </p>
         <form class="typed" @submit.prevent="tried">
-          <label class="hidden-label" for="tried">Tool tried, and how it sat</label>
-          <input
-            id="tried"
+          <LineField
             v-model="said"
-            class="field"
-            autocomplete="off"
+            hide-label
+            label="Tool tried, and how it sat"
             placeholder="13 goes on, 12 does not"
-            :aria-invalid="saidWrong !== ''"
+            :fault="saidWrong || null"
           />
-          <button class="tool-button quiet" type="submit">Tried</button>
+          <v-btn variant="tonal" type="submit">Tried</v-btn>
         </form>
-        <p v-if="saidWrong" class="gap small" role="alert">{{ saidWrong }}</p>
         <p v-if="gauging.tries.length > 0" class="soft small">
           {{ gauging.tries.map((t) => `${printSize(t.tool.size)} ${t.outcome}`).join(', ') }}.
-          <button class="link" @click="change('take back a try', { tries: gauging.tries.slice(0, -1) })">
+          <v-btn variant="plain" @click="change('take back a try', { tries: gauging.tries.slice(0, -1) })">
             Remove last reading
-          </button>
+          </v-btn>
         </p>
       </template>
     </div>
     <div v-if="sizable" class="column jaw-column">
       <JawDrawing :head="drawn" :tool="shown" :measure="measured ? result.measure : Number.NaN" />
       <p class="tools" role="group" aria-label="Tool in the picture">
-        <button v-for="t in tools" :key="t" class="plain num" :aria-pressed="t === shown.size" @click="tool = t">
+        <v-btn
+          variant="text"
+          v-for="t in tools"
+          :key="t"
+          class="num"
+          :aria-pressed="t === shown.size"
+          @click="tool = t"
+        >
           {{ plainSize(t) }}
-        </button>
+        </v-btn>
       </p>
     </div>
   </div>

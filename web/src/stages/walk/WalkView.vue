@@ -192,9 +192,9 @@ function takeTable(rows: Fastener[]) {
           assumed.
           <template v-if="guide.next"
             >Next:
-            <button class="link" @click="station = guide.next.look.station">
+            <v-btn variant="plain" @click="station = guide.next.look.station">
               <strong>{{ guide.next.look.name.toLowerCase() }}</strong>
-            </button></template
+            </v-btn></template
           >
         </p>
         <p v-else>Start at the front axle: put a spanner or a calliper on it, and press or type its size.</p>
@@ -258,7 +258,7 @@ function takeTable(rows: Fastener[]) {
         @copy="dialog = 'copy'"
       />
       <p v-if="station" class="filter">
-        Only {{ STATION_NAMES[station].toLowerCase() }}. <button class="link" @click="station = null">Show all</button>
+        Only {{ STATION_NAMES[station].toLowerCase() }}. <v-btn variant="plain" @click="station = null">Show all</v-btn>
       </p>
       <template v-for="g in groups" :key="g.key">
         <div class="sheet-head">
@@ -280,9 +280,9 @@ function takeTable(rows: Fastener[]) {
       </template>
       <p v-if="groups.length === 0 && counted.length > 0" class="empty">No fastener matches.</p>
       <p v-if="shown > most" class="more">
-        <button class="tool-button quiet" @click="most += AT_ONCE">
+        <v-btn variant="tonal" @click="most += AT_ONCE">
           Show {{ Math.min(AT_ONCE, shown - most) }} of {{ shown - most }} more
-        </button>
+        </v-btn>
       </p>
       <template v-if="leftOut.length > 0">
         <div class="sheet-head">
@@ -299,9 +299,9 @@ function takeTable(rows: Fastener[]) {
           @press="press(f, $event)"
         />
         <p v-if="leftOut.length > FEW" class="more">
-          <button class="tool-button quiet" @click="showing = { ...showing, only: 'left out' }">
+          <v-btn variant="tonal" @click="showing = { ...showing, only: 'left out' }">
             Show all {{ leftOut.length }} left out
-          </button>
+          </v-btn>
         </p>
       </template>
       <BulkBar

@@ -1,0 +1,18 @@
+/** Keys by stage, as the `?` key lists them. */
+export const KEYS: Readonly<Record<string, readonly { key: string; does: string }[]>> = {
+  '/walk': [
+    { key: '/', does: 'Type a fastener in one line' },
+    { key: 'Enter', does: 'Add it, or save the change' },
+    { key: '↓ ↑', does: 'From the line to the rows; the last line again' },
+    { key: 'Esc', does: 'Leave the line' },
+  ],
+  '/match': [{ key: '/', does: 'Type a tool in one line, in the toolbox tab' }],
+  '/kit': [{ key: '← →', does: 'Move the weight limit on the curve, or go to the next tab' }],
+  '/stow': [{ key: '← → ↑ ↓', does: 'Move a place on the drawing, after “Move places”; with Shift in longer steps' }],
+  everywhere: [
+    { key: 'Ctrl K', does: 'Search' },
+    { key: 'Ctrl Z', does: 'Undo your last change' },
+    { key: 'Ctrl Shift Z', does: 'Redo it' },
+    { key: '?', does: 'Show these keys' },
+  ],
+};

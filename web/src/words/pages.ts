@@ -1,0 +1,109 @@
+/** The stages and pages by name: what each is for, and other words for it. */
+
+export const GRADE_NAMES = { proper: 'full', 'ride-out': 'ride-out', limp: 'limp' } as const;
+
+export const PAGES: {
+  stages: Readonly<Record<string, string>>;
+  pages: readonly { name: string; says: string; words: string; to: { path: string; query?: Record<string, string> } }[];
+} = {
+  stages: {
+    '/walk': 'measure the bike',
+    '/match': 'find tools for it',
+    '/trip': 'where you ride',
+    '/kit': 'what to carry',
+    '/stow': 'where it goes',
+  },
+  pages: [
+    {
+      name: 'Toolbox',
+      says: 'the tools that you own',
+      words: 'drawer tools spanner',
+      to: { path: '/match', query: { tab: 'drawer' } },
+    },
+    {
+      name: 'What to buy',
+      says: 'the cheapest or lightest that is missing',
+      words: 'shop price money',
+      to: { path: '/match', query: { tab: 'buy' } },
+    },
+    {
+      name: 'Dry run',
+      says: 'does this set of tools do it?',
+      words: 'try test',
+      to: { path: '/match', query: { tab: 'try' } },
+    },
+    {
+      name: 'Who rides along',
+      says: 'companions, and bikes that are helped',
+      words: 'group companion share crew',
+      to: { path: '/trip' },
+    },
+    {
+      name: 'Route',
+      says: 'import a GPX track',
+      words: 'gpx track map way',
+      to: { path: '/trip', query: { tab: 'way' } },
+    },
+    {
+      name: 'Spares on this trip',
+      says: 'how many of each are enough',
+      words: 'stock',
+      to: { path: '/trip', query: { tab: 'stocks' } },
+    },
+    {
+      name: 'Ride log',
+      says: 'kilometres ridden and what broke',
+      words: 'log record',
+      to: { path: '/trip', query: { tab: 'record' } },
+    },
+    {
+      name: 'Service',
+      says: 'what falls due on the way',
+      words: 'oil due maintenance',
+      to: { path: '/trip', query: { tab: 'due' } },
+    },
+    {
+      name: 'Tyres and air',
+      says: 'pump, cartridges, pressures',
+      words: 'inflate pressure pump',
+      to: { path: '/trip', query: { tab: 'air' } },
+    },
+    {
+      name: 'Simulation',
+      says: 'the trip ridden a thousand times',
+      words: 'odds monte',
+      to: { path: '/trip', query: { tab: 'many' } },
+    },
+    {
+      name: 'Repairs',
+      says: 'every problem with its steps',
+      words: 'mend fix trouble',
+      to: { path: '/kit', query: { tab: 'mends' } },
+    },
+    {
+      name: 'Part specs',
+      says: 'what a spare must match, and the spares owned',
+      words: 'spares tube bulb fuse',
+      to: { path: '/kit', query: { tab: 'fit' } },
+    },
+    {
+      name: 'Preferences',
+      says: 'how you work, and what it costs',
+      words: 'settings options practice',
+      to: { path: '/kit', query: { tab: 'practice' } },
+    },
+    {
+      name: 'Saved kits',
+      says: 'keep a kit, compare two',
+      words: 'compare freeze',
+      to: { path: '/kit', query: { tab: 'kept' } },
+    },
+    {
+      name: 'Load on the bike',
+      says: 'axle loads, centre of gravity',
+      words: 'weight balance',
+      to: { path: '/stow', query: { tab: 'load' } },
+    },
+    { name: 'Print the list', says: 'one page by place', words: 'paper', to: { path: '/print' } },
+  ],
+};
