@@ -92,7 +92,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
 
   await page.getByRole('button', { name: 'Write your own' }).click();
   const form = page.getByRole('form', { name: 'A repair of your own' });
-  await choose(form.getByRole('combobox').first(), 'chain');
+  await choose(form.getByLabel('For', { exact: true }), 'chain');
   await form.getByLabel('What the way is called').fill('Wire for a link');
   await form.getByLabel('Steps out, one a line').fill('Press the link out {nothing}');
   await form.getByRole('button', { name: 'Save' }).click();

@@ -220,7 +220,7 @@ test('every field in the panel, and the same in the line', async ({ page, app })
   // A figure that is none stays, marked; nothing is written.
   await form.getByLabel('Torque (N·m)').fill('much');
   await form.getByLabel('Torque (N·m)').press('Tab');
-  await expect(form.getByRole('alert')).toContainText('write a number');
+  await expect(form.getByRole('alert')).toContainText('Enter a number');
 });
 
 test('a table out and in: bad cells are marked, nothing goes in by half', async ({ page, app }) => {

@@ -57,8 +57,6 @@ function run(entry: Found | undefined) {
         aria-label="Search"
         placeholder="flat, 12 mm, tail bag, print, units …"
         autocomplete="off"
-        role="combobox"
-        aria-expanded="true"
         aria-controls="commands"
         aria-autocomplete="list"
         :aria-activedescendant="`command-${at}`"
@@ -67,7 +65,7 @@ function run(entry: Found | undefined) {
         @keydown.enter.prevent="run(found[at])"
         @keydown.esc.stop="close"
       />
-      <v-list id="commands" role="listbox" aria-label="Found" class="found" tabindex="-1">
+      <v-list id="commands" role="listbox" aria-label="Found" class="found" tabindex="0">
         <v-list-item
           v-for="(c, i) in found"
           :id="`command-${i}`"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is wanted of a packing, as sliders; what each costs in the present one; and how sure it is that nothing is better. */
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -10,6 +10,8 @@ const props = defineProps<{ packing: Packing }>();
 const garage = useGarage();
 const explain = useExplain();
 const search = usePacking();
+/** While a slider is held it only moves: the packing follows when it is let go. */
+const held = ref(false);
 const WORDS = ['not at all', 'a little', 'as usual', 'much', 'above all'];
 const value = (goal: Goal) => garage.doc!.garage.goals[goal];
 function set(goal: Goal, to: number) {
@@ -78,7 +80,9 @@ function explainPoints() {
         :step="1"
         show-ticks="always"
         :model-value="value(g)"
-        @end="set(g, $event)"
+        @start="held = true"
+        @update:model-value="held || set(g, $event)"
+        @end="((held = false), set(g, $event))"
       />
       <span class="word">{{ WORDS[value(g)] }}</span>
       <span class="num soft">{{ (packing.parts[g] ?? 0).toFixed(1) }}</span>
