@@ -114,7 +114,7 @@ export async function matched(page: Page): Promise<Locator> {
 }
 const HEADINGS: Record<string, string> = {
   Walk: 'Walk the bike',
-  Match: 'What the drawer reaches',
+  Match: 'What your tools reach',
   Trip: 'What this ride can do to this bike',
   Kit: 'How much kit is enough',
   Stow: 'A place for each piece',

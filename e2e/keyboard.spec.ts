@@ -49,7 +49,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   // Match by command: a fastener is found and its chain shown; the cure is pressed.
   await command(page, 'shock preload');
   await expect(page.locator('.chain-card')).toContainText('castellated ring 68');
-  await tabTo(page, (e) => e?.textContent?.includes('Put it in the drawer') === true, 'the cure', 200);
+  await tabTo(page, (e) => e?.textContent?.includes('Add it to the toolbox') === true, 'the cure', 200);
   await page.keyboard.press('Enter');
   await expect(await matched(page)).toContainText('74/74');
 
@@ -70,7 +70,7 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
 
   await command(page, 'go to kit');
   await settled(page);
-  await tabTo(page, (e) => e?.textContent?.trim() === 'By trouble', 'the lists');
+  await tabTo(page, (e) => e?.textContent?.trim() === 'By problem', 'the lists');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Enter');
   await tabTo(

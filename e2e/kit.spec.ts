@@ -59,7 +59,7 @@ test('the limit is dragged on the curve; kit, lists and readout follow it', asyn
   await settled(page);
   expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
   await expect(page.locator('.beside')).toContainText('Dropped first below');
-  await page.getByRole('button', { name: 'How it is worked out' }).click();
+  await page.getByRole('button', { name: 'How this is calculated' }).click();
   await expect(page.getByRole('dialog')).toContainText('exact problems solved');
   await page.keyboard.press('Escape');
   await faultless(page, 'the curve');
@@ -84,7 +84,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await page.getByRole('button', { name: 'none' }).first().click();
   await page.getByRole('button', { name: 'yes' }).click();
   await expect(page.locator('.found')).toContainText('Overheats: mud, fan or low coolant');
-  await page.getByRole('button', { name: 'How to mend it' }).click();
+  await page.getByRole('button', { name: 'How to repair it' }).click();
   await expect(page.getByRole('dialog')).toContainText(
     'Hot coolant scalds: open the cooling system only when it is cold.',
   );
@@ -93,7 +93,7 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   await page.getByRole('button', { name: 'Write your own' }).click();
   const form = page.getByRole('form', { name: 'A repair of your own' });
   await choose(form.getByLabel('For', { exact: true }), 'chain');
-  await form.getByLabel('What the way is called').fill('Wire for a link');
+  await form.getByLabel('Name of the method').fill('Wire for a link');
   await form.getByLabel('Steps out, one a line').fill('Press the link out {nothing}');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form).toContainText('no fastener has the job "nothing"');
@@ -139,9 +139,9 @@ test('kits are kept, compared, frozen, packed again; the list by habit stands on
   const facts = await kept.locator('.facts').innerText();
   await kept.getByRole('button', { name: 'Lock' }).click();
   await expect(kept).toContainText('frozen');
-  await expect(kept.getByRole('button', { name: 'Change' })).toHaveCount(0);
+  await expect(kept.getByRole('button', { name: 'Edit' })).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Write down what you carry now' }).click();
+  await page.getByRole('button', { name: 'Enter what you carry now' }).click();
   const form = page.getByRole('form', { name: 'A packing list by hand' });
   for (const piece of ['Hand pump', 'Combination pliers 160'])
     await form.locator('.thing', { hasText: piece }).first().getByRole('checkbox').check();
@@ -165,7 +165,7 @@ test('kits are kept, compared, frozen, packed again; the list by habit stands on
   await habit.getByRole('button', { name: 'Pack it as it is' }).click();
   await settled(page);
   await kitMode(page, 'How much');
-  await expect(page.locator('.stage-head')).toContainText('as kept: What I carry now');
+  await expect(page.locator('.stage-head')).toContainText('as saved: What I carry now');
   await expect(page.locator('.frontier')).toContainText('Plateau kit', { timeout: 90_000 });
   await goTo(page, 'Trip');
   await page.getByLabel('Companions').first().fill('0');
@@ -185,14 +185,14 @@ test('practice and measures before leaving, each with what it does here', async 
   await kitMode(page, 'Preferences');
   await choose(page.getByLabel('What makes the air'), 'electric pump');
   await settled(page);
-  await kitBy(page, 'By piece');
+  await kitBy(page, 'By item');
   await expect(page.locator('.kit-row', { hasText: 'Electric pump' })).toBeVisible();
   await choose(page.getByLabel('Where the kit lives'), 'on the back');
   await settled(page);
   await kitBy(page, 'By place');
   await expect(page.locator('.sheet')).toContainText('No place yet');
   if (!isPhone(page)) {
-    await page.getByRole('button', { name: 'What would each do here?' }).click();
+    await page.getByRole('button', { name: 'Compare their effect' }).click();
     const cost = page.locator('.prevention .cost').first();
     await expect(cost).toContainText(/at stake|under a minute/, { timeout: 90_000 });
     await cost.click();
@@ -201,7 +201,7 @@ test('practice and measures before leaving, each with what it does here', async 
   }
   await choose(page.getByLabel('Levers clamped so that they turn in a fall'), 'done');
   await settled(page);
-  await kitBy(page, 'By piece');
+  await kitBy(page, 'By item');
   await expect(page.locator('.sheet')).toContainText('Done before leaving');
   await faultless(page, 'practice');
 });
@@ -271,7 +271,7 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   await expect(mine).toContainText('always packed: 50 g');
   await faultless(page, 'own kinds');
   await settled(page);
-  await kitBy(page, 'By piece');
+  await kitBy(page, 'By item');
   await expect(page.locator('.sheet')).toContainText('brake hose');
   // A tube that the tyre does not take is said where it is read.
   await page

@@ -23,7 +23,7 @@ const pieceRow = (page: Page, name: string) => page.locator('.piece-row[aria-exp
 test('heads against pieces, with the keyboard through it', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
-  await page.getByRole('button', { name: 'Show heads against pieces' }).click();
+  await page.getByRole('button', { name: 'Show fasteners against tools' }).click();
   const grid = page.getByRole('application');
   await expect(page.locator('#cell-says')).toContainText('Combination spanner 8 on hex 5.5: does not go on');
   await grid.focus();
@@ -41,7 +41,7 @@ test('heads against pieces, with the keyboard through it', async ({ page, app })
 test('a piece in one line, a set, a piece that is made and what it then reaches', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
-  await page.getByRole('tab', { name: /^Drawer/ }).click();
+  await page.getByRole('tab', { name: /^Toolbox/ }).click();
   const line = page.locator('#piece');
   await line.fill('socket 3/8');
   await expect(page.locator('#piece-says')).toContainText('is no size');
@@ -57,7 +57,7 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   await page.keyboard.press('Control+z');
   await line.fill('set l-keys six-lobe');
   await page.getByRole('button', { name: 'Add the set L-keys, six-lobe, eight' }).click();
-  await expect(page.getByRole('tab', { name: /^Drawer/ })).toContainText('128');
+  await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('128');
 
   // Made at home: a stub that turns the ring, driven by a 17.
   await page.getByRole('button', { name: 'Make a piece' }).click();
@@ -83,10 +83,10 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
 test('the set is tried on the bike, and what stops it becomes a fact', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
-  await page.getByRole('tab', { name: 'Try it' }).click();
-  await expect(page.locator('.lead')).toContainText('15 of 72 heads are tried');
+  await page.getByRole('tab', { name: 'Dry run' }).click();
+  await expect(page.locator('.lead')).toContainText('15 of 72 fasteners are tried');
   await page.getByRole('button', { name: 'Caliper bolt works', exact: true }).click();
-  await expect(page.locator('.lead')).toContainText('16 of 72 heads are tried');
+  await expect(page.locator('.lead')).toContainText('16 of 72 fasteners are tried');
   const heat = page.locator('.try-row', { hasText: 'Heat shield' });
   const before = await heat.locator('.sub').innerText();
   await heat.getByRole('button', { name: 'Heat shield: what stopped it' }).click();
@@ -104,9 +104,9 @@ test('where the weight is: bolts, purchases, marks, as exact differences', async
   test.slow();
   await open(page, app);
   await goTo(page, 'Match');
-  await page.getByRole('tab', { name: 'What weighs' }).click();
+  await page.getByRole('tab', { name: 'What adds weight' }).click();
   await page.getByRole('button', { name: 'Work it out' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Solving with and without' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Calculating with and without' })).toBeVisible();
   const mount = page.locator('.weigh', { hasText: 'Phone mount' });
   await expect(mount).toContainText('Socket', { timeout: 80_000 });
   await faultless(page, 'what weighs');
@@ -139,12 +139,12 @@ test('several bikes: the core, what each adds, what to move; and another measure
   await choose(page.getByLabel('From'), 'Carrack 1100');
   await choose(page.getByLabel('To', { exact: true }), 'Quarrel 450');
   await expect(sheet).toContainText(/Put in: .*27/);
-  // What is missing, for the least money; planned into the drawer nothing is missing any more.
+  // What is missing, for the least money; planned into the toolbox nothing is missing any more.
   await page.getByRole('tab', { name: 'Buy' }).click();
   await expect(sheet).toContainText('Hook spanner 68');
   await expect(sheet).toContainText('Carrack 1100 gains by it');
   await faultless(page, 'what to buy');
-  await page.getByRole('button', { name: 'Put all in the drawer' }).click();
+  await page.getByRole('button', { name: 'Add all to the toolbox' }).click();
   await expect(await matched(page)).toContainText('73/73');
   await expect(sheet).toContainText('nothing to buy');
   await goTo(page, 'Kit');
@@ -152,14 +152,14 @@ test('several bikes: the core, what each adds, what to move; and another measure
     Number.parseFloat((await (await figure(page, 'Bulk')).innerText()).replace(/[^\d.]/g, ' ').trim());
   const was = await bulk();
   await kitMode(page, 'Preferences');
-  await choose(page.getByLabel('Minimise tools by'), 'bulk');
+  await choose(page.getByLabel('Minimise tools by'), 'room');
   await settled(page);
   await kitMode(page, 'How much');
   await expect(page.locator('.stage-head')).toContainText('nothing smaller does it');
   expect(await bulk()).toBeLessThanOrEqual(was);
 });
 
-test('ways side by side, marks in grams, the drawer as a table, the buy list on paper', async ({ page, app }) => {
+test('ways side by side, marks in grams, the toolbox as a table, the buy list on paper', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
   await page.locator('.head-button[aria-label^="Clutch lever pivot"]').click();
@@ -172,7 +172,7 @@ test('ways side by side, marks in grams, the drawer as a table, the buy list on 
   await page.keyboard.press('Escape');
 
   // A mark shows at once what it costs.
-  await page.getByRole('tab', { name: /^Drawer/ }).click();
+  await page.getByRole('tab', { name: /^Toolbox/ }).click();
   await pieceRow(page, 'Multimeter').click();
   await choose(page.locator('.detail').getByLabel('In the kit'), 'always');
   await expect(page.locator('.detail')).toContainText(/Costs \d+ g; without it/);
@@ -183,19 +183,19 @@ test('ways side by side, marks in grams, the drawer as a table, the buy list on 
   await page.getByRole('button', { name: 'Table', exact: true }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'Write a CSV file' }).click(),
+    page.getByRole('menuitem', { name: 'Export CSV' }).click(),
   ]);
   const lines = (await readFile(await download.path(), 'utf8')).split('\r\n');
   expect(lines).toHaveLength(121);
   await page.getByRole('button', { name: 'Table', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Read a CSV file…' }).click();
+  await page.getByRole('menuitem', { name: 'Import CSV…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Read pieces from a table' });
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 zz,1');
-  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
   await expect(dialog).toContainText('1 cell has an error');
-  await faultless(page, 'the drawer’s table');
+  await faultless(page, 'the toolbox’s table');
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 21,1');
-  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
   await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
   await expect(await matched(page)).toContainText('73/73');
   await page.keyboard.press('Control+z');
@@ -218,12 +218,12 @@ test('practice decides where the tools come from, for whom, and what the bag may
     await settled(page);
     await kitMode(page, 'How much');
   };
-  await kitBy(page, 'By piece');
-  await practise(() => choose(page.getByLabel('Tools come from'), 'drawer first'));
+  await kitBy(page, 'By item');
+  await practise(() => choose(page.getByLabel('Tools come from'), 'my toolbox, the rest bought'));
   await settled(page);
   await expect(page.locator('.kit-row', { hasText: 'Hook spanner 68' })).toContainText('to buy');
   await expect(kit).toContainText('of it to buy');
-  await practise(() => choose(page.getByLabel('Tools come from'), 'drawer'));
+  await practise(() => choose(page.getByLabel('Tools come from'), 'my toolbox'));
   const worth = async () => Number(/worth (\d+) €/.exec(await kit.innerText())![1]);
   const was = await worth();
   const bag = (text: string) =>

@@ -19,7 +19,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
   }
   // A drawer whose pieces turn none of the heads proves nothing either.
   await goTo(page, 'Match');
-  await page.getByRole('tab', { name: /^Drawer/ }).click();
+  await page.getByRole('tab', { name: /^Toolbox/ }).click();
   await page.locator('#piece').fill('socket 1/4 8');
   await page.locator('#piece').press('Enter');
   await goTo(page, 'Kit');

@@ -5,7 +5,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(await matched(page)).toContainText('72/73');
   await expect(await figure(page, 'Gaps')).toContainText('1');
 
-  // A new head that nothing in the drawer turns: seen at once, before it is added.
+  // A new head that nothing in the toolbox turns: seen at once, before it is added.
   await entry(page).fill('36 mystery nut 20nm');
   await expect(page.getByText('as typed, not added yet')).toBeVisible();
   await expect(await figure(page, 'Gaps')).toContainText('+1');
@@ -33,8 +33,8 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await goTo(page, 'Match');
   const card = page.locator('.chain-card');
   await page.locator('.head-row', { hasText: 'Shock preload ring' }).click();
-  await expect(card).toContainText('nothing in the drawer turns castellated ring 68');
-  await card.getByRole('button', { name: 'Put it in the drawer' }).click();
+  await expect(card).toContainText('nothing in the toolbox turns castellated ring 68');
+  await card.getByRole('button', { name: 'Add it to the toolbox' }).click();
   await expect(await matched(page)).toContainText('74/74');
   await expect(card.getByRole('img', { name: 'Hook spanner 68, on castellated ring 68' })).toBeVisible();
   await page.locator('.head-row', { hasText: 'Spark plug' }).click();
@@ -60,7 +60,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(page.locator('.stage-head')).toContainText('proven: no other kit is better for its weight');
   await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
   await expect(page.locator('.stage-head')).toContainText('proven: nothing lighter does it');
-  await kitBy(page, 'By piece');
+  await kitBy(page, 'By item');
   await page.locator('.kit-row', { hasText: 'Combination spanner 27' }).locator('.open').click();
   await expect(page.locator('.without')).toContainText('1 head is lost: axle nut');
   await expect(page.locator('.kit-row', { hasText: 'Hook spanner 68' })).toContainText('only for shock preload ring');
@@ -132,7 +132,7 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await page.getByRole('button', { name: 'Add Combination spanner 24' }).click();
   await expect(await matched(page)).toContainText('1/1');
   await goTo(page, 'Kit');
-  await kitBy(page, 'By piece');
+  await kitBy(page, 'By item');
   await expect(page.locator('.kit-row')).toHaveCount(1);
 
   // Rename, switch, delete, bring back.

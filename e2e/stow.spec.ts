@@ -78,7 +78,7 @@ test('sliders change the packing, with its proof', async ({ page, app }) => {
       all.map((e) => `${e.getAttribute('data-item')} ${e.closest('[data-place]')?.getAttribute('data-place')}`),
     );
   expect(after.sort()).not.toEqual(before.sort());
-  await page.getByRole('button', { name: 'How it is worked out' }).click();
+  await page.getByRole('button', { name: 'How this is calculated' }).click();
   await expect(page.getByRole('complementary', { name: /Points/ }).or(page.locator('.explain'))).toContainText(
     'nothing costs less than',
   );
@@ -92,7 +92,7 @@ test('load: what the bike makes of it, live while a place is chosen, and explain
   // 66 of 138 kg on the front; the rider of 92 kg at 62 % of 1485 mm puts 34.96 kg there: 100.96.
   await expect(row('Front axle')).toHaveText(['66.0', '101.0', /^10\d\.\d$/]);
   // (138 · 590 + 92 · 1115) / 230 = 800 mm.
-  await expect(row('Middle, high').nth(1)).toHaveText('800');
+  await expect(row('Centre of gravity height').nth(1)).toHaveText('800');
   await item(page, 'Tyre lever, alloy')
     .getByRole('button', { name: /^Move / })
     .click();

@@ -39,7 +39,7 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
   await expect(await figure(page, 'Kit')).toContainText((cli.mass / 1000).toFixed(2));
   await expect(await matched(page)).toContainText(`${cli.reached}/${cli.chosen}`);
   await expect(await figure(page, 'Gets home unaided')).toContainText((cli.home * 100).toFixed(1));
-  await kitBy(page, 'By piece');
+  await kitBy(page, 'By item');
   const names = await page.locator('.kit-row .title').allTextContents();
   expect(names.map((n) => n.replace(/ ×\d+$/, '').trim()).sort()).toEqual(
     [...cli.tools, ...cli.spares].map((t: { name: string }) => t.name).sort(),

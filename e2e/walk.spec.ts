@@ -160,10 +160,10 @@ test('a calliper that streams is shown live, its lost lines and its silence too'
   await expect(bench(page).getByRole('button', { name: 'Take this reading' })).toHaveCount(0);
 });
 
-test('a piece put on the scale gets its mass in the drawer, when told', async ({ page, app }) => {
+test('a piece put on the scale gets its mass in the toolbox, when told', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
-  await page.getByRole('tab', { name: /^Drawer/ }).click();
+  await page.getByRole('tab', { name: /^Toolbox/ }).click();
   const piece = page.locator('.piece-row', { hasText: 'Combination spanner 17' });
   await piece.click();
   const strip = page.locator('.scale');
@@ -229,7 +229,7 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   await menu();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'Write a CSV file' }).click(),
+    page.getByRole('menuitem', { name: 'Export CSV' }).click(),
   ]);
   expect(file.suggestedFilename()).toBe('quarrel-450-fasteners.csv');
   const text = readFileSync(await file.path(), 'utf8');
@@ -255,10 +255,10 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
 
   // The written table read again changes nothing but is known row by row.
   await dialog.getByLabel('or paste the table').fill(text);
-  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
   await expect(dialog.getByRole('status')).toContainText('0 new, 76 changed');
   await dialog.getByLabel('or paste the table').fill('name,head\nFirst,10\nSecond,t30');
-  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
+  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
   await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(rows(page)).toHaveCount(78);

@@ -50,8 +50,8 @@ const SHOTS = [
     LAPTOP,
     'light',
     async (page) => {
-      await page.getByRole('button', { name: 'Show heads against pieces' }).click();
-      await page.getByRole('tab', { name: /^Drawer/ }).click();
+      await page.getByRole('button', { name: 'Show fasteners against tools' }).click();
+      await page.getByRole('tab', { name: /^Toolbox/ }).click();
       await page.getByRole('application').waitFor();
     },
   ],
@@ -61,7 +61,7 @@ const SHOTS = [
     LAPTOP,
     'dark',
     async (page) => {
-      await page.getByRole('tab', { name: 'What weighs' }).click();
+      await page.getByRole('tab', { name: 'What adds weight' }).click();
       await page.getByRole('button', { name: 'Work it out' }).click();
       await page.locator('.weigh').first().waitFor({ timeout: 60_000 });
     },

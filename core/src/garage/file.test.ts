@@ -102,7 +102,7 @@ describe('the garage file', () => {
     ['a wrong size', (f) => (f.fasteners[3].head.size = '99'), /fasteners\[3\]\.head\.size: there is no/],
     ['a negative mass', (f) => (f.pieces[0].mass = -1), /pieces\[0\]\.mass: too small: at least 0/],
     ['infinity', (f) => (f.pieces[0].mass = '1e999'), /pieces\[0\]\.mass: must be number/],
-    ['a field too many', (f) => (f.bikes[0].colour = 'red'), /bikes\[0\]: holds what does not belong there \(colour\)/],
+    ['a field too many', (f) => (f.bikes[0].colour = 'red'), /bikes\[0\]: has unknown fields \(colour\)/],
     ['a field too few', (f) => delete f.bikes[0].name, /bikes\[0\]\.name: is missing/],
     ['an id twice', (f) => (f.pieces[1].id = f.pieces[0].id), /pieces\[1\]\.id: this id occurs twice/],
     [
@@ -118,7 +118,7 @@ describe('the garage file', () => {
     [
       'a prototype',
       (f) => Object.defineProperty(f.bikes[0], '__proto__', { value: { x: 1 }, enumerable: true }),
-      /bikes\[0\]: holds what does not belong there/,
+      /bikes\[0\]: has unknown fields/,
     ],
   ])('%s is refused with its path', (_what, change, message) => {
     expect(faults(changed(change)).join('\n')).toMatch(message);

@@ -25,7 +25,7 @@ function advice(issue: z.core.$ZodIssue): string {
         ? `is missing: it must be ${issue.expected}`
         : `must be ${issue.expected}: correct it`;
     case 'unrecognized_keys':
-      return `holds what does not belong there (${issue.keys.join(', ').slice(0, 80)}): take it out`;
+      return `has unknown fields (${issue.keys.join(', ').slice(0, 80)}): remove them`;
     case 'too_big':
       return issue.origin === 'array' ? `too many: at most ${issue.maximum}` : `too big: at most ${issue.maximum}`;
     case 'too_small':

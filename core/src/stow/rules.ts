@@ -38,7 +38,7 @@ export const WHY_RULE: Record<Rule, string> = {
   wet: 'water ruins it',
   fragile: 'stones and falls break it outside',
   sharp: 'a blade beside a tube or a glue pierces it on the first rough road',
-  room: 'what is not in does not come along',
+  room: 'it would stay at home',
   weight: 'mounts crack and bags tear off, most of all on rough ground',
   packing: 'the volumes add up, but the pieces do not lie beside each other',
   blade: 'what is tied shut is cut open, and the blade must not lie inside',

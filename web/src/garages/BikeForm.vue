@@ -156,11 +156,6 @@ const name = computed(() => bike.value.name);
 .wide {
   grid-column: 1 / -1;
 }
-label span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
 fieldset {
   border: 0;
   border-top: 1px solid var(--hair);
@@ -175,17 +170,6 @@ legend {
   color: var(--soft);
   float: left;
   width: 100%;
-}
-.tick {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 32px;
-}
-@media (max-width: 760px) {
-  .tick {
-    min-height: 44px;
-  }
 }
 ul {
   margin: 0;

@@ -56,7 +56,7 @@ function add() {
 .drawing {
   height: 440px;
 }
-.tool-button {
+.v-btn {
   margin-top: 18px;
 }
 </style>

@@ -51,7 +51,7 @@ const print = () => window.print();
               ><span class="num">{{ s.set.price.toFixed(2) }} €</span>
             </li>
             <li v-if="s.left.length > 0">
-              <span class="what">To the drawer: {{ s.left.join(', ') }}</span>
+              <span class="what">To the toolbox: {{ s.left.join(', ') }}</span>
             </li>
           </ul>
         </section>

@@ -17,7 +17,7 @@ const groups = computed(() => {
   const stowed = a.value?.packing.stowed ?? [];
   const order = [
     ...garage.places.map((p) => ({ id: p.id as string | null, name: p.name, tier: p.tier as string })),
-    { id: null, name: 'Loose: no place found', tier: '' },
+    { id: null, name: 'Not packed: no place found', tier: '' },
   ];
   return order
     .map((o) => ({
@@ -113,7 +113,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
         <section class="cautions">
           <h2>Take care</h2>
           <p>
-            Torque from the manual wins.
+            The torque in the manual comes first.
             <template v-for="c in cautions" :key="c.caution"
               ><strong v-if="c.of">{{ c.of }}: </strong>{{ c.caution }}{{ ' ' }}</template
             >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiMagnify } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { strandedHours, type Bike } from '@necessaire/core';
 import BikeDialog from '../garages/BikeDialog.vue';
@@ -68,8 +69,8 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved 
     </p>
     <div class="right">
       <span class="hint"><kbd class="key">/</kbd> enter</span>
-      <v-btn variant="text" class="hint" @click="view.commandOpen = true">
-        <kbd class="key">Ctrl K</kbd> Search or run a command
+      <v-btn variant="text" class="search" aria-label="Search" @click="view.commandOpen = true">
+        <v-icon :icon="mdiMagnify" size="20" /> <span>Search</span> <kbd class="key hint">Ctrl K</kbd>
       </v-btn>
       <GarageMenu />
       <span class="kept" :class="{ gap: garage.keeping === 'not kept' }" role="status" :title="garage.trouble ?? ''">{{
@@ -127,6 +128,14 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved 
 .hint {
   color: var(--soft);
 }
+.search {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 34px;
+  padding: 0 10px;
+  border: 1px solid var(--line);
+}
 .kept {
   min-width: 64px;
   color: var(--soft);
@@ -161,10 +170,8 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved 
     flex: 1 1 100%;
     justify-content: space-between;
   }
-  .right .plain.hint {
-    display: inline-flex;
-    align-items: center;
-    min-height: 40px;
+  .search {
+    min-height: 44px;
   }
 }
 </style>

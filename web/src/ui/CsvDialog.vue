@@ -76,7 +76,7 @@ function write() {
           aria-label="or paste the table"
           placeholder="or paste it here"
         />
-        <v-btn variant="tonal" :disabled="pasted.trim() === ''" @click="read(pasted)">Read what is pasted</v-btn>
+        <v-btn variant="tonal" :disabled="pasted.trim() === ''" @click="read(pasted)">Read the pasted text</v-btn>
       </p>
       <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
       <template v-if="preview">

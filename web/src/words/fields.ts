@@ -9,7 +9,7 @@ const WORDS: Record<string, string> = {
   leftOut: 'left out because',
   who: 'measured by',
   getsLost: 'gets lost',
-  mark: 'mark in the drawer',
+  mark: 'mark in the toolbox',
   onlyBike: 'only for',
   kept: 'kept where',
   takenMass: 'weight in it already',

@@ -63,7 +63,7 @@ const worker = {
       finder,
     );
   },
-  /** What a piece, as it is being altered, would turn on a bike, and what the drawer would gain and lose by it. */
+  /** What a piece, as it is being altered, would turn on a bike, and what the toolbox would gain and lose by it. */
   pieceReach(doc: GarageDocument, bikeId: string, piece: Piece): PieceReach {
     return pieceReach(doc, bikeId, piece);
   },

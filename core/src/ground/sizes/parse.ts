@@ -62,7 +62,7 @@ function sizeFrom(m: RegExpExecArray): { size: string; reason?: string } {
   if (unit && unit !== 'mm') {
     const sixtyFourths = value * 64;
     if (Math.abs(sixtyFourths - Math.round(sixtyFourths)) > 0.05)
-      return { size: raw, reason: `${raw} in is no usual fraction` };
+      return { size: raw, reason: `${raw} in is not a standard inch size` };
     return { size: inchText(Math.round(sixtyFourths), 64) };
   }
   return { size: String(value) };

@@ -123,7 +123,7 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     fail('approach', say`it is out of line: the chain needs a swivel joint`);
 
   if (!end.holding && path.links.some((l) => l.mode.grip === 'adjustable')) {
-    if (practice.adjustable === 'hold only') fail('practice', say`an adjustable spanner only holds, by your practice`);
+    if (practice.adjustable === 'hold only') fail('practice', say`you use adjustable spanners for holding only`);
   }
   if (
     practice.ratchet === 'never breaks loose' &&
@@ -131,7 +131,7 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     hand.mode.offer.hold === 'ratchet' &&
     need > 0
   )
-    fail('practice', say`a ratchet does not break loose, by your practice`);
+    fail('practice', say`you do not break bolts loose with a ratchet`);
   if (need > 0) {
     if (path.bears < need) {
       const weak = path.links[path.weakest]!;

@@ -54,7 +54,7 @@ const lacking = (id: string) =>
   </ol>
   <p v-if="found" class="found">
     Most likely: <strong>{{ name }}</strong>.
-    <v-btn @click="emit('mend', found)">How to mend it</v-btn>
+    <v-btn @click="emit('mend', found)">How to repair it</v-btn>
   </p>
 </template>
 

@@ -86,7 +86,7 @@ function until(s: Supply): string {
             <TextField
               v-if="l.says.some((s) => s.bikeId === b.id)"
               :label="`${l.line.slot} of ${b.name}`"
-              class="bare"
+              hide-label
               :most="120"
               :value="l.says.find((s) => s.bikeId === b.id)!.reading"
               @take="read(b.id, l.line.slot, $event)"
@@ -141,7 +141,7 @@ function until(s: Supply): string {
         <SelectField
           label="Location"
           :items="[
-            { title: 'in the drawer', value: '' },
+            { title: 'in the toolbox', value: '' },
             ...bikes.map((b) => ({ title: `already fitted on the bike of ${b.name}`, value: b.id })),
           ]"
           :model-value="s.fittedOn ?? ''"
@@ -173,11 +173,9 @@ function until(s: Supply): string {
         />
         <v-btn
           variant="tonal"
-          @click="
-            garage.remove(`take out ${garage.book.of(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })
-          "
+          @click="garage.remove(`remove ${garage.book.of(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })"
         >
-          Take out
+          Remove
         </v-btn>
       </div>
     </div>
@@ -216,6 +214,9 @@ function until(s: Supply): string {
   vertical-align: top;
   font-weight: 500;
 }
+.fit td {
+  min-width: 150px;
+}
 .fit thead th {
   font-family: var(--v-font-heading);
   font-size: 15px;
@@ -233,13 +234,6 @@ small.good {
 .careful {
   border-left: 3px solid var(--assumed);
   padding-left: 6px;
-}
-.bare :deep(span) {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 .head {
   margin: 22px 0 4px;
@@ -266,12 +260,6 @@ small.good {
   align-items: end;
   margin-top: 4px;
 }
-.fields span,
-.add span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
 .add {
   display: flex;
   gap: 12px;
@@ -279,6 +267,14 @@ small.good {
   margin-top: 12px;
 }
 @media (max-width: 760px) {
+  /* Stacked, a field needs the bike's name again. */
+  .fit :deep(.hidden-label) {
+    position: static;
+    width: auto;
+    height: auto;
+    clip-path: none;
+  }
+
   .fields {
     grid-template-columns: 1fr 1fr;
   }
@@ -294,12 +290,6 @@ small.good {
   .fit tr {
     border-bottom: 1px solid var(--line);
     padding: 6px 0;
-  }
-  .bare :deep(span) {
-    position: static;
-    width: auto;
-    height: auto;
-    clip-path: none;
   }
 }
 </style>

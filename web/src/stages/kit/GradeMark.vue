@@ -4,7 +4,7 @@ import type { Grade } from '@necessaire/core';
 
 const props = defineProps<{ grade: Grade | null }>();
 const HEX = 'M8 1L14.1 4.5V11.5L8 15L1.9 11.5V4.5Z';
-const WORDS = { proper: 'proper', 'ride-out': 'ride-out', limp: 'limp' } as const;
+const WORDS = { proper: 'full', 'ride-out': 'ride-out', limp: 'limp' } as const;
 const word = () => (props.grade ? WORDS[props.grade] : 'no repair');
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A packing list by hand: pieces of the drawer and spares, each with how many of it are carried. */
+/** A packing list by hand: pieces of the toolbox and spares, each with how many of it are carried. */
 import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import { listOf, type KeptKit } from '@necessaire/core';
@@ -102,13 +102,8 @@ function keep() {
   gap: 8px 12px;
   align-items: end;
 }
-.head label {
+.head .line-field {
   flex: 1 1 150px;
-}
-.head span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
 }
 .things {
   display: grid;
@@ -125,16 +120,8 @@ function keep() {
   min-height: 32px;
   font-size: 14px;
 }
-.thing .field {
-  width: 62px;
-  min-height: 28px;
-  padding: 2px 6px;
-}
 @media (max-width: 760px) {
   .thing {
-    min-height: 44px;
-  }
-  .thing .field {
     min-height: 44px;
   }
 }

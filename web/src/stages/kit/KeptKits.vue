@@ -43,7 +43,7 @@ function keep() {
     made: new Date().toISOString(),
   };
   garage.put(`keep ${kept.name}`, 'kits', kept);
-  notice.say(`${kept.name} is kept: ${massText(view.units, kept.figures.mass)}. Ctrl Z takes it back.`);
+  notice.say(`${kept.name} is saved: ${massText(view.units, kept.figures.mass)}. Ctrl Z takes it back.`);
   name.value = '';
 }
 /** A list of the rider's own is looked at by the same model before it is kept. */
@@ -91,7 +91,7 @@ const FIGURES = [
   { name: 'hours saved', of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
   { name: 'left at stake', of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
   { name: 'gets home unaided', of: (k: KeptKit) => percent(k.figures.home, 1) },
-  { name: 'heads reached', of: (k: KeptKit) => `${k.figures.reached}` },
+  { name: 'fasteners reached', of: (k: KeptKit) => `${k.figures.reached}` },
 ];
 const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId)?.name ?? 'no trip';
 </script>
@@ -101,15 +101,15 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
     <div class="keep">
       <LineField label="Name" v-model="name" maxlength="120" placeholder="Kit for the plateau" @keydown.enter="keep" />
       <v-btn :disabled="!present" @click="keep">Save this kit</v-btn>
-      <v-btn variant="tonal" @click="editing = 'new'">Write down what you carry now</v-btn>
+      <v-btn variant="tonal" @click="editing = 'new'">Enter what you carry now</v-btn>
     </div>
     <KeptEditor v-if="editing" :kit="editing === 'new' ? null : editing" @keep="keepList" @close="editing = null" />
     <p v-if="kits.length === 0" class="empty">
-      No kit is kept yet. A kept kit keeps its numbers of that day; the list that you carry by habit shows on the curve
-      beside the best.
+      No kits saved yet. A saved kit keeps the figures of the day it was saved. The list that you carry by habit shows
+      on the curve beside the best.
     </p>
     <article v-for="k in kits" :key="k.id" class="kept-kit" :class="{ used: used === k.id }">
-      <h2>{{ k.name }}<template v-if="k.frozen"> · frozen</template></h2>
+      <h2>{{ k.name }}<template v-if="k.frozen"> · locked</template></h2>
       <p class="facts num">
         {{ massText(view.units, k.figures.mass) }} · {{ k.figures.saved.toFixed(1) }} h saved ·
         {{ percent(k.figures.home, 1) }} home · {{ counted(k.pieces.length, 'tool') }},
@@ -120,11 +120,11 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
         <v-btn v-if="used === k.id" @click="use(null)">Back to the calculated kit</v-btn>
         <v-btn variant="tonal" v-else @click="use(k)">Pack it as it is</v-btn>
         <v-btn variant="tonal" @click="freeze(k)">{{ k.frozen ? 'Unlock' : 'Lock' }}</v-btn>
-        <v-btn variant="tonal" v-if="!k.frozen" @click="editing = k">Change</v-btn>
+        <v-btn variant="tonal" v-if="!k.frozen" @click="editing = k">Edit</v-btn>
         <v-btn variant="tonal" @click="csvOut(k)">CSV</v-btn>
         <v-btn variant="tonal" @click="jsonOut(k)">JSON</v-btn>
-        <v-btn variant="tonal" v-if="!k.frozen" @click="garage.remove(`drop ${k.name}`, { table: 'kits', id: k.id })">
-          Drop
+        <v-btn variant="tonal" v-if="!k.frozen" @click="garage.remove(`delete ${k.name}`, { table: 'kits', id: k.id })">
+          Delete
         </v-btn>
       </p>
     </article>
@@ -185,15 +185,9 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
   align-items: end;
   margin: 8px 0;
 }
-.keep label,
-.pick label {
+.keep .line-field,
+.pick .line-field {
   flex: 1 1 180px;
-}
-.keep span,
-.pick span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
 }
 .kept-kit {
   border-bottom: 1px solid var(--line);
@@ -219,7 +213,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
   gap: 8px;
   margin-top: 6px;
 }
-.acts .tool-button {
+.acts .v-btn {
   font-size: 14px;
   padding: 3px 10px;
 }

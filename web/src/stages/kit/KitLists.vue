@@ -143,7 +143,7 @@ function explainPiece(p: KitPiece) {
     formula:
       'hours = what the kit saves less what it saves with one copy at home, every trouble then by its next best way; heads lost = heads that no chain of the rest reaches',
     inputs: [
-      { name: 'heads lost without it', value: String(p.needed.length) },
+      { name: 'fasteners that nothing else turns', value: String(p.needed.length) },
       ...p.without.slice(0, 5).map((w) => ({
         name: w.trouble,
         value: `${w.instead ? `${w.instead} (${w.grade})` : 'no repair'}, −${time(w.hours)}`,
@@ -153,7 +153,7 @@ function explainPiece(p: KitPiece) {
       ...cautionsOf(p).map((value) => ({ name: 'mind', value })),
     ],
     source: `mass: ${sourceWords(p.piece.source)}; rates and hours: typical values and your record`,
-    to: { path: '/match', label: 'See the chains' },
+    to: { path: '/match', label: 'See what turns it' },
   });
 }
 function explainSpare(s: KitSpare) {
@@ -191,7 +191,7 @@ const dragged = computed(() => {
       .map((m) => ({ ...m, name: all.find((t) => t.id === m.troubleId)?.name ?? m.troubleId })),
   };
 });
-const TABS = { trouble: 'By trouble', piece: 'By piece', place: 'By place', buy: 'To buy', home: 'At home' } as const;
+const TABS = { trouble: 'By problem', piece: 'By item', place: 'By place', buy: 'To buy', home: 'At home' } as const;
 const count = (key: keyof typeof TABS) =>
   key === 'buy' ? buyPieces.value.length + buySpares.value.length : key === 'home' ? left.value.length : null;
 </script>
@@ -248,7 +248,7 @@ const count = (key: keyof typeof TABS) =>
         >
       </p>
       <p v-if="turning(e.trouble.name).length > 0" class="turning">
-        Heads turned by {{ turning(e.trouble.name).slice(0, 5).join(' · ')
+        Fasteners turned by {{ turning(e.trouble.name).slice(0, 5).join(' · ')
         }}<template v-if="turning(e.trouble.name).length > 5">
           and {{ turning(e.trouble.name).length - 5 }} more</template
         >
@@ -353,7 +353,7 @@ const count = (key: keyof typeof TABS) =>
       <h2>To buy</h2>
       <span class="num">{{ price.toFixed(0) }} €</span>
     </div>
-    <p v-if="buyPieces.length + buySpares.length === 0" class="empty">All of it is in the drawer.</p>
+    <p v-if="buyPieces.length + buySpares.length === 0" class="empty">All of it is in the toolbox.</p>
     <div v-for="p in buyPieces" :key="p.piece.id" class="row line">
       <span class="title"
         >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
@@ -441,11 +441,11 @@ const count = (key: keyof typeof TABS) =>
   color: var(--soft);
   font-size: 14px;
 }
-.line3 .link {
+.line3 .v-btn--variant-plain {
   font-size: 14px;
 }
 @media (max-width: 760px) {
-  .line3 .link {
+  .line3 .v-btn--variant-plain {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

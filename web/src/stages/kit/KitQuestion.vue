@@ -149,11 +149,6 @@ const GRADE_WORDS = {
   margin-top: 4px;
   align-items: end;
 }
-.fields span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
 .used {
   display: flex;
   flex-wrap: wrap;

@@ -171,7 +171,7 @@ function explainCurve() {
       },
     ],
     source:
-      'worth of a grade: proper 1, ride-out 0.8, limp 0.4; rates, minutes and masses: typical values until you change them',
+      'worth of a grade: full 1, ride-out 0.8, limp 0.4; rates, minutes and masses: typical values until you change them',
   });
 }
 function explainLevel(i: number) {
@@ -219,10 +219,10 @@ function adds(i: number): string {
         </v-tab>
       </v-tabs>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
-        <h1>{{ mode === 'grams' ? 'Where the grams are' : 'How much kit is enough' }}</h1>
+        <h1>{{ mode === 'grams' ? 'What adds weight' : 'How much kit is enough' }}</h1>
         <p v-if="kit && !nothingYet">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
-          <template v-if="kit.as === 'kept'"> as kept: {{ kit.keptName }};</template>
+          <template v-if="kit.as === 'kept'"> as saved: {{ kit.keptName }};</template>
           {{ ' '
           }}<template v-if="answers.answer!.unknown.home === null"
             >saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
@@ -251,8 +251,8 @@ function adds(i: number): string {
         mark what you own already.
       </p>
       <p v-if="kit && nothingYet" class="empty">
-        Nothing to carry yet: measure heads in <router-link to="/walk">Walk</router-link>, put what you own into the
-        drawer in <router-link to="/match">Match</router-link>, and give a trip legs in
+        Nothing to carry yet. Measure fasteners in <router-link to="/walk">Walk</router-link>, enter what you own in the
+        toolbox in <router-link to="/match">Match</router-link>, and give a trip legs in
         <router-link to="/trip">Trip</router-link>.
       </p>
       <template v-if="mode === 'enough'">
@@ -285,7 +285,7 @@ function adds(i: number): string {
                 From here, {{ weightStep(view.units) }} more would save another
                 <strong class="num">{{ marginalWords }}</strong>.
               </template>
-              <v-btn variant="plain" @click="explainCurve">How it is worked out</v-btn>
+              <v-btn variant="plain" @click="explainCurve">How this is calculated</v-btn>
               <template v-if="curve.running">
                 ·
                 <span role="status"
@@ -293,7 +293,7 @@ function adds(i: number): string {
                 ></template
               >
               <template v-else-if="!curve.picture.proven">
-                · <v-btn variant="plain" @click="curve.closeBand()">Close the band further</v-btn></template
+                · <v-btn variant="plain" @click="curve.closeBand()">Narrow the estimate further</v-btn></template
               >
             </p>
             <div v-if="handle" class="beside">
@@ -301,7 +301,7 @@ function adds(i: number): string {
               <StepsBeside title="Added next above it" :steps="curve.comes" />
             </div>
             <section class="levels">
-              <h2>Nested kits, each holding the one before</h2>
+              <h2>Three sizes of kit, each containing the smaller one</h2>
               <div v-for="(limit, i) in garage.trip!.kit.levels" :key="i" class="level">
                 <strong>{{ LEVEL_NAMES[i] }}</strong>
                 <NumberField
@@ -320,7 +320,7 @@ function adds(i: number): string {
                 <span class="adds"
                   >{{ adds(i)
                   }}<template v-if="curve.levels[i] && curve.levels[i]!.free - curve.levels[i]!.value > 0.02"
-                    >; holding the one before costs
+                    >; containing the smaller kit costs
                     {{
                       money
                         ? `${(curve.levels[i]!.free - curve.levels[i]!.value).toFixed(0)} €`
@@ -338,12 +338,12 @@ function adds(i: number): string {
         </p>
         <HowSure v-if="kit && kit.mends.length > 0 && kit.as !== 'kept'" />
         <section v-if="kit && kit.missing.length > 0" class="missing">
-          <h2>Missing in the drawer</h2>
+          <h2>Missing from the toolbox</h2>
           <p class="gap">
             Nothing to
             {{
               kit.missing.map((m) => (m.count > 1 ? `${m.does} (${m.count} pieces)` : m.does)).join(', nothing to ')
-            }}. Add one in <router-link to="/match">the drawer</router-link>.
+            }}. Add one in <router-link to="/match">the toolbox</router-link>.
           </p>
         </section>
       </template>
@@ -354,7 +354,7 @@ function adds(i: number): string {
             <h2>Without {{ chosen.piece.name }}</h2>
             <p v-if="chosen.needed.length > 0">
               <strong class="gap num">{{ chosen.needed.length }}</strong>
-              {{ chosen.needed.length === 1 ? 'head is' : 'heads are' }} lost:
+              {{ chosen.needed.length === 1 ? 'fastener is' : 'fasteners are' }} out of reach:
               {{ chosen.neededNames.slice(0, 12).join(', ')
               }}<template v-if="chosen.neededNames.length > 12"> and {{ chosen.neededNames.length - 12 }} more</template
               >.
@@ -367,7 +367,7 @@ function adds(i: number): string {
                 instead of {{ w.way.toLowerCase() }}, <span class="num gap">−{{ Math.round(w.hours * 60) }} min</span>
               </li>
             </ul>
-            <p v-if="chosen.needed.length === 0 && chosen.without.length === 0">Nothing is lost at once.</p>
+            <p v-if="chosen.needed.length === 0 && chosen.without.length === 0">Nothing is lost without it.</p>
           </section>
         </template>
       </template>
@@ -380,7 +380,7 @@ function adds(i: number): string {
         <FitSheet />
       </template>
       <template v-else-if="mode === 'practice'">
-        <h1>Where riders disagree, and what it costs here</h1>
+        <h1>How you work, and what it changes</h1>
         <PracticeSwitches />
         <PreventionSheet v-if="garage.bike" :bike="garage.bike" />
       </template>
@@ -450,7 +450,7 @@ function adds(i: number): string {
   font-size: 13.5px;
   color: var(--soft);
 }
-.level .link {
+.level .v-btn--variant-plain {
   text-align: right;
 }
 .without,
@@ -477,7 +477,7 @@ function adds(i: number): string {
   .adds {
     grid-column: 1 / -1;
   }
-  .level .link {
+  .level .v-btn--variant-plain {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

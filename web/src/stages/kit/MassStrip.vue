@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Where the grams are: every piece and spare as an area in proportion to its mass, tools above spares. */
+/** What adds weight: every piece and spare as an area in proportion to its mass, tools above spares. */
 import { computed, ref } from 'vue';
 import { hierarchy, treemap, treemapSquarify } from 'd3-hierarchy';
 import type { KitPiece, KitSpare } from '@necessaire/core';

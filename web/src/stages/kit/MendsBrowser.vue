@@ -88,13 +88,11 @@ function keep(m: OwnMend) {
         <span class="title"
           >{{ m.name
           }}<small>{{
-            m.trouble ? `a way for ${all.find((t) => t.id === m.trouble)?.name ?? m.trouble}` : 'a trouble of your own'
+            m.trouble ? `a way for ${all.find((t) => t.id === m.trouble)?.name ?? m.trouble}` : 'a problem of your own'
           }}</small></span
         >
         <v-btn variant="plain" @click="writing = m">Change</v-btn>
-        <v-btn variant="plain" @click="garage.remove(`take out ${m.name}`, { table: 'mends', id: m.id })">
-          Take out
-        </v-btn>
+        <v-btn variant="plain" @click="garage.remove(`remove ${m.name}`, { table: 'mends', id: m.id })"> Remove </v-btn>
       </div>
     </section>
     <section v-for="g in groups" :key="g.subject">
@@ -124,13 +122,8 @@ function keep(m: OwnMend) {
   align-items: end;
   margin: 8px 0;
 }
-.tools label {
+.tools .line-field {
   flex: 1;
-}
-.tools span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
 }
 section h2 {
   border-bottom: 1px solid var(--line);
@@ -172,7 +165,7 @@ small {
   text-align: right;
 }
 @media (max-width: 760px) {
-  .mine .link {
+  .mine .v-btn--variant-plain {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

@@ -84,14 +84,14 @@ function keep() {
       <SelectField
         label="For"
         :items="[
-          { title: 'a trouble of your own', value: '' },
+          { title: 'a problem of your own', value: '' },
           ...troubles.filter((x) => !x.own).map((t) => ({ title: t.name, value: t.id })),
         ]"
         :model-value="draft.trouble ?? ''"
         @update:model-value="draft.trouble = $event || null"
       />
       <LineField
-        :label="draft.trouble ? 'What the way is called' : 'What the trouble is called'"
+        :label="draft.trouble ? 'Name of the method' : 'Name of the problem'"
         v-model="draft.name"
         maxlength="120"
       />
@@ -155,7 +155,7 @@ function keep() {
     <LineField label="Caution" v-model="draft.caution" maxlength="300" />
     <v-expansion-panels
       ><v-expansion-panel
-        ><v-expansion-panel-title>What can stand in a step</v-expansion-panel-title
+        ><v-expansion-panel-title>What a step can contain</v-expansion-panel-title
         ><v-expansion-panel-text
           ><p>
             <strong>{head}</strong> by its job on the bike, with ? where not every bike has it: {{ ROLES.join(', ') }}
@@ -190,17 +190,6 @@ function keep() {
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 8px 12px;
   align-items: end;
-}
-.own span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
-.tick {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 34px;
 }
 textarea {
   resize: vertical;

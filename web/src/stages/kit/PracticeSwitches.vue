@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Schools of practice that decide which chains count, which pieces come along, and for whom. */
 import SelectField from '../../ui/SelectField.vue';
+import { positionWords } from '../../words/practice';
 import { computed } from 'vue';
 import { practiceSchema, type Practice, type SwitchCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
@@ -33,7 +34,7 @@ const QUESTIONS: { key: Switch; ask: string }[] = [
   { key: 'pressures', ask: 'Pressures' },
   { key: 'others', ask: 'Others’ bikes' },
   { key: 'lives', ask: 'Where the kit lives' },
-  { key: 'skill', ask: 'Ways that count' },
+  { key: 'skill', ask: 'Methods that count' },
   { key: 'hand', ask: 'Most skilled person in the group' },
   { key: 'rescue', ask: 'A bike that cannot go on' },
   { key: 'sparkPlug', ask: 'Spare spark plug' },
@@ -54,27 +55,27 @@ function rides(id: string, along: boolean) {
 const costsOf = (key: Switch) => (costs.result ?? []).filter((c) => c.key === key);
 const signed = (v: number, text: string) => `${v > 0 ? '+' : '−'}${text}`;
 function words(c: SwitchCost): string {
-  const grams = Math.abs(c.grams) < 0.05 ? 'as heavy' : signed(c.grams, massText(view.units, Math.abs(c.grams)));
+  const grams = Math.abs(c.grams) < 0.05 ? 'same weight' : signed(c.grams, massText(view.units, Math.abs(c.grams)));
   const minutes = Math.round(c.hours * 60);
   return [
     grams,
     minutes === 0 ? '' : `${signed(minutes, `${Math.abs(minutes)} min`)} saved`,
-    c.loose === 0 ? '' : `${signed(c.loose, String(Math.abs(c.loose)))} loose`,
-    c.reached === 0 ? '' : `${signed(c.reached, String(Math.abs(c.reached)))} heads`,
+    c.loose === 0 ? '' : `${signed(c.loose, String(Math.abs(c.loose)))} not packed`,
+    c.reached === 0 ? '' : `${signed(c.reached, String(Math.abs(c.reached)))} fasteners`,
   ]
     .filter(Boolean)
     .join(', ');
 }
 function why(c: SwitchCost) {
   explain.show({
-    title: c.position,
+    title: positionWords(c.position),
     value: words(c),
     formula: 'the kit with this position less the kit with yours, both solved whole',
     inputs: [
       { name: 'grams', value: c.grams.toFixed(0) },
       { name: 'hours saved on the trip', value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
       { name: 'gets home unaided', value: signed(c.home, percent(Math.abs(c.home), 2)) },
-      { name: 'heads reached', value: String(c.reached) },
+      { name: 'fasteners reached', value: String(c.reached) },
       { name: 'things that no place takes', value: String(c.loose) },
       { name: 'both proven', value: c.proven ? 'yes' : 'not both' },
     ],
@@ -85,17 +86,17 @@ function why(c: SwitchCost) {
 
 <template>
   <section class="practice">
-    <h2>Your practice</h2>
+    <h2>Your preferences</h2>
     <div class="questions">
       <div v-for="q in QUESTIONS" :key="q.key">
         <SelectField
           :label="q.ask"
-          :items="options(q.key)"
+          :items="options(q.key).map((o) => ({ title: positionWords(o), value: o }))"
           :model-value="practice[q.key]"
           @update:model-value="set({ [q.key]: $event })"
         />
         <v-btn variant="text" v-for="c in costsOf(q.key)" :key="c.position" class="cost" @click="why(c)">
-          {{ c.position }} <strong class="num">{{ words(c) }}</strong>
+          {{ positionWords(c.position) }} <strong class="num">{{ words(c) }}</strong>
         </v-btn>
       </div>
       <OptionalNumber
@@ -122,11 +123,11 @@ function why(c: SwitchCost) {
       <v-btn variant="tonal" @click="costs.start()">Compare the other settings</v-btn>
     </p>
     <p v-else-if="costs.progress !== null" role="status">
-      Solving each kit … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
+      Calculating each kit … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
       <v-btn variant="plain" @click="costs.stop()">Stop</v-btn>
     </p>
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
-    <p class="caution">Never stand on a bar with the bike on a prop; break axles loose before lifting.</p>
+    <p class="caution">Never stand on a bar while the bike is on a prop; break axles loose before you lift it.</p>
   </section>
 </template>
 
@@ -140,11 +141,6 @@ function why(c: SwitchCost) {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
   gap: 10px 14px;
-}
-.questions span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
 }
 .cost {
   display: block;
@@ -168,17 +164,8 @@ legend {
   color: var(--soft);
   padding: 0;
 }
-.along {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-}
 @media (max-width: 760px) {
   .cost {
-    min-height: 44px;
-  }
-  .along {
     min-height: 44px;
   }
 }

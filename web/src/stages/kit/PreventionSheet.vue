@@ -54,14 +54,14 @@ function why(c: PreventionCost, name: string) {
   <section class="prevention">
     <h2>Before leaving, instead of carrying</h2>
     <p class="soft">
-      Done counts in every rate. Weighed is solved with and without, grams on the bike counted, and taken where it makes
-      the better kit.
+      “Done” lowers every risk that it touches. “Consider” lets the program compare kits with and without it, its weight
+      on the bike counted.
     </p>
     <p v-if="costs.progress === null && !costs.result">
-      <v-btn variant="tonal" @click="costs.start()">What would each do here?</v-btn>
+      <v-btn variant="tonal" @click="costs.start()">Compare their effect</v-btn>
     </p>
     <p v-else-if="costs.progress !== null" role="status">
-      Solving each … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
+      Calculating each … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
       <v-btn variant="plain" @click="costs.stop()">Stop</v-btn>
     </p>
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
@@ -80,7 +80,7 @@ function why(c: PreventionCost, name: string) {
         :label="p.name"
         :items="[
           { title: 'not done', value: 'no' },
-          { title: 'weighed', value: 'may' },
+          { title: 'consider', value: 'may' },
           { title: 'done', value: 'done' },
         ]"
         :model-value="stateOf(p.id)"

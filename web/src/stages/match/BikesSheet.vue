@@ -36,7 +36,7 @@ const words = (list: Carried[]) =>
 
 <template>
   <div>
-    <p v-if="!many" class="empty">Working it out …</p>
+    <p v-if="!many" class="empty">Calculating …</p>
     <p v-else-if="many.bikes.length < 2" class="empty">There is one bike here. Add another in the bike’s menu above.</p>
     <template v-else>
       <div class="sheet-head">
@@ -63,7 +63,7 @@ const words = (list: Carried[]) =>
       </p>
       <p v-if="!move" class="list soft">Choose two bikes.</p>
       <template v-else>
-        <p class="list"><strong>Take out:</strong> {{ words(move.takeOut) || 'nothing' }}.</p>
+        <p class="list"><strong>Leave at home:</strong> {{ words(move.takeOut) || 'nothing' }}.</p>
         <p class="list"><strong>Put in:</strong> {{ words(move.putIn) || 'nothing' }}.</p>
       </template>
       <div class="sheet-head">

@@ -37,13 +37,13 @@ function csv() {
       1,
       s.set.price,
       '',
-      `used: ${s.used.join(', ')}; to the drawer: ${s.left.join(', ')}`,
+      `used: ${s.used.join(', ')}; to the toolbox: ${s.left.join(', ')}`,
     ]),
   ];
   const text = writeCsv(['kind', 'name', 'count', 'price €', 'mass g', 'note'], rows);
   download(fileName(`${garage.bike?.name ?? 'bike'} to buy`, 'csv'), text, 'text/csv');
 }
-/** All of it into the drawer, noted as still to be bought: the answer is at once what it will be. */
+/** All of it into the toolbox, noted as still to be bought: the answer is at once what it will be. */
 function plan() {
   const l = list.value;
   if (!l) return;
@@ -57,7 +57,7 @@ function plan() {
     'plan the buy list',
     pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
   );
-  notice.say(`${pieces.length} pieces are in the drawer, noted "to buy". Ctrl Z takes them out.`);
+  notice.say(`${pieces.length} pieces are in the toolbox, noted "to buy". Ctrl Z takes them out.`);
 }
 </script>
 
@@ -79,9 +79,11 @@ function plan() {
         @update:model-value="quality"
       />
     </p>
-    <p v-if="!list" class="empty">Working it out …</p>
+    <p v-if="!list" class="empty">Calculating …</p>
     <template v-else>
-      <p v-if="nothing" class="empty">The drawer reaches every head and does what the trip asks for: nothing to buy.</p>
+      <p v-if="nothing" class="empty">
+        Your tools reach every fastener and does what the trip asks for: nothing to buy.
+      </p>
       <template v-else>
         <div class="sheet-head">
           <h2>
@@ -103,7 +105,7 @@ function plan() {
           <span
             ><span class="title">{{ s.set.name }}</span
             ><span class="sub">Used: {{ s.used.join(', ') }}</span
-            ><span v-if="s.left.length > 0" class="sub">To the drawer: {{ s.left.join(', ') }}</span></span
+            ><span v-if="s.left.length > 0" class="sub">To the toolbox: {{ s.left.join(', ') }}</span></span
           >
           <span />
           <span class="num">{{ s.set.price }} €</span>
@@ -116,8 +118,8 @@ function plan() {
           access and the torque, or make a piece.
         </p>
         <p class="note soft">
-          {{ list.proven ? 'Proven least' : 'Not proven least' }} over the catalogue’s usual prices and masses (planning
-          values).
+          {{ list.proven ? 'Proven best' : 'Best found, not proven best' }} over the catalogue’s usual prices and masses
+          (planning values).
         </p>
         <p v-if="answers.answer" class="note">
           The tools in the bag are worth <span class="num">{{ answers.answer.kit.worth.toFixed(0) }} €</span>; with
@@ -128,8 +130,8 @@ function plan() {
         </p>
         <p v-if="list.singles.length + list.sets.length > 0" class="acts">
           <v-btn variant="tonal" :to="{ path: '/print/buy', query: { least } }">Print</v-btn>
-          <v-btn @click="plan">Put all in the drawer</v-btn>
-          <v-btn variant="tonal" @click="csv">Write as CSV</v-btn>
+          <v-btn @click="plan">Add all to the toolbox</v-btn>
+          <v-btn variant="tonal" @click="csv">Export CSV</v-btn>
         </p>
       </template>
     </template>
@@ -145,10 +147,6 @@ function plan() {
 }
 .acts a {
   text-decoration: none;
-}
-.ask .field {
-  width: auto;
-  margin-left: 6px;
 }
 .buy-row {
   grid-template-columns: minmax(0, 1fr) 70px 70px;

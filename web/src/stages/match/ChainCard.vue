@@ -152,7 +152,7 @@ function buy() {
   const pieces = found.value?.cure?.buy ?? [];
   if (pieces.length === 0) return;
   garage.put(
-    `add ${pieces.map((p) => p.name).join(' and ')} to the drawer`,
+    `add ${pieces.map((p) => p.name).join(' and ')} to the toolbox`,
     'pieces',
     ...pieces.map((p) => ({ ...p, id: crypto.randomUUID(), count: 1, note: 'to buy' })),
   );
@@ -168,7 +168,7 @@ function buy() {
         ><template v-for="w in accessWords(fastener.access, view.units)" :key="w"> · {{ w }}</template></span
       >
     </header>
-    <p v-if="!found" class="soft">Working it out …</p>
+    <p v-if="!found" class="soft">Calculating …</p>
     <template v-else>
       <div v-if="!found.reached" class="refusal">
         <p v-for="(x, i) in found.fails" :key="i" class="gap">
@@ -193,16 +193,16 @@ function buy() {
           {{ found.loose }} goes on loosely: it spins the head once it is free, and rounds it under load.
         </p>
         <p v-if="found.barred.length > 0">
-          Your own {{ found.barred.join(' and ') }} would reach it. Remove its “never” mark in the drawer.
+          Your own {{ found.barred.join(' and ') }} would reach it. Remove its “never” mark in the toolbox.
         </p>
         <p v-if="found.cure">
           Buy this to reach it:
           <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
-          <v-btn variant="tonal" @click="buy">Put it in the drawer</v-btn>
+          <v-btn variant="tonal" @click="buy">Add it to the toolbox</v-btn>
         </p>
         <p v-else>
-          Nothing in the catalogue reaches it with the drawer: check its access and torque, or alter a piece.
+          Nothing in the catalogue reaches it with the toolbox: check its access and torque, or alter a piece.
         </p>
       </div>
       <p v-if="shown.some((s) => isHooked(s.chain))" class="caution">{{ HOOKED_CAUTION }}</p>
@@ -229,7 +229,7 @@ function buy() {
         </div>
       </div>
       <div v-if="choices.length > 1" class="others">
-        <h3>Other ways, in order</h3>
+        <h3>Other options, best first</h3>
         <div v-for="(c, i) in choices" :key="i" class="way-row">
           <v-btn variant="plain" class="way" :aria-pressed="other === i" @click="other = i">
             {{ c.links.map((k) => k.piece.name).join(' + ') }}
@@ -242,14 +242,14 @@ function buy() {
         </div>
         <p v-if="!priced">
           <v-btn variant="tonal" :disabled="pricing" @click="price">
-            {{ pricing ? 'Solving each …' : 'Compare kit weight for each option' }}
+            {{ pricing ? 'Calculating each …' : 'Compare kit weight for each option' }}
           </v-btn>
         </p>
       </div>
     </template>
     <p class="caution">
-      Torque from the manual wins. After axle, brake, steering or wheel work by the road: check by hand before riding,
-      re-torque at the first chance.
+      The torque in the manual comes first. After axle, brake, steering or wheel work by the road: check by hand before
+      riding, and tighten with a torque wrench at the first chance.
     </p>
   </article>
 </template>

@@ -114,7 +114,7 @@ function press(event: MouseEvent) {
   if (hit) at.value = hit;
   open();
 }
-/** Opens the head, or where the cursor stands on a piece its row in the drawer. */
+/** Opens the head, or where the cursor stands on a piece its row in the toolbox. */
 function open() {
   const row = rows.value[at.value.row];
   if (row) view.fastenerId = row.fasteners[0]!.id;
@@ -140,7 +140,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
 
 <template>
   <div ref="box" class="coverage">
-    <p v-if="!picture" class="soft">Working it out …</p>
+    <p v-if="!picture" class="soft">Calculating …</p>
     <template v-else-if="size.width >= 560">
       <svg
         :width="size.width"

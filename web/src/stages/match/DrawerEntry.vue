@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One line a piece, as people say it; or part of a name, to find it in the drawer, in the catalogue or in a set. */
+/** One line a piece, as people say it; or part of a name, to find it in the toolbox, in the catalogue or in a set. */
 import { computed } from 'vue';
 import { findModels, newPiece, readPiece, setModels, toolSets, type PieceModel, type ToolSet } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -45,7 +45,7 @@ const extra = computed(() => {
 
 function add(model: PieceModel, said = {}) {
   garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), ...said }));
-  notice.say(`${model.name} is in the drawer`);
+  notice.say(`${model.name} is in the toolbox`);
   asked.value = '';
 }
 function addSet(set: ToolSet) {
@@ -54,7 +54,7 @@ function addSet(set: ToolSet) {
     `add ${set.name}`,
     pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
   );
-  notice.say(`${pieces.length} pieces of "${set.name}" are in the drawer. Ctrl Z takes them out.`);
+  notice.say(`${pieces.length} pieces of "${set.name}" are in the toolbox. Ctrl Z takes them out.`);
   asked.value = '';
 }
 function enter() {

@@ -79,14 +79,14 @@ const sub = (p: Piece) =>
 const change = (p: Piece, label: string, fields: Partial<Piece>) => garage.put(label, 'pieces', { ...p, ...fields });
 function remove(p: Piece) {
   garage.remove(`take out ${p.name}`, { table: 'pieces', id: p.id });
-  notice.say(`${p.name} taken out of the drawer. Ctrl Z brings it back.`);
+  notice.say(`${p.name} taken out of the toolbox. Ctrl Z brings it back.`);
   view.pieceId = null;
 }
 const conditionOf = (text: string): Piece['condition'] => (text === 'worn' || text === 'broken' ? text : 'good');
 const markOf = (text: string): Piece['mark'] =>
   text === 'always' || text === 'twice' || text === 'never' ? text : null;
 
-// Whole tables of the drawer.
+// Whole tables of the toolbox.
 const reading = ref(false);
 const readTable = (text: string) => readPieces(text, garage.doc?.pieces ?? [], () => crypto.randomUUID());
 function writeTable(rows: Piece[]) {
@@ -131,18 +131,18 @@ const costWords = computed(() => {
   <div>
     <DrawerEntry v-model="asked" />
     <div class="sheet-head">
-      <h2>In the drawer</h2>
+      <h2>In the toolbox</h2>
       <span
         ><v-btn variant="plain" class="make" @click="altering = 'new'">Make a piece</v-btn
-        ><DropMenu label="Table" hint="The whole drawer as a table" quiet>
-          <v-list-item role="menuitem" @click="reading = true">Read a CSV file…</v-list-item>
-          <v-list-item role="menuitem" @click="csvOut">Write a CSV file</v-list-item>
+        ><DropMenu label="Table" hint="The whole toolbox as a table" quiet>
+          <v-list-item role="menuitem" @click="reading = true">Import CSV…</v-list-item>
+          <v-list-item role="menuitem" @click="csvOut">Export CSV</v-list-item>
         </DropMenu>
         <span class="num soft of">{{ owned.length }}</span></span
       >
     </div>
     <p v-if="(garage.doc?.pieces.length ?? 0) === 0" class="empty">
-      The drawer is empty. Type what you own above, such as <code class="num">combination 13</code>.
+      The toolbox is empty. Type what you own above, such as <code class="num">combination 13</code>.
     </p>
     <template v-for="p in owned" :key="p.id">
       <v-btn
@@ -239,7 +239,7 @@ const costWords = computed(() => {
         <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">
           <v-btn variant="tonal" @click="altering = p">Alter it</v-btn>
-          <v-btn variant="tonal" class="gap" @click="remove(p)">Take out</v-btn>
+          <v-btn variant="tonal" class="gap" @click="remove(p)">Delete</v-btn>
         </p>
         <ScaleStrip :piece="p" />
       </div>

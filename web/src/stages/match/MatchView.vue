@@ -55,24 +55,24 @@ const by = (f: Fastener) =>
   <div class="stage">
     <section class="picture">
       <div class="stage-head">
-        <h1>What the drawer reaches</h1>
+        <h1>What your tools reach</h1>
         <p v-if="answers.figures">
           <strong class="num">{{ answers.figures.reached }}</strong> of
-          <span class="num">{{ answers.figures.chosen }}</span> {{ gaps.length > 0 ? 'heads;' : 'heads.' }}
+          <span class="num">{{ answers.figures.chosen }}</span> {{ gaps.length > 0 ? 'fasteners;' : 'fasteners.' }}
           <span v-if="gaps.length > 0" class="gap"
             ><strong class="gap num">{{ gaps.length }}</strong> out of reach</span
           >
         </p>
-        <p v-else>Working it out …</p>
+        <p v-else>Calculating …</p>
         <v-btn variant="plain" v-if="chosen.length > 0" @click="against = !against">
-          {{ against ? 'Show the heads alone' : 'Show heads against pieces' }}
+          {{ against ? 'Show the fasteners alone' : 'Show fasteners against tools' }}
         </v-btn>
       </div>
       <p v-if="chosen.length === 0" class="empty">
-        No head is measured yet. <router-link to="/walk">Walk the bike</router-link> first.
+        No fastener is measured yet. <router-link to="/walk">Walk the bike</router-link> first.
       </p>
       <CoveragePicture v-if="against && chosen.length > 0" />
-      <ul v-else class="heads" aria-label="All heads by form and size">
+      <ul v-else class="heads" aria-label="All fasteners by shape and size">
         <li v-for="f in field" :key="f.id">
           <v-btn
             variant="text"
@@ -100,10 +100,10 @@ const by = (f: Fastener) =>
     </section>
     <section class="sheet">
       <v-tabs v-model="tab" class="tabs">
-        <v-tab value="heads">Heads ({{ chosen.length }})</v-tab>
-        <v-tab value="drawer"> Drawer ({{ garage.doc?.pieces.length ?? 0 }}) </v-tab>
-        <v-tab value="try">Try it</v-tab>
-        <v-tab value="why">What weighs</v-tab>
+        <v-tab value="heads">Fasteners ({{ chosen.length }})</v-tab>
+        <v-tab value="drawer"> Toolbox ({{ garage.doc?.pieces.length ?? 0 }}) </v-tab>
+        <v-tab value="try">Dry run</v-tab>
+        <v-tab value="why">What adds weight</v-tab>
         <v-tab value="bikes">Bikes</v-tab>
         <v-tab value="buy">Buy</v-tab>
       </v-tabs>
@@ -207,7 +207,7 @@ const by = (f: Fastener) =>
   outline: 2px solid var(--ink);
   outline-offset: -2px;
 }
-.head-row > span > span {
+.head-row :is(.title, .sub, .cure) {
   display: block;
 }
 .picked {

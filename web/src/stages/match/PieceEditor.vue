@@ -116,7 +116,7 @@ function keep() {
   if (!valid.value) return;
   const plain = JSON.parse(JSON.stringify({ ...draft.value, name: draft.value.name.trim() })) as Piece;
   garage.put(`${props.piece ? 'alter' : 'make'} ${plain.name}`, 'pieces', plain);
-  notice.say(`${plain.name} is in the drawer as it is now`);
+  notice.say(`${plain.name} is in the toolbox as it is now`);
   emit('close');
 }
 const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, on: boolean): T[] =>
@@ -214,7 +214,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
               { title: 'six flats', value: 'six' },
               { title: 'twelve points', value: 'twelve' },
               { title: 'open, two flats', value: 'open' },
-              { title: 'adjustable', value: 'adjustable' },
+              ...(m.grip === 'adjustable' ? [{ title: 'adjustable', value: 'adjustable' }] : []),
             ]"
             :model-value="m.grip"
             @update:model-value="setMode(i, { grip: GRIPS.find((g) => g === $event) ?? 'six' })"
@@ -384,13 +384,9 @@ fieldset {
   margin: 8px 0 0;
   padding: 4px 0 0;
 }
-legend,
-label > span {
+legend {
   font-size: 13px;
   color: var(--soft);
-}
-label > span {
-  display: block;
 }
 legend {
   font-family: var(--v-font-heading);
@@ -406,12 +402,6 @@ legend {
   float: left;
   width: 100%;
 }
-.tick {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
-}
 .reach {
   border-top: 2px solid var(--ink);
   margin-top: 10px;
@@ -422,10 +412,5 @@ legend {
   display: flex;
   gap: 12px;
   margin-top: 10px;
-}
-@media (max-width: 760px) {
-  .tick {
-    min-height: 44px;
-  }
 }
 </style>

@@ -49,7 +49,7 @@ function typeIn(text: string) {
         live
           ? `${live.device} not heard for ${live.ago} s: is it on?`
           : instruments.line === 'broken'
-            ? 'No line to the server.'
+            ? 'No connection to the server.'
             : 'No scale connected.'
       }}</span>
       <LineField
@@ -79,7 +79,7 @@ function typeIn(text: string) {
   font-size: 24px;
   font-weight: 600;
 }
-.field {
+.line-field {
   width: 96px;
 }
 </style>

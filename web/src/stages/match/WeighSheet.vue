@@ -41,7 +41,7 @@ function why(title: string, d: Difference, what: string) {
 }
 function buy(model: PieceModel) {
   garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), note: 'to buy' }));
-  notice.say(`${model.name} is in the drawer, noted "to buy"`);
+  notice.say(`${model.name} is in the toolbox, noted "to buy"`);
 }
 </script>
 
@@ -54,7 +54,7 @@ function buy(model: PieceModel) {
     </div>
     <div v-else-if="!weighs.result" class="start" role="status">
       <p>
-        Solving with and without … <span class="num">{{ Math.round((weighs.progress ?? 0) * 100) }} %</span>
+        Calculating with and without … <span class="num">{{ Math.round((weighs.progress ?? 0) * 100) }} %</span>
       </p>
       <span class="bar"><span :style="{ width: `${(weighs.progress ?? 0) * 100}%` }" /></span>
       <p><v-btn variant="tonal" @click="weighs.stop()">Stop</v-btn></p>
@@ -74,7 +74,7 @@ function buy(model: PieceModel) {
           <span class="sub">{{ goes(s) }}</span>
           <span class="bar"><span :style="{ width: `${(s.grams / most) * 100}%` }" /></span>
         </v-btn>
-        <v-btn variant="plain" class="num" @click="why(`Changing ${s.fastener.name}`, s, 'without this head')">
+        <v-btn variant="plain" class="num" @click="why(`Changing ${s.fastener.name}`, s, 'without this fastener')">
           −{{ massText(view.units, s.grams) }}<small class="soft">{{ money(s.euros) }}</small>
         </v-btn>
       </div>
@@ -91,10 +91,10 @@ function buy(model: PieceModel) {
             >{{ p.model.name }} <span class="soft num">{{ p.model.price }} €</span></span
           ><span class="sub">{{ goes(p) }}</span></span
         >
-        <v-btn variant="plain" class="num" @click="why(p.model.name, p, 'with it in the drawer')">
+        <v-btn variant="plain" class="num" @click="why(p.model.name, p, 'with it in the toolbox')">
           −{{ massText(view.units, p.grams) }}
         </v-btn>
-        <v-btn variant="tonal" :aria-label="`Put ${p.model.name} in the drawer`" @click="buy(p.model)"> Buy </v-btn>
+        <v-btn variant="tonal" :aria-label="`Put ${p.model.name} in the toolbox`" @click="buy(p.model)"> Buy </v-btn>
       </div>
       <template v-if="weighs.result.marks.length > 0">
         <div class="sheet-head"><h2>What your marks cost</h2></div>
@@ -131,7 +131,7 @@ function buy(model: PieceModel) {
 .sub {
   display: block;
 }
-.link.num {
+.v-btn--variant-plain.num {
   text-align: right;
 }
 small {
@@ -150,7 +150,7 @@ small {
   background: var(--measured);
 }
 @media (max-width: 760px) {
-  .link.num {
+  .v-btn--variant-plain.num {
     min-height: 44px;
   }
 }

@@ -65,7 +65,7 @@ function explainPoints() {
         >At most <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> of
         <span class="num">{{ packing.cost.toFixed(1) }}</span> points from the best.</template
       >
-      <v-btn variant="plain" class="how" @click="explainPoints">How it is worked out</v-btn>
+      <v-btn variant="plain" class="how" @click="explainPoints">How this is calculated</v-btn>
       <span v-if="search.failed" class="gap"> {{ search.failed }}</span>
     </p>
     <div v-for="g in GOALS" :key="g" class="goal">

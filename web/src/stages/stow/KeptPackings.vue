@@ -37,7 +37,7 @@ function keep() {
     note: '',
   };
   garage.put(`keep ${row.name}`, 'packings', row);
-  notice.say(`${row.name} is kept. Ctrl Z takes it back.`);
+  notice.say(`${row.name} is saved. Ctrl Z takes it back.`);
   name.value = '';
 }
 const against = ref('');
@@ -160,13 +160,8 @@ function packAgain(p: KeptPacking) {
   gap: 12px;
   align-items: end;
 }
-.keep label {
+.keep .line-field {
   flex: 0 1 300px;
-}
-label span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
 }
 .against {
   max-width: 340px;

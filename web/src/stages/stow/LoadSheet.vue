@@ -44,7 +44,7 @@ const side = (l: Load) =>
 const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
   { name: 'Weight', of: (l) => kg(l.mass), unit: () => unitOf(view.units, 'weight') },
   {
-    name: 'Middle, high',
+    name: 'Centre of gravity height',
     of: (l) => (l.centre ? mm(l.centre.z) : '–'),
     unit: () => unitOf(view.units, 'length'),
   },

@@ -249,26 +249,10 @@ legend {
 .two {
   grid-column: span 2;
 }
-label > span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
 .flags {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 16px;
-}
-.flags label {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 32px;
-}
-.flags input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ink);
 }
 .acts {
   display: flex;

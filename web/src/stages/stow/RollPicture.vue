@@ -161,7 +161,7 @@ text {
   font-size: 10px;
 }
 @media (max-width: 760px) {
-  .acts .link {
+  .acts .v-btn--variant-plain {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

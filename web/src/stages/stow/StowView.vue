@@ -450,7 +450,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   gap: 6px 10px;
   align-items: center;
 }
-.looks .tool-button {
+.looks .v-btn {
   padding: 3px 10px;
   font-size: 14px;
 }
@@ -531,7 +531,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
     max-width: none;
     padding-bottom: 6px;
   }
-  .looks .tool-button,
+  .looks .v-btn,
   .modes button {
     min-height: 44px;
     display: inline-flex;

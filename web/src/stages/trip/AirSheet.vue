@@ -237,7 +237,7 @@ small {
   .form {
     grid-template-columns: 1fr 1fr;
   }
-  .link {
+  .v-btn--variant-plain {
     min-height: 44px;
   }
 }

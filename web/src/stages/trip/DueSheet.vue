@@ -233,7 +233,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
         />
         <p class="wide acts">
           <v-btn variant="tonal" @click="done(d.service)">Done today</v-btn>
-          <v-btn variant="tonal" class="gap" @click="remove(d.service)">Take out</v-btn>
+          <v-btn variant="tonal" class="gap" @click="remove(d.service)">Delete</v-btn>
         </p>
       </div>
     </template>
@@ -316,7 +316,7 @@ small {
   .detail {
     grid-template-columns: 1fr 1fr;
   }
-  .link {
+  .v-btn--variant-plain {
     min-height: 44px;
   }
 }

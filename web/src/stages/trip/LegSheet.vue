@@ -293,11 +293,6 @@ function show(leg: Leg) {
 .wide {
   grid-column: 1 / -1;
 }
-.block label > span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-}
 .speeds {
   padding: 4px 0;
   border-bottom: 1px solid var(--hair);
@@ -329,7 +324,7 @@ function show(leg: Leg) {
 .name:focus {
   border-color: var(--line);
 }
-.leg-head .link {
+.leg-head .v-btn--variant-plain {
   white-space: nowrap;
   font-size: 14px;
 }
@@ -346,12 +341,6 @@ function show(leg: Leg) {
   font-size: 13px;
   line-height: 1.15;
 }
-.signal input {
-  width: 20px;
-  height: 20px;
-  accent-color: var(--ink);
-  flex: none;
-}
 .acts {
   padding: 14px 16px;
   display: flex;
@@ -363,7 +352,7 @@ function show(leg: Leg) {
   .fields {
     grid-template-columns: 1fr 1fr;
   }
-  .leg-head .link {
+  .leg-head .v-btn--variant-plain {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

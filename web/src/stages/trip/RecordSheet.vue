@@ -119,8 +119,8 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
       <span
         ><v-btn variant="plain" @click="add">Log a ride</v-btn
         ><DropMenu label="Table" hint="All rides as a table" quiet>
-          <v-list-item role="menuitem" @click="reading = true">Read a CSV file…</v-list-item>
-          <v-list-item role="menuitem" @click="csvOut">Write a CSV file</v-list-item></DropMenu
+          <v-list-item role="menuitem" @click="reading = true">Import CSV…</v-list-item>
+          <v-list-item role="menuitem" @click="csvOut">Export CSV</v-list-item></DropMenu
         ></span
       >
     </div>
@@ -173,10 +173,10 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
           <v-btn
             variant="plain"
             class="gap"
-            :aria-label="`Take out ${nameOf(m.trouble)}`"
+            :aria-label="`Remove ${nameOf(m.trouble)}`"
             @click="change(r, { mishaps: r.mishaps.filter((_, k) => k !== i) })"
           >
-            Take out
+            Remove
           </v-btn>
         </div>
         <SelectField
@@ -186,7 +186,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
           model-value=""
           @update:model-value="addMishap(r, $event)"
         />
-        <p class="wide"><v-btn variant="tonal" class="gap" @click="remove(r)">Take out this ride</v-btn></p>
+        <p class="wide"><v-btn variant="tonal" class="gap" @click="remove(r)">Delete this ride</v-btn></p>
       </div>
     </template>
     <template v-if="factors.length > 0">
@@ -248,7 +248,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
   padding: 8px 16px;
   font-size: 14.5px;
 }
-.sheet-head .link {
+.sheet-head .v-btn--variant-plain {
   margin-right: 14px;
 }
 .ride {
@@ -321,7 +321,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
   .mishap {
     grid-template-columns: 1fr 1fr;
   }
-  .link {
+  .v-btn--variant-plain {
     min-height: 44px;
   }
 }

@@ -177,12 +177,6 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
   gap: 10px;
   padding: 12px 16px 6px;
 }
-.acts label {
-  cursor: pointer;
-}
-.acts label:focus-within {
-  outline: 2px solid var(--ink);
-}
 .note {
   padding: 6px 16px;
   font-size: 14.5px;
@@ -208,26 +202,13 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
   flex-wrap: wrap;
   gap: 2px 14px;
 }
-.mark input {
-  accent-color: var(--ink);
-}
 .mark legend {
   padding: 6px 0 0;
   font-weight: 500;
 }
-.mark label {
-  display: inline-flex;
-  gap: 5px;
-  align-items: center;
-  font-size: 14px;
-  min-height: 28px;
-}
 @media (max-width: 760px) {
   .form {
     grid-template-columns: 1fr 1fr;
-  }
-  .mark label {
-    min-height: 44px;
   }
 }
 </style>

@@ -117,7 +117,7 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
   font-weight: 500;
 }
 @media (max-width: 760px) {
-  .bulk .link,
+  .bulk .v-btn--variant-plain,
   .bulk :deep(.word) {
     min-height: 44px;
     display: inline-flex;

@@ -58,12 +58,6 @@ function copy() {
 .dialog {
   padding: 18px 22px;
 }
-label span {
-  display: block;
-  font-size: 13px;
-  color: var(--soft);
-  margin-top: 10px;
-}
 .acts {
   display: flex;
   gap: 12px;

@@ -221,7 +221,6 @@ const TRAITS = [
   grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
   gap: 8px 12px;
 }
-label > span,
 legend {
   display: block;
   font-size: 13px;
@@ -243,16 +242,5 @@ fieldset {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 18px;
-}
-.tick {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 34px;
-}
-@media (max-width: 760px) {
-  .tick {
-    min-height: 44px;
-  }
 }
 </style>

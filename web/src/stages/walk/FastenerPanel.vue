@@ -66,7 +66,7 @@ function remove() {
         <v-btn variant="plain" @click="emit('close')">Close</v-btn>
       </span>
     </header>
-    <v-tabs v-model="tab" class="turns" aria-label="About it">
+    <v-tabs v-model="tab" class="turns modes" aria-label="About it">
       <v-tab v-for="t in TABS" :id="`tab-${t.key}`" :key="t.key" :value="t.key" aria-controls="about">{{
         t.name
       }}</v-tab>
@@ -126,30 +126,14 @@ h2 {
   gap: 16px;
 }
 .turns {
-  display: flex;
-  gap: 18px;
-  border-bottom: 1px solid var(--line);
   margin: 4px 0 10px;
-}
-.turns button {
-  font-family: var(--v-font-heading);
-  font-size: 16px;
-  font-weight: 500;
-  color: var(--soft);
-  padding: 4px 0 5px;
-}
-.turns button[aria-selected='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  box-shadow: inset 0 -3px 0 var(--ink);
 }
 .reach {
   font-size: 14px;
   margin-top: 8px;
 }
 @media (max-width: 760px) {
-  .acts .link,
-  .turns button {
+  .acts .v-btn--variant-plain {
     min-height: 44px;
     display: inline-flex;
     align-items: center;

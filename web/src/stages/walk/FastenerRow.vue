@@ -34,7 +34,7 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
       >
       <span v-if="sub" class="sub">{{ sub }}</span>
     </span>
-    <span v-if="!reached" class="out" title="no chain of the drawer reaches it"
+    <span v-if="!reached" class="out" title="no chain of your tools reach it"
       ><svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true"><path d="M2 2l10 10M12 2L2 12" /></svg
       >gap</span
     >

@@ -313,7 +313,7 @@ h2 strong {
     width: 66px;
     height: 62px;
   }
-  .acts .link,
+  .acts .v-btn--variant-plain,
   .acts :deep(.word) {
     min-height: 44px;
     display: inline-flex;

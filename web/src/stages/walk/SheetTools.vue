@@ -38,8 +38,8 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
     />
     <v-btn variant="text" class="choose" :aria-pressed="choosing" @click="emit('choose')">Choose</v-btn>
     <DropMenu label="Table" hint="Whole tables of fasteners" quiet>
-      <v-list-item role="menuitem" @click="emit('csvIn')">Read a CSV file…</v-list-item>
-      <v-list-item role="menuitem" @click="emit('csvOut')">Write a CSV file</v-list-item>
+      <v-list-item role="menuitem" @click="emit('csvIn')">Import CSV…</v-list-item>
+      <v-list-item role="menuitem" @click="emit('csvOut')">Export CSV</v-list-item>
       <v-list-item role="menuitem" @click="emit('compare')">Compare two bikes…</v-list-item>
       <v-list-item role="menuitem" @click="emit('copy')">Copy this bike…</v-list-item>
     </DropMenu>
@@ -54,12 +54,6 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
   gap: 6px;
   padding: 6px 16px;
   border-bottom: 1px solid var(--hair);
-}
-.field {
-  min-height: 30px;
-  padding: 2px 6px;
-  width: auto;
-  font-size: 13.5px;
 }
 .words {
   flex: 1 1 60px;
@@ -83,7 +77,6 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
   .tools {
     flex-wrap: wrap;
   }
-  .field,
   .choose {
     min-height: 44px;
   }

@@ -209,12 +209,12 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         <template v-else>{{ live.device }}</template>
         <template v-if="live.missed > 0">, {{ live.missed }} lines lost</template>
       </p>
-      <p v-else-if="instruments.line === 'broken'" class="soft small">No line to the server: type the reading.</p>
+      <p v-else-if="instruments.line === 'broken'" class="soft small">No connection to the server: type the reading.</p>
       <v-btn v-if="live && !live.lost && live.value !== null" @click="add(live.value!)"> Take this reading </v-btn>
       <p v-if="pending !== null" class="pending" role="alert">
         <span class="num">{{ mm(pending) }}</span> came in.
         <v-btn @click="add(pending!)">Use it here</v-btn>
-        <v-btn variant="plain" @click="pending = null">Drop it</v-btn>
+        <v-btn variant="plain" @click="pending = null">Discard it</v-btn>
       </p>
       <form class="typed" @submit.prevent="keep">
         <LineField
@@ -256,10 +256,7 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           hide-label
           class="slim"
           label="Form of the head"
-          :items="[
-            ...FORMS.map((f) => ({ title: String(FORM_WORDS[f]), value: f })),
-            { title: String(FORM_WORDS[form]), value: form },
-          ]"
+          :items="[...new Set([...FORMS, form])].map((f) => ({ title: FORM_WORDS[f], value: f }))"
           v-model="form"
         />
       </p>
@@ -295,7 +292,7 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         <div v-if="next" class="next-try">
           <p>
             <strong>To be sure:</strong> put {{ printShape(next.tool) }} on it{{
-              next.owned ? '' : ' (not in the drawer)'
+              next.owned ? '' : ' (not in the toolbox)'
             }}.
           </p>
           <p class="outcomes">
@@ -394,11 +391,11 @@ h3,
   gap: 6px;
   margin: 6px 0;
 }
-.typed .field {
+.typed .line-field {
   flex: 1;
   min-width: 0;
 }
-.surface .field {
+.surface {
   font-size: 13.5px;
 }
 .pending {
@@ -465,7 +462,7 @@ h3,
   gap: 4px;
   margin-top: 4px;
 }
-.outcomes .tool-button {
+.outcomes .v-btn {
   font-size: 14px;
   padding: 2px 9px;
   min-height: 30px;
@@ -489,7 +486,7 @@ h3,
   .ends button,
   .tools button,
   .odds-row,
-  .outcomes .tool-button {
+  .outcomes .v-btn {
     min-height: 44px;
   }
   .tools button {

@@ -37,7 +37,7 @@ const text = (f: Fastener) =>
     .join(' ')
     .toLowerCase();
 
-/** Whether a row is to be shown. `reached` tells what the drawer turns. */
+/** Whether a row is to be shown. `reached` tells what the toolbox turns. */
 export function shows(f: Fastener, by: Showing, reached: (f: Fastener) => boolean): boolean {
   if (by.station !== null && f.station !== by.station) return false;
   if ((f.leftOut !== null) !== (by.only === 'left out')) return false;
