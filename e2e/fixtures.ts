@@ -88,9 +88,9 @@ export async function packed(page: Page) {
 }
 /** Chooses in a select by what stands in its list; as many letters of it as tell it apart. */
 export async function choose(field: Locator, option: string) {
-  await field.click({ force: true });
-  // A long list is searched by typing.
-  if (await field.isEditable()) await field.fill(option);
+  // By the keyboard: a long list is searched by typing, a short one opens.
+  await field.press('ArrowDown');
+  if (await field.evaluate((e) => e.closest('.v-autocomplete') !== null)) await field.fill(option);
   const list = field.page().getByRole('listbox').last();
   const exact = list.getByRole('option', { name: option, exact: true });
   await expect(list.getByRole('option').first()).toBeVisible();
@@ -107,7 +107,7 @@ export async function figure(page: Page, label: string): Promise<Locator> {
   if (isPhone(page) && (await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
   return page.locator(`.readout ${side} .cell`, { has: page.getByText(label, { exact: true }) });
 }
-/** What the whole drawer reaches, as it stands under Match in the rail. */
+/** What the whole toolbox reaches, as it stands under Match in the rail. */
 export async function matched(page: Page): Promise<Locator> {
   await settled(page);
   return page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Match' });

@@ -138,7 +138,7 @@ test('kits are kept, compared, frozen, packed again; the list by habit stands on
   const kept = page.locator('.kept-kit', { hasText: 'Plateau kit' });
   const facts = await kept.locator('.facts').innerText();
   await kept.getByRole('button', { name: 'Lock' }).click();
-  await expect(kept).toContainText('frozen');
+  await expect(kept).toContainText('locked');
   await expect(kept.getByRole('button', { name: 'Edit' })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Enter what you carry now' }).click();

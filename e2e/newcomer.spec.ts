@@ -17,7 +17,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
     await expect(await figure(page, 'Gets home unaided')).toContainText('–no legs yet');
     await expect(await figure(page, 'Hours at risk')).toContainText('–');
   }
-  // A drawer whose pieces turn none of the heads proves nothing either.
+  // A toolbox whose pieces turn none of the heads proves nothing either.
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /^Toolbox/ }).click();
   await page.locator('#piece').fill('socket 1/4 8');

@@ -62,7 +62,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(page.locator('.stage-head')).toContainText('proven: nothing lighter does it');
   await kitBy(page, 'By item');
   await page.locator('.kit-row', { hasText: 'Combination spanner 27' }).locator('.open').click();
-  await expect(page.locator('.without')).toContainText('1 head is lost: axle nut');
+  await expect(page.locator('.without')).toContainText('1 fastener is out of reach: axle nut');
   await expect(page.locator('.kit-row', { hasText: 'Hook spanner 68' })).toContainText('only for shock preload ring');
 
   // Stow: a piece is moved, stays where it was put, and may go back to the rules.
@@ -127,7 +127,7 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await enter(page, '24 axle nut 60nm');
   await expect(await matched(page)).toContainText('0/1');
   await goTo(page, 'Match');
-  await page.getByRole('tab', { name: /Drawer/ }).click();
+  await page.getByRole('tab', { name: /Toolbox/ }).click();
   await page.locator('#piece').fill('combination 24');
   await page.getByRole('button', { name: 'Add Combination spanner 24' }).click();
   await expect(await matched(page)).toContainText('1/1');

@@ -88,7 +88,7 @@ test('two devices: different fields are joined, the same field is asked about', 
   const other = await (await browser.newContext()).newPage();
   await open(other, app, '/match');
   for (const p of [page, other]) {
-    await p.getByRole('tab', { name: /Drawer/ }).click();
+    await p.getByRole('tab', { name: /Toolbox/ }).click();
     await p.locator('#piece').fill('combination spanner 27');
     await p.locator('.piece-row[aria-expanded]', { hasText: 'Combination spanner 27' }).click();
   }

@@ -33,7 +33,7 @@ const HEADS: [Head['form'], string, number][] = [
   ['jis', '2', 2],
 ];
 
-/** A garage from a seed: so many bikes with so many heads each, a drawer of so many catalogue pieces, the commonest twice when it runs out. */
+/** A garage from a seed: so many bikes with so many heads each, a toolbox of so many catalogue pieces, the commonest twice when it runs out. */
 export function randomGarage(seed: number, heads: number, pieces: number, bikes = 1): GarageDocument {
   const rng = xoroshiro128plus(seed);
   const upTo = (n: number) => Math.abs(rng.next()) % n;

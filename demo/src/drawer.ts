@@ -50,7 +50,7 @@ const stub: PieceModel = {
   price: 0,
 };
 
-/** What came with the Quarrel: it goes into the drawer at no price. */
+/** What came with the Quarrel: it goes into the toolbox at no price. */
 const MAKERS = { set: 'Maker’s kit, one cylinder', price: 0, kept: 'under the seat' };
 
 /** A six-lobe T55 with a 13 mm hex back; turned round, the back itself turns an inside hex of 13. */
@@ -93,7 +93,7 @@ const groundThin: PieceModel = {
 const lobe = (size: string) => ({ form: 'lobe' as const, size });
 const key = (size: string) => ({ form: 'key' as const, size });
 
-/** The drawer: generic pieces in usual proportions and three home-made ones. */
+/** The toolbox: generic pieces in usual proportions and three home-made ones. */
 export function drawer(nextId: () => string): Piece[] {
   const models: [PieceModel, Partial<Piece>?][] = [
     ...['8', '10', '12', '13', '14', '17', '19', '22', '24', '27'].map((s): [PieceModel] => [combinationSpanner(s)]),

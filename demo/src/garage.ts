@@ -105,7 +105,7 @@ function ossel(id: string, nextLeg: () => string, ask: KitQuestion['ask']): Trip
 }
 
 /**
- * The made-up garage that a first start opens: two bikes, a drawer, a trip.
+ * The made-up garage that a first start opens: two bikes, a toolbox, a trip.
  * @param ask what is asked of the trip's kit
  */
 export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {

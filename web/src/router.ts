@@ -1,12 +1,11 @@
 import { createRouter, createWebHistory } from 'vue-router';
-import WalkView from './stages/walk/WalkView.vue';
 
-/** One address a stage; the first is in the first load, the others follow when asked for. */
+/** One address a stage; each is loaded when it is asked for, so that the frame is there before any of them. */
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', redirect: '/walk' },
-    { path: '/walk', component: WalkView, meta: { title: 'Walk' } },
+    { path: '/walk', component: () => import('./stages/walk/WalkView.vue'), meta: { title: 'Walk' } },
     { path: '/match', component: () => import('./stages/match/MatchView.vue'), meta: { title: 'Match' } },
     { path: '/trip', component: () => import('./stages/trip/TripView.vue'), meta: { title: 'Trip' } },
     { path: '/kit', component: () => import('./stages/kit/KitView.vue'), meta: { title: 'Kit' } },

@@ -49,7 +49,7 @@ describe('the demo', () => {
         });
       }
   });
-  test('the kit alone reaches what the drawer reaches, and loses just what it says without each piece', () => {
+  test('the kit alone reaches what the toolbox reaches, and loses just what it says without each piece', () => {
     answers.forEach((a, b) => {
       const finder = new ChainFinder(doc.pieces, doc.garage.practice);
       const reaches = doc.fasteners

@@ -79,7 +79,7 @@ export class AnswerMemory {
     return this.packed.packing;
   }
 
-  /** The finder over a drawer, kept while neither the pieces nor the practice change. */
+  /** The finder over a toolbox, kept while neither the pieces nor the practice change. */
   chains(pieces: readonly Piece[], practice: GarageDocument['garage']['practice']): ChainFinder {
     // Copies of its own, since later pieces' names and prices are written into them.
     const drawer = pieces.filter((p) => p.mark !== 'never').map((p) => ({ ...p }));
@@ -106,7 +106,7 @@ export class AnswerMemory {
 
   /**
    * Heads and pieces for the least set. With the catalogue in play finding its chains takes long, so they are kept while the bike's
-   * fasteners, the drawer, the trip and the practice stay.
+   * fasteners, the toolbox, the trip and the practice stay.
    */
   tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): KitCase {
     if (toolsFrom(doc) === 'drawer') return kitCase(doc, question, finder, list);
@@ -128,7 +128,7 @@ export class AnswerMemory {
     return this.wide.tools;
   }
 
-  /** The cure of a fastener over the drawer last asked for; the same ends have the same cure. */
+  /** The cure of a fastener over the toolbox last asked for; the same ends have the same cure. */
   cure(fastener: Fastener, practice: GarageDocument['garage']['practice']): Cure | null {
     const key = JSON.stringify(endsOf(fastener));
     let known = this.cures.get(key);

@@ -70,7 +70,7 @@ describe('what to buy', () => {
     if (some.sets.length > 0) expect(some.sets[0]!.left).toEqual(['Bit pinned T40']);
     for (const row of all.sets) expect([...row.used, ...row.left].sort()).toEqual([...row.set.holds].sort());
   });
-  test('every list, bought and put in the drawer, reaches every gap that it says it cures', () => {
+  test('every list, bought and put in the toolbox, reaches every gap that it says it cures', () => {
     const demo = demoGarage('lightest');
     const bike = newBike(uuid(1), 'One');
     const walked: GarageDocument = {
@@ -82,7 +82,7 @@ describe('what to buy', () => {
     for (const base of [walked, thinned])
       for (const quality of THOROUGH ? qualities : [qualities[base === walked ? 0 : qualities.length - 1]!])
         for (const least of ['money', 'mass'] as const) {
-          // Each quality once for money; for grams where a drawer is there already.
+          // Each quality once for money; for grams where a toolbox is there already.
           if ((least === 'mass') === (base === walked)) continue;
           const doc = { ...base, garage: { ...base.garage, practice: { ...DEFAULT_PRACTICE, quality } } };
           const bikeId = doc.bikes[0]!.id;
@@ -111,7 +111,7 @@ describe('what to buy', () => {
       buyList(thinned, { bikeId: demo.bikes[0]!.id, tripId: null }, 'mass').price + 1e-9,
     );
   }, 120_000);
-  test('what a trip’s troubles ask for and the drawer does not do is on the list, the cheapest that does it', () => {
+  test('what a trip’s troubles ask for and the toolbox does not do is on the list, the cheapest that does it', () => {
     const doc = demoGarage('lightest');
     const pieces = doc.pieces.filter((p) => !p.functions.includes('inflate') && !p.functions.includes('lever tyre'));
     const asked = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };

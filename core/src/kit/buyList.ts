@@ -22,7 +22,7 @@ export type BuyFor = 'money' | 'mass';
 export interface BuyList {
   /** Pieces to buy one by one. */
   singles: { piece: Piece; count: number }[];
-  /** Sets to buy, with what of each is used and what is left over for the drawer. */
+  /** Sets to buy, with what of each is used and what is left over for the toolbox. */
   sets: { set: ToolSet; used: string[]; left: string[] }[];
   price: number;
   /** Mass of the pieces that are used, grams. */
@@ -30,7 +30,7 @@ export interface BuyList {
   /** Fasteners that it brings within reach, and those that nothing in the catalogue reaches. */
   cures: Fastener[];
   hopeless: Fastener[];
-  /** What the trip's troubles ask for and nothing in the drawer does. */
+  /** What the trip's troubles ask for and nothing in the toolbox does. */
   functions: FunctionNeed[];
   /** Heads of other bikes in the garage that the leftovers bring within reach, by bike. */
   forOthers: { bike: string; fasteners: string[] }[];
@@ -132,7 +132,7 @@ export function buyList(doc: KitRows, question: { bikeId: string; tripId: string
     singles.set(piece.id, { piece: asBought(piece), count: (singles.get(piece.id)?.count ?? 0) + 1 });
   for (const { single: piece } of taken) if (piece) buy(piece);
   const boughtSets = taken.flatMap((t) => (t.set === null ? [] : [sets[t.set]!]));
-  // Judged as the drawer will be once all is in it: what one purchase takes from another's way is bought on top.
+  // Judged as the toolbox will be once all is in it: what one purchase takes from another's way is bought on top.
   const after = () =>
     usablePieces(
       [
@@ -185,7 +185,7 @@ export function buyList(doc: KitRows, question: { bikeId: string; tripId: string
   };
 }
 
-/** Functions that the trip's troubles ask for beyond what the drawer does. */
+/** Functions that the trip's troubles ask for beyond what the toolbox does. */
 function missingFunctions(
   doc: KitRows,
   { bikeId, tripId }: { bikeId: string; tripId: string | null },

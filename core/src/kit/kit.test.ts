@@ -83,7 +83,7 @@ describe('the lightest kit', () => {
     expect(kit.pieces[1]!.serves).toContain('Slow leak');
     expect(kit.pieces[0]!.needed).toHaveLength(1);
   });
-  test('a trouble with no way of the grade is named, with what nothing in the drawer does', () => {
+  test('a trouble with no way of the grade is named, with what nothing in the toolbox does', () => {
     const role = hex('17', 'battery');
     const lacking = garage([owned(combinationSpanner('10')), owned(combinationSpanner('17'))], {
       fasteners: [hex('10'), role],

@@ -123,7 +123,7 @@ export interface Kit {
   served: boolean;
   /** Fasteners reached with the kit alone. */
   reached: string[];
-  /** Functions that some trouble asks for and that nothing in the drawer does. */
+  /** Functions that some trouble asks for and that nothing in the toolbox does. */
   missing: FunctionNeed[];
   /** What the rider demands and cannot be had, in words. */
   unmet: string[];

@@ -59,7 +59,7 @@ function shared(a: readonly Carried[], b: readonly Carried[]): Carried[] {
  * @param tripId the trip that the functions are for; null for none
  */
 export function manyBikes(doc: KitRows, tripId: string | null, solve: Solve): ManyBikes {
-  // Each bike by itself, out of the drawer: what rides along, or could be bought, is another question.
+  // Each bike by itself, out of the toolbox: what rides along, or could be bought, is another question.
   const practice: Practice = { ...doc.garage.practice, others: 'own bike only', from: 'drawer' };
   const own = { ...doc, garage: { ...doc.garage, practice } };
   const work = doc.bikes.map((bike) => ({ bike, ...toolCase(own, { bikeId: bike.id, tripId }) }));

@@ -14,7 +14,7 @@ export interface OwnSet {
   freedBulk: number;
 }
 
-/** The sets of a drawer, such as the kit that the maker supplied, against what the kit takes of them. */
+/** The sets of a toolbox, such as the kit that the maker supplied, against what the kit takes of them. */
 export function ownSets(drawer: readonly Piece[], kit: Pick<Kit, 'pieces'>): OwnSet[] {
   const carried = new Set(kit.pieces.map((k) => k.piece.id));
   const names = [...new Set(drawer.map((p) => p.set).filter(Boolean))].sort();

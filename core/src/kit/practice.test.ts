@@ -101,7 +101,7 @@ describe('doubles', () => {
           const reaches = heads.map((s) => reachOf(hex(s), finder)).filter((r) => r.best.length > 0);
           const all = new Map(pieces.map((p) => [p.id, p.count]));
           const less = (m: Map<string, number>, id: string) => new Map(m).set(id, (m.get(id) ?? 0) - 1);
-          // Oracle: every choice of copies; a head counts as doubled against a piece where the whole drawer less one copy reaches it.
+          // Oracle: every choice of copies; a head counts as doubled against a piece where the whole toolbox less one copy reaches it.
           const holds = (m: Map<string, number>) =>
             reaches.every(
               (r) =>

@@ -68,8 +68,8 @@ function useful(offer: readonly Piece[], fasteners: readonly Fastener[], functio
 
 /**
  * The case of one bike and trip: heads of the bike and of those that ride along, pieces from where the practice says.
- * Drawer first: a head that the drawer reaches is left to it; the catalogue stands in for the rest.
- * @param finder chains over the usable pieces of the drawer, where they are known already
+ * Drawer first: a head that the toolbox reaches is left to it; the catalogue stands in for the rest.
+ * @param finder chains over the usable pieces of the toolbox, where they are known already
  */
 export function toolCase(
   doc: KitRows,

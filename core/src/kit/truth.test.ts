@@ -296,7 +296,7 @@ describe('advice', () => {
     }
     expect(canBeSwapped(fastener({ head: { form: 'hex', size: '11' }, role: 'luggage rack' }))).toBe(true);
   });
-  test('what a purchase would save at once is said: a reamer for the drill that the drawer has', () => {
+  test('what a purchase would save at once is said: a reamer for the drill that the toolbox has', () => {
     const models = ['Powered drill, small', 'Hand pump', 'Combination pliers 160'].map((n) =>
       catalogue().find((m) => m.name === n)!,
     );

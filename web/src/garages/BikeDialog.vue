@@ -55,7 +55,7 @@ function remove() {
     <v-card class="dialog">
       <form @submit.prevent="keep">
         <h1>{{ bike ? 'Change the bike' : 'Add a bike' }}</h1>
-        <BikeForm v-model="draft" :tried="tried" />
+        <BikeForm v-model="draft" :tried="tried" :open="!!bike" />
         <PlaceTicks
           v-if="!bike"
           v-model="placeNames"

@@ -2,7 +2,7 @@
 /** A bike's own numbers and traits: they draw it, and decide what there is to look at. */
 import SelectField from '../ui/SelectField.vue';
 import LineField from '../ui/LineField.vue';
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { BRAKES, DRIVES, ENGINES, FITTINGS, STARTERS, TYRES, type Bike, type Fitting } from '@necessaire/core';
 import NumberField from '../ui/NumberField.vue';
 import { bikeFaults } from './bikeFields';
@@ -11,6 +11,8 @@ const bike = defineModel<Bike>({ required: true });
 const props = defineProps<{
   /** Whether it was tried to keep the bike: only then is what was left empty a fault. */
   tried: boolean;
+  /** Whether all is shown from the start: a bike that is there already is being changed. */
+  open?: boolean;
 }>();
 const faults = computed(() => {
   const all = bikeFaults(bike.value);
@@ -30,16 +32,20 @@ interface Choice {
   label: string;
   of: readonly (string | number)[];
 }
-const CHOICES: Choice[] = [
-  { key: 'tyres', label: 'Tyres are', of: TYRES },
-  { key: 'wheels', label: 'Wheels', of: ['spoked', 'cast'] },
+/** What draws the bike and decides which fasteners and problems it has. */
+const FIRST: Choice[] = [
   { key: 'drive', label: 'Drive', of: DRIVES },
   { key: 'engine', label: 'Engine', of: ENGINES },
+  { key: 'starter', label: 'Starter', of: STARTERS },
+];
+/** What can wait: usual values stand until they are changed. */
+const MORE: Choice[] = [
+  { key: 'tyres', label: 'Tyres are', of: TYRES },
+  { key: 'wheels', label: 'Wheels', of: ['spoked', 'cast'] },
   { key: 'strokes', label: 'Strokes', of: [4, 2] },
   { key: 'plugs', label: 'Plugs in each cylinder', of: [1, 2] },
   { key: 'cooling', label: 'Cooling', of: ['air', 'liquid'] },
   { key: 'fuelling', label: 'Fuelling', of: ['injection', 'carburettor'] },
-  { key: 'starter', label: 'Starter', of: STARTERS },
   { key: 'brakeFront', label: 'Front brake', of: BRAKES },
   { key: 'brakeRear', label: 'Rear brake', of: ['disc', 'drum'] },
   { key: 'seat', label: 'Seat', of: ['flat', 'stepped'] },
@@ -54,6 +60,11 @@ const fit = (fitting: Fitting, on: boolean) =>
     FITTINGS.filter((f) => (f === fitting ? on : bike.value.fitted.includes(f))),
   );
 const name = computed(() => bike.value.name);
+/** The rest is folded, but never over a fault. */
+const opened = ref<string | undefined>(props.open ? 'more' : undefined);
+watch(elsewhere, (list) => {
+  if (list.length > 0) opened.value = 'more';
+});
 </script>
 
 <template>
@@ -83,64 +94,81 @@ const name = computed(() => bike.value.name);
       @update:model-value="set('tyreRear', $event.trim())"
     />
     <SelectField
-      v-for="c in CHOICES"
+      v-for="c in FIRST"
       :key="c.key"
       :label="c.label"
       :items="c.of.map((o) => ({ title: String(o), value: String(o) }))"
       :model-value="String(bike[c.key])"
       @update:model-value="choose(c, $event)"
     />
-    <NumberField
-      label="Tank"
-      quantity="capacity"
-      :min="2"
-      :max="45"
-      :model-value="bike.tank"
-      @update:model-value="set('tank', $event)"
-    />
-    <NumberField
-      label="Wheelbase"
-      quantity="length"
-      :model-value="bike.wheelbase"
-      @update:model-value="set('wheelbase', $event)"
-    />
-    <NumberField
-      label="Seat height"
-      quantity="length"
-      :model-value="bike.seatHeight"
-      @update:model-value="set('seatHeight', $event)"
-    />
-    <NumberField
-      label="Ready to ride"
-      quantity="weight"
-      :model-value="bike.mass"
-      @update:model-value="set('mass', $event)"
-    />
-    <NumberField
-      label="Maker's payload"
-      quantity="weight"
-      :model-value="bike.payload"
-      @update:model-value="set('payload', $event)"
-    />
-    <fieldset class="wide">
-      <legend>What is fitted</legend>
-      <v-checkbox
-        v-for="f in FITTINGS"
-        :key="f"
-        class="tick"
-        :model-value="bike.fitted.includes(f)"
-        @update:model-value="fit(f, $event === true)"
-        :label="f"
-      />
-    </fieldset>
-    <v-checkbox
-      class="wide"
-      label="Can be push-started with a flat battery"
-      density="compact"
-      hide-details
-      :model-value="bike.pushStarts"
-      @update:model-value="set('pushStarts', $event === true)"
-    />
+    <v-expansion-panels v-model="opened" class="wide">
+      <v-expansion-panel value="more">
+        <v-expansion-panel-title>More about the bike: usual values stand until you change them</v-expansion-panel-title>
+        <v-expansion-panel-text>
+          <div class="bike-form">
+            <SelectField
+              v-for="c in MORE"
+              :key="c.key"
+              :label="c.label"
+              :items="c.of.map((o) => ({ title: String(o), value: String(o) }))"
+              :model-value="String(bike[c.key])"
+              @update:model-value="choose(c, $event)"
+            />
+            <NumberField
+              label="Tank"
+              quantity="capacity"
+              :min="2"
+              :max="45"
+              :model-value="bike.tank"
+              @update:model-value="set('tank', $event)"
+            />
+            <NumberField
+              label="Wheelbase"
+              quantity="length"
+              :model-value="bike.wheelbase"
+              @update:model-value="set('wheelbase', $event)"
+            />
+            <NumberField
+              label="Seat height"
+              quantity="length"
+              :model-value="bike.seatHeight"
+              @update:model-value="set('seatHeight', $event)"
+            />
+            <NumberField
+              label="Ready to ride"
+              quantity="weight"
+              :model-value="bike.mass"
+              @update:model-value="set('mass', $event)"
+            />
+            <NumberField
+              label="Maker's payload"
+              quantity="weight"
+              :model-value="bike.payload"
+              @update:model-value="set('payload', $event)"
+            />
+            <fieldset class="wide">
+              <legend>What is fitted</legend>
+              <v-checkbox
+                v-for="f in FITTINGS"
+                :key="f"
+                class="tick"
+                :model-value="bike.fitted.includes(f)"
+                @update:model-value="fit(f, $event === true)"
+                :label="f"
+              />
+            </fieldset>
+            <v-checkbox
+              class="wide"
+              label="Can be push-started with a flat battery"
+              density="compact"
+              hide-details
+              :model-value="bike.pushStarts"
+              @update:model-value="set('pushStarts', $event === true)"
+            />
+          </div>
+        </v-expansion-panel-text>
+      </v-expansion-panel>
+    </v-expansion-panels>
     <ul v-if="elsewhere.length > 0" class="wide gap" role="alert">
       <li v-for="[field, message] in elsewhere" :key="field">{{ field }}: {{ message }}</li>
     </ul>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
-import { newBike, type Bike } from '@necessaire/core';
+import { guideOf, newBike, placeLibrary, proposal, type Bike } from '@necessaire/core';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import BikeDrawing from '../ui/BikeDrawing.vue';
 import BikeForm from './BikeForm.vue';
 import { bikeFaults } from './bikeFields';
 import { newBikeRows } from './newRows';
+import { climbed } from '../stages/walk/climbed';
 import PlaceTicks from './PlaceTicks.vue';
 
 /** An empty garage leads by the hand: first the bike, then its first head in Walk. */
@@ -15,6 +16,8 @@ const view = useView();
 const draft = ref<Bike>(newBike(crypto.randomUUID(), ''));
 const placeNames = ref<string[]>([]);
 const tried = ref(false);
+/** So many of the usual places has the sample bike. */
+const SAMPLE_PLACES = 5;
 const drawable = computed(() => Object.keys(bikeFaults({ ...draft.value, name: 'x' })).length === 0);
 /** The last drawing that holds stays while a number is being typed. */
 const drawn = shallowRef<Bike>(draft.value);
@@ -27,6 +30,19 @@ function add() {
   garage.edit(`add ${bike.name}`, newBikeRows(bike, placeNames.value));
   view.bikeId = bike.id;
 }
+/** A bike with its usual fasteners and places, so that every stage can be seen at work; its own bike comes beside it at any time. */
+function sample() {
+  const bike = { ...newBike(crypto.randomUUID(), 'Sample bike') };
+  const fasteners = guideOf(bike, [])
+    .visits.filter((v) => v.state === 'to do')
+    .map((v) => climbed(proposal(v.look, bike, crypto.randomUUID()), 'assumed', 'usual on such a bike'));
+  const places = placeLibrary(bike).map((p) => p.name);
+  garage.edit('add a sample bike', [
+    ...newBikeRows(bike, places.slice(0, SAMPLE_PLACES)),
+    ...fasteners.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
+  ]);
+  view.bikeId = bike.id;
+}
 </script>
 
 <template>
@@ -34,7 +50,7 @@ function add() {
     <section class="picture">
       <div class="stage-head">
         <h1>First, the bike</h1>
-        <p>Its numbers draw it. Next you measure <strong>one head</strong>, and the rest follows.</p>
+        <p>Five answers draw it. Next you measure <strong>one fastener</strong>, and the rest follows.</p>
       </div>
       <BikeDrawing :bike="drawn" class="drawing" :faint="!drawable" />
       <p v-if="!drawable" class="empty">Correct the marked numbers to see the drawing.</p>
@@ -43,7 +59,10 @@ function add() {
       <form @submit.prevent="add">
         <BikeForm v-model="draft" :tried="tried" />
         <PlaceTicks v-model="placeNames" :bike="drawn" label="Luggage and storage: choose what this bike has" />
-        <v-btn type="submit">Add this bike</v-btn>
+        <p class="acts">
+          <v-btn type="submit">Add this bike</v-btn>
+          <v-btn variant="tonal" @click="sample">Look around with a sample bike</v-btn>
+        </p>
       </form>
     </section>
   </div>
@@ -56,7 +75,14 @@ function add() {
 .drawing {
   height: 440px;
 }
-.v-btn {
-  margin-top: 18px;
+.acts {
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  padding: 14px 0;
+  background: var(--sheet);
 }
 </style>

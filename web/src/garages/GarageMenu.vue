@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import FileButton from '../ui/FileButton.vue';
-import LineField from '../ui/LineField.vue';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { MOST_BYTES } from '@necessaire/core';
 import { api, ApiError } from '../api/client';
 import { useNotice } from '../shell/notice';
@@ -9,6 +7,8 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 
+const FileButton = defineAsyncComponent(() => import('../ui/FileButton.vue'));
+const LineField = defineAsyncComponent(() => import('../ui/LineField.vue'));
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** What went wrong and what to do about it: in the flow of the page, so that it covers nothing, and each line can be closed. */
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
-import TrayDialog from './TrayDialog.vue';
 
+const TrayDialog = defineAsyncComponent(() => import('./TrayDialog.vue'));
 const garage = useGarage();
 const answers = useAnswer();
 const closed = ref<string[]>([]);

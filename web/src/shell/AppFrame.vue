@@ -1,21 +1,25 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted } from 'vue';
-import FirstBike from '../garages/FirstBike.vue';
+import { defineAsyncComponent, onBeforeUnmount, onMounted } from 'vue';
+import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import AlertBar from './AlertBar.vue';
 import BriefLine from './BriefLine.vue';
-import CommandBox from './CommandBox.vue';
-import ConflictDialog from './ConflictDialog.vue';
-import ExplainPanel from './ExplainPanel.vue';
 import ReadoutPanel from './ReadoutPanel.vue';
 import StageRail from './StageRail.vue';
-import KeysDialog from './KeysDialog.vue';
 import { useNotice } from './notice';
+
+/** What is not on the first view is loaded when it is asked for. */
+const FirstBike = defineAsyncComponent(() => import('../garages/FirstBike.vue'));
+const CommandBox = defineAsyncComponent(() => import('./CommandBox.vue'));
+const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
+const ExplainPanel = defineAsyncComponent(() => import('./ExplainPanel.vue'));
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
 
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
+const explain = useExplain();
 
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
@@ -60,10 +64,10 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
     </main>
     <ReadoutPanel class="foot" />
     <CommandBox v-if="view.commandOpen" />
-    <ExplainPanel />
-    <ConflictDialog />
+    <ExplainPanel v-if="explain.shown" />
+    <ConflictDialog v-if="garage.questions.length > 0" />
     <v-snackbar class="notice" :model-value="notice.text !== ''" :timeout="-1" :text="notice.text" />
-    <KeysDialog />
+    <KeysDialog v-if="view.keysOpen" />
   </div>
 </template>
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { strandedHours, type Bike } from '@necessaire/core';
-import BikeDialog from '../garages/BikeDialog.vue';
 import GarageMenu from '../garages/GarageMenu.vue';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 
+const BikeDialog = defineAsyncComponent(() => import('../garages/BikeDialog.vue'));
 const garage = useGarage();
 const view = useView();
 const editing = ref<Bike | 'new' | null>(null);

@@ -111,7 +111,7 @@ const known = computed<Cell[]>(() => {
             { name: 'chosen', value: String(f?.chosen) },
             { name: 'reached with everything that you own', value: String(f?.reached) },
           ],
-          source: 'your drawer and your survey',
+          source: 'your toolbox and your survey',
           to: { path: '/match', label: 'See why, and what would cure each' },
         }),
     },

@@ -11,6 +11,8 @@ export interface Stage {
   live: string;
   /** Whether nothing is missing in it: shown as a filled hexagon. */
   done: boolean;
+  /** Whether anything was done in it yet. */
+  begun: boolean;
 }
 
 /** The stages that exist, in the order of the work, each with its live figure. */
@@ -34,18 +36,21 @@ export function useStages() {
         name: 'Walk',
         live: counted === 0 ? 'none' : `${counted - unsure}/${counted}`,
         done: counted > 0 && unsure === 0,
+        begun: counted > 0,
       },
       {
         path: '/match',
         name: 'Match',
         live: f && !f.missing.reached ? `${f.reached}/${f.chosen}` : '–',
         done: !!f && f.chosen > 0 && f.gaps === 0,
+        begun: (garage.doc?.pieces.length ?? 0) > 0,
       },
       {
         path: '/trip',
         name: 'Trip',
         live: trip ? `${km} ${view.units === 'metric' ? 'km' : 'mi'}` : 'none',
         done: !!trip && trip.legs.length > 0,
+        begun: !!trip && trip.legs.length > 0,
       },
       {
         path: '/kit',
@@ -55,19 +60,21 @@ export function useStages() {
             ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}`
             : '–',
         done: !!f && f.mass > 0 && missing === 0 && (answers.answer?.kit.proven ?? false),
+        begun: !!f && !f.missing.mass && f.mass > 0,
       },
       {
         path: '/stow',
         name: 'Stow',
         live:
           loose > 0
-            ? `${loose} loose`
+            ? `${loose} left`
             : faults.length > 0
               ? `${faults.length} broken`
               : f && f.mass > 0
                 ? 'all in'
                 : '–',
         done: !!f && f.mass > 0 && faults.length === 0,
+        begun: garage.places.length > 0,
       },
     ];
   });

@@ -1,4 +1,4 @@
-import 'vuetify/styles';
+import 'vuetify/styles/core';
 import './tokens.css';
 import './base.css';
 import './controls.css';

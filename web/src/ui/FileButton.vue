@@ -21,7 +21,7 @@ defineExpose({ pick });
       <v-btn :variant="quiet ? 'tonal' : 'outlined'" @click="pick">{{ label }}</v-btn>
     </slot>
     <v-file-input
-      class="d-none"
+      class="unseen"
       :label="label"
       :accept="accept"
       :multiple="multiple ?? false"
@@ -32,6 +32,9 @@ defineExpose({ pick });
 </template>
 
 <style scoped>
+.unseen {
+  display: none;
+}
 .file-button {
   display: inline-flex;
 }

@@ -241,7 +241,7 @@ describe('tools that were tried', () => {
       }
       expect([size, doubt(g) - after < next.tells + 0.05]).toEqual([size, true]);
     }
-    // A tool that is in the drawer is proposed when it tells nearly as much.
+    // A tool that is in the toolbox is proposed when it tells nearly as much.
     expect(nextTry('hex', g, () => 1, [next.tool.size])!.owned).toBe(true);
   });
   test('nothing to try where the size is known, or where either tool fits both rivals', () => {

@@ -137,7 +137,7 @@ export interface Meaning {
 /** A tool to put on next. */
 export interface NextTry {
   tool: Shape;
-  /** Whether the drawer holds it. */
+  /** Whether the toolbox holds it. */
   owned: boolean;
   /** Odds of being right about the size after it, on average. */
   right: number;
@@ -148,7 +148,7 @@ export interface NextTry {
 
 /** A tool in the hand is preferred to a better one that is not, up to this share of what the better one gains. */
 const OWNED_GAIN = 0.7;
-/** Fewer bits than this say nothing that is worth the walk to the drawer. */
+/** Fewer bits than this say nothing that is worth the walk to the toolbox. */
 const LEAST_BITS = 0.005;
 /** Only tools that a rider would take for the size: farther ones tell by spinning, which nobody trusts. */
 const NEAR = 0.055;
@@ -156,8 +156,8 @@ const NEAR = 0.055;
 /**
  * The one try that tells the most: of all tools near the likely sizes, the one that narrows the odds most (in bits), averaged over what may be
  * felt; tools of the drawer first where they do nearly as well.
- * @param owned nominal sizes of this form that the drawer turns
- * @returns null when no try tells anything worth the walk to the drawer
+ * @param owned nominal sizes of this form that the toolbox turns
+ * @returns null when no try tells anything worth the walk to the toolbox
  */
 export function nextTry(
   form: HeadForm,

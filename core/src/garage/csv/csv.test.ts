@@ -202,7 +202,7 @@ describe('fasteners as a table', () => {
   });
 });
 
-describe('the drawer as a table', () => {
+describe('the toolbox as a table', () => {
   const drawer = demoGarage().pieces;
   const read = (text: string, known: readonly Piece[] = []) => {
     const result = readPieces(text, known, () => crypto.randomUUID());

@@ -147,10 +147,10 @@ const COLUMNS: Column<Piece>[] = [
   },
 ];
 
-/** Titles of the columns of a drawer, in the order in which they are written. */
+/** Titles of the columns of a toolbox, in the order in which they are written. */
 export const PIECE_COLUMNS: readonly string[] = COLUMNS.map((c) => c.title);
 
-/** The drawer as a table. What a line of the entry says is written as that line, what was made or altered with its shapes. */
+/** The toolbox as a table. What a line of the entry says is written as that line, what was made or altered with its shapes. */
 export const writePieces = (pieces: readonly Piece[]): string =>
   writeCsv(
     PIECE_COLUMNS,
@@ -158,7 +158,7 @@ export const writePieces = (pieces: readonly Piece[]): string =>
   );
 
 /**
- * Reads a table into the drawer. A line whose `id` is in the drawer changes that piece; any other is new. `piece` says it in one line, as in
+ * Reads a table into the toolbox. A line whose `id` is in the toolbox changes that piece; any other is new. `piece` says it in one line, as in
  * the entry; other columns say more, or all of it for what has no such line.
  * @param nextId makes ids for new rows
  */

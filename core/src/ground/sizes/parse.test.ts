@@ -65,7 +65,7 @@ describe('sizes as riders say them', () => {
     ['1/3in', /not by 3ths/],
     ['ph9', /no cross-recess PH of size 9/],
     ['plug 12', /no spark plug hex of size 12/],
-    ['0.51in', /no usual fraction/],
+    ['0.51in', /not a standard inch size/],
     ['fork', /is no size/],
     ['10 bolt', /left over/],
     ['1/0in', /not by 0ths/],

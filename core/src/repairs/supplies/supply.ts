@@ -17,7 +17,7 @@ export const supplySchema = z.strictObject({
   bought: z.iso.date().nullable(),
   opened: z.iso.date().nullable(),
   condition: z.enum(['new', 'used, known good', 'spent']),
-  /** The bike on which it sits beside the live part already; null when it lies in the drawer. */
+  /** The bike on which it sits beside the live part already; null when it lies in the toolbox. */
   fittedOn: id.nullable(),
   /** `always` is packed whatever it is good for, `never` stays at home. */
   mark: z.enum(['always', 'never']).nullable(),
@@ -88,7 +88,7 @@ export function whyNot(supply: Supply, bike: Bike, today: string | null, own: re
   return why.startsWith('made for') ? why : `made for ${supply.fits}: ${why}`;
 }
 
-/** What of each kind there is for a bike: in the drawer, and fitted beside the live part, which weighs nothing in the kit. */
+/** What of each kind there is for a bike: in the toolbox, and fitted beside the live part, which weighs nothing in the kit. */
 export function stockOf(
   supplies: readonly Supply[],
   bike: Bike,

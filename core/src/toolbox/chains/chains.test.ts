@@ -223,7 +223,7 @@ describe('cures', () => {
     ratchet('3/8in'),
     combinationSpanner('17'),
   ).map((p, i) => asOffered(p, i));
-  test('the lightest purchase uses what the drawer has', () => {
+  test('the lightest purchase uses what the toolbox has', () => {
     const cure = cureOf(
       fastener({ head: hex('13'), torque: nm(20) }),
       own(ratchet('3/8in')),

@@ -164,7 +164,7 @@ export function asChain(path: Path, end: End, fit: Fit, holdOnly = false): Chain
 /** Says that nothing in sight even fits the head. */
 export const nothingFits = (head: Head): Fail => ({
   code: 'size',
-  message: say`nothing in the drawer turns ${printShape(head)}`,
+  message: say`nothing in the toolbox turns ${printShape(head)}`,
 });
 /** Says that a piece fits the head and that nothing turns the piece, with what would. */
 export function nothingDrives(link: Link): Fail {
@@ -175,5 +175,5 @@ export function nothingDrives(link: Link): Fail {
       : offer.shape.form === 'drive'
         ? `a ${printShape(offer.shape)} handle`
         : `a tool that turns ${printShape(offer.shape)}`;
-  return { code: 'size', message: say`${link.piece.name} fits, but nothing in the drawer turns it: it takes ${by}` };
+  return { code: 'size', message: say`${link.piece.name} fits, but nothing in the toolbox turns it: it takes ${by}` };
 }

@@ -63,7 +63,7 @@ const DRIVERS: Partial<Record<Piece['kind'], (end: End) => boolean>> = {
   pipe: ({ need }) => need > FORCE.twoHands * 0.1,
 };
 
-/** The search behind cures: chains of each end over the drawer and what of the offer could help, and what a set of chains has to buy. */
+/** The search behind cures: chains of each end over the toolbox and what of the offer could help, and what a set of chains has to buy. */
 function withOffer(fastener: Fastener, drawer: readonly Piece[], offered: readonly Piece[], practice: Practice) {
   const ends = endsOf(fastener);
   const useful = offered.filter(
@@ -126,8 +126,8 @@ export function reachWithOffer(
 const mass = (pieces: readonly Piece[]) => pieces.reduce((s, p) => s + p.mass, 0);
 
 /**
- * Finds the best purchase that reaches a fastener which the drawer does not: of those that suit the head best the lightest. Exact over chains of
- * the drawer plus those catalogue pieces that turn its heads or stand between hand and head.
+ * Finds the best purchase that reaches a fastener which the toolbox does not: of those that suit the head best the lightest. Exact over chains of
+ * the toolbox plus those catalogue pieces that turn its heads or stand between hand and head.
  * @returns null when nothing in the catalogue helps either
  */
 export function cureOf(

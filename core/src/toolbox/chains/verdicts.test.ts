@@ -188,16 +188,16 @@ describe('gaps and their cures', () => {
     const message = (pieces: Piece[]) =>
       said('metric', reach(pieces, fastener({ head, torque: nm(60) })).fails[0]!.fail.message);
     expect(message(own(bitSocket('1/2in', head)))).toBe(
-      'Bit socket ½ in, inside hex 14 fits, but nothing in the drawer turns it: it takes a square drive ½ in handle',
+      'Bit socket ½ in, inside hex 14 fits, but nothing in the toolbox turns it: it takes a square drive ½ in handle',
     );
-    expect(message(own(lKey('8')))).toBe('nothing in the drawer turns inside hex 14');
+    expect(message(own(lKey('8')))).toBe('nothing in the toolbox turns inside hex 14');
     expect(
       said(
         'metric',
         reach(own(bit(key('5')), bitHolder('1/4in')), fastener({ head: key('5'), torque: nm(5) })).fails[0]!.fail
           .message,
       ),
-    ).toMatch(/Bit inside hex 5 fits, but nothing in the drawer turns it: it takes a tool that turns hex ¼ in/);
+    ).toMatch(/Bit inside hex 5 fits, but nothing in the toolbox turns it: it takes a tool that turns hex ¼ in/);
   });
   test('a cure is of the head’s own size and closed round it, as long as there is one', () => {
     for (const size of ['8', '10', '11', '13', '14', '16', '17', '19', '22', '1/2in', '7/16in', '9/16in']) {

@@ -27,14 +27,14 @@ beforeAll(async () => {
 const nm = (value: number) => ({ value, source: 'manual' as const });
 const hex = (size: string) => ({ form: 'hex' as const, size });
 
-/** Oracle: the lightest choice of copies that does all, and still does what the drawer can do with any one losable copy gone. */
+/** Oracle: the lightest choice of copies that does all, and still does what the toolbox can do with any one losable copy gone. */
 function bruteForce(pieces: Piece[], reaches: Reach[], losable: (p: Piece) => boolean): number {
   let best = Infinity;
   const counts = pieces.map(() => 0);
   const does = (r: Reach, of: readonly number[]) => reachedBy(r, new Map(pieces.map((p, i) => [p.id, of[i]!])));
   const todo = reaches.filter((r) => r.best.length > 0);
   const less = (of: readonly number[], k: number) => of.map((n, i) => (i === k ? Math.max(0, n - 1) : n));
-  // What must be done with a copy of a piece lost: whatever the whole drawer then still does.
+  // What must be done with a copy of a piece lost: whatever the whole toolbox then still does.
   const drawer = pieces.map((p) => p.count);
   const spared = pieces.flatMap((p, k) =>
     losable(p) ? todo.filter((r) => does(r, less(drawer, k))).map((r) => ({ r, k })) : [],
@@ -77,7 +77,7 @@ describe('a kit that bears a loss', () => {
     const losable = (p: Piece) => p.kind === 'socket';
     for (const by of ['search', 'solver'] as const) {
       const set = lightestSet(coverProblem(reaches, pieces, [], losable), solve, 'mass', by);
-      // Two in use, one more where the drawer has one to lose.
+      // Two in use, one more where the toolbox has one to lose.
       expect([by, set.counts[1], set.proven]).toEqual([by, Math.min(n, 3), true]);
     }
   });

@@ -390,7 +390,7 @@ function searched(
   };
 }
 
-/** The whole drawer, for when nobody had the time to find less: it does all that any set does, and is proven of nothing. */
+/** The whole toolbox, for when nobody had the time to find less: it does all that any set does, and is proven of nothing. */
 function everything(problem: CoverProblem, main: readonly number[]): Omit<Lightest, 'withinWorth'> {
   const counts = problem.pieces.map((p) => (p.mark === 'never' ? 0 : p.count));
   const costs = optionCosts(problem);

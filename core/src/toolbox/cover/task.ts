@@ -46,8 +46,8 @@ function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): Task['en
 
 /**
  * Turns reached fasteners into tasks over piece numbers. Fasteners with the same alternatives become one task.
- * @param reaches fasteners to be covered; those out of reach are passed over, since no kit of the drawer could hold them
- * @param losable pieces of which the kit must be able to lose one and still do every task that the drawer can do without it
+ * @param reaches fasteners to be covered; those out of reach are passed over, since no kit of the toolbox could hold them
+ * @param losable pieces of which the kit must be able to lose one and still do every task that the toolbox can do without it
  */
 export function coverProblem(
   reaches: readonly Reach[],
@@ -94,7 +94,7 @@ export function usesTogether(lost: number | null, ...alternatives: Task['ends'][
 }
 
 /**
- * What must be done even with one copy of a piece lost. A task that the drawer cannot do then is left out: no double of it is owned.
+ * What must be done even with one copy of a piece lost. A task that the toolbox cannot do then is left out: no double of it is owned.
  */
 function withOneLost(tasks: readonly Task[], pieces: readonly Piece[], losable: (piece: Piece) => boolean): Task[] {
   const owned = pieces.map((p) => p.count);

@@ -50,7 +50,7 @@ describe('the coverage picture', () => {
     expect([...limp.cells.values()]).toEqual([
       {
         state: 'limp',
-        why: ['Socket ¼ in, 13 fits, but nothing in the drawer turns it: it takes a square drive ¼ in handle'],
+        why: ['Socket ¼ in, 13 fits, but nothing in the toolbox turns it: it takes a square drive ¼ in handle'],
       },
     ]);
   });

@@ -89,9 +89,9 @@ function cellOf(finder: ChainFinder, ends: readonly End[], piece: Piece): CoverC
 }
 
 /**
- * The coverage picture: heads of a bike by form and size against the pieces of the drawer that go on heads.
+ * The coverage picture: heads of a bike by form and size against the pieces of the toolbox that go on heads.
  * Handles and what stands between hand and head are no columns: they show in the chains.
- * @param finder chains over the drawer
+ * @param finder chains over the toolbox
  */
 export function coverageOf(fasteners: readonly Fastener[], finder: ChainFinder): Coverage {
   const classes = new Map<string, { row: HeadClass; ends: End[] }>();

@@ -6,15 +6,15 @@ import { usablePieces, type Piece } from '../tools/index.js';
 export interface PieceReach {
   /** Heads that it turns itself, at either end. */
   onHead: string[];
-  /** Heads that its drawer reaches with it as it is now, and did not before. */
+  /** Heads that its toolbox reaches with it as it is now, and did not before. */
   gained: string[];
-  /** Heads that its drawer reached before, and does not with it as it is now. */
+  /** Heads that its toolbox reached before, and does not with it as it is now. */
   lost: string[];
 }
 
 /**
- * Judges a piece that is being made or altered: with it in the drawer instead of what it was.
- * @param piece as it would be; a piece of the drawer by the same id is replaced, else it is added
+ * Judges a piece that is being made or altered: with it in the toolbox instead of what it was.
+ * @param piece as it would be; a piece of the toolbox by the same id is replaced, else it is added
  */
 export function pieceReach(doc: ToolboxRows, bikeId: string, piece: Piece): PieceReach {
   const fasteners = doc.fasteners.filter((f) => f.bikeId === bikeId && f.leftOut === null);

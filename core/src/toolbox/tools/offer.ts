@@ -40,5 +40,5 @@ export function offeredPieces(quality: Quality): Piece[] {
   return known;
 }
 
-/** An offered piece as it comes from the shop: what goes into the drawer, where it is judged like any other. */
+/** An offered piece as it comes from the shop: what goes into the toolbox, where it is judged like any other. */
 export const asBought = (offered: Piece): Piece => sold.get(offered.id) ?? offered;

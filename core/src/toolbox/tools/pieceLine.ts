@@ -408,7 +408,7 @@ export function readPiece(line: string): PieceReading {
   return { ok: false, reason: `no piece like "${cut(body, 40)}": say socket 3/8 14, ring 12/13, bit t30, pliers` };
 }
 
-/** What a size alone means in a drawer: a spanner, a key, a bit. */
+/** What a size alone means in a toolbox: a spanner, a key, a bit. */
 function bareSize(shape: Shape): PieceModel | null {
   if (shape.form === 'hex') return combinationSpanner(shape.size);
   if (shape.form === 'key') return lKey(shape.size);

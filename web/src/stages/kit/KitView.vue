@@ -11,6 +11,7 @@ import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import NumberField from '../../ui/NumberField.vue';
 import { massText, percent, weightStep } from '../../ui/words';
+import NextStage from '../../shell/NextStage.vue';
 import FitSheet from './FitSheet.vue';
 import FrontierChart from './FrontierChart.vue';
 import KeptKits from './KeptKits.vue';
@@ -243,6 +244,7 @@ function adds(i: number): string {
           >
           <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
         </p>
+        <NextStage />
       </div>
       <p v-if="kit && kit.pieces.length > 0 && garage.doc?.pieces.length === 0" class="caution" role="status">
         Your toolbox is empty, so this is the best kit that you could buy:

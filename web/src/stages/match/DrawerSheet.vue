@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The drawer: pieces owned, entered in one line, each opened to all that is known of it. */
+/** The toolbox: pieces owned, entered in one line, each opened to all that is known of it. */
 import LineField from '../../ui/LineField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -41,7 +41,7 @@ const plain = (text: string) =>
   text.toLowerCase().replaceAll('¼', '1/4').replaceAll('½', '1/2').replaceAll('⅜', '3/8').replaceAll('⁄', '/');
 const words = computed(() => plain(asked.value).split(/\s+/).filter(Boolean));
 const matches = (p: Piece) => words.value.every((w) => plain(`${p.name} ${p.set} ${p.kept}`).includes(w));
-/** The drawer by the words typed; all of it while the line says something that no piece is called. */
+/** The toolbox by the words typed; all of it while the line says something that no piece is called. */
 const owned = computed(() => {
   const all = garage.doc?.pieces ?? [];
   const hits = all.filter((p) => words.value.length === 0 || matches(p));

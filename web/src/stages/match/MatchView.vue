@@ -7,6 +7,7 @@ import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
+import NextStage from '../../shell/NextStage.vue';
 import BikesSheet from './BikesSheet.vue';
 import BuySheet from './BuySheet.vue';
 import ChainCard from './ChainCard.vue';
@@ -67,6 +68,7 @@ const by = (f: Fastener) =>
         <v-btn variant="plain" v-if="chosen.length > 0" @click="against = !against">
           {{ against ? 'Show the fasteners alone' : 'Show fasteners against tools' }}
         </v-btn>
+        <NextStage />
       </div>
       <p v-if="chosen.length === 0" class="empty">
         No fastener is measured yet. <router-link to="/walk">Walk the bike</router-link> first.

@@ -26,6 +26,7 @@ import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
 import { newPlaceRows } from '../../garages/newRows';
 import PlaceTicks from '../../garages/PlaceTicks.vue';
+import NextStage from '../../shell/NextStage.vue';
 import AddPlace from './AddPlace.vue';
 import BehindDrawing from './BehindDrawing.vue';
 import BoxPicture from './BoxPicture.vue';
@@ -296,6 +297,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
             <strong v-if="says" class="says">Load now: {{ says }}.</strong>
           </template>
         </p>
+        <NextStage />
       </div>
       <div class="on-bike">
         <div class="looks">

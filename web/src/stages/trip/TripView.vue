@@ -6,6 +6,7 @@ import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import { counted } from '../../ui/words';
 import { useAnswer } from '../../stores/answer';
+import NextStage from '../../shell/NextStage.vue';
 import AirSheet from './AirSheet.vue';
 import DueSheet from './DueSheet.vue';
 import LegSheet from './LegSheet.vue';
@@ -52,6 +53,7 @@ const worst = computed(() => {
             <strong class="num">{{ worst.hours.toFixed(1) }} h</strong> stranded without a repair.</template
           >
         </p>
+        <NextStage />
       </div>
       <template v-if="!garage.trip">
         <p class="first">

@@ -18,6 +18,7 @@ import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
 import CsvDialog from '../../ui/CsvDialog.vue';
 import { download, fileName } from '../../ui/download';
+import NextStage from '../../shell/NextStage.vue';
 import BulkBar from './BulkBar.vue';
 import CompareDialog from './CompareDialog.vue';
 import CopyDialog from './CopyDialog.vue';
@@ -198,6 +199,7 @@ function takeTable(rows: Fastener[]) {
           >
         </p>
         <p v-else>Start at the front axle: put a spanner or a calliper on it, and press or type its size.</p>
+        <NextStage />
       </div>
       <BikeDrawing
         :bike="garage.bike"
