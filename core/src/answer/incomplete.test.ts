@@ -131,7 +131,13 @@ describe('an incomplete garage', () => {
     const demo = demoGarage();
     const kept = fc.record(
       Object.fromEntries(
-        TABLES.filter((t) => t !== 'bikes').map((t) => [t, fc.constantFrom('all', 'none', 'half', 'first')]),
+        // With no tool at all the whole catalogue stands in, for seventy fasteners: the small garage above asks that by day, this one at night.
+        TABLES.filter((t) => t !== 'bikes').map((t) => [
+          t,
+          t === 'pieces' && !THOROUGH
+            ? fc.constantFrom('all', 'half', 'first')
+            : fc.constantFrom('all', 'none', 'half', 'first'),
+        ]),
       ) as Record<string, fc.Arbitrary<string>>,
     );
     const cut = <T>(rows: readonly T[], how: string): T[] =>

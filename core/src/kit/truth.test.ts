@@ -16,7 +16,7 @@ import { newLeg, newTrip, type KitQuestion } from '../trip/index.js';
 import { keptOf } from './keeping.js';
 import { wayMet } from './needMet.js';
 import { contentsOfKept } from './choose.js';
-import { kitCase } from './toolCase.js';
+import { kitCase, toolsFrom } from './toolCase.js';
 import { pointOf } from './points.js';
 import { canBeSwapped } from './weighs.js';
 
@@ -280,9 +280,41 @@ describe('limits and demands', () => {
         for (const f of demo.fasteners.filter((x) => x.bikeId === bike.id && x.role === role && x.leftOut === null))
           expect(kit.reached).toContain(f.id);
     }
-    const none = answer(ask({ ...demo, pieces: [] }, { musts }));
+    const one = demo.pieces.filter((p) => p.name === 'Combination spanner 8').slice(0, 1);
+    const none = answer(ask({ ...demo, pieces: one }, { musts }));
     expect(none.kit.unmet.length).toBeGreaterThan(0);
     for (const why of none.kit.unmet) expect(why.length).toBeGreaterThan(10);
+  }, 120_000);
+});
+
+describe('an empty toolbox', () => {
+  test('shows the best kit that could be bought, which turns every fastener; what is ticked off is owned, the rest stays to be bought', () => {
+    const few = demo.fasteners.filter((f) => f.bikeId === bike.id && f.leftOut === null).slice(0, 12);
+    const doc: GarageDocument = {
+      ...ask(demo, { ask: 'lightest', musts: [] }),
+      pieces: [],
+      supplies: [],
+      fasteners: few,
+    };
+    const { kit, unknown } = answer(doc);
+    expect(unknown.mass).toBeNull();
+    expect(kit.pieces.length).toBeGreaterThan(2);
+    expect(kit.pieces.every((p) => p.toBuy)).toBe(true);
+    expect([...kit.reached].sort()).toEqual(few.map((f) => f.id).sort());
+    // Pressed “I own it”: the tool goes into the toolbox, and the practice says where the rest comes from.
+    const had = kit.pieces[0]!;
+    const then = answer({
+      ...doc,
+      pieces: [{ ...had.piece, id: uuid(990), count: had.count }],
+      garage: { ...doc.garage, practice: { ...doc.garage.practice, from: 'drawer first' } },
+    }).kit;
+    expect(then.pieces.find((p) => p.piece.name === had.piece.name)?.toBuy ?? false).toBe(false);
+    expect(then.pieces.some((p) => p.toBuy)).toBe(true);
+    // Whoever said where tools come from is taken at their word.
+    const bought = { ...doc.garage, practice: { ...doc.garage.practice, from: 'catalogue' as const } };
+    expect(toolsFrom({ ...doc, garage: bought })).toBe('catalogue');
+    expect(toolsFrom(doc)).toBe('drawer first');
+    expect(toolsFrom({ ...doc, pieces: [had.piece] })).toBe('drawer');
   }, 120_000);
 });
 
