@@ -342,10 +342,9 @@ function adds(i: number): string {
         <section v-if="kit && kit.missing.length > 0" class="missing">
           <h2>Missing from the toolbox</h2>
           <p class="gap">
-            Nothing to
-            {{
-              kit.missing.map((m) => (m.count > 1 ? `${m.does} (${m.count} pieces)` : m.does)).join(', nothing to ')
-            }}. Add one in <router-link to="/match">the toolbox</router-link>.
+            No tool for
+            {{ kit.missing.map((m) => (m.count > 1 ? `${m.does} (${m.count} tools)` : m.does)).join(', ') }}. Add one in
+            <router-link to="/match">the toolbox</router-link>.
           </p>
         </section>
       </template>

@@ -52,21 +52,27 @@ function empty() {
     <v-radio-group v-model="length" :label="THREE.length.ask">
       <v-radio v-for="k in LENGTHS" :key="k" :value="k">
         <template #label
-          >{{ THREE.length.of[k].title }}<small>{{ THREE.length.of[k].says }}</small></template
+          ><span
+            >{{ THREE.length.of[k].title }} <small>{{ THREE.length.of[k].says }}</small></span
+          ></template
         >
       </v-radio>
     </v-radio-group>
     <v-radio-group v-model="remoteness" :label="THREE.remoteness.ask">
       <v-radio v-for="k in REMOTENESS" :key="k" :value="k">
         <template #label
-          >{{ THREE.remoteness.of[k].title }}<small>{{ THREE.remoteness.of[k].says }}</small></template
+          ><span
+            >{{ THREE.remoteness.of[k].title }} <small>{{ THREE.remoteness.of[k].says }}</small></span
+          ></template
         >
       </v-radio>
     </v-radio-group>
     <v-radio-group v-model="company" :label="THREE.company.ask">
       <v-radio v-for="k in COMPANY" :key="k" :value="k">
         <template #label
-          >{{ THREE.company.of[k].title }}<small>{{ THREE.company.of[k].says }}</small></template
+          ><span
+            >{{ THREE.company.of[k].title }} <small>{{ THREE.company.of[k].says }}</small></span
+          ></template
         >
       </v-radio>
     </v-radio-group>
