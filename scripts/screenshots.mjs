@@ -27,7 +27,8 @@ const SHOTS = [
     'light',
     async (page) => {
       await row('Rack stay')(page);
-      await page.getByLabel('The head is').selectOption('worn');
+      await page.getByLabel('The head is').press('ArrowDown');
+      await page.getByRole('option', { name: /^worn/ }).click();
       for (const reading of ['14.05', '14.11']) {
         await page.getByLabel('Reading, mm').fill(reading);
         await page.getByLabel('Reading, mm').press('Enter');
