@@ -189,7 +189,7 @@ test('ways side by side, marks in grams, the toolbox as a table, the buy list on
   expect(lines).toHaveLength(121);
   await page.getByRole('button', { name: 'Table', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Import CSV…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Read pieces from a table' });
+  const dialog = page.getByRole('dialog', { name: 'Import pieces from a table' });
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 zz,1');
   await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
   await expect(dialog).toContainText('1 cell has an error');

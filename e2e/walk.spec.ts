@@ -236,8 +236,8 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   expect(text.split('\r\n')).toHaveLength(78);
 
   await menu();
-  await page.getByRole('menuitem', { name: 'Read a CSV file' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Read fasteners from a table' });
+  await page.getByRole('menuitem', { name: 'Import CSV' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import fasteners from a table' });
   await dialog.locator('input[type=file]').setInputFiles({
     name: 'bad.csv',
     mimeType: 'text/csv',
@@ -271,8 +271,8 @@ test('ten thousand rows are read, kept and taken back without stopping the page'
   test.slow();
   await freshBike(page, app);
   await page.getByRole('button', { name: 'Table' }).click();
-  await page.getByRole('menuitem', { name: 'Read a CSV file' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Read fasteners from a table' });
+  await page.getByRole('menuitem', { name: 'Import CSV' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import fasteners from a table' });
   const lines = Array.from(
     { length: 10_000 },
     (_, i) => `Bolt ${i};${['8', '10', '12', '13'][i % 4]};front-wheel;left`,

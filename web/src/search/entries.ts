@@ -50,7 +50,7 @@ export function useEntries() {
       key: 'undo',
       kind: 'command',
       name: 'Undo',
-      says: garage.undoStack.at(-1)?.label ?? 'nothing to undo',
+      says: garage.history.undoable.at(-1)?.label ?? 'nothing to undo',
       words: 'back',
       run: () => notice.undone(garage.undo(), false),
     },
@@ -58,7 +58,7 @@ export function useEntries() {
       key: 'redo',
       kind: 'command',
       name: 'Redo',
-      says: garage.redoStack.at(-1)?.label ?? 'nothing to redo',
+      says: garage.history.redoable.at(-1)?.label ?? 'nothing to redo',
       run: () => notice.undone(garage.redo(), true),
     },
     {

@@ -21,6 +21,7 @@ const view = useView();
 const notice = useNotice();
 const explain = useExplain();
 
+const SEARCH_AFTER_MS = 1500;
 const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.matches('input:not([type=checkbox]):not([type=range]), textarea, select') || target.isContentEditable);
@@ -31,6 +32,12 @@ function onKey(event: KeyboardEvent) {
   if (command && key === 'k') {
     event.preventDefault();
     view.commandOpen = true;
+  } else if (view.commandOpen && !command && !document.getElementById('command')) {
+    // Fast fingers type before the search is loaded: nothing of it is lost.
+    event.preventDefault();
+    if (event.key === 'Escape') view.commandOpen = false;
+    else if (event.key === 'Enter') view.typedAhead += '\n';
+    else if (event.key.length === 1) view.typedAhead += event.key;
   } else if (command && key === 'z' && !typing(event.target)) {
     event.preventDefault();
     notice.undone(event.shiftKey ? garage.redo() : garage.undo(), event.shiftKey);
@@ -48,7 +55,11 @@ function onKey(event: KeyboardEvent) {
     }
   }
 }
-onMounted(() => addEventListener('keydown', onKey));
+onMounted(() => {
+  addEventListener('keydown', onKey);
+  // Once the first view stands, the search is fetched, so that it opens at once.
+  setTimeout(() => void import('./CommandBox.vue'), SEARCH_AFTER_MS);
+});
 onBeforeUnmount(() => removeEventListener('keydown', onKey));
 </script>
 

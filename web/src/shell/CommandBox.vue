@@ -32,8 +32,12 @@ async function move(by: number) {
 }
 /** Typing may begin at once: the field has the cursor before anything else is drawn. */
 onMounted(async () => {
+  const [ahead = '', ...rest] = view.typedAhead.split('\n');
+  view.typedAhead = '';
+  asked.value = ahead;
   await nextTick();
-  document.getElementById('command')?.focus();
+  if (rest.length > 0) run(found.value[0]);
+  else document.getElementById('command')?.focus();
 });
 function close() {
   view.commandOpen = false;

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowReactive, shallowRef } from 'vue';
 import {
   bookOf,
   changeOf,
@@ -29,17 +29,13 @@ import {
 import { api, type GarageRecord, type OpenGarage } from '../api/client';
 import { hearOthers, type Others } from '../sync/others';
 import { browserPorts } from '../sync/ports';
-import { replayed, withRows, type RowChange, type RowOrder } from './changes';
+import { withRows, type RowChange, type RowOrder } from './changes';
+import { History } from './history';
 import { useView } from './view';
 
 export type Keeping = 'kept' | 'keeping' | 'not kept';
 /** An edit that could not be saved, as it lies in the tray. */
 export type Refused = Extract<Entry, { state: 'refused' }>;
-/** Something done that can be undone. */
-interface Done {
-  label: string;
-  changes: Change[];
-}
 /** What an undo or redo came to: what was undone, or why it was not. */
 export type Undone = { label: string; why: string | null } | null;
 
@@ -58,8 +54,7 @@ export const useGarage = defineStore('garage', () => {
   const standing = shallowRef<Standing>(WELL);
   const questions = shallowRef<ClashQuestion[]>([]);
   const tray = shallowRef<Refused[]>([]);
-  const undoStack = shallowRef<Done[]>([]);
-  const redoStack = shallowRef<Done[]>([]);
+  const history = shallowReactive(new History(MOST_UNDO));
   /** Counts edits, so that whoever computes knows that something changed. */
   const version = ref(0);
   const keeping = computed<Keeping>(() =>
@@ -129,8 +124,7 @@ export const useGarage = defineStore('garage', () => {
         order.set(row.id, order.size);
       }
     doc.value = document;
-    undoStack.value = [];
-    redoStack.value = [];
+    history.clear();
     standing.value = OPENING;
     questions.value = [];
     tray.value = [];
@@ -234,8 +228,7 @@ export const useGarage = defineStore('garage', () => {
       );
       return false;
     }
-    undoStack.value = [...undoStack.value, { label, changes }].slice(-MOST_UNDO);
-    redoStack.value = [];
+    history.add({ label, changes });
     enter(label, changes);
     return true;
   }
@@ -257,26 +250,23 @@ export const useGarage = defineStore('garage', () => {
 
   /** Undoes, or does again, one's own last change; what others did since stays, and where they changed the same it says so. */
   function turn(back: boolean): Undone {
-    const [from, to] = back ? [undoStack, redoStack] : [redoStack, undoStack];
-    const last = from.value.at(-1);
-    if (!last || !session) return null;
-    from.value = from.value.slice(0, -1);
-    const shown = new Map(last.changes.map((c) => [keyOf(c), bodyNow(c)]));
-    const done = replayed(last.changes, back, shown);
-    if (!done.ok) {
-      const what = nameOf(shown.get(keyOf(done.change)) ?? ('row' in done.change ? done.change.row : null));
-      return { label: last.label, why: `${what} was changed in another window since` };
+    if (!session) return null;
+    const turned = history.turn(back, bodyNow);
+    if (turned.is === 'nothing') return null;
+    const { label } = turned.done;
+    if (turned.is === 'blocked') {
+      const what = nameOf(bodyNow(turned.by) ?? ('row' in turned.by ? turned.by.row : null));
+      return { label, why: `${what} was changed in another window since` };
     }
-    to.value = [...to.value, last];
-    const rows = [...done.rows.values()].map(({ change, before, after }) => ({
+    const rows = turned.rows.map(({ change, before, after }) => ({
       table: change.table,
       id: change.id,
       before,
       after,
     }));
     const { changes } = changesOf(plain(rows));
-    if (changes.length > 0) enter(`${back ? 'undo' : 'redo'} ${last.label}`, changes);
-    return { label: last.label, why: null };
+    if (changes.length > 0) enter(`${back ? 'undo' : 'redo'} ${label}`, changes);
+    return { label, why: null };
   }
   const undo = () => turn(true);
   const redo = () => turn(false);
@@ -338,8 +328,7 @@ export const useGarage = defineStore('garage', () => {
     questions,
     tray,
     version,
-    undoStack,
-    redoStack,
+    history,
     open,
     edit,
     put,

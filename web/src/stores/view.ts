@@ -36,6 +36,8 @@ export const useView = defineStore('view', () => {
   const pieceId = ref<string | null>(null);
   const itemKey = ref<string | null>(null);
   const commandOpen = ref(false);
+  /** What was typed into the search before it was there; a line's end is Enter. */
+  const typedAhead = ref('');
   /** Whether the keys of the present stage are listed. */
   const keysOpen = ref(false);
   watch(
@@ -60,5 +62,19 @@ export const useView = defineStore('view', () => {
   );
   /** A sentence of the core with its quantities in the units on show. */
   const inWords = (saying: Saying | string): string => said(units.value, saying);
-  return { inWords, theme, units, garageId, bikeId, tripId, who, fastenerId, pieceId, itemKey, commandOpen, keysOpen };
+  return {
+    inWords,
+    theme,
+    units,
+    garageId,
+    bikeId,
+    tripId,
+    who,
+    fastenerId,
+    pieceId,
+    itemKey,
+    commandOpen,
+    typedAhead,
+    keysOpen,
+  };
 });

@@ -56,13 +56,13 @@ function write() {
 
 <template>
   <v-dialog
-    :aria-label="`Read ${what} from a table`"
+    :aria-label="`Import ${what} from a table`"
     :model-value="true"
     max-width="980"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
-      <h1>Read {{ what }} from a table</h1>
+      <h1>Import {{ what }} from a table</h1>
       <p class="soft">
         The first line names the columns: <code>{{ columns.slice(0, 8).join(', ') }}</code> and so on, as a written
         table has them. Nothing is written before you say so.

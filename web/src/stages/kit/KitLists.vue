@@ -17,6 +17,7 @@ import { useView } from '../../stores/view';
 import { useTab } from '../../ui/useTab';
 import { massText, percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
+import TermWord from '../../ui/TermWord.vue';
 import GradeMark from './GradeMark.vue';
 
 const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
@@ -272,6 +273,7 @@ const count = (key: keyof typeof TABS) =>
         </v-btn>
       </div>
     </section>
+    <p class="note">What do the <TermWord term="full" label="grades" /> mean?</p>
     <p v-if="helped.length > troubles.length" class="note">
       <v-btn variant="plain" @click="all = true">
         {{ helped.length - troubles.length }} more, each under half a minute

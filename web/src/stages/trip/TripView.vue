@@ -7,6 +7,7 @@ import { useView } from '../../stores/view';
 import { counted } from '../../ui/words';
 import { useAnswer } from '../../stores/answer';
 import NextStage from '../../shell/NextStage.vue';
+import TermWord from '../../ui/TermWord.vue';
 import AirSheet from './AirSheet.vue';
 import DueSheet from './DueSheet.vue';
 import LegSheet from './LegSheet.vue';
@@ -49,8 +50,8 @@ const worst = computed(() => {
           >
           in <span class="num">{{ counted(tripDays(garage.trip), 'day') }}</span>.
           <template v-if="worst"
-            >Worst: <strong>{{ worst.leg.name }}</strong>,
-            <strong class="num">{{ worst.hours.toFixed(1) }} h</strong> stranded without a repair.</template
+            >Worst: <strong>{{ worst.leg.name }}</strong>, <strong class="num">{{ worst.hours.toFixed(1) }} h</strong>
+            <TermWord term="stranded" label="stranded" /> without a repair.</template
           >
         </p>
         <NextStage />

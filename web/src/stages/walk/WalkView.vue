@@ -19,6 +19,7 @@ import BikeDrawing from '../../ui/BikeDrawing.vue';
 import CsvDialog from '../../ui/CsvDialog.vue';
 import { download, fileName } from '../../ui/download';
 import NextStage from '../../shell/NextStage.vue';
+import TermWord from '../../ui/TermWord.vue';
 import BulkBar from './BulkBar.vue';
 import CompareDialog from './CompareDialog.vue';
 import CopyDialog from './CopyDialog.vue';
@@ -188,9 +189,8 @@ function takeTable(rows: Fastener[]) {
       <div class="stage-head">
         <h1>Walk the bike</h1>
         <p v-if="counted.length > 0">
-          <span class="num">{{ counted.length - assumed }}</span> of
-          <span class="num">{{ counted.length }}</span> measured or better, <span class="num">{{ assumed }}</span> still
-          assumed.
+          <span class="num">{{ counted.length - assumed }}</span> of <span class="num">{{ counted.length }}</span>
+          <TermWord term="evidence" label="measured" /> or better, <span class="num">{{ assumed }}</span> still assumed.
           <template v-if="guide.next"
             >Next:
             <v-btn variant="plain" @click="station = guide.next.look.station">

@@ -1,0 +1,15 @@
+/** Technical words, each in a sentence or two: shown on a press at the first place where they stand. */
+export const TERMS = {
+  full: 'Full: as good as at home. Ride-out: reaches a workshop, at the speed and distance that the repair says. Limp: at walking pace to people or a road.',
+  proven:
+    'Proven: the program has shown that no other choice is better. Where it has not finished, it says by how much at most another could be better.',
+  spares:
+    'The share of such trips on which the spares are enough, all of them together. 90 % means: on nine trips in ten no spare runs out.',
+  evidence:
+    'How a size is known: assumed (usual on such a bike), measured (read with a calliper), tried (a tool sat on it), proven (turned on this bike).',
+  stranded:
+    'Hours that one breakdown costs when you cannot repair it: raising help, waiting for it, and being carried to a workshop.',
+  share:
+    'The share of a place’s room that odd-shaped things can take: about two thirds for tools, more for soft goods.',
+} as const;
+export type Term = keyof typeof TERMS;
