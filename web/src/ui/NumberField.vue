@@ -36,6 +36,11 @@ watch([value, () => view.units], () => {
   bad.value = null;
 });
 
+/** A field that lost the cursor because its row was moved says nothing of a change: what was typed is taken all the same. */
+function left() {
+  focused.value = false;
+  if (!elsewhere.value && text.value !== taken.value) take();
+}
 function take() {
   elsewhere.value = false;
   taken.value = text.value;
@@ -66,7 +71,7 @@ function take() {
     figures
     inputmode="decimal"
     @focus="focused = true"
-    @blur="focused = false"
+    @blur="left"
     @change="take"
   />
 </template>

@@ -25,6 +25,11 @@ watch(
     else elsewhere.value = value;
   },
 );
+/** A field that lost the cursor because its row was moved says nothing of a change: what was typed is taken all the same. */
+function left() {
+  focused.value = false;
+  if (elsewhere.value === null && text.value !== props.value) take();
+}
 function take() {
   elsewhere.value = null;
   emit('take', text.value);
@@ -42,7 +47,7 @@ function take() {
     :maxlength="most ?? 200"
     :placeholder="placeholder"
     @focus="focused = true"
-    @blur="focused = false"
+    @blur="left"
     @change="take"
   />
 </template>

@@ -273,7 +273,7 @@ const count = (key: keyof typeof TABS) =>
         </v-btn>
       </div>
     </section>
-    <p class="note">What do the <TermWord term="full" label="grades" /> mean?</p>
+    <p class="note">What do the{{ ' ' }}<TermWord term="full" label="grades" />{{ ' ' }}mean?</p>
     <p v-if="helped.length > troubles.length" class="note">
       <v-btn variant="plain" @click="all = true">
         {{ helped.length - troubles.length }} more, each under half a minute

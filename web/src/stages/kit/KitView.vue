@@ -231,7 +231,7 @@ function adds(i: number): string {
             <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips</template
           ><template v-else>. Add legs in Trip to see what it saves</template
           ><template v-if="kit.as === 'kept'">.</template>
-          <template v-else-if="kit.proven">; <TermWord term="proven" label="proven" />: {{ proof }}.</template>
+          <template v-else-if="kit.proven">;{{ ' ' }}<TermWord term="proven" label="proven" />: {{ proof }}.</template>
           <template v-else>; at most {{ percent(kit.gap, 1) }} from proven.</template>
           <template v-if="kit.pieces.length > 0">
             Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span

@@ -50,8 +50,8 @@ const worst = computed(() => {
           >
           in <span class="num">{{ counted(tripDays(garage.trip), 'day') }}</span>.
           <template v-if="worst"
-            >Worst: <strong>{{ worst.leg.name }}</strong>, <strong class="num">{{ worst.hours.toFixed(1) }} h</strong>
-            <TermWord term="stranded" label="stranded" /> without a repair.</template
+            >Worst: <strong>{{ worst.leg.name }}</strong>, <strong class="num">{{ worst.hours.toFixed(1) }} h</strong
+            >{{ ' ' }}<TermWord term="stranded" label="stranded" />{{ ' ' }}without a repair.</template
           >
         </p>
         <NextStage />

@@ -189,8 +189,10 @@ function takeTable(rows: Fastener[]) {
       <div class="stage-head">
         <h1>Walk the bike</h1>
         <p v-if="counted.length > 0">
-          <span class="num">{{ counted.length - assumed }}</span> of <span class="num">{{ counted.length }}</span>
-          <TermWord term="evidence" label="measured" /> or better, <span class="num">{{ assumed }}</span> still assumed.
+          <span class="num">{{ counted.length - assumed }}</span> of <span class="num">{{ counted.length }}</span>{{
+            ' '
+          }}<TermWord term="evidence" label="measured" />{{ ' ' }}or better,
+          <span class="num">{{ assumed }}</span> still assumed.
           <template v-if="guide.next"
             >Next:
             <v-btn variant="plain" @click="station = guide.next.look.station">
