@@ -1,4 +1,5 @@
 import { per, trouble, type Trouble } from './trouble.js';
+import { STRAP_ON, STRAP_TRIED } from './steps.js';
 import { way } from './way.js';
 import { BRAKES, BY_HAND, FUEL, PUSHED, TOWING, WALKING_PACE } from './words.js';
 
@@ -9,15 +10,10 @@ const TOW = way(
   2,
   [
     '(chain) Take a broken or thrown chain off first, so that it locks nothing',
-    'Tie the strap to the other bike’s rear frame [tow]',
-    'Wind it once round this bike’s foot peg and hold its end under your boot',
+    ...STRAP_ON,
     'Agree on signs: stop, slower, I let go',
   ],
-  [
-    'Try it once, standing: lift your boot, and the strap must run free',
-    'Switch the ignition on for the lights',
-    'Go no faster than a bicycle, both brakes ready',
-  ],
+  [STRAP_TRIED, 'Switch the ignition on for the lights', 'Go no faster than a bicycle, both brakes ready'],
   { when: ['company'], travel: { over: 'workshop', speed: 'towing' }, caution: TOWING },
 );
 

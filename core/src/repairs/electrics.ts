@@ -1,4 +1,5 @@
 import { per, trouble, type Trouble } from './trouble.js';
+import { STRAP_ON } from './steps.js';
 import { way } from './way.js';
 import { JUMPING, PLUG_HOT, SPARKS, TOWING, WIRING } from './words.js';
 
@@ -99,11 +100,7 @@ export const ELECTRICS: Trouble[] = [
         'proper',
         30,
         3,
-        [
-          'Tie the strap to the other bike’s rear frame [tow]',
-          'Wind it once round this bike’s foot peg and hold its end under your boot',
-          'Ignition on, second gear, clutch pulled',
-        ],
+        [...STRAP_ON, 'Ignition on, second gear, clutch pulled'],
         ['While it rolls: let the strap go, then let the clutch out', 'Pull the clutch as the engine fires'],
         {
           when: ['company', 'pushes'],

@@ -1,4 +1,5 @@
 import { per, trouble, type Trouble } from './trouble.js';
+import { FILTER_IN, FILTER_OUT, NEW_PLUG_IN, PLUG_OUT } from './steps.js';
 import { way } from './way.js';
 import { COOLANT, FUEL, PLUG_HOT, RAIL, SIPHON, home } from './words.js';
 
@@ -551,29 +552,13 @@ export const ENGINE: Trouble[] = [
     subject: 'engine and fuel',
     rate: per(0.001, 0.003, 0.005),
     ways: [
-      way(
-        'New plug',
-        'proper',
-        25,
-        1,
-        ['Let the engine cool', 'Pull the plug’s cap off and blow the dust away', 'Screw the plug out {plug}'],
-        [
-          'Turn the new plug in by hand to its seat; then tighten it <spark plug> {plug}',
-          'Press the cap on until it clicks',
-        ],
-        { caution: PLUG_HOT },
-      ),
+      way('New plug', 'proper', 25, 1, PLUG_OUT, NEW_PLUG_IN, { caution: PLUG_HOT }),
       way(
         'Clean it',
         'ride-out',
         30,
         1,
-        [
-          'Let the engine cool',
-          'Pull the plug’s cap off and blow the dust away',
-          'Screw the plug out {plug}',
-          'Brush it clean and dry; its gap must be as wide as a fingernail is thick [brush]',
-        ],
+        [...PLUG_OUT, 'Brush it clean and dry; its gap must be as wide as a fingernail is thick [brush]'],
         ['Turn it in by hand to its seat; then tighten it {plug}', 'Press the cap on until it clicks'],
         {
           holds: 0.7,
@@ -591,24 +576,13 @@ export const ENGINE: Trouble[] = [
     stops: false,
     nuisance: 1,
     ways: [
-      way(
-        'Fresh filter',
-        'proper',
-        20,
-        1,
-        ['Take the cover off {air filter}', 'Wipe the box before you take the filter out'],
-        ['Fit the oiled filter from its bag, its edge sealed all round <air filter>', 'Put the cover on {air filter}'],
-      ),
+      way('Fresh filter', 'proper', 20, 1, FILTER_OUT, FILTER_IN),
       way(
         'Knock it out',
         'ride-out',
         20,
         1,
-        [
-          'Take the cover off {air filter}',
-          'Wipe the box before you take the filter out',
-          'Knock the dust out, away from the box',
-        ],
+        [...FILTER_OUT, 'Knock the dust out, away from the box'],
         ['Put the filter in, its edge sealed all round, and the cover on {air filter}'],
         { lasts: { km: 300, kmh: 90 }, ruin: 'the next dust' },
       ),

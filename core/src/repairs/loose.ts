@@ -1,4 +1,5 @@
 import { per, trouble, type Trouble } from './trouble.js';
+import { LEAVE_IT } from './steps.js';
 import { way } from './way.js';
 import { BY_HAND, CRITICAL, HOT } from './words.js';
 
@@ -11,7 +12,7 @@ const DO_NOT_RIDE = way(
   'limp',
   120,
   1,
-  ['Hide and lock the bike, and note the place', 'Take water, papers and a light with you'],
+  LEAVE_IT,
   ['Come back with the right bolt or with a van'],
   {
     travel: { over: 'help', speed: 'walking' },

@@ -1,4 +1,5 @@
 import { per, trouble, type Trouble } from './trouble.js';
+import { LEAVE_IT, STRAP_ON, STRAP_TRIED } from './steps.js';
 import { way } from './way.js';
 import { AID, COLD_ILL, HEAT_ILL, LIFT, TOWING } from './words.js';
 
@@ -455,25 +456,15 @@ export const PEOPLE: Trouble[] = [
         2,
         [
           'Neutral; take a broken chain off first; both wheels must turn freely',
-          'Tie the strap to the other bike’s rear frame [tow]',
-          'Wind it once round this bike’s foot peg and hold its end under your boot',
+          ...STRAP_ON,
           'Agree on signs: stop, slower, I let go',
         ],
-        [
-          'Try it once, standing: lift your boot, and the strap must run free',
-          'Go no faster than a bicycle, both brakes ready',
-        ],
+        [STRAP_TRIED, 'Go no faster than a bicycle, both brakes ready'],
         { when: ['company'], travel: { over: 'workshop', speed: 'towing' }, caution: TOWING },
       ),
-      way(
-        'Walk out, fetch it later',
-        'limp',
-        120,
-        1,
-        ['Hide and lock the bike, and note the place', 'Take water, papers and a light with you'],
-        ['Come back with a van'],
-        { travel: { over: 'help', speed: 'walking' } },
-      ),
+      way('Walk out, fetch it later', 'limp', 120, 1, LEAVE_IT, ['Come back with a van'], {
+        travel: { over: 'help', speed: 'walking' },
+      }),
     ],
   }),
 ];

@@ -1,4 +1,5 @@
 import { trouble, type Trouble } from './trouble.js';
+import { FILTER_IN, FILTER_OUT, NEW_PLUG_IN, PLUG_OUT } from './steps.js';
 import { way } from './way.js';
 import { BRAKES, BY_HAND, PADS, PLUG_HOT } from './words.js';
 
@@ -71,24 +72,13 @@ export const SERVICES: Trouble[] = [
     stops: false,
     nuisance: 0.8,
     ways: [
-      way(
-        'Swap in the oiled one',
-        'proper',
-        20,
-        1,
-        ['Take the cover off {air filter}', 'Wipe the box before you take the filter out'],
-        ['Fit the oiled filter from its bag, its edge sealed all round <air filter>', 'Put the cover on {air filter}'],
-      ),
+      way('Swap in the oiled one', 'proper', 20, 1, FILTER_OUT, FILTER_IN),
       way(
         'Knock it out',
         'ride-out',
         20,
         1,
-        [
-          'Take the cover off {air filter}',
-          'Wipe the box before you take the filter out',
-          'Knock the dust out, away from the box',
-        ],
+        [...FILTER_OUT, 'Knock the dust out, away from the box'],
         ['Put the filter in, its edge sealed all round, and the cover on {air filter}'],
       ),
     ],
@@ -161,20 +151,7 @@ export const SERVICES: Trouble[] = [
     service: ['spark plug'],
     stops: false,
     nuisance: 0.5,
-    ways: [
-      way(
-        'New plug',
-        'proper',
-        25,
-        1,
-        ['Let the engine cool', 'Pull the plug’s cap off and blow the dust away', 'Screw the plug out {plug}'],
-        [
-          'Turn the new plug in by hand to its seat; then tighten it <spark plug> {plug}',
-          'Press the cap on until it clicks',
-        ],
-        { caution: PLUG_HOT },
-      ),
-    ],
+    ways: [way('New plug', 'proper', 25, 1, PLUG_OUT, NEW_PLUG_IN, { caution: PLUG_HOT })],
   }),
   trouble({
     id: 'service-valves',

@@ -1,4 +1,5 @@
 import { per, trouble, type Trouble } from './trouble.js';
+import { LEAVE_IT } from './steps.js';
 import { way } from './way.js';
 import { BY_HAND, CORE, LIFT, NO_FUEL_NEAR_HEAT, PRESSURE, WALKING_PACE, home } from './words.js';
 
@@ -747,7 +748,7 @@ export const WHEELS: Trouble[] = [
         'limp',
         120,
         1,
-        ['Hide and lock the bike, and note the place', 'Take water, papers and a light with you'],
+        LEAVE_IT,
         ['Come back with the part or with a van'],
         { travel: { over: 'help', speed: 'walking' }, caution: 'A wheel that is not held throws you: do not ride it.' },
       ),

@@ -48,9 +48,9 @@ watch(all, (now) => (closed.value = closed.value.filter((k) => now.some((l) => l
       >
       <template v-else>{{ garage.tray.length }} edits could not be saved. Everything else is saved.</template>
       <template #append>
-        <v-btn variant="text" size="small" @click="open = true">Show</v-btn>
-        <v-btn v-if="only" variant="text" size="small" @click="garage.retry(only.edit.id)">Retry</v-btn>
-        <v-btn v-if="only" variant="text" size="small" @click="garage.discard(only.edit.id)">Discard</v-btn>
+        <v-btn variant="plain" @click="open = true">Show</v-btn>
+        <v-btn v-if="only" variant="plain" @click="garage.retry(only.edit.id)">Retry</v-btn>
+        <v-btn v-if="only" variant="plain" @click="garage.discard(only.edit.id)">Discard</v-btn>
       </template>
     </v-alert>
     <TrayDialog v-if="open" @close="open = false" />

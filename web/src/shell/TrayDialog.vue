@@ -103,11 +103,9 @@ async function copy(r: Refused) {
               <v-list-item v-for="b in garage.doc!.bikes" :key="b.id" :title="b.name" @click="place(r, b.id)" />
             </v-list>
           </v-menu>
-          <v-btn variant="text" size="small" @click="garage.retry(r.edit.id)">Retry</v-btn>
-          <v-btn variant="text" size="small" @click="copy(r)">{{
-            copied === r.edit.id ? 'Copied' : 'Copy as text'
-          }}</v-btn>
-          <v-btn variant="text" size="small" @click="garage.discard(r.edit.id)">Discard</v-btn>
+          <v-btn variant="plain" @click="garage.retry(r.edit.id)">Retry</v-btn>
+          <v-btn variant="plain" @click="copy(r)">{{ copied === r.edit.id ? 'Copied' : 'Copy as text' }}</v-btn>
+          <v-btn variant="plain" @click="garage.discard(r.edit.id)">Discard</v-btn>
         </p>
       </section>
       <p v-if="garage.tray.length === 0">Nothing is left here.</p>

@@ -33,7 +33,7 @@ const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'a
     <v-btn v-if="sure.progress === null && !sure.result" variant="outlined" @click="sure.start()">Check it</v-btn>
     <div v-if="sure.progress !== null" class="at-work">
       <v-progress-linear :model-value="sure.progress * 100" height="6" aria-label="Choosing the kit with other rates" />
-      <v-btn variant="text" size="small" @click="sure.stop()">Stop</v-btn>
+      <v-btn variant="plain" @click="sure.stop()">Stop</v-btn>
     </div>
     <p v-if="sure.failed" role="alert" class="gap">That could not be worked out. Press “Check it” again.</p>
     <template v-if="sure.result">

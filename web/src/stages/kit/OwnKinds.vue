@@ -76,7 +76,7 @@ function open(k: OwnKind | null) {
         >{{ massText(view.units, k.mass) }} a {{ k.unit }}{{ k.matches ? ', must match the bike' : '' }}</span
       >
       <span v-if="used(k) > 0" class="soft">owned: take its stock out before you delete it</span>
-      <v-btn variant="text" size="small" @click="open(k)">Edit</v-btn>
+      <v-btn variant="plain" @click="open(k)">Edit</v-btn>
       <v-btn
         variant="text"
         size="small"

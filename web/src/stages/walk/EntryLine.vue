@@ -201,8 +201,8 @@ function follow() {
         >Not saved<template v-if="offered.row"> for {{ offered.row.name.toLowerCase() }}</template
         >: <code>{{ offered.text }}</code></span
       >
-      <v-btn variant="text" size="small" @click="carryOn">Continue</v-btn>
-      <v-btn variant="text" size="small" @click="undone = null">Discard</v-btn>
+      <v-btn variant="plain" @click="carryOn">Continue</v-btn>
+      <v-btn variant="plain" @click="undone = null">Discard</v-btn>
     </p>
     <div id="entry-says" class="says" aria-live="polite">
       <template v-if="text.trim() !== ''">

@@ -51,7 +51,7 @@ function mark(id: string | null) {
       no-data-text="No fastener matches. Type its size and name in the line above."
       @update:model-value="mark($event)"
     />
-    <v-btn variant="text" size="small" @click="emit('done', null)">Cancel</v-btn>
+    <v-btn variant="plain" @click="emit('done', null)">Cancel</v-btn>
   </section>
 </template>
 
