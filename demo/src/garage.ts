@@ -44,9 +44,9 @@ function fasteners(lines: string, bikeId: string, nextId: () => string): Fastene
     .map((line) => {
       const [rest = '', leftOut] = line.split(/ -(?=\p{L})/u);
       const [entry = '', role] = rest.split(' |');
-      const { draft, problems } = readEntry(entry);
-      if (problems.length > 0 || !draft.head)
-        throw new Error(`demo line "${line}": ${problems.map((p) => p.message).join('; ')}`);
+      const { draft, faults, asks } = readEntry(entry);
+      const open = [...faults.map((f) => f.message), ...asks.map((a) => a.question)];
+      if (open.length > 0 || !draft.head) throw new Error(`demo line "${line}": ${open.join('; ')}`);
       if (role && !ROLES.includes(role as Role)) throw new Error(`demo line "${line}": no role ${role}`);
       const made = newFastener({ ...draft, id: nextId(), bikeId, head: draft.head });
       return {

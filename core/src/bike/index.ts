@@ -3,7 +3,7 @@ export * from './bike.js';
 export * from './fastener.js';
 export * from './torque.js';
 export * from './jobs.js';
-export * from './entryLine.js';
+export * from './line/index.js';
 export * from './evidence.js';
 export * from './sizePrior.js';
 export * from './critical.js';

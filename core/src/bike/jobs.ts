@@ -32,7 +32,7 @@ const WORDS: readonly { role: Role; re: RegExp; at?: readonly Station[] }[] = [
   { role: 'steering', re: /\bsteering (?:stem|head|nut)|\bstem nut|\btop nut/ },
   { role: 'foot peg', re: /\b(?:foot ?)?pegs?\b/ },
   { role: 'subframe', re: /\bsub ?frame/ },
-  { role: 'hose clamp', re: /\b(?:hose|coolant|fuel line) clamp|\bjubilee|\bhose clip/ },
+  { role: 'hose clamp', re: /\b(?:hose|coolant|fuel line) clamp|\bhose clip/ },
   { role: 'air filter', re: /\bair ?(?:filter|box|cleaner)/ },
   { role: 'oil filter', re: /\boil filter|\bfilter cover/ },
   { role: 'oil drain', re: /\b(?:oil|sump) (?:drain|plug)|^drain(?: plug)?$/ },

@@ -8,6 +8,7 @@ import { NEW_RIDER, riderSchema } from '../stow/load/rider.js';
 import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
 import { packingSchema } from '../stow/keptPacking.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
+import { ownWordsSchema } from '../toolbox/line/index.js';
 import { pieceSchema } from '../toolbox/tools/piece.js';
 import { rideSchema } from '../trip/ride.js';
 import { tripSchema } from '../trip/trip.js';
@@ -15,13 +16,15 @@ import { ownKindSchema } from '../repairs/supplies/book.js';
 import { supplySchema } from '../repairs/supplies/supply.js';
 import { name } from '../ground/fields.js';
 
-/** The garage itself: its name, the rider's practice, the rider, what the rider wants of a packing, and rates that the rider knows better. */
+/** The garage itself: its name, the rider's practice, the rider, what the rider wants of a packing, rates that the rider knows better, and words of the rider's own. */
 export const garageSchema = z.strictObject({
   name,
   practice: practiceSchema,
   rider: riderSchema,
   goals: goalsSchema,
   rates: ownRatesSchema,
+  /** Words of the rider's own for forms and kinds of tool. */
+  words: ownWordsSchema,
 });
 export type Garage = z.infer<typeof garageSchema>;
 
@@ -83,6 +86,7 @@ export const newGarage = (given: Pick<Garage, 'name'> & Partial<Garage>): Garage
   rider: NEW_RIDER,
   goals: NEW_GOALS,
   rates: [],
+  words: [],
   ...given,
 });
 export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): GarageDocument => ({

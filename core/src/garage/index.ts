@@ -7,10 +7,12 @@ export {
   garageTo5,
   garageTo6,
   garageTo7,
+  garageTo8,
   rowTo2,
   rowTo3,
   rowTo4,
   rowTo5,
   rowTo6,
   rowTo7,
+  rowTo8,
 } from './upgrade.js';

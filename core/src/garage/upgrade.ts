@@ -249,6 +249,11 @@ export const rowTo7 = (table: TableName, row: Row): Row => (table === 'supplies'
 /** The garage's own fields of version 6 with rates that the rider knows better. */
 export const garageTo7 = (garage: Row): Row => ({ rates: [], ...garage });
 
+/** Rows are in version 8 as they were in version 7. */
+export const rowTo8 = (_table: TableName, row: Row): Row => row;
+/** The garage's own fields of version 7 with words of the rider's own. */
+export const garageTo8 = (garage: Row): Row => ({ words: [], ...garage });
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
   const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
@@ -281,5 +286,6 @@ export function fileToNow(file: Row, version: number): Row {
   const fourth = version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
   const fifth = version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
   const sixth = version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
-  return version < 7 ? fileTo(sixth, 7, rowTo7, garageTo7) : sixth;
+  const seventh = version < 7 ? fileTo(sixth, 7, rowTo7, garageTo7) : sixth;
+  return version < 8 ? fileTo(seventh, 8, rowTo8, garageTo8) : seventh;
 }

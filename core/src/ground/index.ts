@@ -1,5 +1,20 @@
 export * from './units/index.js';
 export * from './sizes/index.js';
+export {
+  parseShape,
+  isList,
+  linesOf,
+  quoted,
+  readSize,
+  rewritten,
+  tokensOf,
+  type LineAsk,
+  type LineFault,
+  type LineOption,
+  type LinePart,
+  type LineReading,
+  type OwnWord,
+} from './line/index.js';
 export * from './fields.js';
 export { cleaned, cut } from './text.js';
 export * from './terrain.js';

@@ -7,6 +7,7 @@ import * as stow from './migrations/005_stow.js';
 import * as right from './migrations/006_right.js';
 import * as sync from './migrations/007_sync.js';
 import * as own from './migrations/008_own.js';
+import * as words from './migrations/009_words.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -17,6 +18,7 @@ const MIGRATIONS = [
   { name: '006_right', ...right },
   { name: '007_sync', ...sync },
   { name: '008_own', ...own },
+  { name: '009_words', ...words },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

@@ -6,8 +6,10 @@ import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
+import { ownWordsOpen } from '../ui/line/useOwnWords';
 
 const FileButton = defineAsyncComponent(() => import('../ui/FileButton.vue'));
+const OwnWordsDialog = defineAsyncComponent(() => import('./OwnWordsDialog.vue'));
 const LineField = defineAsyncComponent(() => import('../ui/LineField.vue'));
 const garage = useGarage();
 const view = useView();
@@ -83,7 +85,9 @@ const take = ([chosen]: File[]) =>
     <v-list-item role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
       {{ view.units === 'metric' ? 'Inch' : 'Metric' }} units
     </v-list-item>
+    <v-list-item role="menuitem" @click="ownWordsOpen = true">My words …</v-list-item>
   </DropMenu>
+  <OwnWordsDialog v-if="ownWordsOpen" @close="ownWordsOpen = false" />
   <FileButton ref="file" label="Garage file" accept=".json,application/json" @files="take"><span /></FileButton>
   <v-dialog
     :aria-label="naming === 'new' ? 'New garage' : 'Rename the garage'"

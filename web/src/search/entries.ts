@@ -7,6 +7,7 @@ import { useStages } from '../shell/stages';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
+import { ownWordsOpen } from '../ui/line/useOwnWords';
 import { massText, percent } from '../ui/words';
 import { GRADE_NAMES, PAGES } from '../words/pages';
 import type { Entry } from './find';
@@ -46,6 +47,14 @@ export function useEntries() {
       run: go(s.path),
     })),
     ...PAGES.pages.map((p) => ({ key: `page ${p.name}`, kind: 'page', ...p, run: go(p.to) })),
+    {
+      key: 'my words',
+      kind: 'settings',
+      name: 'My words',
+      says: `${garage.doc?.garage.words.length ?? 0} words that the lines learned`,
+      words: 'own words language dialect vocabulary settings names of tools',
+      run: () => (ownWordsOpen.value = true),
+    },
     {
       key: 'undo',
       kind: 'command',

@@ -1,5 +1,6 @@
 import { cut } from '../../ground/text.js';
-import { readSize, sizeExists, typeShape, type HeadForm, type Shape } from '../../ground/sizes/index.js';
+import { readSize } from '../../ground/line/index.js';
+import { sizeExists, typeShape, type HeadForm, type Shape } from '../../ground/sizes/index.js';
 import type { Outcome, Try } from './gauging.js';
 
 const WORDS: { re: RegExp; outcome: Outcome }[] = [
@@ -27,7 +28,7 @@ export function readTries(text: string, form: HeadForm): { tries: Try[] } | { re
   const toolForm: HeadForm = form === 'plug' || form === 'hex12' ? 'hex' : form;
   while (rest !== '') {
     const prefix = /^\d/.test(rest) ? (PREFIX[form] ?? '') : '';
-    const read = readSize(prefix + rest, false);
+    const read = readSize(prefix + rest);
     if (!read) return { reason: `"${cut(rest, 20)}" is no tool size: say "13 goes on, 12 does not"` };
     if (!read.ok) return { reason: read.reason };
     const tool: Shape = {

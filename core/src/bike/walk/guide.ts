@@ -1,5 +1,6 @@
 import { FREE_ACCESS, newFastener, STATIONS, type Bike, type Fastener, type Station } from '../index.js';
-import { parseShape, type Head } from '../../ground/sizes/index.js';
+import { parseShape } from '../../ground/line/index.js';
+import type { Head } from '../../ground/sizes/index.js';
 import { LOOKS, type Look } from './looks.js';
 
 /** A thing to look at on this bike, and what the survey already has of it. */

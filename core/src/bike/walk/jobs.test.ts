@@ -6,7 +6,7 @@ import { readFasteners } from '../../garage/csv/index.js';
 import { appliesTo, hasTraits, needsOf, TROUBLES } from '../../repairs/index.js';
 import { catalogue, newPiece } from '../../toolbox/tools/index.js';
 import { ChainFinder, reachOf } from '../../toolbox/chains/index.js';
-import { parseShape } from '../../ground/sizes/index.js';
+import { parseShape } from '../../ground/line/index.js';
 import { anyBike } from '../../testing/bikes.js';
 import { uuid } from '../../testing/make.js';
 import { answered } from './answered.js';

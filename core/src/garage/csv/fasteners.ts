@@ -12,7 +12,8 @@ import {
   type Access,
   type Fastener,
 } from '../../bike/index.js';
-import { parseShape, THREADS, typeShape, USUAL_HEAD } from '../../ground/sizes/index.js';
+import { parseShape } from '../../ground/line/index.js';
+import { THREADS, typeShape, USUAL_HEAD } from '../../ground/sizes/index.js';
 import { number, oneOf, readRows, yes, type Column, type Preview, type Take } from './rows.js';
 import { writeCsv } from '../../ground/csv/table.js';
 

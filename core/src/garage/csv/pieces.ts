@@ -7,11 +7,11 @@ import {
   modeSchema,
   newPiece,
   pieceSchema,
-  readPiece,
   TRAITS,
   type Piece,
   type PieceModel,
 } from '../../toolbox/tools/index.js';
+import { readPiece } from '../../toolbox/line/index.js';
 import { number, oneOf, readRows, type Column, type Preview, type Take } from './rows.js';
 import { writeCsv } from '../../ground/csv/table.js';
 

@@ -1,4 +1,3 @@
 export * from './shape.js';
 export * from './tables.js';
 export * from './print.js';
-export * from './parse.js';

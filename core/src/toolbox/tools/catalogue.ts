@@ -95,30 +95,34 @@ export function combinationSpanner(size: string): PieceModel {
   });
 }
 
-/** Rings of two sizes. */
-export function ringSpanner(a: string, b: string): PieceModel {
-  const [sa, sb] = [millimetres(a), millimetres(b)];
+/** Name of a spanner by its ends. */
+const ends = (a: string, b: string | undefined): string =>
+  b === undefined ? printSize(a) : `${printSize(a)} and ${printSize(b)}`;
+
+/** Rings of two sizes, or of one at either end of a single one. */
+export function ringSpanner(a: string, b?: string): PieceModel {
+  const [sa, sb] = [millimetres(a), millimetres(b ?? a)];
   const big = Math.max(sa, sb);
   const arm = spannerArm(big) - 10;
   return piece({
-    name: `Ring spanner ${printSize(a)} and ${printSize(b)}`,
+    name: `Ring spanner ${ends(a, b)}`,
     kind: 'ring spanner',
-    modes: [ringMode(a, arm), ringMode(b, arm)],
+    modes: b === undefined ? [ringMode(a, arm)] : [ringMode(a, arm), ringMode(b, arm)],
     mass: Math.round(spannerMass((sa + sb) / 2) * 1.05),
     size: box(arm + big, 1.5 * big + 3, 0.45 * big + 6),
     price: money(4, 0.6, big),
   });
 }
 
-/** Open ends of two sizes. */
-export function openSpanner(a: string, b: string): PieceModel {
-  const [sa, sb] = [millimetres(a), millimetres(b)];
+/** Open ends of two sizes, or of one. */
+export function openSpanner(a: string, b?: string): PieceModel {
+  const [sa, sb] = [millimetres(a), millimetres(b ?? a)];
   const big = Math.max(sa, sb);
   const arm = Math.round(spannerArm(big) * 0.9);
   return piece({
-    name: `Open spanner ${printSize(a)} and ${printSize(b)}`,
+    name: `Open spanner ${ends(a, b)}`,
     kind: 'open spanner',
-    modes: [openMode(a, arm), openMode(b, arm)],
+    modes: b === undefined ? [openMode(a, arm)] : [openMode(a, arm), openMode(b, arm)],
     mass: Math.round(spannerMass((sa + sb) / 2) * 0.95),
     size: box(arm + big, 2.1 * big + 4, 0.22 * big + 3),
     price: money(2.5, 0.45, big),

@@ -1,99 +1,130 @@
 <script setup lang="ts">
-/** One line a piece, as people say it; or part of a name, to find it in the toolbox, in the catalogue or in a set. */
-import { computed } from 'vue';
-import { findModels, newPiece, readPiece, setModels, toolSets, type PieceModel, type ToolSet } from '@necessaire/core';
+/** What one owns in one line, as people say it: tools, spares and supplies; or part of a name, to find it in the toolbox, in the catalogue or in a set. */
+import { computed, ref, shallowRef } from 'vue';
+import {
+  findModels,
+  itemsComplete,
+  readItems,
+  setModels,
+  toolSets,
+  type LineReading,
+  type PieceModel,
+  type ReadItem,
+  type ToolSet,
+} from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import { turned, type Turning } from '../../ui/line/alternatives';
+import LineInput from '../../ui/line/LineInput.vue';
+import LineSays from '../../ui/line/LineSays.vue';
+import { useOwnWords } from '../../ui/line/useOwnWords';
 import { massText } from '../../ui/words';
+import { ITEM_TERMS, itemText } from './items';
+import { usePutItems } from './usePutItems';
 
 const asked = defineModel<string>({ required: true });
+const emit = defineEmits<{ list: [text: string] }>();
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
+const words = useOwnWords();
+const box = ref<InstanceType<typeof LineInput>>();
+const answers = ref<InstanceType<typeof LineSays>>();
 
 const typed = computed(() => asked.value.trim());
-const reading = computed(() => readPiece(asked.value));
+const reading = computed(() =>
+  readItems(asked.value, { inch: view.units === 'inch', own: words.own.value, book: garage.book }),
+);
+const NOTHING: LineReading = { parts: [], asks: [], faults: [] };
+const shown = computed(() => (typed.value === '' ? NOTHING : reading.value));
 const found = computed(() => (typed.value ? findModels(typed.value, 6) : []));
 const sets = computed(() => {
-  const words = typed.value.toLowerCase().split(/\s+/).filter(Boolean);
-  if (words.length === 0) return [];
-  const all = words[0] === 'set' || words[0] === 'sets';
-  const rest = all ? words.slice(1) : words;
+  const asks = typed.value.toLowerCase().split(/\s+/).filter(Boolean);
+  if (asks.length === 0) return [];
+  const all = asks[0] === 'set' || asks[0] === 'sets';
+  const rest = all ? asks.slice(1) : asks;
   if (!all && !typed.value.toLowerCase().includes('set')) return [];
   return toolSets()
     .filter((s) => rest.every((w) => s.name.toLowerCase().includes(w.replace(/s$/, ''))))
     .slice(0, 6);
 });
-/** What Enter would add, when the line is more than a name of the catalogue. */
-const read = computed(() => (reading.value.ok ? reading.value : null));
-const extra = computed(() => {
-  const said = read.value?.said;
-  if (!said) return '';
-  return [
-    said.count ? `×${said.count}` : '',
-    said.price !== undefined ? `${said.price} €` : '',
-    said.condition ?? '',
-    said.quality ?? '',
-    said.mark ? `${said.mark} in the kit` : '',
-    said.kept ? `kept: ${said.kept}` : '',
-    said.note ? 'note' : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
-});
+/** What Enter would add. */
+const items = computed(() => (itemsComplete(reading.value) ? reading.value.items : []));
 
-function add(model: PieceModel, said = {}) {
-  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), ...said }));
-  notice.say(`${model.name} is in the toolbox`);
-  asked.value = '';
+const turning = shallowRef<Turning | null>(null);
+function turn(event: KeyboardEvent) {
+  if (event.shiftKey || typed.value === '') return;
+  if (reading.value.asks[0]?.word) {
+    event.preventDefault();
+    answers.value?.focus();
+    return;
+  }
+  const next = turned(asked.value, reading.value, turning.value);
+  if (!next) return;
+  event.preventDefault();
+  turning.value = next;
+  asked.value = next.lines[next.at] ?? asked.value;
 }
-function addSet(set: ToolSet) {
-  const pieces = setModels(set).map((m) => newPiece(m, { id: crypto.randomUUID(), set: set.name }));
-  garage.edit(
-    `add ${set.name}`,
-    pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
-  );
-  notice.say(`${pieces.length} pieces of "${set.name}" are in the toolbox. Ctrl Z takes them out.`);
-  asked.value = '';
+function take(line: string) {
+  asked.value = line;
+  box.value?.focus();
 }
+function mean(word: string, term: string) {
+  words.learn(word, term);
+  box.value?.focus();
+}
+
+const { put: putItems } = usePutItems();
+function put(list: readonly ReadItem[]) {
+  if (putItems(list)) asked.value = '';
+}
+const add = (model: PieceModel) => put([{ at: 'tool', tool: { model, said: {}, set: null } }]);
+const addSet = (set: ToolSet) =>
+  put(setModels(set).map((model) => ({ at: 'tool' as const, tool: { model, said: {}, set: set.name } })));
 function enter() {
-  if (reading.value.ok) add(reading.value.model, reading.value.said);
-  else if (typed.value) notice.say(reading.value.reason);
+  if (items.value.length > 0) put(items.value);
+  else if (typed.value) {
+    const { asks, faults } = reading.value;
+    notice.say(faults[0]?.message ?? asks[0]?.question ?? '');
+    answers.value?.focus();
+  }
 }
 </script>
 
 <template>
   <form class="find" @submit.prevent="enter">
     <span class="prompt" aria-hidden="true">›</span>
-    <label class="hidden-label" for="piece">A piece in one line, or find one</label>
-    <v-text-field
+    <LineInput
       id="piece"
+      ref="box"
       v-model="asked"
-      variant="plain"
-      class="line-entry"
-      data-entry
-      autocomplete="off"
-      spellcheck="false"
-      placeholder="socket 3/8 deep 14, ring 12/13, bit t30 x2 5g"
-      :aria-invalid="typed !== '' && !reading.ok"
-      aria-describedby="piece-says"
+      label="What you own in one line, or find a tool"
+      placeholder="socket 3/8 deep 14, ring 12/13, bit t30 x2"
+      :reading="shown"
+      says="piece-says"
+      @list="emit('list', $event)"
+      @keydown.tab="turn"
     />
     <v-btn variant="text" class="add" type="submit"><kbd class="key">Enter</kbd> add</v-btn>
   </form>
-  <p id="piece-says" class="says" aria-live="polite">
-    <template v-if="read"
-      ><strong>{{ read.model.name }}</strong
-      >, <span class="num">{{ massText(view.units, read.said.mass ?? read.model.mass) }}</span><template v-if="extra"
-        >, {{ extra }}</template
-      ></template
-    >
-    <span v-else-if="typed && !reading.ok" class="gap">{{ reading.reason }}</span>
+  <div id="piece-says" class="says" aria-live="polite">
+    <LineSays v-if="typed" ref="answers" :reading="shown" :terms="ITEM_TERMS" @take="take" @mean="mean">
+      <span v-if="items.length > 0" class="makes"
+        ><template v-for="(item, i) in items.slice(0, 12)" :key="i"
+          ><strong>{{ itemText(item, garage.book) }}</strong
+          ><template v-if="item.at === 'tool'"
+            >,
+            <span class="num">{{ massText(view.units, item.tool.said.mass ?? item.tool.model.mass) }}</span></template
+          ><span v-else class="soft"> → spares</span><template v-if="i < items.length - 1">; </template></template
+        ><template v-if="items.length > 12"> and {{ items.length - 12 }} more</template></span
+      >
+    </LineSays>
     <span v-else class="soft"
       >kind and size; then <code>x2</code> <code>{{ view.units === 'inch' ? '3oz' : '86g' }}</code> <code>5€</code>
-      <code>worn</code> <code>in garage</code>; or <code>set</code></span
+      <code>worn</code> <code>in garage</code>; <code>20 cable ties</code>; or <code>set</code></span
     >
-  </p>
+  </div>
   <template v-if="found.length > 0">
     <div class="sheet-head">
       <h2>Add from the catalogue</h2>
@@ -123,6 +154,7 @@ function enter() {
   display: flex;
   align-items: center;
   gap: 10px;
+  height: 46px;
   border-bottom: 2px solid var(--ink);
   padding: 0 16px;
 }
@@ -131,22 +163,8 @@ function enter() {
   font-size: 22px;
   font-weight: 600;
 }
-.find input {
-  flex: 1;
-  min-width: 0;
-  height: 46px;
-  border: 0;
-  background: transparent;
-  color: var(--ink);
-  font-size: 15px;
-  outline: none !important;
-}
 .find:focus-within {
   box-shadow: inset 4px 0 0 var(--ink);
-}
-.find input::placeholder {
-  color: var(--soft);
-  opacity: 1;
 }
 .add {
   font-family: var(--v-font-heading);

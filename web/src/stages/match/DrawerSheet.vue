@@ -26,6 +26,7 @@ import DropMenu from '../../ui/DropMenu.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { massText } from '../../ui/words';
 import DrawerEntry from './DrawerEntry.vue';
+import ItemList from './ItemList.vue';
 import PieceEditor from './PieceEditor.vue';
 import ScaleStrip from './ScaleStrip.vue';
 
@@ -34,6 +35,8 @@ const view = useView();
 const notice = useNotice();
 const answers = useAnswer();
 const asked = ref('');
+/** A pasted list that is being read; null while none is. */
+const listing = ref<string | null>(null);
 /** The piece in the editor; `new` for one that is made. */
 const altering = shallowRef<Piece | 'new' | null>(null);
 
@@ -129,12 +132,13 @@ const costWords = computed(() => {
 
 <template>
   <div>
-    <DrawerEntry v-model="asked" />
+    <DrawerEntry v-model="asked" @list="listing = $event" />
     <div class="sheet-head">
       <h2>In the toolbox</h2>
       <span
         ><v-btn variant="plain" class="make" @click="altering = 'new'">Make a piece</v-btn
         ><DropMenu label="Table" hint="The whole toolbox as a table" quiet>
+          <v-list-item role="menuitem" @click="listing = ''">Paste a list…</v-list-item>
           <v-list-item role="menuitem" @click="reading = true">Import CSV…</v-list-item>
           <v-list-item role="menuitem" @click="csvOut">Export CSV</v-list-item>
         </DropMenu>
@@ -270,6 +274,7 @@ const costWords = computed(() => {
       @close="reading = false"
       @write="writeTable"
     />
+    <ItemList v-if="listing !== null" :text="listing" @close="listing = null" />
     <PieceEditor v-if="altering" :piece="altering === 'new' ? null : altering" @close="altering = null" />
   </div>
 </template>

@@ -1,31 +1,44 @@
 <script setup lang="ts">
 /** One line a fastener, as fast as talking. What cannot be read is underlined, says why, and stays in the line. */
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { STATION_NAMES, typeEntry, type Fastener, type Station, type Visit } from '@necessaire/core';
+import { STATION_NAMES, typeEntry, type Fastener, type LineReading, type Station, type Visit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
-import { enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
+import { turned, type Turning } from '../../ui/line/alternatives';
+import LineInput from '../../ui/line/LineInput.vue';
+import LineSays from '../../ui/line/LineSays.vue';
+import { useOwnWords } from '../../ui/line/useOwnWords';
+import { ENTRY_TERMS, enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
 import { undone } from './undone';
 
 const props = defineProps<{ station: Station; visit: Visit | null }>();
 const editing = defineModel<Fastener | null>('editing', { required: true });
-const emit = defineEmits<{ down: []; added: [id: string]; measured: [id: string] }>();
+const emit = defineEmits<{ down: []; added: [id: string]; measured: [id: string]; list: [text: string] }>();
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
 const notice = useNotice();
 const text = ref('');
-const box = ref<HTMLInputElement>();
-const echo = ref<HTMLElement>();
+const box = ref<InstanceType<typeof LineInput>>();
+const answersLine = ref<InstanceType<typeof LineSays>>();
+const NOTHING: LineReading = { parts: [], asks: [], faults: [] };
 const last = ref('');
 /** The row as it was put into the line: what is not altered in the text stays whatever becomes of the row meanwhile. */
 const printed = shallowRef<Fastener | null>(null);
 const nextId = ref(crypto.randomUUID() as string);
 
 const walking = computed(() => props.visit !== null && !editing.value);
-const reading = computed(() => readingOf(text.value, walking.value));
+const words = useOwnWords();
+const reading = computed(() =>
+  readingOf(text.value, walking.value, {
+    here: editing.value?.station ?? props.station,
+    inch: view.units === 'inch',
+    own: words.own.value,
+    known: words.known.value,
+  }),
+);
 const entered = computed<Entered>(() => {
   const bike = garage.bike;
   if (!bike) return { kind: 'nothing', message: 'Add a bike first' };
@@ -40,8 +53,6 @@ const entered = computed<Entered>(() => {
     now: new Date().toISOString(),
   });
 });
-/** Problems are shown once there is something to be said about. */
-const problems = computed(() => (text.value.trim() === '' ? [] : reading.value.problems));
 /** What Enter does where that is not plain from the line. */
 const meaning = computed(() => {
   const e = entered.value;
@@ -49,19 +60,32 @@ const meaning = computed(() => {
   if (e.kind !== 'row' || editing.value || reading.value.draft.name !== undefined) return '';
   return e.row.leftOut !== null ? e.says : `for ${e.row.name.toLowerCase()}`;
 });
+/** Nothing is said of an empty line. */
+const shown = computed(() => (text.value.trim() === '' ? NOTHING : reading.value));
 
-/** The line cut into plain and faulty stretches, for the underline behind the input. */
-const stretches = computed(() => {
-  const out: { text: string; bad: boolean }[] = [];
-  let at = 0;
-  for (const p of [...problems.value].sort((a, b) => a.start - b.start)) {
-    if (p.start > at) out.push({ text: text.value.slice(at, p.start), bad: false });
-    if (p.end > p.start) out.push({ text: text.value.slice(p.start, p.end), bad: true });
-    at = Math.max(at, p.end);
+// One key goes through the readings of what is in doubt.
+const turning = shallowRef<Turning | null>(null);
+function turn(event: KeyboardEvent) {
+  if (event.shiftKey) return;
+  if (reading.value.asks[0]?.word) {
+    event.preventDefault();
+    answersLine.value?.focus();
+    return;
   }
-  out.push({ text: text.value.slice(at), bad: false });
-  return out;
-});
+  const next = turned(text.value, reading.value, turning.value);
+  if (!next) return;
+  event.preventDefault();
+  turning.value = next;
+  text.value = next.lines[next.at] ?? text.value;
+}
+function take(line: string) {
+  text.value = line;
+  box.value?.focus();
+}
+function mean(word: string, term: string) {
+  words.learn(word, term);
+  box.value?.focus();
+}
 
 watch(
   () => [text.value, editing.value] as const,
@@ -117,6 +141,7 @@ function keep() {
   const e = entered.value;
   if (e.kind === 'nothing') {
     notice.say(e.message);
+    answersLine.value?.focus();
     return;
   }
   last.value = text.value;
@@ -154,44 +179,30 @@ function leave() {
 function up() {
   if (text.value === '' && last.value !== '') text.value = last.value;
 }
-function follow() {
-  if (echo.value && box.value) echo.value.scrollLeft = box.value.scrollLeft;
-}
 </script>
 
 <template>
   <div class="entry">
     <form class="line" @submit.prevent="keep">
       <span class="prompt" aria-hidden="true">›</span>
-      <label class="hidden-label" for="entry">{{ editing ? `Change ${editing.name}` : 'Add a fastener' }}</label>
-      <span class="field-wrap">
-        <span ref="echo" class="echo num" aria-hidden="true"
-          ><span v-for="(s, i) in stretches" :key="i" :class="{ bad: s.bad }">{{ s.text }}</span></span
-        >
-        <input
-          id="entry"
-          ref="box"
-          v-model="text"
-          data-entry
-          class="num"
-          autocomplete="off"
-          autocapitalize="off"
-          spellcheck="false"
-          enterkeyhint="done"
-          :placeholder="
-            visit && !editing
-              ? `size of ${visit.look.name.toLowerCase()}, or 27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'}`
-              : `27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'} at ${STATION_NAMES[station].toLowerCase()}`
-          "
-          :aria-invalid="problems.length > 0"
-          aria-describedby="entry-says"
-          @scroll="follow"
-          @input="follow"
-          @keydown.down.prevent.stop="emit('down')"
-          @keydown.up.prevent="up"
-          @keydown.esc="leave"
-        />
-      </span>
+      <LineInput
+        id="entry"
+        ref="box"
+        v-model="text"
+        :label="editing ? `Change ${editing.name}` : 'Add a fastener'"
+        :reading="shown"
+        says="entry-says"
+        :placeholder="
+          visit && !editing
+            ? `size of ${visit.look.name.toLowerCase()}, or 27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'}`
+            : `27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'} at ${STATION_NAMES[station].toLowerCase()}`
+        "
+        @list="emit('list', $event)"
+        @keydown.down.prevent.stop="emit('down')"
+        @keydown.up.prevent="up"
+        @keydown.esc="leave"
+        @keydown.tab="turn"
+      />
       <v-btn variant="text" class="add" type="submit"
         ><kbd class="key">Enter</kbd> {{ editing ? 'keep' : 'add' }}</v-btn
       >
@@ -205,11 +216,15 @@ function follow() {
       <v-btn variant="plain" @click="undone = null">Discard</v-btn>
     </p>
     <div id="entry-says" class="says" aria-live="polite">
-      <template v-if="text.trim() !== ''">
-        <p v-for="(p, i) in problems" :key="`p ${i}`" class="gap problem">{{ p.message }}</p>
-        <span v-for="(p, i) in reading.parts" :key="i" class="chip">{{ p.label }}</span>
-        <strong v-if="meaning">{{ meaning }}</strong>
-      </template>
+      <LineSays
+        v-if="text.trim() !== ''"
+        ref="answersLine"
+        :reading="shown"
+        :terms="ENTRY_TERMS"
+        @take="take"
+        @mean="mean"
+        ><strong v-if="meaning">{{ meaning }}</strong></LineSays
+      >
       <span v-else class="soft"
         ><v-btn variant="plain" v-if="last" class="again" @click="repeat">Last line again</v-btn>
         <template v-if="walking"><code>?</code> assume <code>-</code> leave out, or </template>size, name, then:
@@ -241,41 +256,6 @@ function follow() {
   color: var(--gap);
   font-size: 22px;
   font-weight: 600;
-}
-.field-wrap {
-  position: relative;
-  flex: 1;
-  min-width: 0;
-  height: 100%;
-}
-.echo,
-input {
-  position: absolute;
-  inset: 0;
-  font-size: 16px;
-  line-height: 44px;
-  white-space: pre;
-  letter-spacing: 0;
-  padding: 0;
-}
-.echo {
-  color: transparent;
-  overflow: hidden;
-}
-.bad {
-  text-decoration: underline wavy var(--gap) 2px;
-  text-underline-offset: 5px;
-}
-input {
-  width: 100%;
-  border: 0;
-  background: transparent;
-  color: var(--ink);
-  outline: none !important;
-}
-input::placeholder {
-  color: var(--soft);
-  opacity: 1;
 }
 .line:focus-within {
   box-shadow: inset 4px 0 0 var(--ink);
@@ -312,19 +292,8 @@ input::placeholder {
   flex: 1 1 200px;
   overflow-wrap: anywhere;
 }
-.problem {
-  flex: 1 1 100%;
-  font-weight: 500;
-}
 .again {
   margin-right: 10px;
-}
-.chip {
-  border: 1px solid var(--line);
-  padding: 1px 8px;
-  font-family: var(--v-font-heading);
-  font-weight: 500;
-  font-size: 14px;
 }
 .says code {
   white-space: nowrap;

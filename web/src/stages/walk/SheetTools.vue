@@ -7,7 +7,7 @@ import { ONLY, SORTS, type Only, type Showing, type Sort } from './rows';
 
 const showing = defineModel<Showing>({ required: true });
 defineProps<{ shown: number; of: number; choosing: boolean }>();
-const emit = defineEmits<{ choose: []; csvIn: []; csvOut: []; compare: []; copy: [] }>();
+const emit = defineEmits<{ choose: []; list: []; csvIn: []; csvOut: []; compare: []; copy: [] }>();
 const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, ...fields });
 </script>
 
@@ -38,6 +38,7 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
     />
     <v-btn variant="text" class="choose" :aria-pressed="choosing" @click="emit('choose')">Choose</v-btn>
     <DropMenu label="Table" hint="Whole tables of fasteners" quiet>
+      <v-list-item role="menuitem" @click="emit('list')">Paste a list…</v-list-item>
       <v-list-item role="menuitem" @click="emit('csvIn')">Import CSV…</v-list-item>
       <v-list-item role="menuitem" @click="emit('csvOut')">Export CSV</v-list-item>
       <v-list-item role="menuitem" @click="emit('compare')">Compare two bikes…</v-list-item>

@@ -20,6 +20,7 @@ import CsvDialog from '../../ui/CsvDialog.vue';
 import { download, fileName } from '../../ui/download';
 import NextStage from '../../shell/NextStage.vue';
 import TermWord from '../../ui/TermWord.vue';
+import FastenerList from './FastenerList.vue';
 import BulkBar from './BulkBar.vue';
 import CompareDialog from './CompareDialog.vue';
 import CopyDialog from './CopyDialog.vue';
@@ -37,7 +38,12 @@ const answers = useAnswer();
 const showing = ref<Showing>(EVERYTHING);
 const editing = shallowRef<Fastener | null>(null);
 const tab = ref<PanelTab>('size');
-const dialog = ref<'csv' | 'compare' | 'copy' | null>(null);
+const dialog = ref<'csv' | 'compare' | 'copy' | 'list' | null>(null);
+const listText = ref('');
+function openList(text: string) {
+  listText.value = text;
+  dialog.value = 'list';
+}
 const sheet = ref<HTMLElement>();
 const line = ref<InstanceType<typeof EntryLine>>();
 
@@ -247,6 +253,7 @@ function takeTable(rows: Fastener[]) {
         :visit="picked ? null : guide.next"
         @down="rows()[0]?.focus()"
         @added="added"
+        @list="openList"
         @measured="measured"
       />
       <MarkBar v-if="marking" :key="marking" :role="marking" @done="marked" />
@@ -256,6 +263,7 @@ function takeTable(rows: Fastener[]) {
         :of="counted.length"
         :choosing="choosing"
         @choose="choosing ? clear() : (choosing = true)"
+        @list="openList('')"
         @csv-in="dialog = 'csv'"
         @csv-out="writeTable"
         @compare="dialog = 'compare'"
@@ -323,6 +331,7 @@ function takeTable(rows: Fastener[]) {
       @close="dialog = null"
       @write="takeTable"
     />
+    <FastenerList v-if="dialog === 'list'" :text="listText" :station="entryStation" @close="dialog = null" />
     <CompareDialog v-if="dialog === 'compare'" @close="dialog = null" />
     <CopyDialog v-if="dialog === 'copy'" @close="dialog = null" />
   </div>

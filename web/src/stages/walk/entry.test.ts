@@ -25,7 +25,7 @@ const base: Entering = {
 };
 const enter = (text: string, extra: Partial<Entering> = {}): Entered => {
   const c = { ...base, ...extra };
-  return enteredAs(text, readingOf(text, c.visit !== null && !c.editing), c);
+  return enteredAs(text, readingOf(text, c.visit !== null && !c.editing, { here: c.station }), c);
 };
 const row = (text: string, extra: Partial<Entering> = {}): Fastener => {
   const entered = enter(text, extra);
@@ -83,7 +83,13 @@ describe('a line on the walk', () => {
       );
     const old = row('2 ends 10 linkage far side only');
     expect(unchanged(enter(typeEntry(old), { editing: old }), old)).toBe(true);
-    const bad: EntryReading = { draft: { head: { form: 'hex', size: '10' }, count: 900 }, parts: [], problems: [] };
+    const bad: EntryReading = {
+      draft: { head: { form: 'hex', size: '10' }, count: 900 },
+      parts: [],
+      asks: [],
+      faults: [],
+      stationSaid: false,
+    };
     expect(enteredAs('x', bad, { ...base, visit: null })).toEqual({
       kind: 'nothing',
       message: expect.stringMatching(/^count: /),

@@ -14,12 +14,16 @@ import {
   sameJson,
   STATION_NAMES,
   type Bike,
+  type EntryContext,
   type EntryReading,
   type Fastener,
   type Station,
   type Step,
   type Visit,
 } from '@necessaire/core';
+
+/** What a word beside a size may stand for, the likelier first. */
+export const ENTRY_TERMS: readonly string[] = ['name', 'form:key', 'form:lobe', 'form:ph', 'form:slot', 'form:hex12'];
 
 /** Where a line is typed: which bike and station, which row is corrected, what the walk asks for next. */
 export interface Entering {
@@ -104,7 +108,10 @@ function meant(text: string, reading: EntryReading, c: Entering): Entered {
     return { kind: 'row', row, label: `leave out ${row.name}`, says: `${row.name} left out: ${leftOut}` };
   }
   if (!isComplete(reading) || !reading.draft.head)
-    return { kind: 'nothing', message: reading.problems[0]?.message ?? 'Write a size first: 10, 1/2in, i5, t30' };
+    return {
+      kind: 'nothing',
+      message: reading.faults[0]?.message ?? reading.asks[0]?.question ?? 'Write a size first: 10, 1/2in, i5, t30',
+    };
   const { draft } = reading;
   const head = reading.draft.head;
   if (c.editing) {
@@ -133,7 +140,7 @@ function meant(text: string, reading: EntryReading, c: Entering): Entered {
     return { kind: 'row', row, label: `${row.name} is sized`, says };
   }
   const typed = newFastener({ station: c.station, name: 'Fastener', ...draft, id: c.nextId, bikeId: c.bike.id, head });
-  const made = answered(typed, c.bike, c.fasteners, draft.station !== undefined);
+  const made = answered(typed, c.bike, c.fasteners, reading.stationSaid);
   const row = climb(made, step(c, made.evidence, how));
   return { kind: 'row', row, label: `add ${row.name}`, says: `${row.name} added at ${STATION_NAMES[row.station]}` };
 }
@@ -148,9 +155,11 @@ export const withReading = (row: Fastener, value: number): Fastener => {
   return { ...row, gauge: { ...gauge, readings: [...gauge.readings, value].slice(-30) } };
 };
 
+const NOTHING_READ: EntryReading = { draft: {}, parts: [], asks: [], faults: [], stationSaid: false };
+
 /** Reads a line with the part of the walk that speaks in signs left to `enteredAs`. */
-export const readingOf = (text: string, walking: boolean): EntryReading => {
+export const readingOf = (text: string, walking: boolean, context: EntryContext = {}): EntryReading => {
   const line = text.trim();
   const sign = walking && (ASSUME.test(line) || LEAVE.test(line));
-  return sign || READING.test(line) ? { draft: {}, parts: [], problems: [] } : readEntry(text);
+  return sign || READING.test(line) ? NOTHING_READ : readEntry(text, context);
 };

@@ -3,6 +3,8 @@ import {
   isInch,
   millimetres,
   planningTorque,
+  printShape,
+  STATION_NAMES,
   STATIONS,
   typeShape,
   type Fastener,
@@ -94,3 +96,7 @@ export function stretch(groups: readonly Group[], from: string, to: string): str
   const [a, b] = [ids.indexOf(from), ids.indexOf(to)];
   return a < 0 || b < 0 ? [to] : ids.slice(Math.min(a, b), Math.max(a, b) + 1);
 }
+
+/** A fastener in a few words: `outside hex 27 Axle nut ×2, Drive and rear wheel`. */
+export const fastenerText = (f: Fastener): string =>
+  `${printShape(f.head)} ${f.name}${f.count > 1 ? ` ×${f.count}` : ''}, ${STATION_NAMES[f.station].toLowerCase()}`;

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { HEAD_FORMS, millimetres, sizeExists, type Head } from './shape.js';
-import { INCH_HEX, INCH_KEY, METRIC_HEX, METRIC_KEY, SIX_LOBE, SIX_LOBE_OUT } from './tables.js';
-import { parseShape, readSize } from './parse.js';
-import { glyphSize, printShape, printSize, typeShape } from './print.js';
+import { HEAD_FORMS, millimetres, sizeExists, type Head } from '../sizes/shape.js';
+import { INCH_HEX, INCH_KEY, METRIC_HEX, METRIC_KEY, SIX_LOBE, SIX_LOBE_OUT } from '../sizes/tables.js';
+import { parseShape, readSize } from './size.js';
+import { glyphSize, printShape, printSize, typeShape } from '../sizes/print.js';
 
 const read = (text: string) => {
   const result = parseShape(text);

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { uuid } from '../../testing/make.js';
-import { newPiece, pieceSchema } from './piece.js';
-import { findModels, readPiece } from './pieceLine.js';
-import { catalogue } from './shelf.js';
+import { newPiece, pieceSchema } from '../tools/piece.js';
+import { ITEM_LINES } from '../../testing/corpus/items.js';
+import { corpusOf } from '../../testing/corpus/read.js';
+import { findModels, readPiece, readTools } from './index.js';
+import { catalogue } from '../tools/shelf.js';
 
 const name = (line: string) => {
   const read = readPiece(line);
@@ -82,16 +84,15 @@ describe('a piece in one line', () => {
   });
   test.each([
     ['', /say what it is/],
-    ['socket 14', /say the drive/],
-    ['socket 3/8', /is no size/],
+    ['socket 14', /^\? Which square drive\? ¼ in drive, or ⅜ in drive/],
+    ['socket 3/8', /^\? Which size of socket\?/],
     ['socket 3/8 14.3', /reading, not a size/],
-    ['ring 12', /two sizes/],
-    ['ring 100 13', /two sizes/],
-    ['extension 1/4', /say its length/],
-    ['adapter 3/8', /say both drives/],
-    ['adjustable', /say its length/],
+    ['ring 100 13', /there is no hex 100: nearest are 41 or 46/],
+    ['extension 1/4', /^\? How long is it\?/],
+    ['adapter 3/8', /^\? From which drive to which\?/],
+    ['adjustable', /^\? How long is it\?/],
     ['lever t30', /turns hexagons/],
-    ['anvil', /no piece like "anvil"/],
+    ['anvil', /no tool like "anvil"/],
   ])('%j is refused with its reason', (line, reason) => {
     expect(name(line)).toMatch(reason);
   });
@@ -129,6 +130,34 @@ describe('a piece in one line', () => {
       { numRuns: 500 },
     );
   });
+  test('every name of the shelf is read as the tool that it names', () => {
+    for (const model of catalogue())
+      expect(readTools(model.name)).toMatchObject({ tools: [{ model }], asks: [], faults: [] });
+  });
+  test('what is offered can be read, and settles what it was offered for', () => {
+    for (const { line } of corpusOf(ITEM_LINES)) {
+      const before = readTools(line);
+      for (const { question, options } of [...before.asks.filter((a) => a.word === null)])
+        for (const o of options) {
+          const after = readTools(o.line);
+          expect([o.line, after.faults.map((f) => f.message)]).toEqual([o.line, []]);
+          expect([o.line, after.asks.map((a) => a.question)]).not.toEqual([o.line, [question]]);
+        }
+    }
+  });
+  test('a rider’s own word stands for a kind or a form', () => {
+    expect(readTools('imbus 6').asks[0]).toMatchObject({ word: 'imbus' });
+    const own = [
+      { said: 'imbus', means: 'form:key' },
+      { said: 'Knarre', means: 'kind:ratchet' },
+      { said: 'rot', means: 'name' },
+    ];
+    const names = (line: string) => readTools(line, { own }).tools.map((t) => t.model.name);
+    expect(names('imbus 6')).toEqual(['L-key 6']);
+    expect(names('socket 3/8 imbus 6')).toEqual(['Bit socket ⅜ in, inside hex 6']);
+    expect(names('Knarre 3/8')).toEqual(['Ratchet ⅜ in']);
+    expect(names('key 6 rot')).toEqual(['L-key 6, rot']);
+  });
   test('every name of the catalogue finds its own piece', () => {
     for (const model of catalogue()) expect(findModels(model.name, 40).map((m) => m.name)).toContain(model.name);
   });
@@ -146,7 +175,8 @@ describe('sets, things and what is made at home', () => {
     const sizes = new Set(model.modes.map((m) => m.turns.size));
     expect([...sizes]).toEqual(['2', '2.5', '3', '4', '5', '6', '7', '8']);
     expect(read('key set t10-t40').model.modes.every((m) => m.turns.form === 'lobe')).toBe(true);
-    expect(readPiece('key set 9')).toMatchObject({ ok: false, reason: expect.stringContaining('say its range') });
+    expect(readPiece('key set')).toMatchObject({ ok: false, reason: expect.stringContaining('Which set?') });
+    expect(readPiece('key set 9').ok).toBe(false);
     expect(readPiece('key set 8-2').ok).toBe(false);
   });
   test('a flat ratchet turns two drives', () => {

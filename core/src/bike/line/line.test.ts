@@ -1,0 +1,272 @@
+import fc from 'fast-check';
+import { describe, expect, test } from '@jest/globals';
+import { tokensOf } from '../../ground/line/index.js';
+import { FASTENER_LINES } from '../../testing/corpus/fasteners.js';
+import { corpusOf } from '../../testing/corpus/read.js';
+import { isComplete, readEntry, typeEntry, wordsOf } from './index.js';
+import { CONDITIONS, EVIDENCE, newFastener, ROLES, type Condition, type Fastener } from '../fastener.js';
+import { line as lineSchema } from '../../ground/text.js';
+import { THREADS } from '../../ground/sizes/index.js';
+import { SOURCES } from '../../ground/fields.js';
+import { said } from '../../ground/units/index.js';
+import { STATIONS } from '../stations.js';
+
+/** The parts of a line as they are shown, in metric or inch. */
+const says = (line: string, inch = false): string[] =>
+  readEntry(line, { inch }).parts.map((p) => `${p.what}: ${said(inch ? 'inch' : 'metric', p.says)}`);
+
+const ID = '00000000-0000-4000-8000-000000000001';
+
+describe('the entry line', () => {
+  test('the sketch of a line: two ends, name, torque, depth', () => {
+    const { draft, faults } = readEntry('2 ends 17 shock linkage 45nm sunk 60');
+    expect(faults).toEqual([]);
+    expect(draft).toMatchObject({
+      head: { form: 'hex', size: '17' },
+      far: { form: 'hex', size: '17' },
+      name: 'Shock linkage',
+      torque: { value: 45, source: 'user' },
+      access: { recess: 60 },
+    });
+  });
+  test('a size and a name are a complete row', () => {
+    const reading = readEntry('27 axle nut');
+    expect(isComplete(reading)).toBe(true);
+    expect(reading.draft).toEqual({ head: { form: 'hex', size: '27' }, name: 'Axle nut' });
+  });
+  test('everything at once', () => {
+    const { draft, faults } = readEntry(
+      'i6 sprocket bolt x6 m8 35nm locked nut 12 behind loose side only accessory tried @rear',
+    );
+    expect(faults).toEqual([]);
+    expect(draft).toMatchObject({
+      head: { form: 'key', size: '6' },
+      far: { form: 'hex', size: '12' },
+      count: 6,
+      thread: 'M8',
+      torque: { value: 35 },
+      condition: 'locked',
+      shakesLoose: true,
+      accessory: true,
+      evidence: 'tried',
+      station: 'rear-wheel',
+      access: { approach: 'side only' },
+      name: 'Sprocket bolt',
+    });
+  });
+  test('a size after its name, words that are forms elsewhere, pounds and feet', () => {
+    expect(readEntry('axle nut 27').draft).toMatchObject({ head: { size: '27' }, name: 'Axle nut' });
+    expect(readEntry('10 hose clip bolt').draft).toMatchObject({ head: { size: '10' }, name: 'Hose clip bolt' });
+    expect(readEntry('clip seat cover').draft).toMatchObject({ head: { form: 'clip' }, name: 'Seat cover' });
+    expect(readEntry('13 stand 30 lbft').draft.torque?.value).toBeCloseTo(40.7, 1);
+    expect(says('13 stand 30 lbft')).toContain('torque: 30 lb·ft, 40.7 N·m');
+    expect(says('13 stand 30 lbft', true)).toContain('torque: 30.0 lb·ft');
+    expect(says('13 stand 30nm')).toContain('torque: 30 N·m');
+    expect(says('13 stand 30nm manual')).toContain('torque: 30 N·m, manual');
+  });
+  test('a small torque behind a nut is no size of the far end', () => {
+    const { draft, faults } = readEntry('10 axle nut 0.1nm');
+    expect(faults).toEqual([]);
+    expect(draft).toMatchObject({ name: 'Axle nut', torque: { value: 0.1 } });
+  });
+  test('only a thread is known: the usual head, only assumed', () => {
+    expect(readEntry('M8 foot peg').draft).toMatchObject({ head: { size: '13' }, thread: 'M8', evidence: 'assumed' });
+  });
+  test('a plug asks for a hollow that takes its body', () => {
+    expect(readEntry('plug 16 spark plug').draft.access?.stud).toBe(50);
+  });
+  test('every field can be said in the line', () => {
+    const { draft, faults } = readEntry(
+      '14 stand pivot far 14 far sunk 20 far thin 6 40nm manual gets lost breaks role seat left out: inside work note: mind the spring',
+    );
+    expect(faults).toEqual([]);
+    expect(draft).toMatchObject({
+      name: 'Stand pivot',
+      farAccess: { recess: 20, thin: 6 },
+      torque: { value: 40, source: 'manual' },
+      getsLost: true,
+      breaks: true,
+      role: 'seat',
+      leftOut: 'inside work',
+      note: 'mind the spring',
+    });
+    expect(readEntry('10 nut role:captain').faults[0]!.message).toMatch(/no such job/);
+    expect(readEntry('10 "Loose link"').draft).toMatchObject({ name: 'Loose link' });
+    expect(readEntry('10 "Loose link"').draft.shakesLoose).toBeUndefined();
+  });
+  test.each([
+    ['10.3 nut', 0, 4, /reading, not a size/],
+    ['10 nut 45nn', 7, 11, /cannot read "45nn"/],
+    ['10 nut m7', 7, 9, /no thread M7/],
+    ['t33 guard', 0, 3, /no six-lobe T33/],
+    ['10 nut @moon', 7, 12, /no station "moon"/],
+    ['10 nut x0', 7, 9, /count is 1 to 200/],
+    ['10 nut 2000nm', 7, 13, /over 1000/],
+    ['axle nut', 8, 8, /no size yet/],
+  ])('%s: the culprit is marked and says why', (line, start, end, message) => {
+    const reading = readEntry(line);
+    expect(isComplete(reading)).toBe(false);
+    expect(reading.asks).toEqual([]);
+    expect(reading.faults).toHaveLength(1);
+    expect(reading.faults[0]).toMatchObject({ start, end });
+    expect(reading.faults[0]!.message).toMatch(message);
+  });
+  test('every stretch stands inside the line, and every word of it belongs to one', () => {
+    const words = fc.constantFrom(
+      ...'10 13mm i5 t30 axle nut far 12 x4 m8 45nm 36 sunk 60 loose @rear zorb plug hook 1/2 - " note two half'.split(
+        ' ',
+      ),
+    );
+    const line = fc.oneof(
+      fc.string({ maxLength: 120, unit: 'grapheme' }),
+      fc.array(words, { maxLength: 12 }).map((w) => w.join(' ')),
+    );
+    fc.assert(
+      fc.property(line, (text) => {
+        const { parts, asks, faults } = readEntry(text, { here: 'exhaust' });
+        const stretches = [...parts, ...asks, ...faults];
+        for (const p of stretches) {
+          expect(p.start).toBeGreaterThanOrEqual(0);
+          expect(p.end).toBeLessThanOrEqual(text.length);
+        }
+        for (const t of tokensOf(text).filter((w) => w.kind !== 'mark' && w.text.trim() !== ''))
+          expect([t.text, stretches.some((p) => p.start <= t.start && t.end <= p.end)]).toEqual([t.text, true]);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+  test('what is offered settles what it was offered for', () => {
+    for (const { line } of corpusOf(FASTENER_LINES)) {
+      const before = readEntry(line, { here: 'exhaust' });
+      for (const a of before.asks.filter((x) => x.word === null))
+        for (const o of a.options) {
+          const after = readEntry(o.line, { here: 'exhaust' });
+          expect([o.line, after.asks.map((x) => x.question), after.faults.map((x) => x.message)]).toEqual([
+            o.line,
+            before.asks.filter((x) => x !== a).map((x) => x.question),
+            [],
+          ]);
+        }
+    }
+  });
+  test('the rider’s own words stand for forms, or for words of names, and are not asked about again', () => {
+    expect(readEntry('6 imbus seat').asks[0]).toMatchObject({ word: 'imbus', start: 2, end: 7 });
+    const own = [{ said: 'Imbus', means: 'form:key' }];
+    expect(readEntry('6 imbus seat', { own }).draft).toEqual({ head: { form: 'key', size: '6' }, name: 'Seat' });
+    expect(readEntry('imbus 6', { own }).draft.head).toEqual({ form: 'key', size: '6' });
+    expect(readEntry('13 schraube', { own: [{ said: 'schraube', means: 'name' }] })).toMatchObject({
+      asks: [],
+      draft: { name: 'Schraube' },
+    });
+    expect(readEntry('13 schraube', { known: wordsOf(['Lange Schraube']) }).asks).toEqual([]);
+  });
+});
+
+/** Any text that a field on one line can hold, as the schema leaves it. */
+const anyLine = (most: number) =>
+  fc.string({ maxLength: most, unit: 'binary' }).map((text) => lineSchema(most * 4).parse(text));
+
+const access = fc.record({
+  recess: fc.integer({ min: 0, max: 200 }),
+  clearance: fc.option(fc.integer({ min: 5, max: 60 })),
+  headroom: fc.option(fc.integer({ min: 5, max: 90 })),
+  thin: fc.option(fc.integer({ min: 2, max: 12 })),
+  stud: fc.integer({ min: 0, max: 40 }),
+  swing: fc.option(fc.integer({ min: 5, max: 360 })),
+  approach: fc.constantFrom('any' as const, 'side only' as const, 'in line only' as const, 'out of line' as const),
+});
+const fastener = fc
+  .record({
+    head: fc.constantFrom<Fastener['head']>(
+      { form: 'hex', size: '10' },
+      { form: 'hex', size: '1/2in' },
+      { form: 'key', size: '5' },
+      { form: 'lobe', size: '30' },
+      { form: 'ph', size: '2' },
+      { form: 'plug', size: '16' },
+      { form: 'hook', size: '45' },
+    ),
+    far: fc.option(fc.constantFrom<Fastener['head']>({ form: 'hex', size: '10' }, { form: 'key', size: '8' })),
+    name: fc.oneof(
+      fc.constantFrom(
+        'Axle nut',
+        'Rack bolt',
+        'Loose link',
+        'Nut 12 of the seat',
+        'Dirty clip',
+        'Far end',
+        'M8',
+        '3" strap',
+        'axle',
+      ),
+      anyLine(60).filter((n) => n !== ''),
+    ),
+    count: fc.integer({ min: 1, max: 200 }),
+    thread: fc.option(fc.constantFrom(...THREADS)),
+    torque: fc.option(
+      fc.record({
+        value: fc.integer({ min: 1, max: 9999 }).map((n) => n / 10),
+        source: fc.constantFrom(...SOURCES),
+      }),
+    ),
+    condition: fc.constantFrom(...(Object.keys(CONDITIONS) as Condition[])),
+    shakesLoose: fc.boolean(),
+    accessory: fc.boolean(),
+    evidence: fc.constantFrom(...EVIDENCE),
+    station: fc.constantFrom(...STATIONS),
+    access,
+    farAccess: access,
+    getsLost: fc.boolean(),
+    breaks: fc.boolean(),
+    role: fc.option(fc.constantFrom(...ROLES)),
+    leftOut: fc.option(
+      fc.oneof(
+        fc.constantFrom('no roadside job turns it', 'inside work: for the workshop', 'see note: "12"'),
+        anyLine(40).filter((t) => t !== ''),
+      ),
+    ),
+    note: fc.oneof(fc.constantFrom('', 'mind the spacer', '13 goes on too: do not trust it'), anyLine(60)),
+  })
+  .map(({ access: near, ...rest }) =>
+    newFastener({
+      ...rest,
+      note: rest.note.replace(/\s+/gu, ' ').trim(),
+      id: ID,
+      bikeId: ID,
+      access: rest.head.form === 'plug' && near.stud === 0 ? { ...near, stud: 50 } : near,
+    }),
+  );
+
+test('inch threads are said as such, and carry their usual heads', () => {
+  expect(readEntry('7/16in rack bolt thread 1/4in').draft).toMatchObject({ thread: '1/4in', head: { size: '7/16in' } });
+  expect(readEntry('thread 5/16-18 rack bolt').draft).toMatchObject({
+    thread: '5/16in',
+    head: { form: 'hex', size: '1/2in' },
+  });
+  expect(readEntry('10 x thread 9/32').faults[0]!.message).toMatch(/no thread 9\/32in here/);
+});
+
+test('a fastener typed out in either units and read again is the same', () => {
+  fc.assert(
+    fc.property(fastener, fc.constantFrom('metric' as const, 'inch' as const), (f, units) => {
+      const reading = readEntry(typeEntry(f, units));
+      expect(reading.faults).toEqual([]);
+      expect(newFastener({ ...reading.draft, id: ID, bikeId: ID, head: reading.draft.head! })).toEqual(f);
+    }),
+    { numRuns: 2000 },
+  );
+});
+
+test('lengths in inches stand right behind their figure', () => {
+  expect(readEntry('10 sunk 2.4in clamp').draft).toMatchObject({ name: 'Clamp', access: { recess: 61 } });
+  expect(readEntry('10 sunk 60 in line only').draft.access).toMatchObject({ recess: 60, approach: 'in line only' });
+  expect(readEntry('10 stud 1" well 0.5in').draft.access).toMatchObject({ stud: 25.4, clearance: 12.7 });
+  expect(says('10 sunk 2.4in', true)).toContain('access: 2.40 in deep');
+  expect(says('10 sunk 2.4in')).toContain('access: 61 mm deep');
+});
+
+test('a line longer than any row is refused with a word, not read', () => {
+  const { draft, faults } = readEntry(`13 ${'axle nut far swing '.repeat(1000)}`);
+  expect(draft).toEqual({});
+  expect(faults[0]!.message).toMatch(/too long: a line holds 3000 characters/);
+});

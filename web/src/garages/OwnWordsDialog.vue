@@ -1,0 +1,75 @@
+<script setup lang="ts">
+/** Words that the rider taught the lines: changed, added and deleted. They go with the garage's file. */
+import { computed, ref } from 'vue';
+import { OWN_TERMS, ownWordSchema, termWords } from '@necessaire/core';
+import LineField from '../ui/LineField.vue';
+import { useOwnWords } from '../ui/line/useOwnWords';
+import SelectField from '../ui/SelectField.vue';
+
+const emit = defineEmits<{ close: [] }>();
+const { own, learn, forget } = useOwnWords();
+const terms = OWN_TERMS.map((t) => ({ title: termWords(t), value: t }));
+const said = ref('');
+const means = ref('form:key');
+const sorted = computed(() => [...own.value].sort((a, b) => a.said.localeCompare(b.said)));
+const valid = computed(() => ownWordSchema.safeParse({ said: said.value, means: means.value }).success);
+
+function add() {
+  if (!valid.value) return;
+  learn(said.value.trim(), means.value);
+  said.value = '';
+}
+</script>
+
+<template>
+  <v-dialog aria-label="My words" :model-value="true" max-width="620" @update:model-value="emit('close')">
+    <v-card class="dialog">
+      <h1>My words</h1>
+      <p class="soft">
+        Words of yours that the lines in Walk and Match understand: a trade name, a dialect, another language. They are
+        saved with this garage.
+      </p>
+      <form class="new" @submit.prevent="add">
+        <LineField v-model="said" label="Word" maxlength="40" />
+        <SelectField v-model="means" label="Means" :items="terms" />
+        <v-btn type="submit" :disabled="!valid">Add</v-btn>
+      </form>
+      <p v-if="sorted.length === 0" class="empty">
+        No words yet. When a line does not know a word beside a size, it asks what it means and remembers it here.
+      </p>
+      <div v-for="w in sorted" :key="w.said" class="word">
+        <strong>{{ w.said }}</strong>
+        <SelectField
+          :label="`${w.said} means`"
+          hide-label
+          :items="terms"
+          :model-value="w.means"
+          @update:model-value="learn(w.said, $event)"
+        />
+        <v-btn variant="plain" :aria-label="`Delete ${w.said}`" @click="forget(w)">Delete</v-btn>
+      </div>
+      <p class="acts"><v-btn variant="tonal" @click="emit('close')">Close</v-btn></p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.dialog {
+  padding: 18px 22px;
+}
+.new,
+.word {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: end;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.word {
+  align-items: center;
+}
+.acts {
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+/** A pasted list of what one owns: tools go into the toolbox, spares to the spares. */
+import { itemsComplete, readItems, type ReadItem } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import ListDialog, { type ListLine } from '../../ui/line/ListDialog.vue';
+import { useOwnWords } from '../../ui/line/useOwnWords';
+import { ITEM_TERMS, itemText } from './items';
+import { usePutItems } from './usePutItems';
+
+defineProps<{ text: string }>();
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const view = useView();
+const words = useOwnWords();
+const { put } = usePutItems();
+
+function read(line: string): ListLine<ReadItem> {
+  const reading = readItems(line, { inch: view.units === 'inch', own: words.own.value, book: garage.book });
+  const values = itemsComplete(reading) ? reading.items : [];
+  const says = values.map((i) =>
+    i.at === 'spare' ? `${itemText(i, garage.book)} → spares` : itemText(i, garage.book),
+  );
+  return { reading, values, says: says.join('; ') };
+}
+</script>
+
+<template>
+  <ListDialog
+    title="Add a list"
+    hint="A note, a message, a shop’s list: one thing a line, or parted by commas. Tools go into the toolbox, spares and supplies to the spares."
+    :example="'socket 3/8 8-19\n2 tyre levers\nneedle nose\n20 cable ties, front tube'"
+    :text="text"
+    :terms="ITEM_TERMS"
+    :read="read"
+    @close="emit('close')"
+    @take="put"
+  />
+</template>
