@@ -210,6 +210,8 @@ const takeCount: Taker = (r, i) => {
   const behind = COUNT_WORDS.at(r.tokens, i + 1);
   if (behind && Number.isInteger(a.value)) return putCount(r, i, behind.to, a.value);
   if (!isX(b)) return null;
+  // `36 x2` behind a size: the sign belongs to the figure that it hangs on.
+  if (c?.kind === 'number' && r.draft.head && !b?.glued && c.glued) return null;
   if (c?.kind !== 'number' || r.draft.head || b?.stops) return putCount(r, i, i + 2, a.value);
   const isSize = (token: Token) => sizeExists('hex', token.text);
   if (isSize(a) !== isSize(c)) {

@@ -129,6 +129,13 @@ frame subframe sub joint pivot rod arm rest grab rail handle reservoir master sl
 crossmember brace tie cross tower base pan hook eye loop perch housing block retainer keeper stopper stop bump inspection timing check
 access service service-port sight window glass gauge meter mystery half extra
 phone gps navigation cradle camera charger usb socket outlet compass holder box tube bottle roll mat light spot fog auxiliary aux
+lambda oxygen knock speed abs temperature pressure bead core end device heater heated tray power spark pull cord recoil start ignition
+actuator adaptor alternator anchor apron backing balance band barb belly bezel blank boss bridge buckle buffer bung cage canister cartridge catch
+chamber column connector console contact cotter coupling crank cushion deflector diaphragm dipstick elbow eyelet eyebolt fastener ferrule fitting flap
+flag gate gland grommet grub gudgeon hinge hump idler insert jack knob lanyard latch leg lens liner locknut lug magnet map marker mast mesh module
+mudflap net nose outlet output overflow paddle pilot plunger pocket post propshaft quick race reed relief rib saddle scoop seal selector servo shell shim
+shoe shroud sidecar snubber speaker splash spline stiffener stirrup strut stub swivel tab tee thrust tip toe toggle tongue tree trim trunnion turn vent visor
+wear weight wing winker wiper worm wheelbase bottom bracket pair set head headset bearing race guard skid
 stock standard original maker aftermarket own test dummy tight loose
 `;
 const WORDS: ReadonlySet<string> = new Set(NAME_WORDS.split(/\s+/u).filter(Boolean));

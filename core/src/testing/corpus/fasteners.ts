@@ -184,6 +184,7 @@ i6 sprocket bolt 12 => ? 12
 10 bolt 30mm => ? 30mm
 13 bolt 3" strap => ? 3"
 24 axle nut 36 22nm => ? 36
+24 axle nut 36 x2 => ? 36
 # both ends
 2 ends 17 shock linkage => 17 | Shock linkage | far 17 | @suspension
 17 both ends shock linkage => 17 | Shock linkage | far 17 | @suspension

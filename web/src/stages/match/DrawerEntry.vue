@@ -20,6 +20,7 @@ import LineInput from '../../ui/line/LineInput.vue';
 import LineSays from '../../ui/line/LineSays.vue';
 import { useOwnWords } from '../../ui/line/useOwnWords';
 import { massText } from '../../ui/words';
+import { ITEM_LINES } from '../../words/lines';
 import { ITEM_TERMS, itemText } from './items';
 import { usePutItems } from './usePutItems';
 
@@ -51,6 +52,15 @@ const sets = computed(() => {
 });
 /** What Enter would add. */
 const items = computed(() => (itemsComplete(reading.value) ? reading.value.items : []));
+
+/** As many are shown by name. */
+const FEW = 4;
+const toolMass = computed(() =>
+  items.value.reduce(
+    (m, i) => m + (i.at === 'tool' ? (i.tool.said.mass ?? i.tool.model.mass) * (i.tool.said.count ?? 1) : 0),
+    0,
+  ),
+);
 
 const turning = shallowRef<Turning | null>(null);
 function turn(event: KeyboardEvent) {
@@ -100,7 +110,7 @@ function enter() {
       ref="box"
       v-model="asked"
       label="What you own in one line, or find a tool"
-      placeholder="socket 3/8 deep 14, ring 12/13, bit t30 x2"
+      :placeholder="ITEM_LINES.placeholder"
       :reading="shown"
       says="piece-says"
       @list="emit('list', $event)"
@@ -111,18 +121,22 @@ function enter() {
   <div id="piece-says" class="says" aria-live="polite">
     <LineSays v-if="typed" ref="answers" :reading="shown" :terms="ITEM_TERMS" @take="take" @mean="mean">
       <span v-if="items.length > 0" class="makes"
-        ><template v-for="(item, i) in items.slice(0, 12)" :key="i"
+        ><template v-for="(item, i) in items.slice(0, FEW)" :key="i"
           ><strong>{{ itemText(item, garage.book) }}</strong
-          ><template v-if="item.at === 'tool'"
+          ><template v-if="item.at === 'tool' && items.length <= FEW"
             >,
             <span class="num">{{ massText(view.units, item.tool.said.mass ?? item.tool.model.mass) }}</span></template
-          ><span v-else class="soft"> → spares</span><template v-if="i < items.length - 1">; </template></template
-        ><template v-if="items.length > 12"> and {{ items.length - 12 }} more</template></span
+          ><span v-else-if="item.at === 'spare'" class="soft"> → spares</span
+          ><template v-if="i < Math.min(FEW, items.length) - 1">; </template></template
+        ><template v-if="items.length > FEW">
+          and {{ items.length - FEW }} more, tools
+          <span class="num">{{ massText(view.units, toolMass) }}</span></template
+        ></span
       >
     </LineSays>
     <span v-else class="soft"
-      >kind and size; then <code>x2</code> <code>{{ view.units === 'inch' ? '3oz' : '86g' }}</code> <code>5€</code>
-      <code>worn</code> <code>in garage</code>; <code>20 cable ties</code>; or <code>set</code></span
+      >kind and size; then <code v-for="h in ITEM_LINES.hints(view.units)" :key="h">{{ h }}</code>; or
+      <code v-for="l in ITEM_LINES.alone" :key="l">{{ l }}</code></span
     >
   </div>
   <template v-if="found.length > 0">
@@ -182,6 +196,7 @@ function enter() {
   font-size: 14px;
 }
 code {
+  margin-left: 5px;
   font-family: var(--figures);
   font-size: 12.5px;
   white-space: nowrap;

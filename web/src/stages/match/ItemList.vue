@@ -6,6 +6,7 @@ import { useView } from '../../stores/view';
 import ListDialog, { type ListLine } from '../../ui/line/ListDialog.vue';
 import { useOwnWords } from '../../ui/line/useOwnWords';
 import { ITEM_TERMS, itemText } from './items';
+import { ITEM_LINES } from '../../words/lines';
 import { usePutItems } from './usePutItems';
 
 defineProps<{ text: string }>();
@@ -29,7 +30,7 @@ function read(line: string): ListLine<ReadItem> {
   <ListDialog
     title="Add a list"
     hint="A note, a message, a shop’s list: one thing a line, or parted by commas. Tools go into the toolbox, spares and supplies to the spares."
-    :example="'socket 3/8 8-19\n2 tyre levers\nneedle nose\n20 cable ties, front tube'"
+    :example="ITEM_LINES.list"
     :text="text"
     :terms="ITEM_TERMS"
     :read="read"

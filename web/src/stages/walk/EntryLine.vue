@@ -10,6 +10,7 @@ import { turned, type Turning } from '../../ui/line/alternatives';
 import LineInput from '../../ui/line/LineInput.vue';
 import LineSays from '../../ui/line/LineSays.vue';
 import { useOwnWords } from '../../ui/line/useOwnWords';
+import { ENTRY_LINES } from '../../words/lines';
 import { ENTRY_TERMS, enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
 import { undone } from './undone';
 
@@ -194,8 +195,8 @@ function up() {
         says="entry-says"
         :placeholder="
           visit && !editing
-            ? `size of ${visit.look.name.toLowerCase()}, or 27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'}`
-            : `27 axle nut ${view.units === 'inch' ? '72lbft' : '98nm'} at ${STATION_NAMES[station].toLowerCase()}`
+            ? `size of ${visit.look.name.toLowerCase()}, or ${ENTRY_LINES.placeholder(view.units)}`
+            : `${ENTRY_LINES.placeholder(view.units)} at ${STATION_NAMES[station].toLowerCase()}`
         "
         @list="emit('list', $event)"
         @keydown.down.prevent.stop="emit('down')"
@@ -228,10 +229,7 @@ function up() {
       <span v-else class="soft"
         ><v-btn variant="plain" v-if="last" class="again" @click="repeat">Last line again</v-btn>
         <template v-if="walking"><code>?</code> assume <code>-</code> leave out, or </template>size, name, then:
-        <code>2 ends</code> <code>far i10</code> <code>x4</code> <code>m8</code>
-        <code>{{ view.units === 'inch' ? '33lbft' : '45nm' }}</code>
-        <code>{{ view.units === 'inch' ? 'sunk 2.4in' : 'sunk 60' }}</code>
-        <code>thin 5</code> <code>loose</code> <code>note:</code></span
+        <code v-for="h in ENTRY_LINES.hints(view.units)" :key="h">{{ h }}</code></span
       >
     </div>
   </div>

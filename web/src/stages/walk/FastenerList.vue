@@ -6,6 +6,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import ListDialog, { type ListLine } from '../../ui/line/ListDialog.vue';
 import { useOwnWords } from '../../ui/line/useOwnWords';
+import { ENTRY_LINES } from '../../words/lines';
 import { ENTRY_TERMS, enteredAs } from './entry';
 import { fastenerText } from './rows';
 
@@ -64,7 +65,7 @@ function take(rows: Fastener[]) {
   <ListDialog
     title="Add a list of fasteners"
     hint="One fastener a line: its size, its name, then torque, count, thread, far end."
-    :example="'27 axle nut 98nm at rear wheel\n8 mm inside hex seat bolt\n10 screen bolt x4'"
+    :example="ENTRY_LINES.list"
     :text="text"
     :terms="ENTRY_TERMS"
     :read="read"

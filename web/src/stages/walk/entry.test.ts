@@ -56,7 +56,10 @@ describe('a line on the walk', () => {
     });
   });
   test('a size with a name is a row of its own, at the station in view', () => {
-    expect(row('10 number board x3')).toMatchObject({ name: 'Number board', station: 'exhaust', look: null, count: 3 });
+    expect(row('10 tool holder x3')).toMatchObject({ name: 'Tool holder', station: 'exhaust', look: null, count: 3 });
+    // A name that says where it sits goes there, unless the line says otherwise.
+    expect(row('10 number board')).toMatchObject({ name: 'Number board', station: 'front-end' });
+    expect(row('10 number board @exhaust')).toMatchObject({ station: 'exhaust' });
     // Another station than the one asked for cannot be its answer.
     expect(row('10 @cockpit')).toMatchObject({ name: 'Fastener', station: 'cockpit', look: null });
   });

@@ -53,6 +53,10 @@ function paste(event: ClipboardEvent) {
   event.preventDefault();
   emit('list', pasted);
 }
+/** On a phone what is said of the line stands below it: the line comes to the middle. */
+function show() {
+  if (matchMedia('(max-width: 760px)').matches) box.value?.form?.scrollIntoView({ block: 'center' });
+}
 defineExpose({ focus: () => box.value?.focus(), select: () => box.value?.select() });
 </script>
 
@@ -79,6 +83,7 @@ defineExpose({ focus: () => box.value?.focus(), select: () => box.value?.select(
       @scroll="follow"
       @input="follow"
       @paste="paste"
+      @focus="show"
     />
   </span>
 </template>

@@ -99,7 +99,7 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
           <div class="text">
             <v-text-field
               v-model="r.row.text"
-              class="row-text num"
+              class="row-text"
               variant="plain"
               :aria-label="`Line “${r.row.text}”`"
               @keydown.down="step($event, 1)"
@@ -122,7 +122,7 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
       </div>
       <p v-if="rows.length > 0" class="sum" role="status">
         {{ rows.length }} {{ rows.length === 1 ? 'line' : 'lines' }}.
-        <template v-if="asked > 0">{{ asked }} to answer.</template>
+        <template v-if="asked > 0">{{ asked }} to answer.</template>{{ ' ' }}
         <template v-if="refused > 0"> {{ refused }} not understood.</template>
         <template v-if="asked + refused > 0"> They stay here until they are settled.</template>
       </p>
@@ -174,6 +174,10 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
 .text {
   display: grid;
   gap: 4px;
+}
+
+.row-text :deep(input) {
+  font-family: var(--figures);
 }
 .says {
   font-weight: 600;
