@@ -106,7 +106,14 @@ test('what cannot be read stays in the line, underlined, with its reason', async
   await expect(entry(page)).toHaveValue('t33 guard 45nn');
   await expect(page.locator('[data-fastener]')).toHaveCount(before);
   await entry(page).fill('2 ends 17 shock bolt 45nm sunk 60');
-  await expect(page.locator('.says .chip')).toHaveText(['both ends', '17', '45 N·m', '60 mm deep']);
+  await expect(page.locator('#entry-says .part')).toHaveText([
+    'ends both the same',
+    'size hex 17',
+    'name shock bolt',
+    'torque 45 N·m',
+    'access 60 mm deep',
+    'at Suspension',
+  ]);
   await expect(page.locator('.entry .bad')).toHaveCount(0);
 });
 

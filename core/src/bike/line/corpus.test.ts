@@ -44,7 +44,7 @@ function readAs(line: string): string {
   const [ask] = asks;
   if (fault) return `! ${line.slice(fault.start, fault.end)}`.trim();
   if (ask) return `? ${line.slice(ask.start, ask.end)}`;
-  const doubt = parts.some((p) => p.what !== 'at' && p.others.length > 0);
+  const doubt = parts.some((p) => p.what !== 'at' && p.what !== 'job' && p.others.length > 0);
   return [...draftWords(draft), ...(doubt ? ['~'] : [])].join(' | ');
 }
 

@@ -149,6 +149,30 @@ describe('the entry line', () => {
         }
     }
   });
+  test('a station and a job that the name says are guesses, each with its other', () => {
+    const { parts, draft } = readEntry('32 rear axle nut note: new', { here: 'exhaust' });
+    const guesses = parts.filter((p) => p.others.length > 0).map((p) => [p.what, p.says, p.others[0]?.line]);
+    expect(guesses).toEqual([
+      ['job', 'rear axle', '32 rear axle nut role none note: new'],
+      ['at', 'Drive and rear wheel', '32 rear axle nut @exhaust note: new'],
+    ]);
+    expect(draft).toMatchObject({ station: 'rear-wheel', note: 'new' });
+    expect(draft.role).toBeUndefined();
+    const none = readEntry('32 rear axle nut role none', { here: 'exhaust' });
+    expect([none.draft.role, none.roleSaid, none.parts.some((p) => p.what === 'job' && p.others.length > 0)]).toEqual([
+      null,
+      true,
+      false,
+    ]);
+    // Where no station is in view, nothing is guessed.
+    expect(readEntry('32 rear axle nut').draft.station).toBeUndefined();
+  });
+  test('inches by their decimals, bare where inches are shown', () => {
+    expect(readEntry('0.312 rack bolt', { inch: true }).draft.head).toEqual({ form: 'hex', size: '5/16in' });
+    expect(readEntry('1.125 rear axle', { inch: true }).draft.head).toEqual({ form: 'hex', size: '1 1/8in' });
+    expect(readEntry('.4375 rack bolt', { inch: true }).draft.head).toEqual({ form: 'hex', size: '7/16in' });
+    expect(readEntry('1.125 rear axle').faults[0]?.message).toMatch(/1.125 is a reading, not a size/);
+  });
   test('the rider’s own words stand for forms, or for words of names, and are not asked about again', () => {
     expect(readEntry('6 imbus seat').asks[0]).toMatchObject({ word: 'imbus', start: 2, end: 7 });
     const own = [{ said: 'Imbus', means: 'form:key' }];

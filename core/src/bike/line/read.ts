@@ -20,6 +20,7 @@ import { printShape, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } fro
 import { asTyped, say, type Saying } from '../../ground/units/index.js';
 import { sourceWords } from '../../ground/fields.js';
 import { FREE_ACCESS, ROLES, type Access, type Fastener } from '../fastener.js';
+import { roleOf } from '../jobs.js';
 import { STATION_NAMES, STATIONS, type Station } from '../stations.js';
 import { accessAt } from './access.js';
 import { stationOf } from './place.js';
@@ -48,6 +49,8 @@ export interface EntryReading extends LineReading {
   draft: Partial<Fastener>;
   /** Whether the station was named in the line; else it is a guess from the name, or not there. */
   stationSaid: boolean;
+  /** Whether its job in repairs was named, be it none. */
+  roleSaid: boolean;
 }
 /** Where a line is typed, which decides what goes without saying. */
 export interface EntryContext {
@@ -302,13 +305,21 @@ const takeWords: Taker = (r, i) => {
   return part(r, i, evidence.to, 'evidence', evidence.means);
 };
 
+const NONE = new Phrasebook<true>([[true, 'none']]);
 const takeRole: Taker = (r, i) => {
   const said = ROLE_WORDS.at(r.tokens, i);
   if (!said) return null;
   const colon = isMark(r, said.to, ':');
+  const none = NONE.at(r.tokens, colon ? said.to + 1 : said.to);
+  if (none) {
+    r.draft.role = null;
+    r.roleSaid = true;
+    return part(r, i, none.to, 'job', 'none');
+  }
   const role = ROLE_BOOK.at(r.tokens, colon ? said.to + 1 : said.to);
   if (role) {
     r.draft.role = role.means;
+    r.roleSaid = true;
     return part(r, i, role.to, 'job', role.means);
   }
   return colon ? fault(r, i, said.to + 2, `no such job in a repair: ${ROLES.join(', ')}`) : null;
@@ -462,7 +473,12 @@ const takeRun = (r: Reader, from: number, to: number): number => {
   else r.names.push({ from, to, verbatim: false });
   return to;
 };
-const takeName: Taker = (r, i) => takeRun(r, i, i + 1);
+/** A word, with the figures that hang on it: `A2`, `zz9`. */
+const takeName: Taker = (r, i) => {
+  let to = i + 1;
+  while (r.tokens[i]?.kind === 'word' && r.tokens[to]?.glued && r.tokens[to]?.kind !== 'mark') to++;
+  return takeRun(r, i, to);
+};
 
 /** In the order in which they are tried at each place. */
 const TAKERS: readonly Taker[] = [
@@ -536,18 +552,34 @@ function finish(r: Reader): EntryReading {
     r.faults.push({ ...end, message: 'no size yet: 10, 1/2in, i5, t30, ph2, plug 16', options: [] });
   guessStation(r);
   r.parts.sort((a, b) => a.start - b.start || a.end - b.end);
-  return { draft, parts: r.parts, asks: r.asks, faults: r.faults, stationSaid: r.stationSaid };
+  return { draft, parts: r.parts, asks: r.asks, faults: r.faults, stationSaid: r.stationSaid, roleSaid: r.roleSaid };
+}
+
+/** The line with words more, in front of a note or a reason, which run to its end. */
+function withWords(r: Reader, words: string): string {
+  const tail = r.parts.find((p) => p.what === 'note' || p.what === 'left out');
+  return tail ? `${r.line.slice(0, tail.start)}${words} ${r.line.slice(tail.start)}` : `${r.line.trimEnd()} ${words}`;
 }
 
 /** Where the name says that it sits, when that is not the station in view: shown as a guess, the other one key away. */
 function guessStation(r: Reader): void {
   const { here } = r.context;
-  if (here === undefined || r.stationSaid || r.draft.name === undefined || !r.draft.head) return;
-  const guess = stationOf(r.draft.name);
+  if (here === undefined || r.draft.name === undefined || !r.draft.head) return;
+  const guess = r.stationSaid ? null : stationOf(r.draft.name);
+  guessRole(r, guess ?? r.draft.station ?? here);
   if (guess === null || guess === here) return;
   r.draft.station = guess;
-  const others = [{ says: `at ${STATION_NAMES[here]}`, line: `${r.line.trimEnd()} @${here}` }];
+  const others = [{ says: `at ${STATION_NAMES[here]}`, line: withWords(r, `@${here}`) }];
   r.parts.push({ start: r.line.length, end: r.line.length, what: 'at', says: STATION_NAMES[guess], others });
+}
+
+/** The job that a name says at its station, which the walk gives it: shown as a guess too. */
+function guessRole(r: Reader, station: Station): void {
+  if (r.roleSaid || r.draft.name === undefined) return;
+  const role = roleOf(r.draft.name, station, r.draft.head);
+  if (role === null) return;
+  const others = [{ says: 'no job in repairs', line: withWords(r, 'role none') }];
+  r.parts.push({ start: r.line.length, end: r.line.length, what: 'job', says: role, others });
 }
 
 /** Longer than anything that a row can hold: reading on would only keep whoever pasted it waiting. */
@@ -566,7 +598,8 @@ const tooLong = (line: string): LineFault => ({
  * @returns the draft; the parts understood, the questions and the faults, with positions in the line
  */
 export function readEntry(line: string, context: EntryContext = {}): EntryReading {
-  if (line.length > MOST_LINE) return { draft: {}, parts: [], asks: [], faults: [tooLong(line)], stationSaid: false };
+  if (line.length > MOST_LINE)
+    return { draft: {}, parts: [], asks: [], faults: [tooLong(line)], stationSaid: false, roleSaid: false };
   const r: Reader = {
     line,
     tokens: tokensOf(line),
@@ -577,6 +610,7 @@ export function readEntry(line: string, context: EntryContext = {}): EntryReadin
     asks: [],
     faults: [],
     stationSaid: false,
+    roleSaid: false,
     access: {},
     farAccess: {},
     both: false,

@@ -13,10 +13,17 @@ const carries = (thread: string, { head }: Pick<Fastener, 'head'>): boolean =>
  * A row that was typed by name, with what its name says of it: its job, and the thing on the walk that it answers, from which an unsaid thread
  * and, where no station was named, the station are taken.
  * @param atStation whether the rider named the station; then it stays
+ * @param withRole whether the rider named the job, be it none; then it stays
  */
-export function answered(row: Fastener, bike: Bike, fasteners: readonly Fastener[], atStation: boolean): Fastener {
+export function answered(
+  row: Fastener,
+  bike: Bike,
+  fasteners: readonly Fastener[],
+  atStation: boolean,
+  withRole = false,
+): Fastener {
   const name = row.name.toLowerCase();
-  const role = row.role ?? roleOf(row.name, row.station, row.head);
+  const role = withRole ? row.role : (row.role ?? roleOf(row.name, row.station, row.head));
   const open = guideOf(bike, fasteners).visits.filter((v) => v.rows.length === 0 && named(v.look, name));
   // A name that says another job is not that thing: a rear axle typed while the front wheel is looked at.
   const fitting = open.map((v) => v.look).filter((l) => role === null || l.role === undefined || l.role === role);
@@ -27,5 +34,5 @@ export function answered(row: Fastener, bike: Bike, fasteners: readonly Fastener
   const usual = proposal(look, bike, row.id);
   const sameHead = usual.head.form === row.head.form && usual.head.size === row.head.size;
   const thread = row.thread ?? (usual.thread && (sameHead || carries(usual.thread, row)) ? usual.thread : null);
-  return { ...row, station: look.station, look: look.key, role: role ?? usual.role, thread };
+  return { ...row, station: look.station, look: look.key, role: withRole ? role : (role ?? usual.role), thread };
 }

@@ -7,8 +7,10 @@ export interface OwnWord {
 }
 
 /** Singular of a word, so that `spanners` finds `spanner`. Words of three letters and those in `ss` stay. */
-const stem = (word: string): string =>
-  word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word;
+const stem = (word: string): string => {
+  if (/(?:ch|sh|x|ss)es$/u.test(word)) return word.slice(0, -2);
+  return word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word;
+};
 
 /** Signs that may stand inside a phrase: `u-joint`, `n·m`, `lb.ft`, `end/open`. */
 const JOINTS = new Set(['-', '·', '.', '–', '‑']);

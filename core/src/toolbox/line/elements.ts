@@ -183,21 +183,19 @@ const scanDrive: Scanner = (s, i) => {
   return { at: 'drive', from: i, to: said?.to ?? to, size, sure: said !== null };
 };
 /** One end of a run: a figure, with its form where it was said. */
-function endOfRun(s: Scan, i: number): { form: HeadForm | null; token: Token; to: number } | null {
+function endOfRun(s: Scan, i: number, last: boolean): { form: HeadForm | null; token: Token; to: number } | null {
   const read = sizeAt(s.tokens, i, s.books);
   const figure = read?.ok && read.said && s.tokens[i]?.kind === 'word' ? s.tokens[read.figure[0]] : undefined;
   if (read?.ok && figure && read.to <= s.end) return { form: read.head.form, token: figure, to: read.to };
   const token = s.tokens[i];
-  if (token?.kind !== 'number' || i >= s.end || token.stops) return null;
+  if (token?.kind !== 'number' || i >= s.end || (token.stops && !last)) return null;
   return { form: null, token, to: lengthUnit(s, i)?.to ?? i + 1 };
 }
 /** `8-19`, `8 to 17`, `t10-t40`, `1/4 to 3/4`. */
 const scanRange: Scanner = (s, i) => {
-  const first = endOfRun(s, i);
+  const first = endOfRun(s, i, false);
   const to = first && (isDash(s.tokens[first.to]) ? first.to + 1 : (RANGE_WORDS.at(s.tokens, first.to)?.to ?? null));
-  const second = to
-    ? endOfRun({ ...s, tokens: s.tokens.map((t, n) => (n === to ? { ...t, stops: false } : t)) }, to)
-    : null;
+  const second = to ? endOfRun(s, to, true) : null;
   if (!first || !second) return null;
   if (first.token.value >= second.token.value) {
     if (first.token.fraction || second.token.fraction) return null;
@@ -277,7 +275,11 @@ const scanPlain: Scanner = (s, i) => {
   // A word that the rider said is part of names.
   if (token && s.books.own.some((w) => w.means === 'name' && w.said.toLowerCase() === token.text))
     return { at: 'attribute', from: i, to: i + 1 };
-  return token ? { at: 'word', from: i, to: i + 1, word: s.line.slice(token.start, token.end) } : null;
+  if (!token) return null;
+  // Figures that hang on a word are part of it: `zz9` is no size.
+  let to = i + 1;
+  while (token.kind === 'word' && to < s.end && s.tokens[to]?.glued && s.tokens[to]?.kind !== 'mark') to++;
+  return { at: 'word', from: i, to, word: s.line.slice(token.start, s.tokens[to - 1]?.end) };
 };
 
 /** Whether the phrase of a kind is as long as what a form's word makes of the place: `hex key 5` is a key, `inside hex 5` a shape. */

@@ -4,7 +4,7 @@ import { uuid } from '../../testing/make.js';
 import { newPiece, pieceSchema } from '../tools/piece.js';
 import { ITEM_LINES } from '../../testing/corpus/items.js';
 import { corpusOf } from '../../testing/corpus/read.js';
-import { findModels, readPiece, readTools } from './index.js';
+import { findModels, lacksSize, readPiece, readTools, withSize } from './index.js';
 import { catalogue } from '../tools/shelf.js';
 
 const name = (line: string) => {
@@ -143,6 +143,30 @@ describe('a piece in one line', () => {
           expect([o.line, after.faults.map((f) => f.message)]).toEqual([o.line, []]);
           expect([o.line, after.asks.map((a) => a.question)]).not.toEqual([o.line, [question]]);
         }
+    }
+  });
+  test('a tool of unknown size turns nothing until it is measured', () => {
+    for (const [line, size, name] of [
+      ['socket 3/8 ?', '14', 'Socket ⅜ in, 14'],
+      ['spanner ?', '13', 'Combination spanner 13'],
+      ['ring unknown size 90g', '12/13', 'Ring spanner 12 and 13'],
+      ['key ?', '5', 'L-key 5'],
+    ] as const) {
+      const [tool] = readTools(line).tools;
+      const piece = newPiece(tool!.model, { id: uuid(1), ...tool!.said });
+      expect([piece.modes, lacksSize(piece)]).toEqual([[], true]);
+      const sized = withSize(piece, size);
+      if (!sized.ok) throw new Error(sized.reason);
+      expect(sized.piece).toMatchObject({ name, id: piece.id, modes: readTools(name).tools[0]!.model.modes });
+      expect(lacksSize(sized.piece)).toBe(false);
+      // What was weighed stays; a typical value follows the size.
+      if (line.includes('90g')) expect(sized.piece.mass).toBe(90);
+      else expect(sized.piece.mass).toBe(readTools(name).tools[0]!.model.mass);
+      expect(withSize(piece, '12.94')).toMatchObject({
+        ok: false,
+        reason: expect.stringMatching(/nearest are/),
+      });
+      expect(withSize(piece, '?').ok).toBe(false);
     }
   });
   test('a rider’s own word stands for a kind or a form', () => {

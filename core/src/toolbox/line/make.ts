@@ -31,6 +31,7 @@ import {
   tyreLever,
 } from '../tools/catalogue.js';
 import type { PieceModel } from '../tools/piece.js';
+import { SIZE_UNKNOWN } from './unmeasured.js';
 import { askFor, refuse, type Bench } from './bench.js';
 import type { MadeKind } from './words.js';
 
@@ -47,7 +48,7 @@ const hexOnly = (shape: Shape): string => {
 /** A tool whose size nobody knows yet: it turns nothing until it is measured. */
 const unmeasured = (model: PieceModel, name: string): PieceModel => ({
   ...model,
-  name: `${name}, size not known`,
+  name: `${name}${SIZE_UNKNOWN}`,
   modes: [],
 });
 

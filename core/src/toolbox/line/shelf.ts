@@ -34,8 +34,24 @@ export function shelfTool(name: string): PieceModel {
   return hit.model;
 }
 
+interface NamedSet {
+  set: ToolSet;
+  text: string;
+  words: readonly string[];
+}
+let sets: NamedSet[] | null = null;
+const namedSets = (): NamedSet[] =>
+  (sets ??= toolSets().map((set) => ({
+    set,
+    text: plain(set.name),
+    words: tokensOf(plain(set.name)).map((t) => (t.kind === 'word' ? stem(t.text) : t.text)),
+  })));
+
 /** The set that is called exactly so. */
-export const exactSet = (line: string): ToolSet | null => toolSets().find((s) => plain(s.name) === plain(line)) ?? null;
+export function exactSet(line: string): ToolSet | null {
+  const text = plain(line);
+  return namedSets().find((s) => s.text === text)?.set ?? null;
+}
 
 /** Tools of the shelf whose names hold all words, the shortest name first. */
 export function findModels(text: string, most = 8): PieceModel[] {
@@ -59,10 +75,7 @@ export function setsLike(line: string): ToolSet[] {
     .filter((t) => t.kind === 'word' || t.kind === 'number')
     .map((t) => (t.kind === 'word' ? stem(SYNONYMS[stem(t.text)] ?? t.text) : t.text))
     .filter((w) => w !== '' && !EMPTY.has(w));
-  const texts = toolSets().map((set) => ({
-    set,
-    words: tokensOf(plain(set.name)).map((t) => (t.kind === 'word' ? stem(t.text) : t.text)),
-  }));
+  const texts = namedSets();
   const known = words.filter((w) => texts.some((t) => t.words.includes(w)));
   return texts.filter((t) => known.every((w) => t.words.includes(w))).map((t) => t.set);
 }

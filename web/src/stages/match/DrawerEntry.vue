@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What one owns in one line, as people say it: tools, spares and supplies; or part of a name, to find it in the toolbox, in the catalogue or in a set. */
-import { computed, ref, shallowRef } from 'vue';
+import { computed, nextTick, ref, shallowRef } from 'vue';
 import {
   findModels,
   itemsComplete,
@@ -54,7 +54,7 @@ const sets = computed(() => {
 const items = computed(() => (itemsComplete(reading.value) ? reading.value.items : []));
 
 /** As many are shown by name. */
-const FEW = 4;
+const FEW = 6;
 const toolMass = computed(() =>
   items.value.reduce(
     (m, i) => m + (i.at === 'tool' ? (i.tool.said.mass ?? i.tool.model.mass) * (i.tool.said.count ?? 1) : 0),
@@ -76,13 +76,20 @@ function turn(event: KeyboardEvent) {
   turning.value = next;
   asked.value = next.lines[next.at] ?? asked.value;
 }
-function take(line: string) {
+/** The line that Enter was pressed on and that a question held up: its answer adds it. */
+const wanted = ref<string | null>(null);
+async function answeredWith(line: string) {
+  const held = wanted.value === asked.value;
+  wanted.value = null;
   asked.value = line;
   box.value?.focus();
+  await nextTick();
+  if (held && items.value.length > 0) put(items.value);
 }
+const take = (line: string) => void answeredWith(line);
 function mean(word: string, term: string) {
   words.learn(word, term);
-  box.value?.focus();
+  void answeredWith(asked.value);
 }
 
 const { put: putItems } = usePutItems();
@@ -97,6 +104,7 @@ function enter() {
   else if (typed.value) {
     const { asks, faults } = reading.value;
     notice.say(faults[0]?.message ?? asks[0]?.question ?? '');
+    wanted.value = asks.length > 0 ? asked.value : null;
     answers.value?.focus();
   }
 }

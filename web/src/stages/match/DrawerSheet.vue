@@ -5,6 +5,7 @@ import SelectField from '../../ui/SelectField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   figure,
+  lacksSize,
   ownSets,
   PIECE_COLUMNS,
   printShape,
@@ -13,6 +14,7 @@ import {
   writePieces,
   type Difference,
   type Piece,
+  withSize,
   withUnit,
   sourceWords,
 } from '@necessaire/core';
@@ -79,6 +81,15 @@ const sub = (p: Piece) =>
     .filter(Boolean)
     .join(' · ');
 
+const sizeFault = ref<string | null>(null);
+/** A tool that was kept without its size gets it. */
+function measure(p: Piece, size: string) {
+  const read = withSize(p, size, { inch: view.units === 'inch' });
+  sizeFault.value = read.ok ? null : read.reason;
+  if (!read.ok) return;
+  garage.put(`measure ${p.name}`, 'pieces', read.piece);
+  notice.say(`It is recorded as ${read.piece.name}.`);
+}
 const change = (p: Piece, label: string, fields: Partial<Piece>) => garage.put(label, 'pieces', { ...p, ...fields });
 function remove(p: Piece) {
   garage.remove(`take out ${p.name}`, { table: 'pieces', id: p.id });
@@ -232,7 +243,16 @@ const costWords = computed(() => {
             })
           "
         />
+        <LineField
+          v-if="lacksSize(p)"
+          class="span"
+          label="Its size, once you have measured it"
+          placeholder="14"
+          :fault="sizeFault"
+          @change="measure(p, ($event.target as HTMLInputElement).value)"
+        />
         <p class="facts">
+          <template v-if="lacksSize(p)">Turns nothing until its size is known.</template>
           <template v-if="p.modes.length > 0"
             >Turns {{ turns(p) }}; held by {{ heldBy(p) }}; bears {{ bears(p) }}.</template
           >

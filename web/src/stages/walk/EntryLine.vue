@@ -79,13 +79,20 @@ function turn(event: KeyboardEvent) {
   turning.value = next;
   text.value = next.lines[next.at] ?? text.value;
 }
-function take(line: string) {
+/** The line that Enter was pressed on and that a question held up: its answer adds it. */
+const wanted = ref<string | null>(null);
+async function answeredWith(line: string) {
+  const held = wanted.value === text.value;
+  wanted.value = null;
   text.value = line;
   box.value?.focus();
+  await nextTick();
+  if (held && entered.value.kind === 'row') keep();
 }
+const take = (line: string) => void answeredWith(line);
 function mean(word: string, term: string) {
   words.learn(word, term);
-  box.value?.focus();
+  void answeredWith(text.value);
 }
 
 watch(
@@ -142,6 +149,7 @@ function keep() {
   const e = entered.value;
   if (e.kind === 'nothing') {
     notice.say(e.message);
+    wanted.value = reading.value.asks.length > 0 ? text.value : null;
     answersLine.value?.focus();
     return;
   }

@@ -59,6 +59,7 @@ describe('a line on the walk', () => {
     expect(row('10 tool holder x3')).toMatchObject({ name: 'Tool holder', station: 'exhaust', look: null, count: 3 });
     // A name that says where it sits goes there, unless the line says otherwise.
     expect(row('10 number board')).toMatchObject({ name: 'Number board', station: 'front-end' });
+    expect(row('32 rear axle nut role none').role).toBeNull();
     expect(row('10 number board @exhaust')).toMatchObject({ station: 'exhaust' });
     // Another station than the one asked for cannot be its answer.
     expect(row('10 @cockpit')).toMatchObject({ name: 'Fastener', station: 'cockpit', look: null });
@@ -92,6 +93,7 @@ describe('a line on the walk', () => {
       asks: [],
       faults: [],
       stationSaid: false,
+      roleSaid: false,
     };
     expect(enteredAs('x', bad, { ...base, visit: null })).toEqual({
       kind: 'nothing',

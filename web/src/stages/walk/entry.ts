@@ -140,7 +140,7 @@ function meant(text: string, reading: EntryReading, c: Entering): Entered {
     return { kind: 'row', row, label: `${row.name} is sized`, says };
   }
   const typed = newFastener({ station: c.station, name: 'Fastener', ...draft, id: c.nextId, bikeId: c.bike.id, head });
-  const made = answered(typed, c.bike, c.fasteners, reading.stationSaid);
+  const made = answered(typed, c.bike, c.fasteners, reading.stationSaid, reading.roleSaid);
   const row = climb(made, step(c, made.evidence, how));
   return { kind: 'row', row, label: `add ${row.name}`, says: `${row.name} added at ${STATION_NAMES[row.station]}` };
 }
@@ -155,7 +155,7 @@ export const withReading = (row: Fastener, value: number): Fastener => {
   return { ...row, gauge: { ...gauge, readings: [...gauge.readings, value].slice(-30) } };
 };
 
-const NOTHING_READ: EntryReading = { draft: {}, parts: [], asks: [], faults: [], stationSaid: false };
+const NOTHING_READ: EntryReading = { draft: {}, parts: [], asks: [], faults: [], stationSaid: false, roleSaid: false };
 
 /** Reads a line with the part of the walk that speaks in signs left to `enteredAs`. */
 export const readingOf = (text: string, walking: boolean, context: EntryContext = {}): EntryReading => {

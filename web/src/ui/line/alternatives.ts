@@ -4,14 +4,16 @@ import type { LineReading } from '@necessaire/core';
 export interface Turning {
   lines: readonly string[];
   at: number;
+  /** Whether all were seen: then the key leaves the line, so that nobody is held in it. */
+  seen: boolean;
 }
 
-/** What is doubted first: a question before a doubt, a doubt before a refusal. An unknown word is asked by its own buttons. */
+/** The other lines: answers of the first question, else of every doubt, else of the first refusal. An unknown word is asked by its own buttons. */
 export function otherLines(reading: LineReading): string[] {
   const question = reading.asks.find((a) => a.word === null);
-  const doubt = reading.parts.find((p) => p.others.length > 0);
+  const doubts = reading.parts.flatMap((p) => p.others);
   const fault = reading.faults.find((f) => f.options.length > 0);
-  const options = question?.options ?? doubt?.others ?? fault?.options ?? [];
+  const options = question?.options ?? (doubts.length > 0 ? doubts : (fault?.options ?? []));
   return options.map((o) => o.line);
 }
 
@@ -22,9 +24,10 @@ export function otherLines(reading: LineReading): string[] {
  */
 export function turned(text: string, reading: LineReading, turning: Turning | null): Turning | null {
   if (turning && turning.lines[turning.at] === text) {
+    if (turning.seen) return null;
     const at = turning.at + 1;
-    return at < turning.lines.length ? { ...turning, at } : { ...turning, at: 0 };
+    return at < turning.lines.length ? { ...turning, at } : { ...turning, at: 0, seen: true };
   }
   const others = otherLines(reading);
-  return others.length > 0 ? { lines: [text, ...others], at: 1 } : null;
+  return others.length > 0 ? { lines: [text, ...others], at: 1, seen: false } : null;
 }

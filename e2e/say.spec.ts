@@ -1,0 +1,142 @@
+import { entry, expect, faultless, goTo, open, test } from './fixtures';
+import { freshBike, row, stored } from './survey';
+
+const piece = (page: import('@playwright/test').Page) => page.locator('#piece');
+const toolbox = async (page: import('@playwright/test').Page) => {
+  await goTo(page, 'Match');
+  await page.getByRole('tab', { name: /^Toolbox/ }).click();
+};
+
+test('a word in a rider’s own tongue is asked about once, remembered, and changed in a list', async ({ page, app }) => {
+  await freshBike(page, app);
+  await entry(page).fill('6 imbus seat');
+  const question = page.getByRole('group', { name: 'What is “imbus”?' });
+  await expect(question).toBeVisible();
+  // Enter leads to the question, whose answer adds the line.
+  await entry(page).press('Enter');
+  await expect(question.getByRole('button', { name: 'part of the name' })).toBeFocused();
+  await faultless(page, 'a question about a word');
+  await page.keyboard.press('Tab');
+  await expect(question.getByRole('button', { name: 'inside hex' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(row(page, 'Seat')).toBeVisible();
+  expect((await stored(page, app)).fasteners[0]).toMatchObject({
+    head: { form: 'key', size: '6' },
+    name: 'Seat',
+    station: 'tank-seat',
+  });
+  expect((await stored(page, app)).garage.words).toEqual([{ said: 'imbus', means: 'form:key' }]);
+  await entry(page).fill('8 imbus tank bolt');
+  await expect(page.locator('#entry-says')).toContainText('inside hex 8');
+  await expect(page.locator('.ask')).toHaveCount(0);
+  await entry(page).fill('');
+  // The list of own words.
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'My words' }).click();
+  const dialog = page.getByRole('dialog', { name: 'My words' });
+  await expect(dialog).toContainText('imbus');
+  await faultless(page, 'my words');
+  await dialog.getByRole('button', { name: 'Delete imbus' }).click();
+  await expect(dialog).toContainText('No words yet');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await entry(page).fill('6 imbus seat');
+  await expect(question).toBeVisible();
+});
+
+test('Tab goes through the readings of a doubt, and what is shown is what Enter takes', async ({ page, app }) => {
+  await freshBike(page, app);
+  await entry(page).fill('24 axle nut 36');
+  await expect(page.getByRole('group', { name: 'What is “36”?' })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(entry(page)).toHaveValue('24 axle nut 36nm');
+  await page.keyboard.press('Tab');
+  await expect(entry(page)).toHaveValue('24 axle nut far 36');
+  await expect(page.locator('#entry-says')).toContainText('far end hex 36');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
+  await expect(entry(page)).toHaveValue('24 axle nut 36');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  expect((await stored(page, app)).fasteners[0]).toMatchObject({
+    head: { size: '24' },
+    far: null,
+    torque: { value: 36 },
+  });
+  // A station that the name says is a guess that Tab changes.
+  await entry(page).fill('13 rack bolt');
+  await expect(page.locator('#entry-says .part.doubt')).toHaveText('at Guards and racks');
+  await page.keyboard.press('Tab');
+  await expect(entry(page)).toHaveValue('13 rack bolt @front-wheel');
+  // Without a doubt the key leaves the line, as everywhere.
+  await entry(page).fill('13 bolt');
+  await page.keyboard.press('Tab');
+  await expect(entry(page)).not.toBeFocused();
+});
+
+test('tools, spares and runs in one line; a question about the drive is one key away', async ({ page, app }) => {
+  await freshBike(page, app);
+  await toolbox(page);
+  await piece(page).fill('10mm socket');
+  await expect(page.getByRole('group', { name: 'Which square drive?' })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(piece(page)).toHaveValue('10mm socket 1/4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('1');
+  await piece(page).fill('sockets 3/8 12-14, 2 tyre levers and 20 cable ties');
+  await expect(page.locator('#piece-says')).toContainText('Cable ties ×20 → spares');
+  await piece(page).press('Enter');
+  const doc = await stored(page, app);
+  expect(doc.pieces.map((p) => p.name).sort()).toEqual([
+    'Socket ¼ in, 10',
+    'Socket ⅜ in, 12',
+    'Socket ⅜ in, 13',
+    'Socket ⅜ in, 14',
+    'Tyre lever',
+  ]);
+  expect(doc.supplies).toMatchObject([{ kind: 'cable tie', quantity: 20 }]);
+  await page.keyboard.press('Control+z');
+  expect((await stored(page, app)).pieces).toHaveLength(1);
+  // A tool of unknown size is kept, and turns nothing until it is measured.
+  await piece(page).fill('socket 3/8 ?');
+  await piece(page).press('Enter');
+  await page.locator('.piece-row', { hasText: 'size not known' }).click();
+  await page.getByLabel('Its size, once you have measured it').fill('19');
+  await page.getByLabel('Its size, once you have measured it').press('Enter');
+  await expect(page.locator('.piece-row', { hasText: 'Socket ⅜ in, 19' })).toBeVisible();
+});
+
+test('a pasted list is read line by line, settled by keys, and taken', async ({ page, app }) => {
+  await freshBike(page, app);
+  await toolbox(page);
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.getByRole('menuitem', { name: 'Paste a list' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Add a list' });
+  await dialog
+    .getByLabel('The list')
+    .fill('Tools:\n- spanners 8 10 12\n- needle nose\n* 10mm socket\n3. key 9\n20 cable ties, front tube\ntape');
+  await dialog.getByRole('button', { name: 'Read the list' }).click();
+  await expect(dialog.locator('.line-row')).toHaveCount(6);
+  await expect(dialog).toContainText('6 lines. 2 to answer. 1 not understood.');
+  await faultless(page, 'a pasted list');
+  await dialog.getByLabel('Line “10mm socket”').focus();
+  await page.keyboard.press('Tab');
+  await expect(dialog.getByLabel('Line “10mm socket 1/4”')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 7 items' }).click();
+  await expect(dialog.locator('.line-row')).toHaveCount(2);
+  const doc = await stored(page, app);
+  expect(doc.pieces).toHaveLength(5);
+  expect(doc.supplies.map((s) => s.kind).sort()).toEqual(['cable tie', 'front tube']);
+});
+
+test('a list of fasteners goes into the walk', async ({ page, app }) => {
+  await open(page, app);
+  const before = (await stored(page, app)).fasteners.length;
+  await page.getByRole('button', { name: 'Table' }).click();
+  await page.getByRole('menuitem', { name: 'Paste a list' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Add a list of fasteners' });
+  await dialog.getByLabel('The list').fill('13 rack bolt x2\n8 mm inside hex seat bolt 20 ft-lb\n24 axle nut 36');
+  await dialog.getByRole('button', { name: 'Read the list' }).click();
+  await expect(dialog).toContainText('3 lines. 1 to answer.');
+  await dialog.getByRole('button', { name: 'Add 2 items' }).click();
+  expect((await stored(page, app)).fasteners).toHaveLength(before + 2);
+});
