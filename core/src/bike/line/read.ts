@@ -1,5 +1,6 @@
 import { cut, MOST_LINE } from '../../ground/text.js';
 import {
+  figureAs,
   formBook,
   Phrasebook,
   quantityAt,
@@ -16,7 +17,16 @@ import {
   type SizeAt,
   type Token,
 } from '../../ground/line/index.js';
-import { printShape, sizeExists, THREADS, typeShape, USUAL_HEAD, type Head } from '../../ground/sizes/index.js';
+import {
+  FORM_WORDS,
+  printShape,
+  sizeExists,
+  THREADS,
+  typeShape,
+  USUAL_HEAD,
+  type Head,
+  type HeadForm,
+} from '../../ground/sizes/index.js';
 import { asTyped, say, type Saying } from '../../ground/units/index.js';
 import { sourceWords } from '../../ground/fields.js';
 import { FREE_ACCESS, ROLES, type Access, type Fastener } from '../fastener.js';
@@ -80,6 +90,8 @@ interface Reader extends EntryReading {
   names: NameRun[];
   /** The tokens of the head's own size, and whether its form was said. */
   headAt: { from: number; to: number; said: boolean } | null;
+  /** A form that was said before its figure, with words between: `inside hex bolt 6`. */
+  pending: HeadForm | null;
 }
 /** Takes a stretch from a token on and says which token comes behind it; null where it is none of its kind. */
 type Taker = (r: Reader, i: number) => number | null;
@@ -264,8 +276,13 @@ const takeThread: Taker = (r, i) => {
   return said || pitched ? putThread(r, i, to, `${a.text}in`) : null;
 };
 
+const TORQUE_WORD = new Phrasebook<true>([[true, 'torque|tighten to|tightened to|tightening torque|torqued to']]);
 const takeTorque: Taker = (r, i) => {
-  const q = quantityAt(r.tokens, i);
+  const word = TORQUE_WORD.at(r.tokens, i);
+  const at = word && isMark(r, word.to, ':') ? word.to + 1 : (word?.to ?? i);
+  const q = quantityAt(r.tokens, at);
+  const figure = r.tokens[at];
+  if (word && !q && figure?.kind === 'number' && !figure.fraction) return unitless(r, i, at);
   if (q?.unit.kind !== 'torque') return null;
   const source = TORQUE_SOURCES.at(r.tokens, q.to);
   const to = source?.to ?? q.to;
@@ -277,6 +294,19 @@ const takeTorque: Taker = (r, i) => {
   const from = source ? say`, ${sourceWords(source.means)}` : say``;
   return part(r, i, to, 'torque', say`${typed}${asTyped('torque', value)}${from}`);
 };
+
+/** `torque 12` without a unit: the one that is shown, the other one key away. */
+function unitless(r: Reader, from: number, at: number): number {
+  const figure = r.tokens[at];
+  const typed = figure?.value ?? 0;
+  const [unit, other] = r.context.inch ? (['lb·ft', 'N·m'] as const) : (['N·m', 'lb·ft'] as const);
+  const value = Math.round(typed * (unit === 'N·m' ? 1 : LB_FT) * 10) / 10;
+  if (value > 1000) return fault(r, from, at + 1, 'no fastener here takes over 1000 N·m (738 lb·ft): check the figure');
+  r.draft.torque = { value, source: 'user' };
+  const text = `${figure?.text ?? ''}${other === 'N·m' ? 'nm' : 'lbft'}`;
+  return part(r, from, at + 1, 'torque', `${typed} ${unit}`, [instead(r, from, at + 1, `${typed} ${other}`, text)]);
+}
+const LB_FT = 1.3558179483;
 
 /** What stands in a tool's way; behind `far` the same words speak of the far end. */
 const takeAccess: Taker = (r, i) => {
@@ -382,12 +412,85 @@ const putHead = (r: Reader, i: number, head: Head): number => {
   r.headAt = { from: i, to: i + 1, said: true };
   return part(r, i, i + 1, 'size', printShape(head));
 };
+/** Nouns between a form and its figure: `slot screw 8`, `inside hex bolt 6`. */
+const BOLTS = new Set(['bolt', 'bolts', 'screw', 'screws', 'nut', 'nuts', 'head', 'stud', 'fastener', 'cap']);
+/** Forms whose plain words tell the form of a bolt when they stand right before it. */
+const OF_BOLTS: ReadonlySet<HeadForm> = new Set(['slot', 'ph', 'square', 'lobe', 'key']);
+
+/** A form apart from its figure: it tells what the figure is, be it before or behind. */
+const takeForm: Taker = (r, i) => {
+  const said = r.forms.at(r.tokens, i);
+  if (!said || said.means.letter || r.headAt?.said) return null;
+  const { form, plain } = said.means;
+  const noun = BOLTS.has(r.tokens[said.to]?.text ?? '') && r.tokens[said.to + 1]?.kind === 'number';
+  if (form === 'valve' || form === 'clip' || (plain && !(noun && OF_BOLTS.has(form)))) return null;
+  if (!r.headAt) {
+    r.pending = form;
+    return part(r, i, said.to, 'size', FORM_WORDS[form]);
+  }
+  const read = figureAs(r.tokens, r.headAt.from, form);
+  if (!read?.ok) return null;
+  const { start } = r.tokens[r.headAt.from] ?? { start: 0 };
+  r.parts = r.parts.filter((p) => !(p.what === 'size' && p.start === start));
+  part(r, r.headAt.from, r.headAt.to, 'size', printShape(read.head));
+  r.draft.head = read.head;
+  r.headAt = { ...r.headAt, said: true };
+  return part(r, i, said.to, 'size', FORM_WORDS[form]);
+};
+
+/** A figure whose form stands further on in the line: `6.3 rear spoke nipple`. */
+function formAhead(r: Reader, i: number): SizeAt | null {
+  for (let n = i + 1; n < r.tokens.length; n++) {
+    const said = r.forms.at(r.tokens, n);
+    if (!said || said.means.plain || said.means.letter) continue;
+    const read = figureAs(r.tokens, i, said.means.form);
+    if (read?.ok) return read;
+  }
+  return null;
+}
+
+/** A bare figure that is no outside hex: what else it may be. */
+function noHex(r: Reader, i: number, read: Extract<SizeAt, { ok: false }>): number {
+  const forms = (['key', 'slot'] as const).flatMap((form) => {
+    const other = figureAs(r.tokens, i, form);
+    return other?.ok ? [other.head] : [];
+  });
+  const as = forms.map(printShape).join(' or ');
+  const [start, end] = [startOf(r, i), endOf(r, read.to)];
+  r.headAt = { from: i, to: read.to, said: false };
+  r.faults.push({
+    start,
+    end,
+    message: as ? `${read.reason}. Is it ${as}?` : read.reason,
+    options: [
+      ...forms.map((h) => ({ says: printShape(h), line: rewritten(r.line, start, end, typeShape(h)) })),
+      ...read.nearest.map((n) => ({ says: n, line: rewritten(r.line, start, end, n) })),
+    ],
+  });
+  return read.to;
+}
+
+/** `14/17 shock bolt`: no inch size, but two ends. */
+function twoSizes(r: Reader, i: number): number | null {
+  const fraction = r.tokens[i]?.fraction;
+  if (!fraction || [2, 4, 8, 16, 32, 64].includes(fraction.of)) return null;
+  const [near, far] = [String(fraction.n), String(fraction.of)];
+  if (![near, far].every((s) => sizeExists('hex', s))) return null;
+  return ask(r, i, i + 1, `What is “${raw(r, i, i + 1)}”?`, [
+    [`${near}, and ${far} at the far end`, `${near} far ${far}`],
+    [`${far}, and ${near} at the far end`, `${far} far ${near}`],
+  ]);
+}
+
 /** The head's own size. */
 const takeHead: Taker = (r, i) => {
   if (r.draft.head) return null;
-  const read = sizeHere(r, i);
-  if (!read) return null;
   const token = r.tokens[i];
+  const plainRead = sizeHere(r, i);
+  const pending = r.pending && plainRead && !(plainRead.ok && plainRead.said) ? figureAs(r.tokens, i, r.pending) : null;
+  const read =
+    pending ?? (plainRead && !plainRead.ok && token?.kind === 'number' ? formAhead(r, i) : null) ?? plainRead;
+  if (!read) return null;
   // A number in words is a size only where one is awaited: first in the line, or behind its form.
   if (token?.spelled && i > 0 && !(read.ok && read.said) && r.names.length > 0 && read.to === i + 1) return null;
   const formFirst = token?.kind === 'word';
@@ -399,24 +502,37 @@ const takeHead: Taker = (r, i) => {
   if (!read.ok) {
     // A plain word before a figure that is no size of it is a word of the name: `hook 10`.
     if (formFirst && r.names.length > 0) return null;
-    return fault(r, i, read.to, read.reason, read.nearest);
-  }
-  const others: LineOption[] = [];
-  if (read.plain && read.head.size !== '' && !formFirst && joinsOn(r, read.to)) {
-    const words = raw(r, read.figure[1], read.to);
-    others.push(
-      instead(r, i, read.to, `outside hex, with “${words}” in the name`, `${raw(r, ...read.figure)} "${words}"`),
-    );
-  } else if (read.plain && read.head.size !== '' && formFirst && r.names.length > 0) {
-    const words = raw(r, i, read.figure[0]);
-    others.push(
-      instead(r, i, read.to, `outside hex, with “${words}” in the name`, `"${words}" ${raw(r, ...read.figure)}`),
-    );
+    const bareFigure = token?.kind === 'number' && !r.forms.at(r.tokens, read.to - 1);
+    if (!bareFigure || pending) return fault(r, i, read.to, read.reason, read.nearest);
+    return twoSizes(r, i) ?? noHex(r, i, read);
   }
   r.draft.head = read.head;
   r.headAt = { from: i, to: read.to, said: read.said };
-  return part(r, i, read.to, 'size', printShape(read.head), others);
+  r.pending = null;
+  return part(r, i, read.to, 'size', printShape(read.head), otherHeads(r, i, read));
 };
+
+/** What else a size may be: a plain word that belongs to the name, a small hex that is inside. */
+function otherHeads(r: Reader, i: number, read: Extract<SizeAt, { ok: true }>): LineOption[] {
+  const formFirst = r.tokens[i]?.kind === 'word';
+  const { form, size } = read.head;
+  if (form === 'hex' && read.said && sizeExists('key', size) && Number(size) <= SMALL_HEX)
+    return [instead(r, i, read.to, `inside hex ${size}`, `i${size}`)];
+  if (!read.plain || size === '') return [];
+  if (!formFirst && joinsOn(r, read.to)) {
+    const words = raw(r, read.figure[1], read.to);
+    const text = `${raw(r, ...read.figure)} "${words}"`;
+    return [instead(r, i, read.to, `outside hex, with “${words}” in the name`, text)];
+  }
+  if (formFirst && r.names.length > 0) {
+    const words = raw(r, i, read.figure[0]);
+    const text = `"${words}" ${raw(r, ...read.figure)}`;
+    return [instead(r, i, read.to, `outside hex, with “${words}” in the name`, text)];
+  }
+  return [];
+}
+/** Up to this size a hex that is only called so is as often an inside one, mm. */
+const SMALL_HEX = 6;
 
 /** A second figure: it may be the far end, a torque, a depth, or a word of the name. It is never taken for one of them unasked. */
 const takeSecond: Taker = (r, i) => {
@@ -497,17 +613,27 @@ const TAKERS: readonly Taker[] = [
   takeFar,
   takeHead,
   takeSecond,
+  takeForm,
   takeNumbered,
   takeFigure,
   takeName,
 ];
 
+/** Signs that a part between them left open: `tank bolts (6 Nm)`. */
+const LOOSE_BEFORE = /^[)\]}/+&:=.–—-]+ ?/u;
+const LOOSE_BEHIND = / ?[([{/+&:=–—-]+$/u;
+/** A stretch of the name as it is kept: signs that stood between it and another part go. */
+function textOf(r: Reader, { from, to, verbatim }: NameRun): string {
+  if (verbatim) return r.tokens[from]?.text.trim() ?? '';
+  const text = raw(r, from, to);
+  return /[\p{L}\p{N}]/u.test(text) ? text.replace(LOOSE_BEFORE, '').replace(LOOSE_BEHIND, '') : '';
+}
 /** The name from its stretches. What was not quoted begins with a capital. */
 function nameOf(r: Reader): string | null {
-  const texts = r.names.map(({ from, to, verbatim }) =>
-    verbatim ? (r.tokens[from]?.text.trim() ?? '') : raw(r, from, to),
-  );
-  const text = texts.filter(Boolean).join(' ');
+  const text = r.names
+    .map((run) => textOf(r, run))
+    .filter(Boolean)
+    .join(' ');
   if (text === '') return null;
   const [first = ''] = text;
   return cut(r.names[0]?.verbatim ? text : first.toUpperCase() + text.slice(first.length), 120);
@@ -517,13 +643,20 @@ function nameOf(r: Reader): string | null {
 function askUnknown(r: Reader): void {
   if (!r.headAt || r.headAt.said) return;
   const own = new Set((r.context.own ?? []).map((w) => w.said.toLowerCase()));
-  for (const at of [r.headAt.to, r.headAt.from - 1]) {
+  for (const at of [r.headAt.from - 1, r.headAt.to]) {
     const token = r.tokens[at];
     if (token?.kind !== 'word' || !r.names.some((n) => !n.verbatim && n.from <= at && at < n.to)) continue;
     if ((at === r.headAt.to && r.tokens[at - 1]?.stops) || (at < r.headAt.from && token.stops)) continue;
     if (namesThings(token.text) || own.has(token.text) || r.context.known?.has(token.text)) continue;
     const word = r.line.slice(token.start, token.end);
-    ask(r, at, at + 1, `What is “${word}”?`, [['part of the name', quoted(word)]], word);
+    const options = [instead(r, at, at + 1, 'part of the name', quoted(word))];
+    const question = `What is “${word}”?`;
+    // `5 mm imbus`: what is no outside hex may be what the word says, so both are asked about together.
+    const figure = startOf(r, r.headAt.from);
+    const refused = r.faults.some((f) => f.start === figure);
+    r.faults = r.faults.filter((f) => f.start !== figure);
+    const [from, to] = refused ? [Math.min(at, r.headAt.from), Math.max(at + 1, r.headAt.to)] : [at, at + 1];
+    r.asks.push({ start: startOf(r, from), end: endOf(r, to), question, options, word });
     return;
   }
 }
@@ -543,12 +676,14 @@ function finish(r: Reader): EntryReading {
   const name = nameOf(r);
   if (name !== null) draft.name = name;
   for (const { from, to, verbatim } of r.names)
-    if (!verbatim && !r.parts.some((p) => p.what === 'name' && p.start === startOf(r, from)))
-      part(r, from, to, 'name', raw(r, from, to));
+    if (!verbatim && !r.parts.some((p) => p.what === 'name' && p.start === startOf(r, from))) {
+      const text = textOf(r, { from, to, verbatim });
+      if (text !== '') part(r, from, to, 'name', text);
+    }
   // A spark plug's body stands through its hexagon: only a deep socket takes it.
   if (draft.head?.form === 'plug' && !r.access.stud) draft.access = { ...(draft.access ?? FREE_ACCESS), stud: 50 };
   askUnknown(r);
-  if (!draft.head && r.faults.length === 0 && line.trim() !== '')
+  if (!draft.head && r.faults.length === 0 && r.asks.length === 0 && line.trim() !== '')
     r.faults.push({ ...end, message: 'no size yet: 10, 1/2in, i5, t30, ph2, plug 16', options: [] });
   guessStation(r);
   r.parts.sort((a, b) => a.start - b.start || a.end - b.end);
@@ -616,6 +751,7 @@ export function readEntry(line: string, context: EntryContext = {}): EntryReadin
     both: false,
     names: [],
     headAt: null,
+    pending: null,
   };
   let i = 0;
   while (i < r.tokens.length) {

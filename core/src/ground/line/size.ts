@@ -33,7 +33,7 @@ const FORMS: readonly (readonly [FormTerm, string])[] = [
     'inside hex|inside hexagon|internal hex|internal hexagon|inner hex|hex socket head|socket head|socket cap|hex key|inside hex key',
   ],
   [plain('key'), 'inside|key'],
-  [letter('key'), 'i'],
+  [letter('key'), 'i|h'],
   [
     strong('lobe-pin'),
     'pinned 6 lobe|6 lobe pinned|6 lobe pin|6 lobe with pin|tamper proof 6 lobe|tamperproof 6 lobe|security 6 lobe|pinned star',
@@ -233,8 +233,17 @@ function figureFirst(tokens: readonly Token[], i: number, wanted: Wanted): SizeA
  * `ph2`, `jis2`, `12pt 1/4`, `10 12-point`, `plug 16`, `16 plug`, `slot 6`, `flat 6`, `hook 45`, `spoke nipple 6`, `valve core`, `clip`.
  * @returns null where nothing like a size begins
  */
-export const sizeAt = (tokens: readonly Token[], i: number, wanted: Wanted = PLAIN): SizeAt | null =>
-  formFirst(tokens, i, wanted) ?? figureFirst(tokens, i, wanted);
+export function sizeAt(tokens: readonly Token[], i: number, wanted: Wanted = PLAIN): SizeAt | null {
+  // `six lobe`, `12 point`: the figure is a word of the form, not a size.
+  const form = tokens[i]?.kind === 'number' ? wanted.forms.at(tokens, i) : null;
+  return formFirst(tokens, i, wanted) ?? (form ? null : figureFirst(tokens, i, wanted));
+}
+
+/** A bare figure as a size of a form that was said elsewhere; null where no figure stands. */
+export function figureAs(tokens: readonly Token[], i: number, form: HeadForm, wanted: Wanted = PLAIN): SizeAt | null {
+  const figure = figureAt(tokens, i);
+  return figure && !torn(tokens, figure.to) ? sized(form, figure, wanted, figure.to, true, false) : null;
+}
 
 /** Reads a text that is one size and nothing else. */
 export function parseShape(text: string, wanted: Wanted = PLAIN): { head: Head } | { reason: string } {

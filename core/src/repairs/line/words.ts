@@ -46,7 +46,7 @@ const SPARES: readonly (readonly [SpareTerm, string])[] = [
   [['wheel bearing'], 'wheel bearing|bearing'],
   [['brake pads'], 'brake pads|pads|brake pad'],
   [['tyre boot'], 'tyre boot|boot patch'],
-  [['gas cartridge'], 'gas cartridge|cartridge|air cartridge|gas bottle|inflator cartridge'],
+  [['gas cartridge'], 'gas cartridge|co2 cartridge|co2|cartridge|air cartridge|gas bottle|inflator cartridge'],
   [['cloth tape', 'self-fusing tape'], 'tape'],
   [
     ['cloth tape'],

@@ -228,10 +228,35 @@ const driven =
   (b) => [make(b.drive())];
 const bars: Maker = (b) => {
   const drive = b.drive();
-  return [plainBar(drive, b.length(100) ?? 250)];
+  const length = b.length(100);
+  if (length === null)
+    throw askFor(
+      'How long is it?',
+      ['250', '300', '380', '450', '600'].map((l) => [`${l} mm`, l] as const),
+    );
+  return [plainBar(drive, length)];
 };
 const extensions: Maker = (b) => {
   const drive = b.drive();
+  const [short] = b.rest('figure');
+  // `extension 6` may be six inches, or the last figure of sixty: which is asked.
+  if (
+    short &&
+    b.rest('length').length === 0 &&
+    !short.token.fraction &&
+    short.unit === null &&
+    short.token.value < 20
+  ) {
+    const n = short.token.text;
+    throw askFor(
+      `What is “${n}”?`,
+      [
+        [`${n} in, ${Math.round(short.token.value * 25.4)} mm`, `${n}in`],
+        [`${n} cm`, `${n}cm`],
+      ],
+      short,
+    );
+  }
   const length = b.length(20);
   if (length === null)
     throw askFor(
@@ -372,6 +397,12 @@ const hookSpanners: Maker = (b) => {
   ];
 };
 
+/** A T-handle with a size of its own is a T-key; one with a drive holds sockets. */
+const tHandles: Maker = (b) =>
+  b.rest('drive').length === 0 && b.rest('figure').length + b.rest('shape').length > 0
+    ? tKeys(b)
+    : [tHandle(b.drive())];
+
 /** How each kind is made from what the line says. Things and what is made at home are read by `thing.ts`. */
 export const MAKERS: Readonly<Record<Exclude<MadeKind, 'thing' | 'made'>, Maker>> = {
   socket: sockets(false),
@@ -389,7 +420,7 @@ export const MAKERS: Readonly<Record<Exclude<MadeKind, 'thing' | 'made'>, Maker>
   'flat ratchet': () => [flatRatchet('1/4in', '3/8in')],
   'thumb wheel': () => [thumbWheel()],
   bar: bars,
-  't handle': driven(tHandle),
+  't handle': tHandles,
   spinner: driven(driverHandle),
   extension: extensions,
   adapter: adapters,

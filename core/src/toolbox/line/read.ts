@@ -9,7 +9,7 @@ import {
   type Token,
 } from '../../ground/line/index.js';
 import { cut, MOST_LINE } from '../../ground/text.js';
-import { printShape } from '../../ground/sizes/index.js';
+import { printShape, sizeExists } from '../../ground/sizes/index.js';
 import { pliers } from '../tools/catalogue.js';
 import type { PieceModel } from '../tools/piece.js';
 import { Bench, partOf, Stop, type Open } from './bench.js';
@@ -176,8 +176,11 @@ class SegmentReader {
       trial.make(new Bench(rest));
       return trial.reading.tools.length > 0 && trial.reading.asks.length === 0 ? new Bench([count, ...rest]) : null;
     } catch (error) {
-      if (error instanceof Stop) return null;
-      throw error;
+      if (!(error instanceof Stop)) throw error;
+      // `2 spanners`: no size is so small, and which spanners they are is asked.
+      const inside = !isNamed(kind.kind) && FLEXIBLE.has(kind.kind);
+      const size = sizeExists(inside ? 'key' : 'hex', first.token.text);
+      return error.open.refusal || size ? null : new Bench([count, ...rest]);
     }
   }
 
@@ -244,6 +247,13 @@ class SegmentReader {
     const words = b.elements.filter((e) => e.at === 'attribute').map((e) => this.raw(e).toLowerCase());
     const byWord = names.find((n) => words.some((w) => has(n, w)));
     const hit = bySize ?? byWord ?? (sure ? names[0] : undefined);
+    if (names.length === 0)
+      throw new Stop({
+        about: WHOLE,
+        text: `the catalogue has no ${this.raw(main)}: it can be kept by its name, or made under “Make a piece”`,
+        answers: [[`something else, called “${this.raw(this.segment)}”`, `thing ${this.raw(this.segment)}`]],
+        refusal: true,
+      });
     if (hit === undefined) {
       const text = (n: string) => n.replaceAll(',', '');
       throw new Stop({
@@ -257,9 +267,9 @@ class SegmentReader {
     b.take(main, 'tool', hit, others);
     const model = shelfTool(hit);
     if (bySize && figure) b.take(figure, 'length', `${figure.token.text} mm`);
-    else if (figure && model.kind === 'pliers' && figure.unit !== 'in' && figure.token.value >= 80) {
-      b.take(figure, 'length', `${figure.token.text} mm`);
-      return longer(model, figure.token.value);
+    else if (model.kind === 'pliers') {
+      const length = b.length(80);
+      if (length !== null) return longer(model, length);
     }
     return model;
   }

@@ -76,8 +76,14 @@ export function setsLike(line: string): ToolSet[] {
     .map((t) => (t.kind === 'word' ? stem(SYNONYMS[stem(t.text)] ?? t.text) : t.text))
     .filter((w) => w !== '' && !EMPTY.has(w));
   const texts = namedSets();
-  const known = words.filter((w) => texts.some((t) => t.words.includes(w)));
-  return texts.filter((t) => known.every((w) => t.words.includes(w))).map((t) => t.set);
+  // Sizes only say which is nearer: sets of a drive are shown whatever run was named.
+  const known = words.filter((w) => !/^\d+(?:\.\d+)?$/u.test(w) && texts.some((t) => t.words.includes(w)));
+  const sizes = words.filter((w) => /^\d+(?:\.\d+)?$/u.test(w));
+  const near = (t: NamedSet) => sizes.filter((s) => t.words.includes(s)).length;
+  return texts
+    .filter((t) => known.every((w) => t.words.includes(w)))
+    .sort((x, y) => near(y) - near(x))
+    .map((t) => t.set);
 }
 
 export { setModels };

@@ -109,7 +109,11 @@ const KINDS: readonly (readonly [KindTerm, string])[] = [
     'adjustable spanner|adjustable|adjustable wrench|monkey wrench|shifting spanner|shifting wrench|adjusting spanner',
   ],
   ['flat ratchet', 'flat ratchet|low profile ratchet'],
-  ['ratchet', 'ratchet|ratchet handle|reversible ratchet'],
+  ['ratchet', 'ratchet|ratchet handle|reversible ratchet|socket wrench|ratchet wrench handle'],
+  [
+    { names: [], sure: false },
+    'torque wrench|torque spanner|click wrench|impact driver|impact wrench|pipe wrench|crow foot|crowfoot|crow foot wrench|flare nut spanner|flare nut wrench|flare spanner|chain wrench|stud extractor|bolt extractor',
+  ],
   ['thumb wheel', 'thumb wheel|thumbwheel|thumb ratchet'],
   ['bar', 'plain bar|breaker bar|bar|power bar|knuckle bar|flex handle|breaker'],
   ['t handle', 't handle|tee handle|sliding t bar|t bar|sliding bar'],
@@ -120,7 +124,7 @@ const KINDS: readonly (readonly [KindTerm, string])[] = [
   ['t key', 't key|tee key|t handle key|t handle hex key|t handle inside hex'],
   ['folding keys', 'folding set|folding key set|folding hex key set|folding keys|folding hex keys|hex key folder'],
   ['key', 'l key|key|hex key|inside hex key|hex wrench|inside hex l key|6 lobe key|star key'],
-  ['screwdriver', 'screwdriver|driver|turnscrew'],
+  ['screwdriver', 'screwdriver|driver|turnscrew|nut driver|nut spinner'],
   ['lever', 'tyre lever|lever|tyre iron|tyre spoon|spoon|bead lever|rim lever'],
   ['pipe', 'pipe|cheater|cheater pipe|cheater bar|extension pipe|tube for leverage'],
   ['spoke key', 'spoke key|spoke wrench|spoke spanner|nipple key|spoke nipple key|spoke|spoke nipple'],
@@ -168,7 +172,7 @@ const KINDS: readonly (readonly [KindTerm, string])[] = [
   [usual('Small electric pump'), 'small electric pump|mini compressor|small compressor|mini electric pump'],
   [
     usual('Cartridge head'),
-    'cartridge head|gas head|inflator head|cartridge valve|cartridge inflator|cartridge adapter',
+    'cartridge head|gas head|inflator head|cartridge valve|cartridge inflator|cartridge adapter|co2 inflator|co2 head|co2 pump|gas inflator',
   ],
   [
     usual('Chain tool', 'Light chain tool'),
@@ -261,7 +265,7 @@ export const MODIFIERS = new Phrasebook<Modifier>([
 export const ATTRIBUTES = new Phrasebook<true>([
   [
     true,
-    'impact|chrome|chromed|titanium|forged|stubby|slim|insulated|fine tooth|flex head|flexible|ratcheting|old|new|spare|small|large|big|short|thin|thick|black|red|blue|green|yellow|mini|heavy|light|tough|good|quick release|reversible|double|double ended|single|6 point|cranked|offset|curved|bent|straight|hand|half|stainless|plastic|rubber|soft|hardened|standard|normal|own',
+    'impact|chrome|chromed|titanium|forged|stubby|slim|insulated|fine tooth|flex head|flexible|ratcheting|old|new|spare|small|large|big|short|thin|thick|black|red|blue|green|yellow|mini|heavy|light|tough|good|quick release|reversible|double|double ended|single|6 point|cranked|offset|ball end|ball ended|curved|bent|straight|hand|half|stainless|plastic|rubber|soft|hardened|standard|normal|own',
   ],
 ]);
 
