@@ -55,8 +55,14 @@ test('Tab goes through the readings of a doubt, and what is shown is what Enter 
   await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
   await expect(entry(page)).toHaveValue('24 axle nut 36');
+  // All were seen: the key leaves the line, so that nobody is held in it.
   await page.keyboard.press('Tab');
+  await expect(entry(page)).not.toBeFocused();
+  await entry(page).fill('24 axle nut 36 ');
+  await page.keyboard.press('Tab');
+  await expect(entry(page)).toHaveValue('24 axle nut 36nm');
   await page.keyboard.press('Enter');
+  await expect(row(page, 'Axle nut')).toBeVisible();
   expect((await stored(page, app)).fasteners[0]).toMatchObject({
     head: { size: '24' },
     far: null,
@@ -64,7 +70,7 @@ test('Tab goes through the readings of a doubt, and what is shown is what Enter 
   });
   // A station that the name says is a guess that Tab changes.
   await entry(page).fill('13 rack bolt');
-  await expect(page.locator('#entry-says .part.doubt')).toHaveText('at Guards and racks');
+  await expect(page.locator('#entry-says .part.doubt')).toHaveText(['at Guards and racks', 'job luggage rack']);
   await page.keyboard.press('Tab');
   await expect(entry(page)).toHaveValue('13 rack bolt @front-wheel');
   // Without a doubt the key leaves the line, as everywhere.
@@ -94,7 +100,10 @@ test('tools, spares and runs in one line; a question about the drive is one key 
     'Tyre lever',
   ]);
   expect(doc.supplies).toMatchObject([{ kind: 'cable tie', quantity: 20 }]);
+  // In the field the keys undo typing; outside of it, what was added.
+  await page.locator('h1').click();
   await page.keyboard.press('Control+z');
+  await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('(1)');
   expect((await stored(page, app)).pieces).toHaveLength(1);
   // A tool of unknown size is kept, and turns nothing until it is measured.
   await piece(page).fill('socket 3/8 ?');

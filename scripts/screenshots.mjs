@@ -41,7 +41,7 @@ const SHOTS = [
     '/walk',
     LAPTOP,
     'dark',
-    (page) => page.locator('#entry').fill('2 ends 17 shock bolt 45nm sunk 60 t33'),
+    (page) => page.locator('#entry').fill('8 mm inside hex shock bolt 20 ft-lb sunk 60 12'),
   ],
   ['match', '/match', LAPTOP, 'light', row('Spark plug')],
   ['match-gap', '/match', LAPTOP, 'dark', row('Shock preload ring')],

@@ -82,6 +82,22 @@ describe('the garage file', () => {
     expect(document.packings).toEqual([]);
     expect(readGarageFile(writeGarageFile(document)).ok).toBe(true);
   });
+  test('a garage of version 7 has no words of its own yet; those of version 8 are written and read', () => {
+    const old = changed((f) => {
+      f.version = 7;
+      delete f.garage.words;
+    });
+    const read = readGarageFile(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    expect(read.document.garage.words).toEqual([]);
+    const words = [{ said: 'imbus', means: 'form:key' }];
+    const learned = { ...read.document, garage: { ...read.document.garage, words } };
+    const again = readGarageFile(writeGarageFile(learned));
+    expect(again.ok && again.document.garage.words).toEqual(words);
+    expect(faults(changed((f) => (f.garage.words = [{ said: 'x', means: 'form:moon' }]))).join()).toMatch(
+      /garage\.words/,
+    );
+  });
   test.each<[string, string, RegExp]>([
     ['cut short', text.slice(0, text.length / 2), /not JSON or was cut short/],
     ['empty', '', /not JSON/],

@@ -153,8 +153,8 @@ describe('the entry line', () => {
     const { parts, draft } = readEntry('32 rear axle nut note: new', { here: 'exhaust' });
     const guesses = parts.filter((p) => p.others.length > 0).map((p) => [p.what, p.says, p.others[0]?.line]);
     expect(guesses).toEqual([
-      ['job', 'rear axle', '32 rear axle nut role none note: new'],
       ['at', 'Drive and rear wheel', '32 rear axle nut @exhaust note: new'],
+      ['job', 'rear axle', '32 rear axle nut role none note: new'],
     ]);
     expect(draft).toMatchObject({ station: 'rear-wheel', note: 'new' });
     expect(draft.role).toBeUndefined();

@@ -453,7 +453,8 @@ function formAhead(r: Reader, i: number): SizeAt | null {
 function noHex(r: Reader, i: number, read: Extract<SizeAt, { ok: false }>): number {
   const forms = (['key', 'slot'] as const).flatMap((form) => {
     const other = figureAs(r.tokens, i, form);
-    return other?.ok ? [other.head] : [];
+    // Blades are made in halves of a millimetre; a reading is none.
+    return other?.ok && Number.isInteger(2 * (r.tokens[i]?.value ?? 0.3)) ? [other.head] : [];
   });
   const as = forms.map(printShape).join(' or ');
   const [start, end] = [startOf(r, i), endOf(r, read.to)];
@@ -701,8 +702,10 @@ function guessStation(r: Reader): void {
   const { here } = r.context;
   if (here === undefined || r.draft.name === undefined || !r.draft.head) return;
   const guess = r.stationSaid ? null : stationOf(r.draft.name);
-  guessRole(r, guess ?? r.draft.station ?? here);
-  if (guess === null || guess === here) return;
+  if (guess !== null && guess !== here) putGuess(r, guess, here);
+  guessRole(r, r.draft.station ?? here);
+}
+function putGuess(r: Reader, guess: Station, here: Station): void {
   r.draft.station = guess;
   const others = [{ says: `at ${STATION_NAMES[here]}`, line: withWords(r, `@${here}`) }];
   r.parts.push({ start: r.line.length, end: r.line.length, what: 'at', says: STATION_NAMES[guess], others });

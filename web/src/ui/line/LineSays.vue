@@ -16,7 +16,7 @@ const more = ref(false);
 const root = ref<HTMLElement>();
 
 const parts = computed(() => props.reading.parts.filter((p) => p.says !== ''));
-const doubt = computed(() => parts.value.find((p) => p.others.length > 0) ?? null);
+const doubts = computed(() => parts.value.flatMap((p) => p.others));
 /** The key belongs to the first question, doubt or refusal. */
 const ask = computed(() => props.reading.asks[0] ?? null);
 const says = (p: LinePart) => said(view.units, p.says);
@@ -60,9 +60,9 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('.ask button'
       <span v-for="(p, i) in parts" :key="i" class="part" :class="{ doubt: p.others.length > 0 }"
         ><span class="what">{{ p.what }}</span> {{ says(p) }}</span
       >
-      <template v-if="doubt && !ask">
+      <template v-if="doubts.length > 0 && !ask">
         <span class="soft">or</span>
-        <v-btn v-for="(o, n) in doubt.others" :key="o.line" variant="tonal" @click="emit('take', o.line)">
+        <v-btn v-for="(o, n) in doubts" :key="o.line" variant="tonal" @click="emit('take', o.line)">
           <kbd v-if="n === 0" class="key">Tab</kbd>{{ o.says }}
         </v-btn>
       </template>
