@@ -9,8 +9,8 @@ const toolbox = async (page: import('@playwright/test').Page) => {
 
 test('a word in a rider’s own tongue is asked about once, remembered, and changed in a list', async ({ page, app }) => {
   await freshBike(page, app);
-  await entry(page).fill('6 imbus seat');
-  const question = page.getByRole('group', { name: 'What is “imbus”?' });
+  await entry(page).fill('6 knarz seat');
+  const question = page.getByRole('group', { name: 'What is “knarz”?' });
   await expect(question).toBeVisible();
   // Enter leads to the question, whose answer adds the line.
   await entry(page).press('Enter');
@@ -25,8 +25,8 @@ test('a word in a rider’s own tongue is asked about once, remembered, and chan
     name: 'Seat',
     station: 'tank-seat',
   });
-  expect((await stored(page, app)).garage.words).toEqual([{ said: 'imbus', means: 'form:key' }]);
-  await entry(page).fill('8 imbus tank bolt');
+  expect((await stored(page, app)).garage.words).toEqual([{ said: 'knarz', means: 'form:key' }]);
+  await entry(page).fill('8 knarz tank bolt');
   await expect(page.locator('#entry-says')).toContainText('inside hex 8');
   await expect(page.locator('.ask')).toHaveCount(0);
   await entry(page).fill('');
@@ -34,12 +34,12 @@ test('a word in a rider’s own tongue is asked about once, remembered, and chan
   await page.getByTitle('Garages and settings').click();
   await page.getByRole('menuitem', { name: 'My words' }).click();
   const dialog = page.getByRole('dialog', { name: 'My words' });
-  await expect(dialog).toContainText('imbus');
+  await expect(dialog).toContainText('knarz');
   await faultless(page, 'my words');
-  await dialog.getByRole('button', { name: 'Delete imbus' }).click();
+  await dialog.getByRole('button', { name: 'Delete knarz' }).click();
   await expect(dialog).toContainText('No words yet');
   await dialog.getByRole('button', { name: 'Close' }).click();
-  await entry(page).fill('6 imbus seat');
+  await entry(page).fill('6 knarz seat');
   await expect(question).toBeVisible();
 });
 

@@ -90,7 +90,7 @@ describe('the garage file', () => {
     const read = readGarageFile(old);
     if (!read.ok) throw new Error(JSON.stringify(read.faults));
     expect(read.document.garage.words).toEqual([]);
-    const words = [{ said: 'imbus', means: 'form:key' }];
+    const words = [{ said: 'knarz', means: 'form:key' }];
     const learned = { ...read.document, garage: { ...read.document.garage, words } };
     const again = readGarageFile(writeGarageFile(learned));
     expect(again.ok && again.document.garage.words).toEqual(words);

@@ -652,7 +652,7 @@ function askUnknown(r: Reader): void {
     const word = r.line.slice(token.start, token.end);
     const options = [instead(r, at, at + 1, 'part of the name', quoted(word))];
     const question = `What is “${word}”?`;
-    // `5 mm imbus`: what is no outside hex may be what the word says, so both are asked about together.
+    // `5 mm knarz`: what is no outside hex may be what the word says, so both are asked about together.
     const figure = startOf(r, r.headAt.from);
     const refused = r.faults.some((f) => f.start === figure);
     r.faults = r.faults.filter((f) => f.start !== figure);

@@ -31,7 +31,7 @@ describe('one key goes through the readings of a line', () => {
   });
   test('a refusal offers what is nearest; an unknown word is left to its own question', () => {
     expect(otherLines(readEntry('10.3 nut'))).toEqual(['10 nut', '11 nut']);
-    expect(otherLines(readTools('imbus 6'))).toEqual([]);
+    expect(otherLines(readTools('knarz 6'))).toEqual([]);
     expect(otherLines(readTools('10mm socket'))[0]).toBe('10mm socket 1/4');
   });
 });
