@@ -1,0 +1,94 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, test } from '@jest/globals';
+import { FILE_VERSION, readGarageFile, writeGarageFile } from './file.js';
+import type { GarageDocument } from './garage.js';
+
+/** Files as the program of each version wrote them: never changed, for riders have such files. */
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7];
+const textOf = (version: number): string =>
+  readFileSync(fileURLToPath(new URL(`../testing/fixtures/garage-v${version}.json`, import.meta.url)), 'utf8');
+const raw = (version: number) => JSON.parse(textOf(version)) as Record<string, Record<string, unknown>[]>;
+const read = (version: number): GarageDocument => {
+  const result = readGarageFile(textOf(version));
+  if (!result.ok) throw new Error(JSON.stringify(result.faults));
+  return result.document;
+};
+const piece = (doc: GarageDocument, name: string) => doc.pieces.find((p) => p.name === name);
+
+describe('files of every version are read, with the meaning that they had', () => {
+  test.each(VERSIONS)('version %i: all rows, and what is written is of today', (version) => {
+    const doc = read(version);
+    for (const table of ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'places'] as const) {
+      const was = raw(version)[table] ?? [];
+      expect([table, doc[table].map((r) => r.id)]).toEqual([table, was.map((r) => r['id'])]);
+      // What the old file said is still said, but for what a later version tells apart.
+      for (const [i, row] of was.entries())
+        for (const [key, value] of Object.entries(row))
+          if (!['functions', 'traits', 'slots', 'legs', 'kit'].includes(key))
+            expect([table, key, (doc[table][i] as unknown as Record<string, unknown>)[key]]).toEqual([
+              table,
+              key,
+              value,
+            ]);
+    }
+    const written = writeGarageFile(doc);
+    expect(JSON.parse(written)).toMatchObject({ version: FILE_VERSION });
+    const again = readGarageFile(written);
+    expect(again.ok && again.document).toEqual(doc);
+  });
+  test('version 1 asked nothing of strokes, wheels and evidence', () => {
+    const doc = read(1);
+    expect(doc.bikes[0]).toMatchObject({
+      strokes: 4,
+      plugs: 1,
+      starter: 'electric',
+      wheels: 'spoked',
+      brakeFront: 'disc',
+      tank: 12,
+      consumption: 4.5,
+      fitted: [],
+    });
+    expect(doc.fasteners.every((f) => f.gauge === null && f.trail.length === 0 && !f.getsLost && f.look === null)).toBe(
+      true,
+    );
+    expect(doc.pieces.every((p) => p.condition === 'good' && p.quality === 'good' && !p.weighed && p.kept === '')).toBe(
+      true,
+    );
+    expect(doc.garage.practice.least).toBe('mass');
+  });
+  test('version 2 rode its legs by days, alone, in mild weather', () => {
+    const legs = read(2).trips[0]?.legs ?? [];
+    expect(legs.length).toBeGreaterThan(3);
+    for (const leg of legs)
+      expect(leg).toMatchObject({ hours: 6 * leg.days, night: 0, temperature: 20, fuelGapKm: null });
+    expect(read(2).trips[0]).toMatchObject({ along: [], route: null, coverKm: null, pillion: 0 });
+    // Version 3 knew the hours itself.
+    expect(read(3).trips[0]?.legs[0]?.hours).toBe(6.5);
+  });
+  test('version 3 did not tell what makes the air, nor what clamps', () => {
+    const doc = read(3);
+    expect(piece(doc, 'Hand pump')?.functions).toEqual(['inflate', 'hand air']);
+    expect(piece(doc, 'Electric pump')?.functions).toEqual(['inflate', 'electric air']);
+    expect(piece(doc, 'Locking pliers 180')?.functions).toEqual(['grip', 'clamp']);
+    expect(doc.bikes[0]).toMatchObject({ fit: {}, pushStarts: false, prevention: [] });
+    expect(doc.supplies.every((s) => s.condition === 'new' && s.fittedOn === null && s.fits === '')).toBe(true);
+    expect(doc.trips[0]?.kit).toMatchObject({ ask: 'lightest', grade: 'ride-out', likely: 0.02, knee: 1.2, musts: [] });
+    expect(doc.garage.practice).toMatchObject({ levers: 'two', rescue: 'carry the means' });
+  });
+  test('version 4 knew one kind of slot, no rider, and nothing that must be kept dry', () => {
+    const doc = read(4);
+    expect(doc.places.find((p) => p.slots)?.slots).toEqual([{ count: 16, length: 240, width: 40 }]);
+    expect(doc.places.every((p) => p.takenMass === 0 && p.roughLimit === null && !p.onRack && !p.wrapped)).toBe(true);
+    expect(doc.garage).toMatchObject({ rider: { mass: 92_000 }, goals: { ride: 2, locked: 2 } });
+    expect(doc.bikes[0]).toMatchObject({ frontAxle: null, centreHeight: null, rackLimit: null });
+    expect(piece(doc, 'Head torch')?.traits).toEqual(['fragile', 'kept dry']);
+  });
+  test('version 5 had leads and packs in one, version 6 no marks on spares, version 7 no own words', () => {
+    for (const version of [1, 2, 3, 4, 5])
+      expect(piece(read(version), 'Jump leads, thin')?.functions).toEqual(['jump leads']);
+    expect(read(6).supplies.every((s) => s.mark === null)).toBe(true);
+    expect(read(6).garage.rates).toEqual([]);
+    expect(read(7).garage.words).toEqual([]);
+  });
+});
