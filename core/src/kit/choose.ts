@@ -9,7 +9,8 @@ import { demandsMet, withinWorth } from './optimum/tools.js';
 import { leastMarked, priceOfGram, worthItsWeight } from './optimum/worth.js';
 import { savedWith, stockedBy, type Contents } from './done.js';
 import type { KeptKit } from './keptKit.js';
-import { kitFrom, type Kit } from './kit.js';
+import type { Kit } from './kit.js';
+import { kitFrom } from './told/index.js';
 import { measuresOf } from './points.js';
 
 /** Contents of a kept kit among the pieces of a problem; what is no longer owned is left away. */

@@ -4,6 +4,8 @@ export * from './doubles.js';
 export * from './toolCase.js';
 export * from './done.js';
 export * from './kit.js';
+export * from './stock.js';
+export * from './told/index.js';
 export * from './choose.js';
 export * from './needMet.js';
 export * from './byTrouble.js';

@@ -6,7 +6,7 @@ import type { Curve } from './optimum/curve.js';
 import type { KitProblem } from './optimum/kitProblem.js';
 import { stockedAt, type StockedMend } from './optimum/slots.js';
 import { doneWith, homeMends, savedBy, type Contents } from './done.js';
-import { fittedOf, unitsOf } from './kit.js';
+import { fittedOf, unitsOf } from './stock.js';
 
 /** One step of the curve: the best kit of its limit, as far as lists and readout need it. */
 export interface CurvePoint {

@@ -1,0 +1,1 @@
+export { kitFrom } from './kitFrom.js';
