@@ -18,6 +18,7 @@ const LEAST = Object.fromEntries(
     'stow/load',
     'kit',
     'kit/optimum',
+    'kit/told',
     'repairs',
   ].map((folder) => [folder, 85]),
 );
@@ -25,10 +26,13 @@ const LEAST = Object.fromEntries(
 const DATA = new Set(
   `repairs/wheels repairs/brakes repairs/loose repairs/fall repairs/drive repairs/electrics repairs/engine repairs/people repairs/services
    repairs/faults repairs/prevention repairs/words repairs/supplies/kinds bike/walk/looks toolbox/tools/catalogue toolbox/tools/shelf
-   toolbox/tools/sets stow/usual`.split(/\s+/),
+   toolbox/tools/sets toolbox/line/words bike/line/words repairs/line/words stow/usual`.split(/\s+/),
 );
 /** Tests of other folders that speak of this one. */
 const ALSO = {
+  'ground/line': ['bike/line', 'repairs/line'],
+  'toolbox/line': ['repairs/line'],
+  'kit/told': ['kit'],
   'toolbox/coverage': ['bike/walk'],
   'trip/services': ['trip/odds'],
   'ground/units': ['bike'],
