@@ -61,10 +61,10 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('128');
 
   // Made at home: a stub that turns the ring, driven by a 17.
-  await page.getByRole('button', { name: 'Make a piece' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Make a piece' });
+  await page.getByRole('button', { name: 'Make a tool' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Make a tool' });
   await dialog.getByLabel('Name', { exact: true }).fill('Welded ring key');
-  await choose(dialog.getByLabel('Held by'), 'another piece');
+  await choose(dialog.getByLabel('Held by'), 'another tool');
   await dialog.getByLabel(/^which turns its/).fill('17');
   await dialog.getByLabel(/^which turns its/).press('Tab');
   await dialog.getByLabel(/^Turns/).fill('hook 45.5.5');
@@ -190,7 +190,7 @@ test('ways side by side, marks in grams, the toolbox as a table, the buy list on
   expect(lines).toHaveLength(121);
   await page.getByRole('button', { name: 'Table', exact: true }).click();
   await page.getByRole('menuitem', { name: 'Import CSV…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Import pieces from a table' });
+  const dialog = page.getByRole('dialog', { name: 'Import tools from a table' });
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 zz,1');
   await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
   await expect(dialog).toContainText('1 cell has an error');

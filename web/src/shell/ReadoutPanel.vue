@@ -149,7 +149,7 @@ const known = computed<Cell[]>(() => {
                 ]),
           ],
           source: 'masses: typical values by size unless you weighed them',
-          to: { path: '/kit', label: 'See each piece and why' },
+          to: { path: '/kit', label: 'See each item and why' },
         }),
     },
     {
@@ -163,8 +163,8 @@ const known = computed<Cell[]>(() => {
         explain.show({
           title: 'Bulk',
           value: `${q('volume', f?.bulk ?? 0)} ${unitOf(u, 'volume')}`,
-          formula: 'Σ length × width × height of every piece and spare ÷ 0.65 fill',
-          inputs: [{ name: 'fill of odd pieces', value: '0.65 (typical value)' }],
+          formula: 'Σ length × width × height of every tool and spare ÷ 0.65 fill',
+          inputs: [{ name: 'usable share for odd items', value: '0.65 (typical value)' }],
           source: 'measures: typical values by size',
           to: { path: '/stow', label: 'See where it goes' },
         }),
@@ -180,7 +180,7 @@ const known = computed<Cell[]>(() => {
         explain.show({
           title: 'Gets home unaided',
           value: `${q('share', f?.home ?? 0)} %`,
-          formula: 'Π over troubles that end the ride of P(N ≤ repairs at ride-out or better), N Poisson with mean Λ',
+          formula: 'Π over problems that end the ride of P(N ≤ repairs at ride-out or better), N Poisson with mean Λ',
           inputs: (a?.kit.mends ?? [])
             .filter((m) => m.covered < 0.995)
             .sort((x, y) => x.covered - y.covered)
@@ -190,7 +190,7 @@ const known = computed<Cell[]>(() => {
               value: `${(m.covered * 100).toFixed(1)} %`,
             })),
           source: 'rates per 1000 km: typical values. Exact for stocks that no two troubles share.',
-          to: { path: '/trip', label: 'See each trouble' },
+          to: { path: '/trip', label: 'See each problem' },
         }),
     },
     {
@@ -204,13 +204,13 @@ const known = computed<Cell[]>(() => {
         explain.show({
           title: 'Hours at risk with this kit',
           value: `${q('hours', f?.atStake ?? 0)} h`,
-          formula: 'Σ over troubles of Λ × the most that any way saves, less what this kit’s ways save',
+          formula: 'Σ over problems of Λ × the most that any way saves, less what this kit’s ways save',
           inputs: [
             { name: 'at risk without any kit', value: `${q('hours', (a?.kit.atStake ?? 0) + (a?.kit.saved ?? 0))} h` },
             { name: 'saved by this kit', value: `${q('hours', a?.kit.saved ?? 0)} h` },
           ],
           source: 'rates and hours stranded: typical values and your legs',
-          to: { path: '/trip', label: 'See each trouble' },
+          to: { path: '/trip', label: 'See each problem' },
         }),
     },
     {

@@ -14,6 +14,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ close: []; write: [rows: T[]] }>();
 const garage = useGarage();
+/** What the rows are on screen. */
+const NAMES = { fasteners: 'fasteners', pieces: 'tools', rides: 'rides' } as const;
 const preview = shallowRef<RoomyPreview<T> | null>(null);
 const refused = ref('');
 const pasted = ref('');
@@ -56,13 +58,13 @@ function write() {
 
 <template>
   <v-dialog
-    :aria-label="`Import ${what} from a table`"
+    :aria-label="`Import ${NAMES[what]} from a table`"
     :model-value="true"
     max-width="980"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
-      <h1>Import {{ what }} from a table</h1>
+      <h1>Import {{ NAMES[what] }} from a table</h1>
       <p class="soft">
         The first line names the columns: <code>{{ columns.slice(0, 8).join(', ') }}</code> and so on, as a written
         table has them. Nothing is written before you say so.

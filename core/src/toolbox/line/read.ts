@@ -250,7 +250,7 @@ class SegmentReader {
     if (names.length === 0)
       throw new Stop({
         about: WHOLE,
-        text: `the catalogue has no ${this.raw(main)}: it can be kept by its name, or made under “Make a piece”`,
+        text: `the catalogue has no ${this.raw(main)}: it can be kept by its name, or made under “Make a tool”`,
         answers: [[`something else, called “${this.raw(this.segment)}”`, `thing ${this.raw(this.segment)}`]],
         refusal: true,
       });

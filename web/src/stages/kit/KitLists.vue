@@ -142,7 +142,7 @@ function explainPiece(p: KitPiece) {
     title: p.piece.name,
     value: `${massText(view.units, p.piece.mass * p.count)}, ${time(p.hours)} saved by one copy`,
     formula:
-      'hours = what the kit saves less what it saves with one copy at home, every trouble then by its next best way; heads lost = heads that no chain of the rest reaches',
+      'hours = what the kit saves less what it saves with one copy at home, every problem then by its next best way; fasteners lost = fasteners that no chain of the rest reaches',
     inputs: [
       { name: 'fasteners that nothing else turns', value: String(p.needed.length) },
       ...p.without.slice(0, 5).map((w) => ({
@@ -372,7 +372,7 @@ const count = (key: keyof typeof TABS) =>
       <span class="num">{{ (garage.book.of(s.kind).price * s.buy).toFixed(1) }} €</span>
     </div>
     <p class="note">
-      Prices are typical values. <router-link to="/match">Match</router-link> weighs single pieces against sets.
+      Prices are typical values. <router-link to="/match">Match</router-link> weighs single tools against sets.
     </p>
   </template>
   <template v-else>

@@ -162,7 +162,7 @@ function explainCurve() {
     title: 'The best kit of every weight',
     value: p.proven ? 'proven' : `within ${(p.gap * 60).toFixed(0)} min of proven`,
     formula:
-      'most over kits of that weight of Σ over troubles, Σ over repairs j of P(N ≥ j) × (hours without − hours of the repair) × worth of the grade; tools are exact at each price of a gram, stocks an exact knapsack on top, what is between is branched on',
+      'most over kits of that weight of Σ over problems, Σ over repairs j of P(N ≥ j) × (hours without − hours of the repair) × worth of the grade; tools are exact at each price of a gram, stocks an exact knapsack on top, what is between is branched on',
     inputs: [
       { name: 'exact problems solved', value: String(p.solves) },
       { name: 'kits on the curve', value: String(p.points.length) },

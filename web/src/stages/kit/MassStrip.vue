@@ -59,7 +59,7 @@ const short = (c: Placed) => {
 
 <template>
   <div ref="element" class="strip">
-    <svg :width="size.width" :height="HEIGHT" role="group" aria-label="Mass of each piece">
+    <svg :width="size.width" :height="HEIGHT" role="group" aria-label="Mass of each item">
       <g
         v-for="c in placed"
         :key="c.key"
@@ -82,7 +82,7 @@ const short = (c: Placed) => {
     </svg>
     <p class="soft note">
       <span class="key-box size" /> turns heads that nothing else here does <span class="key-box function" /> for what
-      it does <span class="key-box spare" /> spares. Area is mass; press a piece to see what is lost without it.
+      it does <span class="key-box spare" /> spares. Area is mass; press an item to see what is lost without it.
     </p>
   </div>
 </template>

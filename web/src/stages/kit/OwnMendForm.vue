@@ -160,7 +160,7 @@ function keep() {
           ><p>
             <strong>{head}</strong> by its job on the bike, with ? where not every bike has it: {{ ROLES.join(', ') }}
           </p>
-          <p><strong>[function]</strong> of a piece, ×2 for two: {{ FUNCTIONS.join(', ') }}</p>
+          <p><strong>[function]</strong> of a tool, ×2 for two: {{ FUNCTIONS.join(', ') }}</p>
           <p>
             <strong>&lt;supply ×2&gt;</strong> used up: {{ garage.book.all.map((s) => s.kind).join(', ') }}
           </p></v-expansion-panel-text

@@ -57,7 +57,7 @@ function plan() {
     'plan the buy list',
     pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
   );
-  notice.say(`${pieces.length} pieces are in the toolbox, noted "to buy". Ctrl Z takes them out.`);
+  notice.say(`${pieces.length} tools are in the toolbox, noted "to buy". Ctrl Z takes them out.`);
 }
 </script>
 
@@ -115,7 +115,7 @@ function plan() {
         </p>
         <p v-if="list.hopeless.length > 0" class="note gap">
           Nothing in the catalogue reaches {{ list.hopeless.map((f) => f.name.toLowerCase()).join(', ') }}: check the
-          access and the torque, or make a piece.
+          access and the torque, or make a tool.
         </p>
         <p class="note soft">
           {{ list.proven ? 'Proven best' : 'Best found, not proven best' }} over the catalogue’s usual prices and masses

@@ -131,7 +131,7 @@ function explainChain(c: Chain) {
   explain.show({
     title: `Margin on ${props.fastener.name}`,
     value: c.margin === null ? 'no torque known' : `${c.margin.toFixed(2)} ×`,
-    formula: 'least of (weakest piece ÷ break-loose torque) and (arm × allowed force ÷ break-loose torque)',
+    formula: 'least of (weakest tool ÷ break-loose torque) and (arm × allowed force ÷ break-loose torque)',
     inputs: [
       { name: 'break-loose torque', value: need.value ? need.value.source : 'not known' },
       { name: `weakest piece: ${weak.piece.name}`, value: torque(weak.mode.bears) },
@@ -145,7 +145,7 @@ function explainChain(c: Chain) {
       },
     ],
     source:
-      'limits, arms and forces: typical values unless you changed the piece. The manual’s torque is the one to tighten to.',
+      'limits, arms and forces: typical values unless you changed the tool. The manual’s torque is the one to tighten to.',
   });
 }
 function buy() {
@@ -201,9 +201,7 @@ function buy() {
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
           <v-btn variant="tonal" @click="buy">Add it to the toolbox</v-btn>
         </p>
-        <p v-else>
-          Nothing in the catalogue reaches it with the toolbox: check its access and torque, or alter a piece.
-        </p>
+        <p v-else>Nothing in the catalogue reaches it with the toolbox: check its access and torque, or edit a tool.</p>
       </div>
       <p v-if="shown.some((s) => isHooked(s.chain))" class="caution">{{ HOOKED_CAUTION }}</p>
       <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>

@@ -147,7 +147,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
         :height="height"
         tabindex="0"
         role="application"
-        aria-label="Heads against pieces. Arrow keys go through it, Enter opens the head."
+        aria-label="Fasteners against tools. Arrow keys go through it, Enter opens the fastener."
         aria-describedby="cell-says"
         @keydown="move"
         @keydown.enter.prevent="open"
@@ -234,8 +234,8 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
         <svg width="14" height="12" aria-hidden="true"><rect class="limp" x="1.5" y="1.5" width="11" height="9" /></svg>
         goes on, reach or torque stops it
         <svg width="14" height="12" aria-hidden="true"><circle class="loose" cx="7" cy="6" r="3" /></svg> loose
-        <svg width="14" height="12" aria-hidden="true"><rect class="odd" x="5" y="0" width="3" height="12" /></svg> one
-        piece or none turns it
+        <svg width="14" height="12" aria-hidden="true"><rect class="odd" x="5" y="0" width="3" height="12" /></svg> at
+        most one tool turns it
         <svg width="14" height="12" aria-hidden="true"><rect class="kit" x="1" y="5" width="12" height="3" /></svg> in
         the kit
       </p>

@@ -163,7 +163,7 @@ function enter() {
     <div v-for="s in sets" :key="s.name" class="row piece-row">
       <span
         ><span class="title">{{ s.name }}</span
-        ><span class="sub">{{ s.holds.length }} pieces, about {{ s.price }} €</span></span
+        ><span class="sub">{{ s.holds.length }} tools, about {{ s.price }} €</span></span
       >
       <span />
       <v-btn variant="tonal" :aria-label="`Add the set ${s.name}`" @click="addSet(s)">Add</v-btn>

@@ -104,8 +104,8 @@ const markOf = (text: string): Piece['mark'] =>
 const reading = ref(false);
 const readTable = (text: string) => readPieces(text, garage.doc?.pieces ?? [], () => crypto.randomUUID());
 function writeTable(rows: Piece[]) {
-  garage.put(`read ${rows.length} pieces from a table`, 'pieces', ...rows);
-  notice.say(`${rows.length} pieces read. Ctrl Z takes them all back.`);
+  garage.put(`read ${rows.length} tools from a table`, 'pieces', ...rows);
+  notice.say(`${rows.length} tools read. Ctrl Z takes them all back.`);
   reading.value = false;
 }
 const csvOut = () => download(fileName('drawer', 'csv'), writePieces(garage.doc?.pieces ?? []), 'text/csv');
@@ -147,7 +147,7 @@ const costWords = computed(() => {
     <div class="sheet-head">
       <h2>In the toolbox</h2>
       <span
-        ><v-btn variant="plain" class="make" @click="altering = 'new'">Make a piece</v-btn
+        ><v-btn variant="plain" class="make" @click="altering = 'new'">Make a tool</v-btn
         ><DropMenu label="Table" hint="The whole toolbox as a table" quiet>
           <v-list-item role="menuitem" @click="listing = ''">Paste a list…</v-list-item>
           <v-list-item role="menuitem" @click="reading = true">Import CSV…</v-list-item>
@@ -262,7 +262,7 @@ const costWords = computed(() => {
         </p>
         <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">
-          <v-btn variant="tonal" @click="altering = p">Alter it</v-btn>
+          <v-btn variant="tonal" @click="altering = p">Edit</v-btn>
           <v-btn variant="tonal" class="gap" @click="remove(p)">Delete</v-btn>
         </p>
         <ScaleStrip :piece="p" />

@@ -136,7 +136,7 @@ const by = (f: Fastener) =>
                 }}, <span class="num">{{ massText(view.units, cureOf(f)!.mass) }}</span></span
               >
               <span v-else class="cure"
-                >Nothing in the catalogue cures it alone: check its access and torque, or make a piece.</span
+                >Nothing in the catalogue cures it alone: check its access and torque, or make a tool.</span
               ></span
             >
           </v-btn>

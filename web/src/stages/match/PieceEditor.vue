@@ -46,7 +46,7 @@ const draft = ref<Piece>(
     ? (JSON.parse(JSON.stringify(props.piece)) as Piece)
     : newPiece(
         {
-          name: 'Home-made piece',
+          name: 'Home-made tool',
           kind: 'home-made',
           modes: [fresh()],
           functions: [],
@@ -125,14 +125,14 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
 
 <template>
   <v-dialog
-    :aria-label="piece ? `Alter ${piece.name}` : 'Make a piece'"
+    :aria-label="piece ? `Alter ${piece.name}` : 'Make a tool'"
     :model-value="true"
     max-width="860"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
       <form @submit.prevent="keep">
-        <h1>{{ piece ? `Alter ${piece.name}` : 'Make a piece' }}</h1>
+        <h1>{{ piece ? `Alter ${piece.name}` : 'Make a tool' }}</h1>
         <p class="soft">
           Bent, cut down, drilled, welded: say what it is held by and what it turns. One line for each way of using it.
         </p>
@@ -169,7 +169,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             label="Held by"
             :items="[
               ...HOLDS.map((h) => ({ title: `hand: ${h}`, value: h })),
-              { title: 'another piece', value: 'shape' },
+              { title: 'another tool', value: 'shape' },
             ]"
             :model-value="m.offer.by === 'hand' ? m.offer.hold : 'shape'"
             @update:model-value="

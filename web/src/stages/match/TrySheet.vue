@@ -43,8 +43,8 @@ function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
 <template>
   <div class="try">
     <p class="lead">
-      Lay these <strong class="num">{{ pieces.reduce((s, k) => s + k.count, 0) }}</strong> pieces on the floor, leave
-      the toolbox shut, and go round the bike. <strong class="num">{{ done }}</strong> of
+      Lay these <strong class="num">{{ pieces.reduce((s, k) => s + k.count, 0) }}</strong> tools on the floor, leave the
+      toolbox shut, and go round the bike. <strong class="num">{{ done }}</strong> of
       <span class="num">{{ chosen.length }}</span> fasteners are tried.
     </p>
     <v-expansion-panels

@@ -82,9 +82,7 @@ function buy(model: PieceModel) {
         <h2>The purchase that drops the most</h2>
         <span class="soft">{{ weighs.result.solved }} of {{ weighs.result.candidates }} solved</span>
       </div>
-      <p v-if="weighs.result.purchases.length === 0" class="empty">
-        No single piece of the catalogue makes it lighter.
-      </p>
+      <p v-if="weighs.result.purchases.length === 0" class="empty">No single tool of the catalogue makes it lighter.</p>
       <div v-for="p in weighs.result.purchases" :key="p.model.name" class="row weigh two">
         <span
           ><span class="title"

@@ -101,7 +101,7 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
     <p v-if="soft.length > 0" class="soft">In the room that is left: {{ soft.map((s) => s.item.name).join(', ') }}.</p>
     <p v-if="place.taken > 0" class="soft">
       Clothes and food take {{ withUnit(view.units, 'volume', place.taken * 1000) }} of it already, and lie round the
-      pieces.
+      items.
     </p>
   </div>
 </template>

@@ -39,7 +39,7 @@ function explainPoints() {
     title: 'Points of this packing',
     value: props.packing.cost.toFixed(2),
     formula:
-      'least of Σ sliders × points over all assignments that keep every hard rule; a piece more that is loose costs more than any packing saves',
+      'least of Σ sliders × points over all assignments that keep every hard rule; an item more that is not packed costs more than any packing saves',
     inputs: [
       ...GOALS.map((g) => ({ name: `${GOAL_TEXT[g].name}: ${GOAL_TEXT[g].says}`, value: (parts[g] ?? 0).toFixed(2) })),
       { name: 'not dry, or rattling', value: (parts.fixed ?? 0).toFixed(2) },
