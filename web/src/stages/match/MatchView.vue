@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { useDisplay } from 'vuetify';
 import { HEAD_FORMS, millimetres, printShape, type Fastener } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -34,6 +35,25 @@ const field = computed(() =>
   ),
 );
 const reached = (f: Fastener) => answers.byFastener.get(f.id)?.reached ?? false;
+/** On a narrow screen heads of one shape and size are one glyph with their number; one that is out of reach stands for them. */
+const { width } = useDisplay();
+const NARROW = 760;
+const glyphs = computed(() => {
+  if (width.value > NARROW) return field.value.map((f) => ({ f, all: [f] }));
+  const classes = new Map<string, Fastener[]>();
+  for (const f of field.value) {
+    const key = `${f.head.form} ${f.head.size} ${reached(f)}`;
+    classes.set(key, [...(classes.get(key) ?? []), f]);
+  }
+  return [...classes.values()].flatMap((all) => {
+    const f = all.find((x) => x.id === view.fastenerId) ?? all[0];
+    return f ? [{ f, all }] : [];
+  });
+});
+const glyphName = (f: Fastener, all: readonly Fastener[]) =>
+  all.length > 1
+    ? `${printShape(f.head)}, ${all.length} fasteners, ${reached(f) ? 'reached' : 'gap'}`
+    : `${f.name}, ${printShape(f.head)}, ${reached(f) ? 'reached' : 'gap'}`;
 const gaps = computed(() => chosen.value.filter((f) => answers.byFastener.get(f.id)?.reached === false));
 const rest = computed(() => field.value.filter(reached));
 const picked = computed(
@@ -75,14 +95,14 @@ const by = (f: Fastener) =>
       </p>
       <CoveragePicture v-if="against && chosen.length > 0" />
       <ul v-else class="heads" aria-label="All fasteners by shape and size">
-        <li v-for="f in field" :key="f.id">
+        <li v-for="{ f, all } in glyphs" :key="f.id">
           <v-btn
             variant="text"
             class="head-button"
-            :class="{ on: f.id === picked?.id, out: !reached(f) }"
-            :aria-pressed="f.id === picked?.id"
+            :class="{ on: all.some((x) => x.id === picked?.id), out: !reached(f) }"
+            :aria-pressed="all.some((x) => x.id === picked?.id)"
             :title="`${f.name}: ${printShape(f.head)}`"
-            :aria-label="`${f.name}, ${printShape(f.head)}, ${reached(f) ? 'reached' : 'gap'}`"
+            :aria-label="glyphName(f, all)"
             @click="view.fastenerId = f.id"
           >
             <HeadGlyph
@@ -92,6 +112,7 @@ const by = (f: Fastener) =>
               :label="' '"
               aria-hidden="true"
             />
+            <span v-if="all.length > 1" class="num many" aria-hidden="true">×{{ all.length }}</span>
             <svg v-if="!reached(f)" class="cross" viewBox="0 0 10 10" width="10" height="10" aria-hidden="true">
               <path d="M1 1l8 8M9 1L1 9" />
             </svg>
@@ -188,6 +209,12 @@ const by = (f: Fastener) =>
   border-color: var(--ink);
   background: var(--sheet);
 }
+.many {
+  display: block;
+  text-align: center;
+  font-size: 12px;
+  line-height: 1;
+}
 .cross {
   position: absolute;
   right: 0;
@@ -223,16 +250,8 @@ const by = (f: Fastener) =>
   font-size: 13.5px;
 }
 @media (max-width: 760px) {
-  .heads {
-    display: grid;
-    grid-auto-flow: column;
-    grid-template-rows: repeat(3, auto);
-    justify-content: start;
-    overflow-x: auto;
-    padding-bottom: 6px;
-  }
   .head-button {
-    padding: 7px;
+    padding: 7px 7px 4px;
   }
 }
 </style>
