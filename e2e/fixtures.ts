@@ -117,7 +117,7 @@ const HEADINGS: Record<string, string> = {
   Match: 'What your tools reach',
   Trip: 'What this ride can do to this bike',
   Kit: 'How much kit is enough',
-  Stow: 'A place for each piece',
+  Stow: 'A place for each item',
 };
 /** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */
 export async function goTo(page: Page, stage: string) {

@@ -268,7 +268,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   <div v-if="garage.bike" class="stage">
     <section class="picture stow" :data-proven="packing?.proven ?? false">
       <div class="stage-head">
-        <h1>A place for each piece</h1>
+        <h1>A place for each item</h1>
         <p v-if="garage.places.length === 0">
           This bike has no places yet. <strong>Choose the ones you have</strong>, then every item gets one.
         </p>
@@ -321,6 +321,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
               :ridden="now?.ridden.centre ?? null"
               :packed="now?.packed.centre ?? null"
               :movable="movable"
+              numbered
               @pick="pick"
               @drop="move"
               @shift="(id, to) => (shifted = { id, at: to })"
@@ -328,6 +329,14 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           /></template>
         </component>
       </div>
+      <ol class="place-names" aria-label="Places on the picture">
+        <li v-for="(m, i) in marks" :key="m.place.id">
+          <v-btn variant="text" :class="{ on: m.picked }" @click="pick(m.place.id)"
+            ><strong class="num">{{ i + 1 }}</strong> {{ m.place.name }}
+            <span class="num soft">{{ Math.round(m.share * 100) }} %</span></v-btn
+          >
+        </li>
+      </ol>
       <p v-if="now?.packed.centre" class="figures">
         <v-btn variant="text" @click="mode = 'load'">
           packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</v-btn
@@ -512,7 +521,24 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
 .acts a {
   text-decoration: none;
 }
+.place-names {
+  display: none;
+}
 @media (max-width: 760px) {
+  .place-names {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 14px;
+    list-style: none;
+    padding: 0;
+  }
+  .place-names .v-btn {
+    min-height: 44px;
+    gap: 6px;
+  }
+  .place-names .on {
+    text-decoration: underline;
+  }
   .stow .stage-head {
     flex-wrap: wrap;
   }

@@ -25,6 +25,8 @@ const props = defineProps<{
   ridden: At | null;
   packed: At | null;
   movable: boolean;
+  /** Whether places without a name on a small picture have a number, for a list beside it. */
+  numbered?: boolean;
 }>();
 const emit = defineEmits<{
   pick: [id: string];
@@ -106,7 +108,7 @@ function nudge(event: KeyboardEvent, place: Place) {
 <template>
   <g ref="group">
     <g
-      v-for="b in boxes"
+      v-for="(b, i) in boxes"
       :key="b.place.id"
       class="place-mark"
       :class="{ broken: b.broken, on: b.picked, lit: b.lit, over: over === b.place.id, movable }"
@@ -139,6 +141,9 @@ function nudge(event: KeyboardEvent, place: Place) {
         :d="`M${b.left + b.wide / 2} ${b.top}L${b.label.x} ${b.label.y + 3}`"
       />
       <text v-if="named(b)" :x="b.label.x" :y="b.label.y" text-anchor="middle">{{ b.place.name }}</text>
+      <text v-else-if="numbered" :x="b.left + b.wide / 2" :y="b.top + b.high / 2 + 5" text-anchor="middle">{{
+        i + 1
+      }}</text>
     </g>
     <g v-if="ridden" class="centre before" :transform="`translate(${across(ridden)} ${y(ridden.z)})`"
       ><title>middle of bike and rider without the kit</title><circle r="6" /><path d="M-6 0h12M0 -6v12"
