@@ -150,7 +150,7 @@ export const ELECTRICS: Trouble[] = [
     rate: per(0.01, 0.02, 0.03),
     ways: [
       way(
-        'Find the chafe, mend it, same fuse',
+        'Find the chafe, repair it, fit the same fuse',
         'proper',
         42,
         2,
@@ -205,7 +205,7 @@ export const ELECTRICS: Trouble[] = [
     rate: per(0.002, 0.003, 0.003),
     ways: [
       way(
-        'Measure, mend the connector',
+        'Measure, then repair the connector',
         'proper',
         60,
         3,
@@ -341,7 +341,7 @@ export const ELECTRICS: Trouble[] = [
     rate: per(0.001, 0.002, 0.003),
     ways: [
       way(
-        'Find it, dry it, mend the lead',
+        'Find it, dry it, repair the lead',
         'proper',
         60,
         3,
@@ -588,7 +588,7 @@ export const ELECTRICS: Trouble[] = [
           'Run the engine for a minute, switch it off, and let a drop of water fall on each exhaust pipe near the engine: where it does not hiss, the cylinder is dead',
           'Let it cool, ignition off; take tank or panel off where they are in the way {tank?}',
           'Swap its cap or coil with a neighbour’s',
-          'Run it again: if the fault moved along, cap or coil is at fault; mend or replace it',
+          'Run it again: if the fault moved along, cap or coil is at fault; repair or replace it',
           'If the fault stayed: let it cool, screw the plug out and a new one in, by hand first {plug} <spark plug>',
         ],
         [

@@ -106,7 +106,7 @@ export const LOOSE: Trouble[] = [
   }),
   trouble({
     id: 'head-rounded',
-    name: 'Head rounded or seized at a mend',
+    name: 'Head rounded or seized during a repair',
     subject: 'loose and lost',
     rate: per(0.002, 0.004, 0.012),
     stops: false,

@@ -24,5 +24,5 @@ export const GOAL_TEXT: Record<Goal, { name: string; says: string }> = {
   soon: { name: 'Soon at hand', says: 'expected uses × minutes to open its place' },
   everyday: { name: 'Everyday part stays', says: 'what is used most for its weight leaves with no luggage' },
   locked: { name: 'Dear things locked', says: 'dear pieces where nothing locks' },
-  together: { name: 'One mend, one place', says: 'places more than one that the pieces of one subject lie in' },
+  together: { name: 'One repair, one place', says: 'places more than one that the items of one subject lie in' },
 };

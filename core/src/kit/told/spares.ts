@@ -47,7 +47,7 @@ function setAsideFor({ asks, stocked }: Worked, kind: string): SetAside[] {
 /** How many of a spare there are and why, as an explanation shows it. */
 function formulaOf(parts: readonly SetAside[], enough: number, always: number, onBike: number): string {
   const each = parts.map(
-    (x) => `${x.trouble}: ${x.mends} ${x.mends === 1 ? 'mend' : 'mends'} × ${x.units}, Λ ${x.mean.toFixed(3)}`,
+    (x) => `${x.trouble}: ${x.mends} ${x.mends === 1 ? 'repair' : 'repairs'} × ${x.units}, Λ ${x.mean.toFixed(3)}`,
   );
   return [
     each.join('; '),
