@@ -294,3 +294,16 @@ test('undo takes back one’s own change only, and says when somebody else chang
   await expect(row(page, 'Undo bolt')).toBeVisible();
   await other.context().close();
 });
+
+test('a part of the page that cannot be fetched beforehand is no fault, and is fetched when it is asked for', async ({
+  page,
+  app,
+}) => {
+  const refused = page.waitForEvent('requestfailed', (r) => r.url().includes('CommandBox'));
+  await page.route(/CommandBox/, (route) => route.abort());
+  await open(page, app);
+  await refused;
+  await page.unroute(/CommandBox/);
+  await page.keyboard.press('Control+k');
+  await expect(page.locator('#command')).toBeFocused();
+});

@@ -58,7 +58,8 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => {
   addEventListener('keydown', onKey);
   // Once the first view stands, the search is fetched, so that it opens at once.
-  setTimeout(() => void import('./CommandBox.vue'), SEARCH_AFTER_MS);
+  // Fetched beforehand; where that fails it is fetched when it is opened.
+  setTimeout(() => void import('./CommandBox.vue').catch(() => undefined), SEARCH_AFTER_MS);
 });
 onBeforeUnmount(() => removeEventListener('keydown', onKey));
 </script>
