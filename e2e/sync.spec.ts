@@ -307,3 +307,19 @@ test('a part of the page that cannot be fetched beforehand is no fault, and is f
   await page.keyboard.press('Control+k');
   await expect(page.locator('#command')).toBeFocused();
 });
+
+test('a stage that cannot be fetched while the server is away says so, and opens whole when it is back', async ({
+  page,
+  app,
+}) => {
+  await open(page, app);
+  await app.stop();
+  const rail = page.getByRole('navigation', { name: 'Stages' });
+  await rail.getByRole('link', { name: 'Trip' }).click();
+  await expect(page.getByText('This page could not be loaded')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Walk the bike' })).toBeVisible();
+  await app.startAgain();
+  await rail.getByRole('link', { name: 'Trip' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /What this ride can do/ })).toBeVisible();
+  await settled(page);
+});

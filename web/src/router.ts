@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { useNotice } from './shell/notice';
 
 /** One address a stage; each is loaded when it is asked for, so that the frame is there before any of them. */
 export const router = createRouter({
@@ -23,3 +24,25 @@ export const router = createRouter({
 router.afterEach((to) => {
   document.title = `${String(to.meta['title'] ?? '')} · Necessaire`;
 });
+
+/** A part of the page that could not be fetched is not asked for again by the page as it stands: then the next stage is loaded afresh. */
+let lacking = false;
+addEventListener('vite:preloadError', () => (lacking = true));
+const reachable = () =>
+  fetch('/', { method: 'HEAD', cache: 'no-store' }).then(
+    (r) => r.ok,
+    () => false,
+  );
+const sayAway = () =>
+  useNotice().say(
+    'This page could not be loaded: the server is not reachable. Your changes are safe. Try again later.',
+  );
+
+router.beforeEach(async (to, from) => {
+  if (!lacking || from.matched.length === 0 || to.path === from.path) return true;
+  // Only when the server answers: a page that is left for one that does not come is gone.
+  if (await reachable()) location.assign(to.fullPath);
+  else sayAway();
+  return false;
+});
+router.onError(sayAway);
