@@ -74,7 +74,7 @@ test('a database that dies is survived and said; starting again brings it back u
   await settled(page);
   process.kill(serverOn(starter.cluster)!.pid, 'SIGKILL');
   await expect.poll(() => serverOn(starter.cluster)).toBeNull();
-  await enter(page, '13 brave bolt');
+  await enter(page, '13 long bolt');
   await expect(page.getByRole('alert')).toContainText('the database does not answer');
   expect((await fetch(`${url}/health/live`)).status).toBe(200);
   expect((await fetch(`${url}/health/ready`)).status).toBe(503);

@@ -83,14 +83,14 @@ test('another device shows an edit at once, and what is being typed there stays'
   await open(page, app);
   const other = await device(browser, app.url);
   await entry(other).fill('13 half a l');
-  await enter(page, '13 shared bolt');
-  await expect(row(other, 'Shared bolt')).toBeVisible();
+  await enter(page, '13 right bolt');
+  await expect(row(other, 'Right bolt')).toBeVisible();
   await expect(entry(other)).toHaveValue('13 half a l');
   await expect(entry(other)).toBeFocused();
   // And back: the row is corrected there, with what was typed here untouched.
   await entry(page).fill('10 mine');
-  await correct(other, 'Shared bolt', '14 Shared bolt');
-  await expect(row(page, 'Shared bolt')).toContainText('14');
+  await correct(other, 'Right bolt', '14 Right bolt');
+  await expect(row(page, 'Right bolt')).toContainText('14');
   await expect(entry(page)).toHaveValue('10 mine');
   await other.context().close();
 });
@@ -166,7 +166,7 @@ test('an answer lost on the way back makes no second row and asks nobody about h
   await page.goto(`${line.url}/walk`);
   await settled(page);
   line.loseAnswers();
-  await enter(page, '13 gone bolt');
+  await enter(page, '13 inner bolt');
   // It has arrived; the page does not know.
   await expect
     .poll(async () => {
@@ -174,14 +174,14 @@ test('an answer lost on the way back makes no second row and asks nobody about h
       const { document } = (await (await fetch(`${app.url}/api/garages/${garages[0]!.id}`)).json()) as {
         document: { fasteners: { name: string }[] };
       };
-      return document.fasteners.some((f) => f.name === 'Gone bolt');
+      return document.fasteners.some((f) => f.name === 'Inner bolt');
     })
     .toBe(true);
-  await correct(page, 'Gone bolt', '14 Gone bolt');
+  await correct(page, 'Inner bolt', '14 Inner bolt');
   line.hangUp();
   await expect(saved(page)).toHaveText('Saved');
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
-  const mine = (await stored(page, app)).fasteners.filter((f) => f.name === 'Gone bolt');
+  const mine = (await stored(page, app)).fasteners.filter((f) => f.name === 'Inner bolt');
   expect(mine.map((f) => f.head.size)).toEqual(['14']);
   await line.close();
 });
@@ -196,7 +196,7 @@ test('a fastener typed on a bike that was deleted elsewhere lies in the tray, ho
   await settled(page);
   const other = await device(browser, app.url);
   line.break();
-  await enter(page, '13 orphan bolt');
+  await enter(page, '13 single bolt');
   await expect(saved(page)).toHaveText('Not saved yet');
   await other.getByTitle('Choose the bike').click();
   await other.getByRole('menuitem', { name: 'Change this bike' }).click();
@@ -207,20 +207,20 @@ test('a fastener typed on a bike that was deleted elsewhere lies in the tray, ho
   await expect(alert).toContainText('its bike is not in this garage');
   // The page is on the other bike now, and what is typed there is saved.
   await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
-  await enter(page, '10 free bolt');
-  await expect(row(page, 'Free bolt')).toBeVisible();
+  await enter(page, '10 upper bolt');
+  await expect(row(page, 'Upper bolt')).toBeVisible();
   await expect(saved(page)).toHaveText('Saved');
   await alert.getByRole('button', { name: 'Show' }).click();
   const tray = page.getByRole('dialog', { name: 'Not saved' });
-  await expect(tray).toContainText('add Orphan bolt');
+  await expect(tray).toContainText('add Single bolt');
   await expect(tray).toContainText('head: hex 13');
   await tray.getByRole('button', { name: 'Put on another bike' }).click();
   await page.getByText('Carrack 1100', { exact: true }).last().click();
   await expect(tray).toContainText('Nothing is left here');
   await tray.getByRole('button', { name: 'Close' }).click();
-  await expect(row(page, 'Orphan bolt')).toBeVisible();
+  await expect(row(page, 'Single bolt')).toBeVisible();
   expect((await stored(page, app)).fasteners.map((f) => f.name)).toEqual(
-    expect.arrayContaining(['Orphan bolt', 'Free bolt']),
+    expect.arrayContaining(['Single bolt', 'Upper bolt']),
   );
   await other.context().close();
   await line.close();
@@ -233,7 +233,7 @@ test('a sign-in page that answers everything is said to be one, and not asked wi
     asked++;
     return route.fulfill({ status: 200, contentType: 'text/html', body: '<h1>Welcome to the hotel</h1>' });
   });
-  await enter(page, '13 hotel bolt');
+  await enter(page, '13 lower bolt');
   await expect(page.getByRole('alert')).toContainText('such as a sign-in page');
   await expect(saved(page)).toHaveText('Not saved yet');
   // The pauses grow: half a second, one, two, four.
@@ -242,7 +242,7 @@ test('a sign-in page that answers everything is said to be one, and not asked wi
   await page.unroute('**/api/garages/*/edits');
   await expect(saved(page)).toHaveText('Saved', { timeout: 30_000 });
   await expect(page.getByRole('alert')).toHaveCount(0);
-  expect(await namesAt(page, app)).toContain('Hotel bolt');
+  expect(await namesAt(page, app)).toContain('Lower bolt');
 });
 
 test('a browser that is full says at once that it stores nothing, and the edit still goes out', async ({
@@ -258,12 +258,12 @@ test('a browser that is full says at once that it stores nothing, and the edit s
   await page.goto(`${line.url}/walk`);
   await settled(page);
   line.break();
-  await enter(page, '13 unstored bolt');
+  await enter(page, '13 double bolt');
   await expect(page.getByRole('alert').filter({ hasText: 'does not store' })).toContainText('leave this page open');
   line.mend();
   await expect(saved(page)).toHaveText('Saved', { timeout: 20_000 });
   await expect(page.getByRole('alert')).toHaveCount(0);
-  expect(await namesAt(page, app)).toContain('Unstored bolt');
+  expect(await namesAt(page, app)).toContain('Double bolt');
   await line.close();
 });
 
@@ -273,25 +273,25 @@ test('undo takes back one’s own change only, and says when somebody else chang
   browser,
 }) => {
   await open(page, app);
-  await enter(page, '13 undo bolt');
+  await enter(page, '13 main bolt');
   await expect(saved(page)).toHaveText('Saved');
   const other = await device(browser, app.url);
   const change = async (p: Page, text: string) => {
-    await correct(p, 'Undo bolt', text);
+    await correct(p, 'Main bolt', text);
     await expect(saved(p)).toHaveText('Saved');
   };
-  await change(page, '14 Undo bolt');
-  await expect(row(other, 'Undo bolt')).toContainText('14');
-  await change(other, '14 Undo bolt x3');
-  await expect(row(page, 'Undo bolt')).toContainText('×3');
+  await change(page, '14 Main bolt');
+  await expect(row(other, 'Main bolt')).toContainText('14');
+  await change(other, '14 Main bolt x3');
+  await expect(row(page, 'Main bolt')).toContainText('×3');
   await entry(page).blur();
   await page.keyboard.press('Control+z');
-  await expect(row(page, 'Undo bolt')).toContainText('13');
-  await expect(row(page, 'Undo bolt')).toContainText('×3');
+  await expect(row(page, 'Main bolt')).toContainText('13');
+  await expect(row(page, 'Main bolt')).toContainText('×3');
   // The row that was made here was changed by another since: it is not taken away.
   await page.keyboard.press('Control+z');
-  await expect(page.locator('.notice')).toContainText('Undo bolt was changed in another window since');
-  await expect(row(page, 'Undo bolt')).toBeVisible();
+  await expect(page.locator('.notice')).toContainText('Main bolt was changed in another window since');
+  await expect(row(page, 'Main bolt')).toBeVisible();
   await other.context().close();
 });
 

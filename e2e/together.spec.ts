@@ -156,27 +156,27 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
 test('a server that is away loses nothing that was typed', async ({ page, app }) => {
   await open(page, app);
   await app.stop();
-  await enter(page, '13 offline bolt');
+  await enter(page, '13 outer bolt');
   await expect(page.locator('.kept')).toHaveText('Not saved yet');
   await expect(page.getByRole('alert')).toContainText('Your changes are stored here and will be sent when it is back');
-  await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
+  await expect(page.locator('[data-fastener]', { hasText: 'Outer bolt' })).toBeVisible();
   await app.startAgain();
   await expect(page.locator('.kept')).toHaveText('Saved', { timeout: 20_000 });
   await page.reload();
   await settled(page);
-  await expect(page.locator('[data-fastener]', { hasText: 'Offline bolt' })).toBeVisible();
+  await expect(page.locator('[data-fastener]', { hasText: 'Outer bolt' })).toBeVisible();
 });
 
 test('what was typed while the server was away survives closing the page', async ({ page, app }) => {
   await open(page, app);
   await app.stop();
-  await enter(page, '13 late bolt');
+  await enter(page, '13 spare bolt');
   await expect(page.locator('.kept')).toHaveText('Not saved yet');
   page.on('dialog', (d) => void d.accept());
   await page.goto('about:blank');
   await app.startAgain();
   await open(page, app);
-  await expect(page.locator('[data-fastener]', { hasText: 'Late bolt' })).toBeVisible();
+  await expect(page.locator('[data-fastener]', { hasText: 'Spare bolt' })).toBeVisible();
   await expect(page.locator('.kept')).toHaveText('Saved');
 });
 
