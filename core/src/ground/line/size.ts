@@ -104,7 +104,7 @@ interface Wanted {
 const PLAIN: Wanted = { forms: BOOK, inch: false };
 
 /** Sizes that spark plugs are known by, for those whose hexagon is made in inches. */
-const PLUG_NAMES: Readonly<Record<string, string>> = { '20.6': '13/16in', '20.8': '13/16in', '21': '13/16in' };
+export const PLUG_NAMES: Readonly<Record<string, string>> = { '20.6': '13/16in', '20.8': '13/16in', '21': '13/16in' };
 
 /** Canonical size of a figure; what it cannot be is said by `fault`. */
 function canonical(token: Token, inches: boolean, form: HeadForm, inchShown: boolean): string | { fault: string } {

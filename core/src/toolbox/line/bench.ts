@@ -1,9 +1,10 @@
-import type { LinePart, LineOption } from '../../ground/line/index.js';
+import { PLUG_NAMES, type LineOption, type LinePart } from '../../ground/line/index.js';
 import {
   FORM_SIZES,
   isInch,
   METRIC_HEX,
   millimetres,
+  nearestSizes,
   printShape,
   printSize,
   sizeExists,
@@ -101,8 +102,7 @@ export class Bench {
     }
     // Two figures that may both be the drive: the first is, the other way is one key away.
     const second = sure ? undefined : drives[1];
-    const others = second ? [[`${printSize(second.size)} drive`, `size ${hit.size}`] as const] : [];
-    this.take(hit, 'drive', `${printSize(hit.size)} drive`, others.length > 0 && second ? this.swap(hit, second) : []);
+    this.take(hit, 'drive', `${printSize(hit.size)} drive`, second ? this.swap(hit, second) : []);
     return hit.size;
   }
   private swap(hit: At<'drive'>, second: At<'drive'>): Understood['others'] {
@@ -170,14 +170,10 @@ export class Bench {
   /** A figure as a size of a form. */
   shapeOf(e: At<'figure'> | At<'drive'>, form: HeadForm): Shape {
     const size = e.at === 'drive' ? e.size : this.sizeOf(e);
-    const plug = form === 'plug' ? ({ '20.6': '13/16in', '20.8': '13/16in', '21': '13/16in' }[size] ?? size) : size;
+    const plug = form === 'plug' ? (PLUG_NAMES[size] ?? size) : size;
     if (sizeExists(form, plug)) return { form, size: plug };
     const mm = millimetres(size);
-    const near = (FORM_SIZES[form] ?? [])
-      .filter((s) => isInch(s) === isInch(size))
-      .sort((a, b) => Math.abs(millimetres(a) - mm) - Math.abs(millimetres(b) - mm))
-      .slice(0, 2)
-      .sort((a, b) => millimetres(a) - millimetres(b));
+    const near = nearestSizes(form, mm, isInch(size));
     const reading = form === 'hex' && !isInch(size) && !Number.isInteger(mm);
     throw refuse(
       reading

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 /** What one owns in one line, as people say it: tools, spares and supplies; or part of a name, to find it in the toolbox, in the catalogue or in a set. */
-import { computed, nextTick, ref, shallowRef } from 'vue';
+import { computed } from 'vue';
 import {
   findModels,
   itemsComplete,
   readItems,
   setModels,
-  toolSets,
-  type LineReading,
+  setsLike,
   type PieceModel,
   type ReadItem,
   type ToolSet,
@@ -15,9 +14,9 @@ import {
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
-import { turned, type Turning } from '../../ui/line/alternatives';
 import LineInput from '../../ui/line/LineInput.vue';
 import LineSays from '../../ui/line/LineSays.vue';
+import { useAnswers } from '../../ui/line/useAnswers';
 import { useOwnWords } from '../../ui/line/useOwnWords';
 import { massText } from '../../ui/words';
 import { ITEM_LINES } from '../../words/lines';
@@ -30,26 +29,13 @@ const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const words = useOwnWords();
-const box = ref<InstanceType<typeof LineInput>>();
-const answers = ref<InstanceType<typeof LineSays>>();
 
 const typed = computed(() => asked.value.trim());
 const reading = computed(() =>
   readItems(asked.value, { inch: view.units === 'inch', own: words.own.value, book: garage.book }),
 );
-const NOTHING: LineReading = { parts: [], asks: [], faults: [] };
-const shown = computed(() => (typed.value === '' ? NOTHING : reading.value));
 const found = computed(() => (typed.value ? findModels(typed.value, 6) : []));
-const sets = computed(() => {
-  const asks = typed.value.toLowerCase().split(/\s+/).filter(Boolean);
-  if (asks.length === 0) return [];
-  const all = asks[0] === 'set' || asks[0] === 'sets';
-  const rest = all ? asks.slice(1) : asks;
-  if (!all && !typed.value.toLowerCase().includes('set')) return [];
-  return toolSets()
-    .filter((s) => rest.every((w) => s.name.toLowerCase().includes(w.replace(/s$/, ''))))
-    .slice(0, 6);
-});
+const sets = computed(() => (/\bsets?\b/iu.test(typed.value) ? setsLike(typed.value).slice(0, 6) : []));
 /** What Enter would add. */
 const items = computed(() => (itemsComplete(reading.value) ? reading.value.items : []));
 
@@ -62,51 +48,24 @@ const toolMass = computed(() =>
   ),
 );
 
-const turning = shallowRef<Turning | null>(null);
-function turn(event: KeyboardEvent) {
-  if (event.shiftKey || typed.value === '') return;
-  if (reading.value.asks[0]?.word) {
-    event.preventDefault();
-    answers.value?.focus();
-    return;
-  }
-  const next = turned(asked.value, reading.value, turning.value);
-  if (!next) return;
-  event.preventDefault();
-  turning.value = next;
-  asked.value = next.lines[next.at] ?? asked.value;
-}
-/** The line that Enter was pressed on and that a question held up: its answer adds it. */
-const wanted = ref<string | null>(null);
-async function answeredWith(line: string) {
-  const held = wanted.value === asked.value;
-  wanted.value = null;
-  asked.value = line;
-  box.value?.focus();
-  await nextTick();
-  if (held && items.value.length > 0) put(items.value);
-}
-const take = (line: string) => void answeredWith(line);
-function mean(word: string, term: string) {
-  words.learn(word, term);
-  void answeredWith(asked.value);
-}
-
 const { put: putItems } = usePutItems();
 function put(list: readonly ReadItem[]) {
   if (putItems(list)) asked.value = '';
 }
+function putWhole(): boolean {
+  const whole = items.value.length > 0;
+  if (whole) put(items.value);
+  return whole;
+}
+const { shown, turn, hold, take, mean } = useAnswers(asked, reading, putWhole);
 const add = (model: PieceModel) => put([{ at: 'tool', tool: { model, said: {}, set: null } }]);
 const addSet = (set: ToolSet) =>
   put(setModels(set).map((model) => ({ at: 'tool' as const, tool: { model, said: {}, set: set.name } })));
 function enter() {
-  if (items.value.length > 0) put(items.value);
-  else if (typed.value) {
-    const { asks, faults } = reading.value;
-    notice.say(faults[0]?.message ?? asks[0]?.question ?? '');
-    wanted.value = asks.length > 0 ? asked.value : null;
-    answers.value?.focus();
-  }
+  if (putWhole() || !typed.value) return;
+  const { asks, faults } = reading.value;
+  notice.say(faults[0]?.message ?? asks[0]?.question ?? '');
+  hold();
 }
 </script>
 
@@ -127,7 +86,7 @@ function enter() {
     <v-btn variant="text" class="add" type="submit"><kbd class="key">Enter</kbd> add</v-btn>
   </form>
   <div id="piece-says" class="says" aria-live="polite">
-    <LineSays v-if="typed" ref="answers" :reading="shown" :terms="ITEM_TERMS" @take="take" @mean="mean">
+    <LineSays v-if="typed" ref="says" :reading="shown" :terms="ITEM_TERMS" @take="take" @mean="mean">
       <span v-if="items.length > 0" class="makes"
         ><template v-for="(item, i) in items.slice(0, FEW)" :key="i"
           ><strong>{{ itemText(item, garage.book) }}</strong

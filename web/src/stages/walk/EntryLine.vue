@@ -1,14 +1,14 @@
 <script setup lang="ts">
 /** One line a fastener, as fast as talking. What cannot be read is underlined, says why, and stays in the line. */
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { STATION_NAMES, typeEntry, type Fastener, type LineReading, type Station, type Visit } from '@necessaire/core';
+import { STATION_NAMES, typeEntry, type Fastener, type Station, type Visit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
-import { turned, type Turning } from '../../ui/line/alternatives';
 import LineInput from '../../ui/line/LineInput.vue';
 import LineSays from '../../ui/line/LineSays.vue';
+import { useAnswers } from '../../ui/line/useAnswers';
 import { useOwnWords } from '../../ui/line/useOwnWords';
 import { ENTRY_LINES } from '../../words/lines';
 import { ENTRY_TERMS, enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
@@ -22,9 +22,6 @@ const answers = useAnswer();
 const view = useView();
 const notice = useNotice();
 const text = ref('');
-const box = ref<InstanceType<typeof LineInput>>();
-const answersLine = ref<InstanceType<typeof LineSays>>();
-const NOTHING: LineReading = { parts: [], asks: [], faults: [] };
 const last = ref('');
 /** The row as it was put into the line: what is not altered in the text stays whatever becomes of the row meanwhile. */
 const printed = shallowRef<Fastener | null>(null);
@@ -61,39 +58,11 @@ const meaning = computed(() => {
   if (e.kind !== 'row' || editing.value || reading.value.draft.name !== undefined) return '';
   return e.row.leftOut !== null ? e.says : `for ${e.row.name.toLowerCase()}`;
 });
-/** Nothing is said of an empty line. */
-const shown = computed(() => (text.value.trim() === '' ? NOTHING : reading.value));
-
-// One key goes through the readings of what is in doubt.
-const turning = shallowRef<Turning | null>(null);
-function turn(event: KeyboardEvent) {
-  if (event.shiftKey) return;
-  if (reading.value.asks[0]?.word) {
-    event.preventDefault();
-    answersLine.value?.focus();
-    return;
-  }
-  const next = turned(text.value, reading.value, turning.value);
-  if (!next) return;
-  event.preventDefault();
-  turning.value = next;
-  text.value = next.lines[next.at] ?? text.value;
-}
-/** The line that Enter was pressed on and that a question held up: its answer adds it. */
-const wanted = ref<string | null>(null);
-async function answeredWith(line: string) {
-  const held = wanted.value === text.value;
-  wanted.value = null;
-  text.value = line;
-  box.value?.focus();
-  await nextTick();
-  if (held && entered.value.kind === 'row') keep();
-}
-const take = (line: string) => void answeredWith(line);
-function mean(word: string, term: string) {
-  words.learn(word, term);
-  void answeredWith(text.value);
-}
+const putWhole = () => {
+  if (entered.value.kind === 'row') keep();
+  return entered.value.kind === 'row';
+};
+const { box, shown, turn, hold, take, mean } = useAnswers(text, reading, putWhole);
 
 watch(
   () => [text.value, editing.value] as const,
@@ -149,8 +118,7 @@ function keep() {
   const e = entered.value;
   if (e.kind === 'nothing') {
     notice.say(e.message);
-    wanted.value = reading.value.asks.length > 0 ? text.value : null;
-    answersLine.value?.focus();
+    hold();
     return;
   }
   last.value = text.value;
@@ -225,13 +193,7 @@ function up() {
       <v-btn variant="plain" @click="undone = null">Discard</v-btn>
     </p>
     <div id="entry-says" class="says" aria-live="polite">
-      <LineSays
-        v-if="text.trim() !== ''"
-        ref="answersLine"
-        :reading="shown"
-        :terms="ENTRY_TERMS"
-        @take="take"
-        @mean="mean"
+      <LineSays v-if="text.trim() !== ''" ref="says" :reading="shown" :terms="ENTRY_TERMS" @take="take" @mean="mean"
         ><strong v-if="meaning">{{ meaning }}</strong></LineSays
       >
       <span v-else class="soft"
