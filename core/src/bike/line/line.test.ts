@@ -149,6 +149,18 @@ describe('the entry line', () => {
         }
     }
   });
+  test('what is nearest to a size that there is not keeps its form', () => {
+    for (const [line, form] of [
+      ['i9 nut', 'key'],
+      ['ph9', 'ph'],
+      ['t33 pin', 'lobe-pin'],
+      ['plug 12', 'plug'],
+    ] as const) {
+      const options = readEntry(line).faults[0]?.options.filter((o) => !o.line.includes('"')) ?? [];
+      for (const o of options) expect([o.line, readEntry(o.line).draft.head?.form]).toEqual([o.line, form]);
+    }
+    expect(readEntry('i9 nut').faults[0]?.options.map((o) => o.line)).toEqual(['i8 nut', 'i10 nut']);
+  });
   test('a station and a job that the name says are guesses, each with its other', () => {
     const { parts, draft } = readEntry('32 rear axle nut note: new', { here: 'exhaust' });
     const guesses = parts.filter((p) => p.others.length > 0).map((p) => [p.what, p.says, p.others[0]?.line]);

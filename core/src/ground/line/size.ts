@@ -9,6 +9,7 @@ import {
   type HeadForm,
 } from '../sizes/shape.js';
 import { inchText, SIX_LOBE } from '../sizes/tables.js';
+import { typeShape } from '../sizes/print.js';
 import { FORM_WORDS } from '../sizes/shape.js';
 import { Phrasebook, type OwnWord } from './phrases.js';
 import { unitAt } from './quantity.js';
@@ -142,14 +143,16 @@ function refusal(form: HeadForm, size: string): { reason: string; nearest: strin
       nearest: Object.keys(SIX_LOBE)
         .sort((a, b) => Math.abs(Number(a) - Number(size)) - Math.abs(Number(b) - Number(size)))
         .slice(0, 2)
-        .map((s) => `t${s}`),
+        .map((s) => typeShape({ form, size: s })),
     };
   if (form === 'square' && isInch(size))
     return {
       reason: `a square recess has the numbers 0 to 3; a square hole of ${size.replace('in', ' in')} takes the drive of a ratchet itself, which is not kept as a head`,
       nearest: [],
     };
-  return { reason: `no ${FORM_WORDS[form]} of size ${size}${or ? `: nearest are ${or}` : ''}`, nearest: near };
+  // With their form: `8` alone would be another head than the inside hex that was meant.
+  const nearest = near.map((s) => typeShape({ form, size: s }));
+  return { reason: `no ${FORM_WORDS[form]} of size ${size}${or ? `: nearest are ${or}` : ''}`, nearest };
 }
 
 interface Figure {

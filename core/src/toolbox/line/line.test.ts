@@ -169,6 +169,10 @@ describe('a piece in one line', () => {
       expect(withSize(piece, '?').ok).toBe(false);
     }
   });
+  test('what is nearest to a size that there is not keeps its kind', () => {
+    const [first] = readTools('key 9').faults[0]?.options ?? [];
+    expect(readTools(first?.line ?? '').tools.map((t) => t.model.name)).toEqual(['L-key 8']);
+  });
   test('a rider’s own word stands for a kind or a form', () => {
     expect(readTools('knarz 6').asks[0]).toMatchObject({ word: 'knarz' });
     const own = [
