@@ -15,7 +15,7 @@ const CORE_OUTSIDE = [
   'core imports nothing outside itself but small pure libraries (zod, papaparse, pure-rand, saxes, kdbush, geokdbush)',
 ];
 /** The floors of core from the ground up, in the order of the job: each knows those before it, none after it. */
-const FLOORS = ['ground', 'bike', 'toolbox', 'repairs', 'trip', 'kit', 'stow', 'garage', 'answer'];
+const FLOORS = ['ground', 'bike', 'toolbox', 'repairs', 'trip', 'kit', 'stow', 'crew', 'garage', 'answer'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '**/test-results/**', '.data/**'] },

@@ -1,62 +1,25 @@
 import {
-  climb,
   DEFAULT_PRACTICE,
-  printShape,
-  newFastener,
   newGarage,
   newKitQuestion,
   newLeg,
+  newPerson,
   newSupply,
-  readEntry,
-  ROLES,
   STRANDED,
   placeLibrary,
   usualPlaces,
-  type Fastener,
   type GarageDocument,
   type KitQuestion,
-  type Role,
   type Supply,
   type Trip,
 } from '@necessaire/core';
 import { carrack, carrackLines } from './carrack.js';
+import { crewOnTamber, tamber } from './crew.js';
 import { drawer } from './drawer.js';
 import { demoIds } from './ids.js';
+import { fastenersFrom } from './lines.js';
 import { quarrel, quarrelLines } from './quarrel.js';
 import { osselWay } from './way.js';
-
-const WHEN = '2026-04-18T09:30:00.000Z';
-/** How the made-up rider came to know each size. */
-function known(f: Fastener): Fastener {
-  const size = printShape(f.head);
-  const how = { assumed: '', measured: 'calliper', tried: `${size} put on`, proven: 'turned with the travel kit' };
-  if (f.evidence === 'assumed') return f;
-  const inch = /^Rack bolt/.test(f.name) && f.head.size === '1/2in';
-  const gauge = inch ? { readings: [12.61, 12.58, 12.63], surface: 'clean' as const, tries: [] } : null;
-  return climb({ ...f, gauge }, { evidence: f.evidence, who: 'Mirel', when: WHEN, how: how[f.evidence] });
-}
-
-/** Fasteners from entry lines; a line that cannot be read is a fault of the demo and throws. */
-function fasteners(lines: string, bikeId: string, nextId: () => string): Fastener[] {
-  return lines
-    .trim()
-    .split('\n')
-    .map((line) => {
-      const [rest = '', leftOut] = line.split(/ -(?=\p{L})/u);
-      const [entry = '', role] = rest.split(' |');
-      const { draft, faults, asks } = readEntry(entry);
-      const open = [...faults.map((f) => f.message), ...asks.map((a) => a.question)];
-      if (open.length > 0 || !draft.head) throw new Error(`demo line "${line}": ${open.join('; ')}`);
-      if (role && !ROLES.includes(role as Role)) throw new Error(`demo line "${line}": no role ${role}`);
-      const made = newFastener({ ...draft, id: nextId(), bikeId, head: draft.head });
-      return {
-        ...known(made),
-        torque: made.torque && { ...made.torque, source: 'manual' as const },
-        role: (role as Role | undefined) ?? null,
-        leftOut: leftOut ?? null,
-      };
-    });
-}
 
 /** Nine made-up days on a made-up plateau. */
 function ossel(id: string, nextLeg: () => string, ask: KitQuestion['ask']): Trip {
@@ -111,15 +74,19 @@ function ossel(id: string, nextLeg: () => string, ask: KitQuestion['ask']): Trip
 export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
   const id = demoIds();
   const bikes = [quarrel(id('bike'), () => id('service')), carrack(id('bike'), () => id('service'))];
+  const nine = ossel(id('trip'), () => id('leg'), ask);
+  const three = tamber(id('trip'), () => id('leg'));
+  const { companions, crew } = crewOnTamber(three, bikes[0]!.id, id);
   return {
     garage: newGarage({
       name: 'Demo garage',
+      rider: newPerson({ name: 'Mirel' }),
       practice: { ...DEFAULT_PRACTICE, pressures: 'lowered and raised with the ground' },
     }),
     bikes,
     fasteners: [
-      ...fasteners(quarrelLines, bikes[0]!.id, () => id('fastener')),
-      ...fasteners(carrackLines, bikes[1]!.id, () => id('fastener')),
+      ...fastenersFrom(quarrelLines, bikes[0]!.id, () => id('fastener')),
+      ...fastenersFrom(carrackLines, bikes[1]!.id, () => id('fastener')),
     ],
     kinds: [],
     pieces: drawer(() => id('piece')),
@@ -178,7 +145,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
       mishaps: mishaps.map(([trouble, count, used]) => ({ trouble, count, used })),
       note: '',
     })),
-    trips: [ossel(id('trip'), () => id('leg'), ask)],
+    trips: [nine, three],
     places: bikes.flatMap((bike, i) =>
       [
         ...usualPlaces(bike),
@@ -190,5 +157,8 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
     mends: [],
     kits: [],
     packings: [],
+    companions,
+    crews: [crew],
+    loans: [],
   };
 }

@@ -1,5 +1,17 @@
 /** Ids of the demo are fixed, so that its file is the same each time and screenshots do not jump about. */
-const GROUPS = { bike: 1, fastener: 2, piece: 3, supply: 4, trip: 5, leg: 6, place: 7, service: 8, ride: 9 } as const;
+const GROUPS = {
+  bike: 1,
+  fastener: 2,
+  piece: 3,
+  supply: 4,
+  trip: 5,
+  leg: 6,
+  place: 7,
+  service: 8,
+  ride: 9,
+  person: 10,
+  crew: 11,
+} as const;
 
 export function demoIds() {
   const next = new Map<string, number>();

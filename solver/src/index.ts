@@ -89,7 +89,7 @@ export async function loadSolver(locateFile?: () => string, limit = LIMIT): Prom
       result = highs.solve(lpText(model), {
         output_flag: false,
         mip_rel_gap: 0,
-        mip_abs_gap: 0.5,
+        mip_abs_gap: model.within ?? 0.5,
         time_limit: limit,
         random_seed: 0,
       });

@@ -12,6 +12,7 @@ import {
   type Fail,
   type Reach,
 } from '../toolbox/chains/index.js';
+import { atHand } from '../toolbox/loan.js';
 import { chainsBy } from '../toolbox/cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
 import { fastenersFor, chosenKit, kitCase, toolsFrom, type Kit, type KitCase, type KitHint } from '../kit/index.js';
@@ -314,7 +315,7 @@ function asAnswer(reach: Reach): FastenerAnswer {
 
 /**
  * Works out the whole path: reach, odds and stocks, lightest kit, packing, and cures for what is out of reach.
- * @param doc the garage
+ * @param garage all of it, what is lent in it
  * @param question bike and trip
  * @param solve exact solver
  * @param onPhase told before each part starts, for progress
@@ -322,12 +323,14 @@ function asAnswer(reach: Reach): FastenerAnswer {
  * @throws RangeError when the bike is not in the garage
  */
 export function answerFor(
-  doc: GarageDocument,
+  garage: GarageDocument,
   question: Question,
   solve: Solve,
   onPhase: (phase: Phase) => void = () => {},
   memory: AnswerMemory = new AnswerMemory(),
 ): Answer {
+  // What is lent and not back is missing from this kit.
+  const doc = atHand(garage);
   const bike = doc.bikes.find((b) => b.id === question.bikeId);
   if (!bike) throw new RangeError('that bike is not in this garage: choose another');
   const fasteners = doc.fasteners.filter((f) => f.bikeId === bike.id);

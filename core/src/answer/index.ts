@@ -5,3 +5,5 @@ export * from './switches.js';
 export * from './sure.js';
 export * from './prevention.js';
 export * from './inWords.js';
+export * from './riderFile.js';
+export * from './theirs.js';

@@ -7,7 +7,7 @@ import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } fro
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 8;
+export const FILE_VERSION = 9;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -27,6 +27,9 @@ const fileSchema = z.strictObject({
   kits: z.array(ROW_SCHEMAS.kits).max(MOST_ROWS.kits),
   packings: z.array(ROW_SCHEMAS.packings).max(MOST_ROWS.packings),
   kinds: z.array(ROW_SCHEMAS.kinds).max(MOST_ROWS.kinds),
+  companions: z.array(ROW_SCHEMAS.companions).max(MOST_ROWS.companions),
+  crews: z.array(ROW_SCHEMAS.crews).max(MOST_ROWS.crews),
+  loans: z.array(ROW_SCHEMAS.loans).max(MOST_ROWS.loans),
 });
 
 /**

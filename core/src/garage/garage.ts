@@ -4,10 +4,13 @@ import { DEFAULT_PRACTICE, practiceSchema } from '../toolbox/practice.js';
 import { keptKitSchema } from '../kit/keptKit.js';
 import { ownMendSchema } from '../repairs/own.js';
 import { ownRatesSchema } from '../repairs/rates.js';
-import { NEW_RIDER, riderSchema } from '../stow/load/rider.js';
+import { companionSchema } from '../crew/companion.js';
+import { crewSchema } from '../crew/crew.js';
+import { newPerson, personSchema } from '../crew/person.js';
 import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
 import { packingSchema } from '../stow/keptPacking.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
+import { loanSchema } from '../toolbox/loan.js';
 import { ownWordsSchema } from '../toolbox/line/index.js';
 import { pieceSchema } from '../toolbox/tools/piece.js';
 import { rideSchema } from '../trip/ride.js';
@@ -20,7 +23,7 @@ import { name } from '../ground/fields.js';
 export const garageSchema = z.strictObject({
   name,
   practice: practiceSchema,
-  rider: riderSchema,
+  rider: personSchema,
   goals: goalsSchema,
   rates: ownRatesSchema,
   /** Words of the rider's own for forms and kinds of tool. */
@@ -42,6 +45,9 @@ export const ROW_SCHEMAS = {
   kits: keptKitSchema,
   packings: packingSchema,
   kinds: ownKindSchema,
+  companions: companionSchema,
+  crews: crewSchema,
+  loans: loanSchema,
 } as const;
 export type TableName = keyof typeof ROW_SCHEMAS;
 export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
@@ -61,6 +67,9 @@ export const MOST_ROWS: Record<TableName, number> = {
   kits: 300,
   packings: 300,
   kinds: 300,
+  companions: 60,
+  crews: 500,
+  loans: 1000,
 };
 
 /** A whole garage in memory. */
@@ -78,12 +87,15 @@ export interface GarageDocument {
   kits: Row<'kits'>[];
   packings: Row<'packings'>[];
   kinds: Row<'kinds'>[];
+  companions: Row<'companions'>[];
+  crews: Row<'crews'>[];
+  loans: Row<'loans'>[];
 }
 
 /** A garage as it is when nothing of it was said but its name. */
 export const newGarage = (given: Pick<Garage, 'name'> & Partial<Garage>): Garage => ({
   practice: DEFAULT_PRACTICE,
-  rider: NEW_RIDER,
+  rider: newPerson(),
   goals: NEW_GOALS,
   rates: [],
   words: [],
@@ -103,4 +115,7 @@ export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): G
   kits: [],
   packings: [],
   kinds: [],
+  companions: [],
+  crews: [],
+  loans: [],
 });

@@ -8,6 +8,7 @@ export {
   garageTo6,
   garageTo7,
   garageTo8,
+  garageTo9,
   rowTo2,
   rowTo3,
   rowTo4,
@@ -15,4 +16,5 @@ export {
   rowTo6,
   rowTo7,
   rowTo8,
+  rowTo9,
 } from './upgrade.js';

@@ -254,6 +254,21 @@ export const rowTo8 = (_table: TableName, row: Row): Row => row;
 /** The garage's own fields of version 7 with words of the rider's own. */
 export const garageTo8 = (garage: Row): Row => ({ words: [], ...garage });
 
+/** Rows are in version 9 as they were in version 8: companions, crews and loans are new. */
+export const rowTo9 = (_table: TableName, row: Row): Row => row;
+/** The rider of version 8 was a mass: what they can do and may carry is as before, the practice's own. */
+export const garageTo9 = (garage: Row): Row => {
+  const rider = garage['rider'];
+  if (typeof rider !== 'object' || rider === null) return garage;
+  return {
+    ...garage,
+    rider: {
+      ...{ name: '', hand: 3, skills: {}, firstAid: false, mayCarry: null, onBody: 0, bodyLitres: 0 },
+      ...(rider as Row),
+    },
+  };
+};
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
   const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
@@ -273,6 +288,9 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
     ...(version >= 4 ? { mends: file['mends'] ?? [], kits: file['kits'] ?? [] } : {}),
     ...(version >= 5 ? { packings: file['packings'] ?? [] } : {}),
     ...(version >= 7 ? { kinds: file['kinds'] ?? [] } : {}),
+    ...(version >= 9
+      ? { companions: file['companions'] ?? [], crews: file['crews'] ?? [], loans: file['loans'] ?? [] }
+      : {}),
     ...rows,
     version,
     garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
@@ -287,5 +305,6 @@ export function fileToNow(file: Row, version: number): Row {
   const fifth = version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
   const sixth = version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
   const seventh = version < 7 ? fileTo(sixth, 7, rowTo7, garageTo7) : sixth;
-  return version < 8 ? fileTo(seventh, 8, rowTo8, garageTo8) : seventh;
+  const eighth = version < 8 ? fileTo(seventh, 8, rowTo8, garageTo8) : seventh;
+  return version < 9 ? fileTo(eighth, 9, rowTo9, garageTo9) : eighth;
 }

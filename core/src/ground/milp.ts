@@ -2,6 +2,8 @@
 export interface Milp {
   columns: { cost: number; upper: number; lower: number; integer: boolean }[];
   rows: { terms: [column: number, coefficient: number][]; lower: number; upper: number }[];
+  /** How far from the least a proven answer may be, in the objective's measure; 0.5 where nothing is said. */
+  within?: number;
 }
 export interface MilpAnswer {
   /**

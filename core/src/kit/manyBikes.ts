@@ -1,3 +1,4 @@
+import { atHand } from '../toolbox/loan.js';
 import type { Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import type { Bike } from '../bike/index.js';
@@ -58,8 +59,9 @@ function shared(a: readonly Carried[], b: readonly Carried[]): Carried[] {
  * changing bikes, and the one set that would do for all.
  * @param tripId the trip that the functions are for; null for none
  */
-export function manyBikes(doc: KitRows, tripId: string | null, solve: Solve): ManyBikes {
+export function manyBikes(rows: KitRows, tripId: string | null, solve: Solve): ManyBikes {
   // Each bike by itself, out of the toolbox: what rides along, or could be bought, is another question.
+  const doc = atHand(rows);
   const practice: Practice = { ...doc.garage.practice, others: 'own bike only', from: 'drawer' };
   const own = { ...doc, garage: { ...doc.garage, practice } };
   const work = doc.bikes.map((bike) => ({ bike, ...toolCase(own, { bikeId: bike.id, tripId }) }));

@@ -1,3 +1,4 @@
+import { atHand } from '../toolbox/loan.js';
 import type { Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import { ChainFinder, modeFit, reachOf, type Reach } from '../toolbox/chains/index.js';
@@ -95,11 +96,12 @@ export const toolsFrom = (doc: Pick<KitRows, 'pieces' | 'garage'>): Practice['fr
 
 /** The tools of a case, and the whole problem of which they are a part. */
 export function kitCase(
-  doc: KitRows,
+  rows: KitRows,
   question: { bikeId: string; tripId: string | null; today?: string | null },
   finder?: ChainFinder,
   list?: readonly Exposure[],
 ): KitCase {
+  const doc = atHand(rows);
   const heads = headCase(doc, question, finder, list);
   const problem = kitProblem(doc, question, heads);
   const tools: ToolCase = { ...heads, ...choicesOf(problem) };

@@ -1,4 +1,5 @@
 import type { Bike, Fastener } from '../bike/index.js';
+import type { Loan } from './loan.js';
 import type { Practice } from './practice.js';
 import type { Piece } from './tools/index.js';
 
@@ -7,5 +8,7 @@ export interface ToolboxRows {
   bikes: Bike[];
   fasteners: Fastener[];
   pieces: Piece[];
+  /** What was lent or given away, settled or not. */
+  loans: Loan[];
   garage: { practice: Practice };
 }

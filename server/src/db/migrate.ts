@@ -8,6 +8,7 @@ import * as right from './migrations/006_right.js';
 import * as sync from './migrations/007_sync.js';
 import * as own from './migrations/008_own.js';
 import * as words from './migrations/009_words.js';
+import * as crew from './migrations/010_crew.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -19,6 +20,7 @@ const MIGRATIONS = [
   { name: '007_sync', ...sync },
   { name: '008_own', ...own },
   { name: '009_words', ...words },
+  { name: '010_crew', ...crew },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

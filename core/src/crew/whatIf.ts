@@ -1,0 +1,105 @@
+import type { Solve } from '../ground/milp.js';
+import { loads, type Assignment } from './assignment.js';
+import { without, type CrewCase } from './crewCase.js';
+import { shareOut, type Floor } from './crewMilp.js';
+import type { Item } from './effect.js';
+import { hoursWith } from './hours.js';
+import { gapsOf, type Gap } from './judge.js';
+
+/** What somebody more has to carry so that a gap closes. */
+export interface Addition {
+  item: Item;
+  name: string;
+  count: number;
+  /** Carrier number, and grams of all copies. */
+  by: number;
+  mass: number;
+}
+/** The lightest addition to what is carried that closes what can be closed. */
+export interface CrewCure {
+  additions: Addition[];
+  mass: number;
+  /** What no addition closes. */
+  left: Gap[];
+  proven: boolean;
+}
+/** What becomes of the others when somebody is not there. */
+export interface Absence {
+  gone: number;
+  /** What the others can no longer do that they could. */
+  gaps: Gap[];
+  /** Hours that the others’ bikes lose, over the trip. */
+  hours: number;
+}
+
+/** The ride without somebody: what is missing, for whom, and the hours that it costs the others. */
+export function absenceOf(c: CrewCase, a: Assignment, gone: number): Absence {
+  const less = without(c, [gone]);
+  const left = c.members.map((_, i) => i).filter((i) => i !== gone && !c.absent.has(i));
+  const bikes = new Set(left.map((i) => c.members[i]!.bike.id));
+  const every = c.carriers.map((_, i) => i);
+  const before = hoursWith(c, a, every, bikes).saved;
+  const after = hoursWith(less, a, every, bikes).saved;
+  return { gone, gaps: less.groups.flatMap((g) => gapsOf(less, a, g)), hours: Math.max(0, before - after) };
+}
+
+/** What is carried, as a floor that nothing may be taken from. */
+export const asFloor = (a: Assignment): Floor => ({ pieces: a.pieces, stock: a.stock });
+
+/**
+ * The lightest that the others add to what they carry so that all that can be done without somebody is done: everything carried stays where it is.
+ * Rules of fairness do not count here, limits do.
+ */
+export function cureOfGaps(c: CrewCase, a: Assignment, solve: Solve, within?: number): CrewCure | null {
+  const calm: CrewCase = {
+    ...c,
+    crew: { ...c.crew, fair: 0, mechanic: false, strong: false, fluids: false, fixed: [] },
+  };
+  const found = shareOut(calm, solve, { floor: asFloor(a), ...(within === undefined ? {} : { within }) });
+  if (!found) return null;
+  const additions: Addition[] = [];
+  const add = (item: Item, name: string, one: number, before: readonly number[], after: readonly number[]) =>
+    c.carriers.forEach((_, by) => {
+      const count = (after[by] ?? 0) - (before[by] ?? 0);
+      if (count > 0 && !c.absent.has(by)) additions.push({ item, name, count, by, mass: one * count });
+    });
+  c.problem.pieces.forEach((p, i) => add(`piece ${p.id}`, p.name, p.mass, a.pieces[i] ?? [], found.pieces[i] ?? []));
+  for (const [key, by] of found.stock) {
+    const of = c.problem.book.of(key);
+    add(`spare ${key}`, of.name, of.mass, a.stock.get(key) ?? [], by);
+  }
+  return {
+    additions,
+    mass: additions.reduce((s, x) => s + x.mass, 0),
+    left: calm.groups.flatMap((g) => gapsOf(calm, found, g)),
+    proven: found.proven,
+  };
+}
+
+/** What each would carry alone: the same troubles with nobody to share with, out of the same toolboxes. Limits do not count. */
+export function aloneMasses(c: CrewCase, solve: Solve): (number | null)[] {
+  return c.members.map((_m, i) => {
+    const others = c.carriers.map((_, k) => k).filter((k) => k !== i);
+    const free: CrewCase = {
+      ...c,
+      carriers: c.carriers.map((k) => ({ ...k, limit: 500_000, room: null })),
+      crew: { ...c.crew, fair: 0, splits: [], vehicles: [], fixed: [], mechanic: false, strong: false, fluids: false },
+    };
+    const found = shareOut(without(free, others), solve, { within: 40 });
+    return found ? (loads(free, found)[i]?.mass ?? null) : null;
+  });
+}
+
+/** Hours of each rider’s bike that hang on each other: lost when the other and all that they carry are not there. [who][on whom]. */
+export function leaning(c: CrewCase, a: Assignment): number[][] {
+  const every = c.carriers.map((_, i) => i);
+  const all = hoursWith(c, a, every);
+  return c.members.map((m, i) =>
+    c.members.map((_, k) => {
+      if (i === k || c.absent.has(i) || c.absent.has(k)) return 0;
+      const others = every.filter((x) => x !== k);
+      const less = hoursWith(c, a, others, new Set([m.bike.id]));
+      return Math.max(0, (all.bikes.get(m.bike.id)?.saved ?? 0) - less.saved);
+    }),
+  );
+}
