@@ -11,6 +11,7 @@ export const router = createRouter({
     { path: '/trip', component: () => import('./stages/trip/TripView.vue'), meta: { title: 'Trip' } },
     { path: '/kit', component: () => import('./stages/kit/KitView.vue'), meta: { title: 'Kit' } },
     { path: '/stow', component: () => import('./stages/stow/StowView.vue'), meta: { title: 'Stow' } },
+    { path: '/crew', component: () => import('./stages/crew/CrewView.vue'), meta: { title: 'Crew' } },
     { path: '/print', component: () => import('./print/PrintView.vue'), meta: { title: 'Print', bare: true } },
     { path: '/print/buy', component: () => import('./print/BuyPrint.vue'), meta: { title: 'Buy list', bare: true } },
     {
@@ -18,6 +19,7 @@ export const router = createRouter({
       component: () => import('./print/RollPrint.vue'),
       meta: { title: 'Roll at 1 : 1', bare: true },
     },
+    { path: '/print/crew', component: () => import('./print/CrewPrint.vue'), meta: { title: 'Lists', bare: true } },
     { path: '/:rest(.*)*', redirect: '/walk' },
   ],
 });

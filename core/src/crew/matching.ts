@@ -1,5 +1,5 @@
 import { printShape } from '../ground/sizes/index.js';
-import { compareFits, type FitCompared } from '../repairs/supplies/index.js';
+import { compareFits } from '../repairs/supplies/index.js';
 import type { Member } from './member.js';
 
 /** A size of head over the bikes of a crew: how many fasteners of it each has. */
@@ -10,10 +10,17 @@ export interface SizeRow {
   /** How many bikes have it. */
   bikes: number;
 }
+/** One line of the fit sheets side by side. */
+export interface FitRow {
+  slot: string;
+  says: { bikeId: string; reading: string }[];
+  /** Whether all that wrote something down wrote the same. */
+  same: boolean;
+}
 /** What is common to the bikes of a crew, and what is odd. */
 export interface Matching {
   sizes: SizeRow[];
-  fits: FitCompared[];
+  fits: FitRow[];
 }
 
 /** Sizes of heads, and what spares must match, over all bikes: the common ones first, then those that only one bike has. */
@@ -37,6 +44,8 @@ export function matchingOf(members: readonly Member[]): Matching {
     fits: compareFits(
       members.map((m) => m.bike),
       members.flatMap((m) => m.kinds),
-    ).filter((f) => f.says.some((s) => s.reading !== '')),
+    )
+      .filter((f) => f.says.some((s) => s.reading !== ''))
+      .map(({ line, says, same }) => ({ slot: line.slot, says, same })),
   };
 }

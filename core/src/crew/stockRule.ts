@@ -45,6 +45,16 @@ function preferred(problem: KitProblem, d: GroupDemand): GroupDemand['options'][
  * where every trouble takes its usual way. A stock that none of these uses is asked for the whole level.
  */
 export function levelsOf(problem: KitProblem, group: Group): (kind: string) => number {
+  const known = LEVELS.get(group);
+  if (known) return known;
+  const made = levelsFor(problem, group);
+  LEVELS.set(group, made);
+  return made;
+}
+/** A group's levels follow from its demands alone, so that they are worked out once. */
+const LEVELS = new WeakMap<Group, (kind: string) => number>();
+
+function levelsFor(problem: KitProblem, group: Group): (kind: string) => number {
   const demands = new Map<string, StockDemand>();
   for (const d of group.demands) {
     const ask = problem.asks[d.ask]!;

@@ -176,8 +176,11 @@ export function reasonFor(c: CrewCase, a: Assignment, item: Item, by: number, ju
     .filter((g) => !had.has(key(g)));
 }
 
-/** Everything that is said of a sharing. */
-export function crewAnswer(c: CrewCase, shared: Shared): CrewAnswer {
+/**
+ * Everything that is said of a sharing.
+ * @param reasons whether what hangs on each thing is worked out too, which takes a while
+ */
+export function crewAnswer(c: CrewCase, shared: Shared, reasons = true): CrewAnswer {
   const judged = judgeCrew(c, shared);
   const by = loads(c, shared);
   const masses = by.map((l) => l.mass);
@@ -199,7 +202,7 @@ export function crewAnswer(c: CrewCase, shared: Shared): CrewAnswer {
       limit: k.limit,
       room: k.room,
       share: by[r]!.mass / Math.max(1, k.limit),
-      tokens: tokens[r]!.map((t) => ({ ...t, why: reasonFor(c, shared, t.item, r, judged) })),
+      tokens: tokens[r]!.map((t) => ({ ...t, why: reasons ? reasonFor(c, shared, t.item, r, judged) : [] })),
     })),
     groups: c.groups.map((g) => {
       const h = g.kind === 'all' ? all : hoursWith(c, shared, g.carriers);

@@ -1,6 +1,7 @@
 import { computed } from 'vue';
 import { figure, fitsNowhere, ladder, tripKm } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
+import { useCrew } from '../stores/crew';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 
@@ -20,11 +21,13 @@ export function useStages() {
   const garage = useGarage();
   const answers = useAnswer();
   const view = useView();
+  const crew = useCrew();
   return computed<Stage[]>(() => {
     const f = answers.figures;
     const faults = answers.answer?.packing.faults ?? [];
     const loose = answers.answer ? fitsNowhere(answers.answer.packing).length : 0;
     const trip = garage.trip;
+    const riders = crew.crew?.members.length ?? 1;
     const missing = answers.answer?.kit.missing.length ?? 0;
     const on = ladder(garage.fasteners);
     const unsure = on.assumed;
@@ -75,6 +78,18 @@ export function useStages() {
                 : '–',
         done: !!f && f.mass > 0 && faults.length === 0,
         begun: garage.places.length > 0,
+      },
+      {
+        path: '/crew',
+        name: 'Crew',
+        live:
+          riders > 1
+            ? crew.answer
+              ? `${figure(view.units, 'weight', crew.answer.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}`
+              : `${riders} ride`
+            : 'alone',
+        done: riders > 1 && crew.answer !== null && crew.answer.judged.gaps.length === 0,
+        begun: riders > 1,
       },
     ];
   });

@@ -12,6 +12,7 @@ export const PAGES: {
     '/trip': 'where you ride',
     '/kit': 'what to carry',
     '/stow': 'where it goes',
+    '/crew': 'who carries what',
   },
   pages: [
     {
@@ -36,7 +37,7 @@ export const PAGES: {
       name: 'Who rides along',
       says: 'companions, and bikes that are helped',
       words: 'group companion share crew',
-      to: { path: '/trip' },
+      to: { path: '/crew', query: { tab: 'people' } },
     },
     {
       name: 'Route',
@@ -103,6 +104,30 @@ export const PAGES: {
       says: 'axle loads, centre of gravity',
       words: 'weight balance',
       to: { path: '/stow', query: { tab: 'load' } },
+    },
+    {
+      name: 'Split the crew',
+      says: 'two halves, somebody turns back',
+      words: 'group apart halves lead sweep',
+      to: { path: '/crew', query: { tab: 'rules' } },
+    },
+    {
+      name: 'Share tools with companions',
+      says: 'who carries what, as lists',
+      words: 'share group companion lists print csv',
+      to: { path: '/crew', query: { tab: 'lists' } },
+    },
+    {
+      name: 'What the bikes have in common',
+      says: 'sizes, tubes, fuses, connectors',
+      words: 'match same odd swap',
+      to: { path: '/crew', query: { tab: 'common' } },
+    },
+    {
+      name: 'Lent to somebody',
+      says: 'missing until it is back',
+      words: 'loan borrow give lend',
+      to: { path: '/crew', query: { tab: 'lent' } },
     },
     { name: 'Print the list', says: 'one page by place', words: 'paper', to: { path: '/print' } },
   ],

@@ -105,7 +105,7 @@ const setBike = (fields: Partial<Bike>) =>
   garage.put(`change ${props.bike.name}`, 'bikes', { ...props.bike, ...fields });
 function setRider(mass: number) {
   const { doc } = garage;
-  if (doc) garage.edit('change the rider’s weight', [], { ...doc.garage, rider: { mass } });
+  if (doc) garage.edit('change the rider’s weight', [], { ...doc.garage, rider: { ...doc.garage.rider, mass } });
 }
 function setPillion(pillion: number) {
   if (garage.trip) garage.put(`pillion on ${garage.trip.name}`, 'trips', { ...garage.trip, pillion });

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+/** One rider, or a car: who it is, how much of what they may carry they have, and each thing. */
+import { computed, ref } from 'vue';
+import { withUnit, type Bike, type CarrierTold, type CrewAnswer } from '@necessaire/core';
+import { useExplain } from '../../stores/explain';
+import { useView } from '../../stores/view';
+import { over, useDropTarget } from '../../ui/places/dragging';
+import { massText, percent } from '../../ui/words';
+import { HAND_WORDS, LIMIT_WORDS, VEHICLE_WORDS } from '../../words/crew';
+import SmallBike from './SmallBike.vue';
+import CrewToken from './CrewToken.vue';
+
+const props = defineProps<{ told: CarrierTold; answer: CrewAnswer; bike: Bike | null }>();
+const emit = defineEmits<{
+  give: [item: string, from: number, to: number | 'home' | null];
+  drop: [key: string, to: number];
+}>();
+const view = useView();
+const explain = useExplain();
+const column = ref<HTMLElement>();
+const opened = ref<string | null>(null);
+const who = computed(() => props.answer.names[props.told.number]!);
+const says = computed(() =>
+  who.value.bike
+    ? [who.value.bike.name, HAND_WORDS[(who.value.hand ?? 1) as 1 | 2 | 3], who.value.firstAid ? 'first aid' : '']
+        .filter(Boolean)
+        .join(' · ')
+    : who.value.vehicle
+      ? VEHICLE_WORDS[who.value.vehicle]
+      : '',
+);
+const isOver = computed(
+  () => props.told.mass > props.told.limit || (props.told.room !== null && props.told.bulk > props.told.room),
+);
+useDropTarget(
+  column,
+  () => String(props.told.number),
+  (key) => emit('drop', key, props.told.number),
+);
+function show() {
+  const t = props.told;
+  explain.show({
+    title: `What ${who.value.name} carries`,
+    value: massText(view.units, t.mass),
+    formula: 'share = weight carried ÷ weight that they may carry',
+    inputs: [
+      { name: 'carried', value: massText(view.units, t.mass) },
+      { name: 'may carry', value: massText(view.units, t.limit) },
+      { name: 'share', value: percent(t.share, 1) },
+      { name: 'room taken', value: withUnit(view.units, 'volume', t.bulk) },
+      ...(t.room === null ? [] : [{ name: 'room there is', value: withUnit(view.units, 'volume', t.room) }]),
+    ],
+    source: who.value.limitBy ? `the limit is ${LIMIT_WORDS[who.value.limitBy]}` : 'the limit is as entered',
+  });
+}
+</script>
+
+<template>
+  <section
+    ref="column"
+    class="column"
+    :class="{ over: over === String(told.number) }"
+    :data-place="String(told.number)"
+    :aria-label="who.name"
+  >
+    <SmallBike v-if="bike" :bike="bike" />
+    <div v-else class="no-bike" aria-hidden="true" />
+    <h3>{{ who.name }}</h3>
+    <p class="soft says">{{ says }}</p>
+    <v-btn
+      variant="text"
+      class="load"
+      :aria-label="`${who.name} carries ${massText(view.units, told.mass)}: how it is worked out`"
+      @click="show"
+    >
+      <strong class="num" :class="{ gap: isOver }">{{ massText(view.units, told.mass) }}</strong>
+      <span class="num soft">of {{ massText(view.units, told.limit) }}</span>
+    </v-btn>
+    <div
+      class="bar"
+      :class="{ full: isOver }"
+      role="img"
+      :aria-label="`${percent(told.share)} of what ${who.name} may carry`"
+    >
+      <span :style="{ width: `${Math.min(100, told.share * 100)}%` }" />
+    </div>
+    <ul>
+      <CrewToken
+        v-for="t in told.tokens"
+        :key="t.item"
+        :token="t"
+        :by="told.number"
+        :answer="answer"
+        :open="opened === t.item"
+        @pick="opened = opened === t.item ? null : t.item"
+        @give="(item, to) => emit('give', item, told.number, to)"
+      />
+    </ul>
+    <p v-if="told.tokens.length === 0" class="soft none">Nothing of the shared kit.</p>
+  </section>
+</template>
+
+<style scoped>
+.column {
+  border-top: 2px solid var(--ink);
+  min-width: 0;
+  padding: 6px 0 12px;
+}
+.column.over {
+  outline: 2px dashed var(--ink);
+  outline-offset: 3px;
+}
+.no-bike {
+  height: 84px;
+}
+h3 {
+  font-size: 19px;
+}
+.says {
+  font-size: 13px;
+  line-height: 1.25;
+  min-height: 33px;
+}
+.load {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  padding: 0;
+}
+.load :deep(.v-btn__content) {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  gap: 8px;
+}
+.bar {
+  height: 8px;
+  border: 1px solid var(--ink);
+  margin: 2px 0 6px;
+}
+.bar span {
+  display: block;
+  height: 100%;
+  background: var(--proven);
+}
+.bar.full span {
+  background: var(--gap);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.none {
+  padding: 8px 0;
+}
+</style>

@@ -1,0 +1,148 @@
+<script setup lang="ts">
+/** The whole ride: chance of getting home, hours, fuel and first aid, bike by bike and for all. */
+import { computed } from 'vue';
+import { figure, unitOf, type Crew, type CrewAnswer } from '@necessaire/core';
+import { useCrew } from '../../stores/crew';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { counted, massText, percent } from '../../ui/words';
+
+const props = defineProps<{ answer: CrewAnswer; of: Crew }>();
+const garage = useGarage();
+const view = useView();
+const explain = useExplain();
+const crew = useCrew();
+const riders = computed(() => props.answer.names.flatMap((n, i) => (n.bike ? [{ ...n, i }] : [])));
+const hoursOf = (bikeId: string) => props.answer.bikes.find((b) => b.bikeId === bikeId);
+/** With everybody waiting an hour counts for each. */
+const times = computed(() => (props.of.waits ? riders.value.length : 1));
+const smallest = computed(() => [...riders.value].sort((a, b) => (a.range ?? Infinity) - (b.range ?? Infinity))[0]);
+const longestGap = computed(() => {
+  const gaps = (garage.trip?.legs ?? []).flatMap((l) => (l.fuelGapKm === null ? [] : [l.fuelGapKm]));
+  return gaps.length > 0 ? Math.max(...gaps) : null;
+});
+const distance = (km: number) => `${figure(view.units, 'distance', km)} ${unitOf(view.units, 'distance')}`;
+const kits = computed(() =>
+  props.answer.carriers.flatMap((c) =>
+    c.tokens.some((t) => /first-aid|dressing/iu.test(t.name)) ? [props.answer.names[c.number]!.name] : [],
+  ),
+);
+const trained = computed(() => riders.value.filter((r) => r.firstAid).map((r) => r.name));
+const bikeTank = () => {
+  const key = smallest.value?.bike?.id;
+  const all = [...(garage.doc?.bikes ?? []), ...(garage.doc?.companions ?? []).flatMap((c) => c.bikes)];
+  return all.find((b) => b.id === key)?.tank ?? null;
+};
+const aloneMean = computed(() => {
+  const known = crew.alone.filter((x) => x !== null);
+  return known.length > 0 ? known.reduce((s, x) => s + x, 0) / known.length : null;
+});
+function showHome() {
+  explain.show({
+    title: 'All bikes home by own means',
+    value: percent(props.answer.home, 1),
+    formula:
+      'product over all bikes and all troubles that end a ride of P(as many as the crew can mend at ride-out or better)',
+    inputs: props.answer.bikes.map((b) => ({
+      name: riders.value.find((r) => r.bike?.id === b.bikeId)?.name ?? '',
+      value: percent(b.home, 1),
+    })),
+    source: 'rates are typical values until your ride log says more; spares are pooled over the bikes that they fit',
+  });
+}
+</script>
+
+<template>
+  <div>
+    <section>
+      <h2>Home by own means</h2>
+      <v-btn
+        variant="text"
+        class="big num"
+        aria-label="All bikes home by own means: how it is worked out"
+        @click="showHome"
+      >
+        {{ percent(answer.home, 1) }}
+      </v-btn>
+      <span class="soft"> of such rides, all {{ counted(riders.length, 'bike') }} with each other</span>
+      <v-table density="compact" class="table">
+        <thead>
+          <tr>
+            <th scope="col">Bike</th>
+            <th scope="col">home</th>
+            <th scope="col">hours saved</th>
+            <th scope="col">at stake</th>
+            <th scope="col">full tank</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in riders" :key="r.key">
+            <th scope="row">{{ r.name }}</th>
+            <td class="num">{{ percent(hoursOf(r.bike!.id)?.home ?? 1, 1) }}</td>
+            <td class="num">{{ ((hoursOf(r.bike!.id)?.saved ?? 0) * times).toFixed(1) }}</td>
+            <td class="num">{{ ((hoursOf(r.bike!.id)?.left ?? 0) * times).toFixed(1) }}</td>
+            <td class="num">{{ r.range === null ? '' : distance(r.range) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">All</th>
+            <td class="num">{{ percent(answer.home, 1) }}</td>
+            <td class="num">{{ (answer.saved * times).toFixed(1) }}</td>
+            <td class="num">{{ (answer.left * times).toFixed(1) }}</td>
+            <td class="num">{{ smallest?.range ? distance(smallest.range) : '' }}</td>
+          </tr>
+        </tbody>
+      </v-table>
+      <p v-if="of.waits" class="soft">Hours count for all {{ riders.length }} who wait.</p>
+    </section>
+    <section v-if="smallest?.range">
+      <h2>Fuel</h2>
+      <p>
+        <strong>{{ smallest.name }}</strong> decides the stops: about
+        <strong class="num">{{ distance(smallest.range) }}</strong> with a full tank.
+        <template v-if="longestGap !== null">
+          The longest way between two pumps is <span class="num">{{ distance(longestGap) }}</span>:
+          <span :class="longestGap > smallest.range ? 'gap' : 'good'">{{
+            longestGap > smallest.range
+              ? `carry ${figure(view.units, 'volume', 1000 * ((longestGap - smallest.range) / smallest.range) * (bikeTank() ?? 0))} ${unitOf(view.units, 'volume')} more, or share`
+              : 'it is enough'
+          }}</span>.
+        </template>
+      </p>
+      <p class="soft">Tank ÷ consumption on paved ground; sand and mud take more.</p>
+    </section>
+    <section>
+      <h2>First aid</h2>
+      <p>
+        Trained: <strong>{{ trained.join(', ') || 'nobody' }}</strong>. Kits with
+        <strong>{{ kits.join(', ') || 'nobody' }}</strong>.
+      </p>
+      <p class="caution">First call the local emergency number. A kit replaces no training.</p>
+    </section>
+    <section v-if="aloneMean !== null">
+      <h2>What riding together saves</h2>
+      <p>
+        Each rider takes <strong class="num">{{ massText(view.units, answer.mass / riders.length) }}</strong> on
+        average. With the same tools and nobody to share with it would be
+        <strong class="num">{{ massText(view.units, aloneMean) }}</strong>.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+section {
+  padding: 12px 16px;
+  border-bottom: 1px solid var(--hair);
+}
+.big {
+  font-size: 30px;
+  padding: 0;
+}
+.table {
+  background: transparent;
+}
+p {
+  margin: 4px 0;
+}
+</style>

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { ME, type Effect } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useCrew } from '../../stores/crew';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import NextStage from '../../shell/NextStage.vue';
+import { held, over, useTouchDrops } from '../../ui/places/dragging';
+import { useTab } from '../../ui/useTab';
+import { counted, massText, percent } from '../../ui/words';
+import { gapsText } from '../../words/crew';
+import CommonSheet from './CommonSheet.vue';
+import CrewColumn from './CrewColumn.vue';
+import CrewLists from './CrewLists.vue';
+import CrewFigures from './CrewFigures.vue';
+import LentSheet from './LentSheet.vue';
+import PeopleSheet from './PeopleSheet.vue';
+import RulesSheet from './RulesSheet.vue';
+import WhatIfSheet from './WhatIfSheet.vue';
+
+const crew = useCrew();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const TABS = {
+  'what-if': 'What if',
+  people: 'People',
+  rules: 'Rules',
+  common: 'In common',
+  ride: 'The ride',
+  lists: 'Lists',
+  lent: 'Lent',
+} as const;
+const tab = useTab(Object.keys(TABS) as (keyof typeof TABS)[]);
+crew.want(true);
+onBeforeUnmount(() => {
+  crew.want(false);
+  held.value = null;
+  over.value = null;
+});
+const answer = computed(() => crew.answer);
+const bikeOf = (key: string) => {
+  const m = crew.crew?.members.find((x) => x.who === key);
+  const list = key === ME ? garage.doc?.bikes : garage.doc?.companions.find((c) => c.id === key)?.bikes;
+  return list?.find((b) => b.id === m?.bikeId) ?? list?.[0] ?? null;
+};
+const alone = computed(() => {
+  const known = crew.alone.filter((x) => x !== null);
+  return known.length > 0 && known.length === answer.value?.names.filter((n) => n.bike).length
+    ? known.reduce((s, x) => s + x, 0)
+    : null;
+});
+const gaps = computed(() => answer.value?.judged.gaps.length ?? 0);
+/** What a drop would do, worked out while a thing is held over somebody. */
+const effect = shallowRef<{ text: string } | null>(null);
+const parse = (key: string) => {
+  const at = key.indexOf(' ');
+  return { from: Number(key.slice(0, at)), item: key.slice(at + 1) };
+};
+watch([held, over] as const, async ([key, to]) => {
+  effect.value = null;
+  const a = answer.value;
+  if (!a || !key || to === null) return;
+  const { from, item } = parse(key);
+  const target = Number(to);
+  if (!Number.isInteger(target) || target === from) return;
+  const made = await crew.ask((w) => w.effect(item, from, target));
+  if (!made || held.value !== key || over.value !== to) return;
+  effect.value = { text: effectText(made, item, from, target) };
+});
+function effectText(e: Effect, item: string, from: number, to: number): string {
+  const a = answer.value!;
+  const token = a.carriers[from]?.tokens.find((t) => t.item === item);
+  const parts = [
+    `greatest share ${e.share >= 0 ? '+' : '−'}${Math.abs(e.share * 100).toFixed(1)} points`,
+    e.lost.length > 0 ? `no longer: ${gapsText(a, e.lost)}` : '',
+    e.won.length > 0 ? `again: ${gapsText(a, e.won)}` : '',
+    e.over.length > 0 ? `${a.names[to]?.name} is over the limit` : '',
+  ].filter(Boolean);
+  return `If ${a.names[to]?.name} takes ${token?.name.toLowerCase() ?? 'it'}: ${parts.join('; ')}.`;
+}
+function give(item: string, from: number, to: number | 'home' | null) {
+  const a = answer.value;
+  if (!a) return;
+  held.value = null;
+  over.value = null;
+  const name = a.carriers[from]?.tokens.find((t) => t.item === item)?.name ?? 'It';
+  const key = to === null ? null : to === 'home' ? 'home' : (a.names[to]?.key ?? null);
+  crew.fix(item, key);
+  const who =
+    to === null ? 'is placed automatically' : to === 'home' ? 'stays at home' : `goes to ${a.names[to]?.name}`;
+  notice.say(`${name} ${who}. Ctrl Z takes it back.`);
+}
+function drop(key: string, to: number) {
+  const { from, item } = parse(key);
+  if (from !== to) give(item, from, to);
+}
+useTouchDrops((key, to) => drop(key, Number(to)));
+</script>
+
+<template>
+  <div class="stage">
+    <section class="picture crew" :data-busy="crew.busy || crew.first">
+      <div class="stage-head">
+        <h1>Who carries what</h1>
+        <p v-if="!garage.trip">Plan a trip first: a crew rides one. <router-link to="/trip">Open Trip</router-link></p>
+        <p v-else-if="!crew.crew">
+          You ride alone on this trip. <strong>Add who rides along</strong>, and the kit is shared out between you.
+        </p>
+        <p v-else-if="answer" role="status">
+          <strong v-if="effect" class="says">{{ effect.text }}</strong>
+          <template v-else>
+            <strong class="num">{{ massText(view.units, answer.mass) }}</strong> for
+            {{ counted(answer.names.filter((n) => n.bike).length, 'rider')
+            }}<template v-if="alone !== null && alone > answer.mass">
+              instead of <strong class="num">{{ massText(view.units, alone) }}</strong> if each packed alone</template
+            >;
+            <strong v-if="gaps > 0" class="gap">{{ counted(gaps, 'gap') }}.</strong>
+            <template v-else>every bike gets home, apart and together.</template>
+            <span v-if="crew.busy || crew.first"> Looking for a better one …</span>
+            <span v-else-if="answer.proven"> Proven the best.</span>
+            <span v-else> Within {{ percent(answer.gap, 1) }} of the best.</span>
+          </template>
+        </p>
+        <p v-else-if="crew.failed" class="gap" role="alert">{{ crew.failed }}</p>
+        <NextStage />
+      </div>
+      <v-progress-linear v-if="crew.busy" indeterminate height="2" aria-label="Sharing out" />
+      <template v-if="crew.crew && answer">
+        <div class="fair">
+          <span class="label">Least weight</span>
+          <v-slider
+            :model-value="crew.crew.fair"
+            :min="0"
+            :max="1"
+            :step="0.05"
+            hide-details
+            aria-label="Least weight or fairest"
+            @end="crew.set('change how it is shared', { fair: $event })"
+          />
+          <span class="label">Fairest</span>
+        </div>
+        <div class="columns" :class="{ stale: crew.busy && !crew.first }">
+          <CrewColumn
+            v-for="c in answer.carriers"
+            :key="answer.names[c.number]!.key"
+            :told="c"
+            :answer="answer"
+            :bike="bikeOf(answer.names[c.number]!.key)"
+            @give="give"
+            @drop="drop"
+          />
+        </div>
+        <p class="caution">
+          Whoever turns a bolt must be able to: torque and brakes are for those who have done it. The maker’s manual,
+          the payload on each bike and local law come first.
+        </p>
+      </template>
+      <p v-else-if="crew.crew && !crew.failed" class="empty">Sharing out …</p>
+    </section>
+    <section class="sheet" aria-label="The crew">
+      <template v-if="garage.trip && garage.bike">
+        <v-tabs v-if="crew.crew" v-model="tab" class="tabs" show-arrows aria-label="What to look at">
+          <v-tab v-for="(name, key) in TABS" :key="key" :value="key">{{ name }}</v-tab>
+        </v-tabs>
+        <PeopleSheet v-if="!crew.crew || tab === 'people'" :answer="answer" />
+        <LentSheet v-else-if="tab === 'lent'" />
+        <template v-else-if="answer">
+          <WhatIfSheet v-if="tab === 'what-if'" :answer="answer" />
+          <RulesSheet v-else-if="tab === 'rules'" :of="crew.crew" :answer="answer" />
+          <CommonSheet v-else-if="tab === 'common'" :answer="answer" />
+          <CrewFigures v-else-if="tab === 'ride'" :answer="answer" :of="crew.crew" />
+          <CrewLists v-else :answer="answer" />
+        </template>
+        <p v-else class="empty">Sharing out …</p>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.fair {
+  display: grid;
+  grid-template-columns: auto minmax(120px, 1fr) auto;
+  gap: 14px;
+  align-items: center;
+  margin: 6px 0 10px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 0 12px;
+}
+.columns.stale {
+  opacity: 0.55;
+}
+.says {
+  color: var(--ink);
+}
+.tabs {
+  border-bottom: 1px solid var(--line);
+}
+@media (max-width: 760px) {
+  .columns {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,267 @@
+<script setup lang="ts">
+/** What if somebody is not there, or the crew falls apart: which repairs are missing, for whom, and the lightest cure. */
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { Absence, CrewAnswer, CrewCure, Gap } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useCrew } from '../../stores/crew';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { counted, massText, percent } from '../../ui/words';
+import { gapsText, gapWhat, gapWhose, groupName } from '../../words/crew';
+import LeanPicture from './LeanPicture.vue';
+
+const props = defineProps<{ answer: CrewAnswer }>();
+const crew = useCrew();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const absences = shallowRef<Absence[]>([]);
+const gone = ref<number | null>(null);
+const cure = shallowRef<CrewCure | null>(null);
+const seeking = ref(false);
+const openGroup = ref<string | null>(null);
+
+const riders = computed(() => props.answer.names.flatMap((n, i) => (n.bike ? [i] : [])));
+watch(
+  () => [props.answer, crew.busy] as const,
+  async () => {
+    if (crew.busy) return;
+    const of = props.answer;
+    const list: Absence[] = [];
+    if (riders.value.length > 1)
+      for (const i of riders.value) {
+        const a = await crew.ask((w) => w.absence(i));
+        if (!a || props.answer !== of) return;
+        list.push(a);
+        absences.value = [...list];
+      }
+    cure.value = null;
+    gone.value = null;
+  },
+  { immediate: true },
+);
+/** Each rider without whom something is missing, with the hours that the others lose. */
+const rows = computed(() => absences.value.map((a) => ({ ...a, name: props.answer.names[a.gone]?.name ?? '' })));
+/** What is missing in two words: repairs, or bolts where it is only those. */
+function missing(gaps: readonly Gap[]): string {
+  const repairs = gaps.filter((g) => g.kind === 'mend' || g.kind === 'stock').length;
+  if (repairs > 0) return counted(repairs, 'repair');
+  const bolts = new Set(gaps.flatMap((g) => g.fasteners)).size;
+  return bolts > 0 ? counted(bolts, 'bolt') : 'nothing missing';
+}
+const gapsNow = computed(() => props.answer.judged.gaps);
+const parts = computed(() => props.answer.groups.filter((g) => g.kind === 'part'));
+const singles = computed(() => props.answer.groups.filter((g) => g.kind === 'alone'));
+const splitName = (id: string | null) => crew.crew?.splits.find((s) => s.id === id)?.name ?? '';
+
+async function seek(who: number | null) {
+  seeking.value = true;
+  cure.value = null;
+  cure.value = await crew.ask((w) => w.cure(who));
+  seeking.value = false;
+}
+async function takeOut(i: number) {
+  gone.value = gone.value === i ? null : i;
+  cure.value = null;
+  if (gone.value !== null && (absences.value[i]?.gaps.length ?? 0) > 0) await seek(i);
+}
+/** Takes the cure: the things are carried as it says from now on. */
+function take() {
+  const of = crew.crew;
+  const found = cure.value;
+  if (!of || !found) return;
+  const fixed = found.additions.map((a) => ({
+    item: a.item,
+    by: props.answer.names[a.by]!.key,
+    count: a.count + (props.answer.carriers[a.by]?.tokens.find((t) => t.item === a.item)?.count ?? 0),
+  }));
+  const items = new Set(fixed.map((f) => `${f.item} ${f.by}`));
+  crew.set('take the cure', {
+    fixed: [...of.fixed.filter((f) => !items.has(`${f.item} ${f.by}`)), ...fixed],
+  });
+  notice.say(`${counted(fixed.length, 'thing is', 'things are')} carried as well. Ctrl Z takes it back.`);
+}
+const cureText = (c: CrewCure) =>
+  c.additions
+    .map((a) => `${props.answer.names[a.by]?.name} takes ${a.name.toLowerCase()}${a.count > 1 ? ` ×${a.count}` : ''}`)
+    .join(', ');
+const held = computed(() => (gone.value === null ? [] : (absences.value[gone.value]?.gaps ?? [])));
+const byBike = computed(() => {
+  const out = new Map<string, string[]>();
+  for (const g of held.value) {
+    const who = gapWhose(props.answer, g) || 'Everybody';
+    const list = out.get(who) ?? [];
+    const what = gapWhat(props.answer, g);
+    if (!list.includes(what)) list.push(what);
+    out.set(who, list);
+  }
+  return [...out];
+});
+const trip = computed(() => garage.trip);
+/** Troubles that nothing carried mends and that a companion could fetch the means for sooner than help comes. */
+const fetch = computed(() => {
+  const list = gapsNow.value.filter((g) => g.kind === 'mend').map((g) => props.answer.asks[g.ask]);
+  return list.flatMap((a) => (a && a.fetch < a.without ? [a] : []));
+});
+</script>
+
+<template>
+  <div class="what-if">
+    <section v-if="gapsNow.length > 0">
+      <h2>Missing as it is</h2>
+      <ul class="plain">
+        <li v-for="g in answer.groups.filter((x) => x.gaps.length > 0)" :key="g.key">
+          <strong>{{ groupName(g) }}:</strong> {{ gapsText(answer, g.gaps) }}
+        </li>
+      </ul>
+      <p v-for="f in fetch" :key="f.name" class="soft">
+        {{ f.name }}: a companion fetches what is missing in about <span class="num">{{ f.fetch.toFixed(1) }} h</span>,
+        against <span class="num">{{ f.without.toFixed(1) }} h</span>
+        until help has come.
+      </p>
+      <v-btn variant="outlined" :loading="seeking && gone === null" @click="seek(null)">Find the lightest cure</v-btn>
+      <template v-if="cure && gone === null">
+        <p v-if="cure.additions.length > 0" role="status">
+          {{ cureText(cure) }}. <span class="num">+{{ massText(view.units, cure.mass) }}</span>
+        </p>
+        <p v-else role="status">
+          Nothing that anybody owns cures it: buy it, or learn it. Match says what would reach a head.
+        </p>
+        <v-btn v-if="cure.additions.length > 0" variant="flat" @click="take">Carry it so</v-btn>
+      </template>
+    </section>
+
+    <section v-if="parts.length > 0">
+      <h2>When the crew splits</h2>
+      <ul class="plain rows">
+        <li v-for="g in parts" :key="g.key">
+          <v-btn
+            variant="text"
+            class="wide"
+            :aria-expanded="openGroup === g.key"
+            @click="openGroup = openGroup === g.key ? null : g.key"
+          >
+            <span
+              ><strong>{{ g.name }}</strong
+              ><span class="soft beside">{{ splitName(g.splitId) }}</span></span
+            >
+            <span class="num" :class="g.gaps.length + g.never.length > 0 ? 'gap' : 'good'">{{
+              g.gaps.length + g.never.length > 0
+                ? counted(g.gaps.length + g.never.length, 'gap')
+                : `home ${percent(g.home)}`
+            }}</span>
+          </v-btn>
+          <div v-if="openGroup === g.key" class="more">
+            <p v-if="g.gaps.length > 0">Not mended: {{ gapsText(answer, g.gaps, 6) }}.</p>
+            <p v-for="n in g.never" :key="n.ask">{{ answer.asks[n.ask]?.name }}: {{ n.why }}.</p>
+            <p>
+              Home by own means on <span class="num">{{ percent(g.home, 1) }}</span> of trips;
+              <span class="num">{{ g.left.toFixed(1) }} h</span> stay at stake.
+            </p>
+          </div>
+        </li>
+      </ul>
+    </section>
+
+    <section v-if="singles.length > 0">
+      <h2>Each alone for an hour</h2>
+      <ul class="plain">
+        <li v-for="g in singles" :key="g.key" class="line">
+          <strong>{{ g.name }}:</strong>{{ ' ' }}
+          <span v-if="g.gaps.length + g.never.length === 0" class="good">has all that was asked</span>
+          <span v-else class="gap">
+            {{
+              [gapsText(answer, g.gaps), ...g.never.map((n) => `${answer.asks[n.ask]?.name}: ${n.why}`)]
+                .filter(Boolean)
+                .join('; ')
+            }}
+          </span>
+        </li>
+      </ul>
+    </section>
+
+    <section v-if="riders.length > 1">
+      <h2>Somebody turns back</h2>
+      <ul class="plain rows">
+        <li v-for="r in rows" :key="r.gone">
+          <v-btn variant="text" class="wide" :aria-pressed="gone === r.gone" @click="takeOut(r.gone)">
+            <span
+              >Without <strong>{{ r.name }}</strong></span
+            >
+            <span class="num" :class="{ gap: r.hours >= 0.05 }"
+              >{{ r.hours >= 0.05 ? `−${r.hours.toFixed(1)} h` : '0 h' }} · {{ missing(r.gaps) }}</span
+            >
+          </v-btn>
+          <div v-if="gone === r.gone" class="more">
+            <p v-for="[who, list] in byBike" :key="who">
+              <strong>{{ who }}:</strong> {{ list.slice(0, 5).join(', ')
+              }}{{ list.length > 5 ? ` and ${list.length - 5} more` : '' }}.
+            </p>
+            <p v-if="byBike.length === 0">The others can do all that was asked of them.</p>
+            <p v-if="seeking" class="soft">Looking for the lightest cure …</p>
+            <template v-else-if="cure">
+              <p role="status">
+                Lightest cure: {{ cure.additions.length > 0 ? cureText(cure) : 'nothing that anybody owns' }}.
+                <span v-if="cure.additions.length > 0" class="num">+{{ massText(view.units, cure.mass) }}</span>
+                <span v-if="cure.left.length > 0" class="soft"> Not cured: {{ gapsText(answer, cure.left) }}.</span>
+              </p>
+              <v-btn v-if="cure.additions.length > 0" variant="outlined" @click="take">Carry it so</v-btn>
+            </template>
+          </div>
+        </li>
+      </ul>
+      <p v-if="rows.length < riders.length" class="soft">Working it out …</p>
+    </section>
+
+    <section v-if="riders.length > 1">
+      <h2>Who leans on whom</h2>
+      <p class="soft">
+        Hours of a bike’s repairs that only another’s things or skill save, over {{ trip ? 'the trip' : 'a trip' }}.
+      </p>
+      <LeanPicture :answer="answer" :leaning="crew.leaning" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+section {
+  padding: 12px 16px;
+  border-bottom: 1px solid var(--hair);
+}
+h2 {
+  margin-bottom: 6px;
+}
+.plain {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.rows li {
+  border-bottom: 1px solid var(--hair);
+}
+.wide {
+  width: 100%;
+  padding: 0;
+  min-height: 40px;
+}
+.wide :deep(.v-btn__content) {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  gap: 12px;
+  text-align: left;
+  white-space: normal;
+}
+.beside {
+  margin-left: 6px;
+}
+.more {
+  padding: 2px 0 10px;
+}
+.line {
+  padding: 3px 0;
+}
+p {
+  margin: 4px 0;
+}
+</style>

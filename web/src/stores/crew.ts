@@ -1,0 +1,158 @@
+import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { inWords, ME, newCrew, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
+import type { CrewWorker } from '../workers/crew.worker';
+import { today } from '../ui/day';
+import type { RowChange } from './changes';
+import { useGarage } from './garage';
+
+/** An edit that follows soon waits for the next, ms. */
+const SETTLE = 120;
+
+/** The crew of the open trip and who carries what: worked out in a worker of its own while somebody looks at it. */
+export const useCrew = defineStore('crew', () => {
+  const garage = useGarage();
+  const crew = computed<Crew | null>(() => garage.doc?.crews.find((c) => c.tripId === garage.trip?.id) ?? null);
+  const answer = shallowRef<CrewAnswer | null>(null);
+  /** Grams that each would carry alone; empty until known. */
+  const alone = shallowRef<(number | null)[]>([]);
+  const leaning = shallowRef<number[][]>([]);
+  /** Whether what is shown is about to be replaced. */
+  const busy = ref(false);
+  /** Whether what is shown is only the first of what is still being bettered. */
+  const first = ref(false);
+  const failed = ref<string | null>(null);
+  let worker: Worker | null = null;
+  let remote: Remote<CrewWorker> | null = null;
+  let wanted = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let asked = '';
+
+  function end() {
+    clearTimeout(timer);
+    remote?.[releaseProxy]();
+    worker?.terminate();
+    worker = null;
+    remote = null;
+  }
+  async function run() {
+    const { doc, trip } = garage;
+    const of = crew.value;
+    if (!doc || !trip || !of || wanted === 0) {
+      answer.value = null;
+      busy.value = false;
+      return;
+    }
+    if (busy.value) end();
+    if (!worker) {
+      worker = new Worker(new URL('../workers/crew.worker.ts', import.meta.url), { type: 'module' });
+      remote = wrap<CrewWorker>(worker);
+    }
+    const mine = worker;
+    busy.value = true;
+    failed.value = null;
+    if (asked !== of.id) answer.value = null;
+    asked = of.id;
+    try {
+      const made = await remote!.share(
+        doc,
+        of,
+        today(),
+        proxy((now: CrewAnswer) => {
+          if (worker !== mine) return;
+          answer.value = now;
+          first.value = true;
+        }),
+      );
+      if (worker !== mine) return;
+      answer.value = made;
+      first.value = false;
+      busy.value = false;
+      const lean = await remote!.leaning();
+      if (worker !== mine || busy.value) return;
+      leaning.value = lean;
+      const each = await remote!.alone();
+      if (worker === mine && !busy.value) alone.value = each;
+    } catch (error) {
+      if (worker !== mine) return;
+      failed.value = inWords(error);
+      busy.value = false;
+      console.error(error);
+      end();
+    }
+  }
+  watch(
+    () => [garage.version, garage.trip?.id, wanted] as const,
+    () => {
+      if (wanted === 0) return;
+      clearTimeout(timer);
+      timer = setTimeout(() => void run(), SETTLE);
+    },
+  );
+  /** Worked out while somebody looks: one call with true, one with false when they leave. */
+  function want(on: boolean) {
+    wanted = Math.max(0, wanted + (on ? 1 : -1));
+    if (on) void run();
+    else if (wanted === 0) {
+      end();
+      busy.value = false;
+    }
+  }
+  /** Asks something of what was shared out last; null when it was ended meanwhile or nothing is there. */
+  async function ask<T>(question: (w: Remote<CrewWorker>) => Promise<T>): Promise<T | null> {
+    const mine = worker;
+    if (!remote || busy.value || !answer.value) return null;
+    const made = await question(remote);
+    return worker === mine ? made : null;
+  }
+
+  /** Changes fields of the crew. */
+  function set(label: string, fields: Partial<Crew>): boolean {
+    const of = crew.value;
+    return of ? garage.put(label, 'crews', { ...of, ...fields }) : false;
+  }
+  /** The trip with so many companions as the crew has. */
+  function tripWith(members: number): RowChange[] {
+    const { trip } = garage;
+    if (!trip || trip.companions === members - 1) return [];
+    return [{ table: 'trips', id: trip.id, before: trip, after: { ...trip, companions: members - 1 } }];
+  }
+  /** Adds somebody to the ride; the first makes the crew. */
+  function join(companion: Companion, isNew: boolean): boolean {
+    const { trip, bike } = garage;
+    if (!trip || !bike) return false;
+    const of =
+      crew.value ?? newCrew({ id: crypto.randomUUID(), tripId: trip.id, members: [{ who: ME, bikeId: bike.id }] });
+    const next = { ...of, members: [...of.members, { who: companion.id, bikeId: companion.bikes[0]!.id }] };
+    return garage.edit(`${companion.person.name} rides along`, [
+      ...(isNew ? [{ table: 'companions' as const, id: companion.id, before: null, after: companion }] : []),
+      { table: 'crews', id: of.id, before: crew.value, after: next },
+      ...tripWith(next.members.length),
+    ]);
+  }
+  /** Takes somebody off the ride; what is known of them stays in the garage. */
+  function leave(who: string): boolean {
+    const of = crew.value;
+    if (!of) return false;
+    const members = of.members.filter((m) => m.who !== who);
+    const next: Crew = {
+      ...of,
+      members,
+      splits: of.splits
+        .map((s) => ({ ...s, groups: s.groups.map((g) => g.filter((k) => k !== who)).filter((g) => g.length > 0) }))
+        .filter((s) => s.groups.length > 0),
+      fixed: of.fixed.filter((f) => f.by !== who),
+    };
+    return garage.edit('somebody does not ride along', [
+      { table: 'crews', id: of.id, before: of, after: next },
+      ...tripWith(members.length),
+    ]);
+  }
+  /** Says who carries a thing; null lets the program choose again. */
+  function fix(item: string, by: string | null, count = 1): boolean {
+    const rest = (crew.value?.fixed ?? []).filter((f) => f.item !== item);
+    return set('say who carries it', { fixed: by === null ? rest : [...rest, { item, by, count }] });
+  }
+  return { crew, answer, alone, leaning, busy, first, failed, want, ask, set, join, leave, fix };
+});

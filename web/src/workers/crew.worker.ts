@@ -1,0 +1,102 @@
+import { expose } from 'comlink';
+import wasmUrl from 'highs/runtime?url';
+import {
+  absenceOf,
+  aloneMasses,
+  crewAnswer,
+  crewCase,
+  crewSwitchCosts,
+  cureOfGaps,
+  effectOf,
+  firstShare,
+  judgeCrew,
+  leaning,
+  matchingOf,
+  moved,
+  riderFile,
+  shareOut,
+  swapsOf,
+  without,
+  writeGarageFile,
+  type Absence,
+  type Crew,
+  type CrewAnswer,
+  type CrewCase,
+  type CrewCure,
+  type CrewRows,
+  type CrewSwitchCost,
+  type Effect,
+  type Judged,
+  type Matching,
+  type Shared,
+  type Swap,
+} from '@necessaire/core';
+import { loadSolver } from '@necessaire/solver';
+
+const solver = loadSolver(() => wasmUrl);
+/** The crew that was shared out last: what is asked of it afterwards is of this one. */
+let now: { c: CrewCase; shared: Shared; answer: CrewAnswer; judged: Judged } | null = null;
+
+const known = () => {
+  if (!now) throw new Error('nothing is shared out yet');
+  return now;
+};
+
+/** Who carries what, and what follows from it; the same functions that the command line calls. */
+const worker = {
+  /** Shares the kit out; told a first sharing at once. @returns null where nobody of the crew is there */
+  async share(
+    doc: CrewRows,
+    crew: Crew,
+    today: string,
+    tell: (answer: CrewAnswer) => void,
+  ): Promise<CrewAnswer | null> {
+    const c = crewCase(doc, crew, today);
+    if (!c) return null;
+    tell(crewAnswer(c, firstShare(c), false));
+    const shared = shareOut(c, await solver);
+    if (!shared) return null;
+    const answer = crewAnswer(c, shared);
+    now = { c, shared, answer, judged: judgeCrew(c, shared) };
+    return answer;
+  },
+  /** Grams that each would carry alone. */
+  async alone(): Promise<(number | null)[]> {
+    return aloneMasses(known().c, await solver);
+  },
+  leaning(): number[][] {
+    const { c, shared } = known();
+    return leaning(c, shared);
+  },
+  absence(gone: number): Absence {
+    const { c, shared } = known();
+    return absenceOf(c, shared, gone);
+  },
+  /** The lightest addition that closes what is missing without somebody; with nobody gone, what is missing as it is. */
+  async cure(gone: number | null): Promise<CrewCure | null> {
+    const { c, shared } = known();
+    return cureOfGaps(gone === null ? c : without(c, [gone]), shared, await solver);
+  },
+  /** What handing one thing on would do. */
+  effect(item: string, from: number, to: number): Effect {
+    const { c, shared, judged } = known();
+    return effectOf(c, shared, moved(c, shared, item, from, to), judged);
+  },
+  async switchCosts(doc: CrewRows, crew: Crew, today: string): Promise<CrewSwitchCost[]> {
+    return crewSwitchCosts(doc, crew, today, await solver);
+  },
+  matching(): Matching {
+    return matchingOf(known().c.members);
+  },
+  /** Heads whose change to another size would free most weight over all bikes. */
+  async swaps(): Promise<Swap[]> {
+    return swapsOf(known().c, await solver);
+  },
+  /** The list of one rider as a garage file of theirs. */
+  file(member: number, made: string): string {
+    const { c, answer } = known();
+    return writeGarageFile(riderFile(c, answer, member, { nextId: () => crypto.randomUUID(), made }));
+  },
+};
+export type CrewWorker = typeof worker;
+expose(worker);
