@@ -95,7 +95,7 @@ export function gapsOf(c: CrewCase, a: Assignment, group: Group, withStock = gro
         kind: 'loose',
         bikeId: l.bikeId,
         ask: open[0]?.ask ?? -1,
-        fasteners: open.flatMap((s) => headsOf(c, s.requires)),
+        fasteners: open.flatMap((s) => headsOf(c, s.requires, l.bikeId)),
         short: null,
       });
   }
@@ -119,9 +119,11 @@ export function gapsOf(c: CrewCase, a: Assignment, group: Group, withStock = gro
   }
   return gaps;
 }
-function headsOf(c: CrewCase, requirement: number): string[] {
+/** Fasteners of one bike that a requirement stands for: heads that take the same tools are one, over all bikes. */
+function headsOf(c: CrewCase, requirement: number, bikeId: string): string[] {
   const by = c.problem.requirements[requirement]?.by;
-  return by && 'head' in by ? by.fasteners : [];
+  const mine = new Set(c.members.find((m) => m.bike.id === bikeId)?.fasteners.map((f) => f.id));
+  return by && 'head' in by ? by.fasteners.filter((id) => mine.has(id)) : [];
 }
 
 /** What no group may want and no carrier exceed. */

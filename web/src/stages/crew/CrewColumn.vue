@@ -1,11 +1,13 @@
 <script setup lang="ts">
 /** One rider, or a car: who it is, how much of what they may carry they have, and each thing. */
+import { mdiBagPersonalOutline, mdiCarEstate, mdiVanUtility, mdiTruckTrailer } from '@mdi/js';
 import { computed, ref } from 'vue';
+import { useDisplay } from 'vuetify';
 import { withUnit, type Bike, type CarrierTold, type CrewAnswer } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
 import { over, useDropTarget } from '../../ui/places/dragging';
-import { massText, percent } from '../../ui/words';
+import { counted, massText, percent } from '../../ui/words';
 import { HAND_WORDS, LIMIT_WORDS, VEHICLE_WORDS } from '../../words/crew';
 import SmallBike from './SmallBike.vue';
 import CrewToken from './CrewToken.vue';
@@ -15,10 +17,20 @@ const emit = defineEmits<{
   give: [item: string, from: number, to: number | 'home' | null];
   drop: [key: string, to: number];
 }>();
+const VEHICLE_ICONS = {
+  car: mdiCarEstate,
+  van: mdiVanUtility,
+  trailer: mdiTruckTrailer,
+  cache: mdiBagPersonalOutline,
+} as const;
 const view = useView();
 const explain = useExplain();
 const column = ref<HTMLElement>();
 const opened = ref<string | null>(null);
+/** On a phone a rider is a line that unfolds, so that all of them are seen at once. */
+const { width } = useDisplay();
+const narrow = computed(() => width.value <= 760);
+const unfolded = ref(false);
 const who = computed(() => props.answer.names[props.told.number]!);
 const says = computed(() =>
   who.value.bike
@@ -64,7 +76,7 @@ function show() {
     :aria-label="who.name"
   >
     <SmallBike v-if="bike" :bike="bike" />
-    <div v-else class="no-bike" aria-hidden="true" />
+    <v-icon v-else :icon="VEHICLE_ICONS[who.vehicle ?? 'car']" size="84" class="no-bike" aria-hidden="true" />
     <h3>{{ who.name }}</h3>
     <p class="soft says">{{ says }}</p>
     <v-btn
@@ -84,7 +96,10 @@ function show() {
     >
       <span :style="{ width: `${Math.min(100, told.share * 100)}%` }" />
     </div>
-    <ul>
+    <v-btn v-if="narrow" variant="tonal" class="unfold" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+      {{ counted(told.tokens.length, 'thing') }}
+    </v-btn>
+    <ul v-if="!narrow || unfolded">
       <CrewToken
         v-for="t in told.tokens"
         :key="t.item"
@@ -111,7 +126,11 @@ function show() {
   outline-offset: 3px;
 }
 .no-bike {
-  height: 84px;
+  display: block;
+  color: var(--soft);
+}
+.unfold {
+  width: 100%;
 }
 h3 {
   font-size: 19px;
@@ -119,7 +138,6 @@ h3 {
 .says {
   font-size: 13px;
   line-height: 1.25;
-  min-height: 33px;
 }
 .load {
   display: flex;
@@ -153,5 +171,22 @@ ul {
 }
 .none {
   padding: 8px 0;
+}
+@media (max-width: 760px) {
+  .column {
+    display: grid;
+    grid-template-columns: 160px minmax(0, 1fr);
+    gap: 0 10px;
+    align-items: start;
+  }
+  .column > :first-child {
+    grid-row: 1 / span 3;
+  }
+  .bar,
+  ul,
+  .unfold,
+  .none {
+    grid-column: 1 / -1;
+  }
 }
 </style>

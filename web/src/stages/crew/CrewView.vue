@@ -101,7 +101,10 @@ useTouchDrops((key, to) => drop(key, Number(to)));
 
 <template>
   <div class="stage">
-    <section class="picture crew" :data-busy="crew.busy || crew.first">
+    <section
+      class="picture crew"
+      :data-working="crew.busy || crew.first || (crew.crew !== null && !answer) ? 'yes' : 'no'"
+    >
       <div class="stage-head">
         <h1>Who carries what</h1>
         <p v-if="!garage.trip">Plan a trip first: a crew rides one. <router-link to="/trip">Open Trip</router-link></p>
