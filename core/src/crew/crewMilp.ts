@@ -3,6 +3,7 @@ import { addTask, leastCopies } from '../toolbox/cover/index.js';
 import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
 import type { Requirement } from '../kit/optimum/kitProblem.js';
 import { blended, greatestShare, loads, mayCarryAll, type Assignment } from './assignment.js';
+import { atHome, forced, mostCopies, type Floor } from './forced.js';
 import type { CrewCase } from './crewCase.js';
 import type { Group } from './groups.js';
 import { drawsOf, judgeCrew } from './judge.js';
@@ -10,9 +11,12 @@ import { leastUnits, levelsOf } from './stockRule.js';
 import { skillIn } from './person.js';
 import { SUBJECTS } from '../repairs/index.js';
 
-/** Grams that a repair left undone counts, and one gram over a limit: more than any kit weighs, so that both come first. */
+/** Grams that a repair left undone counts: more than any kit weighs, so that repairs come first. */
 const UNDONE = 60_000;
-const OVER = 1000;
+/** Grams that a gram counts by which somebody carries less than they are asked to lead by: kept to wherever it can be. */
+const SHORT = 50;
+/** Units of a stock that one carries at most. */
+const MOST_UNITS = 400;
 /** Rounds in which stocks that turn out too small for the ways taken are asked for. */
 const MOST_ROUNDS = 12;
 /** The same for a whole crew: what further rounds better is below what they take. */
@@ -36,12 +40,6 @@ interface Cut {
   least: number;
   /** Demand and option of each that draws. */
   of: readonly (readonly [demand: number, option: number])[];
-}
-
-/** Things that the search may not change: least copies of pieces and units of stocks by carrier. */
-export interface Floor {
-  pieces: readonly (readonly number[])[];
-  stock: ReadonlyMap<string, readonly number[]>;
 }
 
 interface Built {
@@ -112,15 +110,16 @@ function build(c: CrewCase, cuts: readonly Cut[], floor: Floor | null, own: numb
   const wanted = useful(c);
   const riders = carriers.flatMap((k, i) => (k.member ? [i] : []));
 
+  const least = forced(c, floor);
   const x = problem.pieces.map((p, i): number[] | null => {
     if (!wanted.has(i)) return null;
-    const most = Math.min(p.count, 8);
-    const always = leastCopies(p);
+    const stays = least.pieces[i]!;
+    const carried = stays.reduce((n, k) => n + k, 0);
+    const most = Math.max(carried, 0, mostCopies(c, i) - atHome(c, `piece ${p.id}`));
     const columns = carriers.map((_, r) => {
-      const least = Math.max(floor?.pieces[i]?.[r] ?? 0, always > 0 && c.of[i]?.[0]?.member === r ? always : 0);
       // Of two sharings alike the one in which people carry their own is taken.
       const theirs = c.of[i]?.some((o) => o.member === r) ? 1 : 1 + own;
-      return b.column(perGram * p.mass * theirs, c.absent.has(r) ? 0 : most, true, c.absent.has(r) ? 0 : least);
+      return b.column(perGram * p.mass * theirs, c.absent.has(r) ? 0 : most, true, stays[r]!);
     });
     if (carriers.length > 1)
       b.row(
@@ -130,57 +129,36 @@ function build(c: CrewCase, cuts: readonly Cut[], floor: Floor | null, own: numb
       );
     return columns;
   });
-  const kinds = new Set(
-    c.groups.flatMap((g) => g.demands.flatMap((d) => d.options.flatMap((o) => o.supplies.map((s) => s.kind)))),
-  );
+  const kinds = new Set([
+    ...c.groups.flatMap((g) => g.demands.flatMap((d) => d.options.flatMap((o) => o.supplies.map((s) => s.kind)))),
+    ...least.stock.keys(),
+  ]);
   const s = new Map(
     [...kinds].map((kind) => {
       const { mass } = problem.book.of(kind);
+      const home = atHome(c, `spare ${kind}`) > 0;
       return [
         kind,
-        carriers.map((_, r) =>
-          b.column(
-            perGram * mass,
-            c.absent.has(r) ? 0 : 400,
-            true,
-            c.absent.has(r) ? 0 : (floor?.stock.get(kind)?.[r] ?? 0),
-          ),
-        ),
+        carriers.map((_, r) => {
+          const stays = least.stock.get(kind)?.[r] ?? 0;
+          return b.column(perGram * mass, c.absent.has(r) ? 0 : home ? stays : MOST_UNITS, true, stays);
+        }),
       ] as const;
     }),
   );
-
-  // What the rider decided.
-  for (const f of crew.fixed) {
-    const at = problem.pieces.findIndex((p) => f.item === `piece ${p.id}`);
-    const columns = at >= 0 ? x[at] : s.get(f.item.replace(/^spare /u, ''));
-    if (!columns) continue;
-    if (f.by === 'home') {
-      if (at >= 0)
-        b.row(
-          columns.map((k) => [k, 1]),
-          -Infinity,
-          Math.max(0, Math.min(problem.pieces[at]!.count, 8) - f.count),
-        );
-      continue;
-    }
-    const r = carriers.findIndex((k) => k.key === f.by);
-    if (r >= 0) b.row([[columns[r]!, 1]], at >= 0 ? Math.min(f.count, problem.pieces[at]!.count) : f.count);
-  }
 
   const masses = carriers.map((_, r): [number, number][] => [
     ...x.flatMap((columns, i): [number, number][] => (columns ? [[columns[r]!, problem.pieces[i]!.mass]] : [])),
     ...[...s].map(([kind, columns]): [number, number] => [columns[r]!, problem.book.of(kind).mass]),
   ]);
-  // Limits of each: a gram over counts more than any repair, so that nothing is planned over a limit unless marks demand it.
+  // Nobody is over a limit, but for what is carried in any case.
   const share = fair > 0 ? b.column(fair * mayCarryAll(c), 1000, false) : null;
   carriers.forEach((k, r) => {
-    const over = b.column(OVER, Infinity, false);
-    b.row([...masses[r]!, [over, -1]], -Infinity, k.limit);
+    const stays = sumOf(c, least, r);
+    b.row(masses[r]!, -Infinity, Math.max(k.limit, stays.mass));
     if (share !== null && k.member)
       b.row([[share, Math.max(1, k.limit)], ...masses[r]!.map(([col, m]): [number, number] => [col, -m])], 0);
     if (k.room === null) return;
-    const overRoom = b.column(OVER, Infinity, false);
     b.row(
       [
         ...x.flatMap((columns, i): [number, number][] =>
@@ -190,17 +168,20 @@ function build(c: CrewCase, cuts: readonly Cut[], floor: Floor | null, own: numb
           columns[r]!,
           boxVolume(problem.book.of(kind)) / BAG_FILL,
         ]),
-        [overRoom, -1],
       ],
       -Infinity,
-      k.room,
+      Math.max(k.room, stays.bulk),
     );
   });
 
   // Who is asked to carry more than the others.
   const more = (lead: number, of: (r: number) => [number, number][]) => {
     for (const r of riders)
-      if (r !== lead) b.row([...of(lead), ...of(r).map(([k, m]): [number, number] => [k, -m])], 0);
+      if (r !== lead)
+        b.row(
+          [...of(lead), ...of(r).map(([k, m]): [number, number] => [k, -m]), [b.column(SHORT, Infinity, false), 1]],
+          0,
+        );
   };
   if (crew.mechanic && riders.length > 1)
     more(mechanicOf(c), (r) =>
@@ -221,6 +202,9 @@ function build(c: CrewCase, cuts: readonly Cut[], floor: Floor | null, own: numb
   );
   return { b, x, s, y };
 }
+
+/** Grams and mL of what a carrier has in any case. */
+const sumOf = (c: CrewCase, least: Floor, r: number) => loads(c, { ...least, ways: new Map() })[r]!;
 
 /** Fluids and the tools that no rider needs alone go to different riders: one who has fluids has none of those, but for what cannot be split. */
 function apart(c: CrewCase, b: MilpBuilder, x: Built['x'], s: Built['s'], riders: readonly number[]): void {

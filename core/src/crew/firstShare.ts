@@ -1,6 +1,7 @@
 import { setsOfEnds, setsOfTask } from '../kit/optimum/items.js';
-import { leastCopies, taskDone } from '../toolbox/cover/index.js';
+import { taskDone } from '../toolbox/cover/index.js';
 import { blended, carriedCounts, loads, type Assignment } from './assignment.js';
+import { atHome, forced, mostCopies, type Floor } from './forced.js';
 import type { CrewCase } from './crewCase.js';
 import type { Shared } from './crewMilp.js';
 import type { Group, GroupOption } from './groups.js';
@@ -22,14 +23,27 @@ class Draft {
   }
   /** Copies of a piece that nobody carries yet. */
   left(p: number): number {
-    const piece = this.c.problem.pieces[p]!;
-    return piece.mark === 'never' ? 0 : Math.min(piece.count, 8) - this.pieces[p]!.reduce((s, n) => s + n, 0);
+    const home = atHome(this.c, `piece ${this.c.problem.pieces[p]!.id}`);
+    return mostCopies(this.c, p) - home - this.pieces[p]!.reduce((s, n) => s + n, 0);
   }
   /** Of some carriers the one whose share stays least with so many grams more, the owner first where it is near. */
   private lightest(carriers: readonly number[], mass: number, owners: readonly number[] = []): number {
     const share = (r: number) =>
       (this.masses[r]! + mass) / Math.max(1, this.c.carriers[r]!.limit) - (owners.includes(r) ? 0.04 : 0);
     return [...carriers].sort((a, b) => share(a) - share(b) || a - b)[0]!;
+  }
+  /** What somebody carries in any case. */
+  begin({ pieces, stock }: Floor): void {
+    pieces.forEach((by, p) =>
+      by.forEach((n, r) => {
+        this.pieces[p]![r] = n;
+        this.masses[r] = this.masses[r]! + n * this.c.problem.pieces[p]!.mass;
+      }),
+    );
+    for (const [kind, by] of stock) {
+      this.stock.set(kind, [...by]);
+      by.forEach((n, r) => (this.masses[r] = this.masses[r]! + n * this.c.problem.book.of(kind).mass));
+    }
   }
   addPiece(p: number, carriers: readonly number[]): void {
     const { mass } = this.c.problem.pieces[p]!;
@@ -148,10 +162,8 @@ function serve(d: Draft, g: Group): void {
  */
 export function firstShare(c: CrewCase): Shared {
   const d = new Draft(c);
-  c.problem.pieces.forEach((p, i) => {
-    const owner = c.of[i]?.[0]?.member;
-    for (let n = 0; n < leastCopies(p); n++) if (owner !== undefined && !c.absent.has(owner)) d.addPiece(i, [owner]);
-  });
+  const stays = forced(c, null);
+  d.begin(stays);
   const order = { alone: 0, part: 1, all: 2 } as const;
   for (const g of [...c.groups].sort((a, b) => order[a.kind] - order[b.kind])) serve(d, g);
   const byMass = c.problem.pieces.map((p, i) => ({ i, mass: p.mass })).sort((a, b) => b.mass - a.mass);
@@ -160,7 +172,7 @@ export function firstShare(c: CrewCase): Shared {
   for (const { i } of byMass)
     for (let r = 0; r < c.carriers.length; r++) {
       const by = d.pieces[i]!;
-      if (by[r]! === 0 || leastCopies(c.problem.pieces[i]!) > 0) continue;
+      if (by[r]! <= stays.pieces[i]![r]!) continue;
       const before = gapsAt(r);
       by[r] = by[r]! - 1;
       if (gapsAt(r) > before) by[r] = by[r]! + 1;

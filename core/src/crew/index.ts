@@ -10,6 +10,7 @@ export * from './crewCase.js';
 export * from './assignment.js';
 export * from './judge.js';
 export * from './crewMilp.js';
+export * from './forced.js';
 export * from './firstShare.js';
 export * from './template.js';
 export * from './oneLine.js';

@@ -85,7 +85,7 @@ export interface Guess {
 
 /** Sizes that an axle nut of an unknown bike may have, the likeliest first, as many as cover most bikes. */
 export function axleGuesses(bike: Bike): Guess[] {
-  const prior = sizePrior('hex', { thread: 'M16', accessory: false, id: '' }, []);
+  const prior = sizePrior('hex', { thread: null, accessory: false, id: '' }, []);
   const weights = AXLE_HEXES.map((size) => ({ size, w: prior({ form: 'hex', size }) * fits(bike, Number(size)) }));
   const sum = weights.reduce((s, x) => s + x.w, 0);
   const out: Guess[] = [];

@@ -1,7 +1,8 @@
 import type { Solve } from '../ground/milp.js';
 import { loads, type Assignment } from './assignment.js';
 import { without, type CrewCase } from './crewCase.js';
-import { shareOut, type Floor } from './crewMilp.js';
+import { shareOut } from './crewMilp.js';
+import type { Floor } from './forced.js';
 import type { Item } from './effect.js';
 import { hoursWith } from './hours.js';
 import { gapsOf, type Gap } from './judge.js';

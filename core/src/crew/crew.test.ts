@@ -1,0 +1,379 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import { demoGarage } from '@necessaire/demo';
+import { loadSolver } from '@necessaire/solver';
+import { companionFrom, riderFile } from '../answer/index.js';
+import { readGarageFile, writeGarageFile } from '../garage/index.js';
+import type { Solve } from '../ground/milp.js';
+import { answerFor } from '../answer/index.js';
+import { uuid } from '../testing/make.js';
+import { loads, totalMass } from './assignment.js';
+import { ME, newCrew, type Crew } from './crew.js';
+import { crewCase, without, type CrewCase } from './crewCase.js';
+import { shareOut, type Shared } from './crewMilp.js';
+import { effectOf, moved } from './effect.js';
+import { fetchHours } from './fetch.js';
+import { firstShare } from './firstShare.js';
+import { hoursWith } from './hours.js';
+import { gapsOf, judgeCrew } from './judge.js';
+import { crewCsv, listOfCarrier } from './lists.js';
+import { matchingOf } from './matching.js';
+import { carryLimit, USUAL_LIMIT } from './member.js';
+import { newPerson } from './person.js';
+import { crewSwitchCosts, swapsOf } from './switches.js';
+import { crewAnswer, type CrewAnswer } from './told.js';
+import { absenceOf, aloneMasses, cureOfGaps, leaning } from './whatIf.js';
+
+let solve: Solve;
+const doc = demoGarage();
+const crew = doc.crews[0]!;
+let c: CrewCase;
+let shared: Shared;
+let answer: CrewAnswer;
+beforeAll(async () => {
+  solve = await loadSolver();
+  c = crewCase(doc, crew)!;
+  shared = shareOut(c, solve)!;
+  answer = crewAnswer(c, shared);
+});
+const shareWith = (fields: Partial<Crew>) => {
+  const of = crewCase(doc, { ...crew, ...fields })!;
+  return { of, found: shareOut(of, solve)! };
+};
+const number = (name: string) => c.carriers.findIndex((k) => k.name === name);
+
+describe('four people on unlike bikes', () => {
+  test('each list sums to what the screen says, and all lists to the whole', () => {
+    const sums = answer.carriers.map((_, r) => listOfCarrier(answer, r).reduce((s, l) => s + l.mass, 0));
+    sums.forEach((s, r) => expect(s).toBeCloseTo(answer.carriers[r]!.mass, 6));
+    expect(sums.reduce((s, m) => s + m, 0)).toBeCloseTo(answer.mass, 6);
+    expect(answer.mass).toBeCloseTo(totalMass(c, shared), 6);
+    // The CSV has a head and a line for each thing.
+    const rows = crewCsv(answer, [0, 1]).trim().split('\r\n');
+    expect(rows).toHaveLength(1 + answer.carriers[0]!.tokens.length + answer.carriers[1]!.tokens.length);
+    expect(rows[1]).toMatch(/^Mirel,/u);
+  });
+
+  test('it is proven, within limits, and lighter than what each would carry alone', () => {
+    expect(shared.proven).toBe(true);
+    expect(judgeCrew(c, shared).over).toEqual([]);
+    const alone = aloneMasses(c, solve);
+    expect(alone.every((m) => m !== null && m > 0)).toBe(true);
+    const all = alone.reduce<number>((s, m) => s + m!, 0);
+    expect(answer.mass).toBeLessThan(all);
+    // Nobody alone needs more than the whole crew has.
+    for (const m of alone) expect(m!).toBeLessThanOrEqual(answer.mass + 40);
+  });
+
+  test('a first sharing is there at once, no lighter, with no more left undone', () => {
+    const first = firstShare(c);
+    expect(judgeCrew(c, first).gaps.length).toBeLessThanOrEqual(judgeCrew(c, shared).gaps.length);
+    expect(first.cost).toBeGreaterThanOrEqual(shared.bound);
+    expect(first.cost).toBeLessThan(shared.cost * 1.15);
+  });
+
+  test('whose a thing is: their own first, then what others own, the rest is bought', () => {
+    for (const carrier of answer.carriers)
+      for (const t of carrier.tokens) {
+        expect(t.of.reduce((s, o) => s + o.count, 0) + t.buy).toBe(t.count);
+        const p = c.problem.pieces.findIndex((x) => t.item === `piece ${x.id}`);
+        const mine = p < 0 ? 0 : (c.of[p]!.find((o) => o.member === carrier.number)?.count ?? 0);
+        if (p >= 0) expect(t.of.find((o) => o.member === carrier.number)?.count ?? 0).toBe(Math.min(t.count, mine));
+      }
+    // No owner lends more copies than they have.
+    c.problem.pieces.forEach((p, i) => {
+      for (const o of c.of[i]!) {
+        const lent = answer.carriers.flatMap((k) =>
+          k.tokens.filter((t) => t.item === `piece ${p.id}`).flatMap((t) => t.of),
+        );
+        const n = lent.filter((x) => x.member === o.member).reduce((s, x) => s + x.count, 0);
+        expect(n).toBeLessThanOrEqual(o.count);
+      }
+    });
+  });
+
+  test('a reason is what is really lost without the thing', () => {
+    const bar = answer.carriers[number('Mirel')]!.tokens.find((t) => t.why.some((g) => g.kind === 'turn'))!;
+    const less = moved(c, shared, bar.item, number('Mirel'), -1);
+    const now = c.groups.flatMap((g) => gapsOf(c, less, g)).length;
+    expect(now).toBe(judgeCrew(c, shared).gaps.length + bar.why.length);
+  });
+
+  test('a car that comes to the last leg carries nothing that an earlier leg needs', () => {
+    const car = number('The car');
+    const groups = c.groups.filter((g) => g.kind === 'all');
+    expect(groups.map((g) => g.carriers.includes(car)).sort()).toEqual([false, true]);
+    // All heads must be turned on the first legs too, so that no tool rides in it.
+    expect(answer.carriers[car]!.tokens.filter((t) => t.item.startsWith('piece '))).toEqual([]);
+    // There on all legs it takes what nobody needs alone or apart.
+    const { of, found } = shareWith({
+      vehicles: crew.vehicles.map((v) => ({ ...v, legs: [] })),
+      fair: 1,
+      splits: [],
+      alone: [],
+    });
+    expect(of.groups.filter((g) => g.kind === 'all')).toHaveLength(1);
+    const by = loads(of, found);
+    expect(by[car]!.mass).toBeGreaterThan(0.9 * by.reduce((s, l) => s + l.mass, 0));
+  });
+
+  test('a split costs weight or nothing; without splits and alone-kits the crew needs no more than before', () => {
+    const whole = shareWith({ splits: [], alone: [], fair: 0 });
+    const split = shareWith({ alone: [], fair: 0 });
+    expect(totalMass(whole.of, whole.found)).toBeLessThanOrEqual(totalMass(split.of, split.found) + 20);
+  });
+
+  test('skill: what nobody of a part has done is said of the part, and counts where somebody who has is with it', () => {
+    const tal = c.groups.find((g) => g.kind === 'part' && g.name.includes('Tal'))!;
+    const said = tal.never.map((n) => ({ what: c.problem.asks[n.ask]!.name, why: n.why }));
+    expect(said).toContainEqual({ what: 'Puncture, tubed', why: 'nobody here has done it' });
+    const all = c.groups.find((g) => g.kind === 'all')!;
+    expect(all.never.some((n) => n.why === 'nobody here has done it')).toBe(false);
+    // With Tal handy the part can.
+    const able = {
+      ...doc,
+      companions: doc.companions.map((x) => ({ ...x, person: { ...x.person, hand: 3 as const } })),
+    };
+    const again = crewCase(able, crew)!.groups.find((g) => g.key === tal.key)!;
+    expect(again.never.filter((n) => n.why === 'nobody here has done it')).toEqual([]);
+  });
+
+  test('what the rider decides is kept: given to somebody, or left at home', () => {
+    const token = answer.carriers[0]!.tokens.find((t) => t.item.startsWith('piece '))!;
+    const tal = crew.members[2]!.who;
+    const given = shareWith({ fixed: [{ item: token.item, by: tal, count: 1 }] });
+    const p = c.problem.pieces.findIndex((x) => token.item === `piece ${x.id}`);
+    expect(given.found.pieces[p]![2]).toBeGreaterThanOrEqual(1);
+    expect(firstShare(given.of).pieces[p]![2]).toBeGreaterThanOrEqual(1);
+    const home = shareWith({ fixed: [{ item: token.item, by: 'home', count: 200 }] });
+    expect(home.found.pieces[p]!.every((n) => n === 0)).toBe(true);
+    expect(firstShare(home.of).pieces[p]!.every((n) => n === 0)).toBe(true);
+  });
+
+  test('the effect of handing a thing on is the difference of the two', () => {
+    const token = answer.carriers[0]!.tokens[0]!;
+    const after = moved(c, shared, token.item, 0, 2);
+    const e = effectOf(c, shared, after);
+    expect(e.mass).toBeCloseTo(0, 9);
+    const share = (a: typeof shared) =>
+      Math.max(
+        ...loads(c, a)
+          .slice(0, 4)
+          .map((l, r) => l.mass / c.carriers[r]!.limit),
+      );
+    expect(e.share).toBeCloseTo(share(after as typeof shared) - share(shared), 9);
+    expect(e.lost.length - e.won.length).toBe(judgeCrew(c, after).gaps.length - judgeCrew(c, shared).gaps.length);
+    // Back again nothing changed.
+    expect(effectOf(c, shared, moved(c, after, token.item, 2, 0))).toMatchObject({ lost: [], won: [], over: [] });
+    const home = effectOf(c, shared, moved(c, shared, token.item, 0, -1));
+    expect(home.mass).toBeCloseTo(-token.mass / token.count, 6);
+  });
+});
+
+describe('what if', () => {
+  test('without somebody the others lose what was theirs, and the cure closes what can be closed', () => {
+    const gone = number('Mirel');
+    const absent = absenceOf(c, shared, gone);
+    expect(absent.hours).toBeGreaterThan(0);
+    expect(absent.gaps.length).toBeGreaterThan(0);
+    expect(absent.gaps.every((g) => g.bikeId !== crew.members[0]!.bikeId)).toBe(true);
+    const less = without(c, [gone]);
+    const cure = cureOfGaps(less, shared, solve)!;
+    expect(cure.additions.length).toBeGreaterThan(0);
+    expect(cure.additions.every((a) => a.by !== gone)).toBe(true);
+    expect(cure.left.length).toBeLessThan(absent.gaps.length);
+    // Carried as it says, just what it leaves is left.
+    let a = shared as Parameters<typeof moved>[1];
+    for (const x of cure.additions) a = moved(c, a, x.item, -1, x.by, x.count);
+    expect(less.groups.flatMap((g) => gapsOf(less, a, g)).length).toBe(cure.left.length);
+    expect(cure.mass).toBeCloseTo(
+      cure.additions.reduce((s, x) => s + x.mass, 0),
+      9,
+    );
+  });
+
+  test('nothing of an absent one counts', () => {
+    const less = without(c, [0]);
+    const found = shareOut(less, solve)!;
+    expect(found.pieces.every((by) => by[0] === 0)).toBe(true);
+    expect([...found.stock.values()].every((by) => by[0] === 0)).toBe(true);
+    expect(less.groups.every((g) => !g.carriers.includes(0))).toBe(true);
+    expect(
+      without(
+        c,
+        c.carriers.map((_, i) => i),
+      ).groups,
+    ).toEqual([]);
+  });
+
+  test('hours that a bike leans on another are what it saves less without them', () => {
+    const lean = leaning(c, shared);
+    const every = c.carriers.map((_, i) => i);
+    const all = hoursWith(c, shared, every);
+    lean.forEach((row, i) => {
+      expect(row[i]).toBe(0);
+      const mine = all.bikes.get(c.members[i]!.bike.id)!;
+      row.forEach((h) => expect(h).toBeLessThanOrEqual(mine.saved + 1e-9));
+    });
+    expect(lean.flat().some((h) => h > 0)).toBe(true);
+    expect(all.home).toBeCloseTo(
+      [...all.bikes.values()].reduce((p, b) => p * b.home, 1),
+      12,
+    );
+    // Nobody saves more with fewer.
+    const few = hoursWith(c, shared, [0], new Set([c.members[0]!.bike.id]));
+    expect(few.saved).toBeLessThanOrEqual(all.bikes.get(c.members[0]!.bike.id)!.saved + 1e-9);
+  });
+
+  test('a switch costs what the two sharings differ by', () => {
+    const costs = crewSwitchCosts(doc, { ...crew, splits: [], alone: [] }, null, solve);
+    expect(costs.map((x) => x.name)).toEqual(['mechanic', 'strong', 'fluids']);
+    const mechanic = shareWith({ splits: [], alone: [], mechanic: true });
+    const tools = mechanic.of.carriers.map((_, r) =>
+      mechanic.of.problem.pieces.reduce((s, p, i) => s + mechanic.found.pieces[i]![r]! * p.mass, 0),
+    );
+    for (const t of tools.slice(1, 4)) expect(tools[0]!).toBeGreaterThanOrEqual(t - 1e-6);
+    const fluids = shareWith({ splits: [], alone: [], fluids: true });
+    fluids.of.carriers.forEach((_, r) => {
+      const wet = [...fluids.found.stock].some(
+        ([k, by]) => by[r]! > 0 && fluids.of.problem.book.of(k).traits.includes('leaks'),
+      );
+      const dry = fluids.of.problem.pieces.some(
+        (p, i) => fluids.found.pieces[i]![r]! > 0 && !p.traits.includes('leaks') && p.mark === null,
+      );
+      expect(wet && dry).toBe(false);
+    });
+  });
+
+  test('fetching: so far there and back and a while at the shop; what it covers is not carried for', () => {
+    // 2 × 60 km at 30 km/h and half an hour.
+    expect(fetchHours(c.trip, 60)).toBeCloseTo(4.5, 12);
+    const far = crewCase(doc, { ...crew, fetch: 200 })!;
+    const all = far.groups.find((g) => g.kind === 'all')!;
+    expect(all.fetched.length).toBeGreaterThan(0);
+    expect(all.demands.length).toBeLessThan(c.groups.find((g) => g.key === all.key)!.demands.length);
+    // Nobody waits for somebody hurt, and nobody alone has anybody to send.
+    expect(all.fetched.every((a) => c.problem.asks[a]!.exposure.trouble.subject !== 'people')).toBe(true);
+    expect(far.groups.filter((g) => g.members.length === 1).every((g) => g.fetched.length === 0)).toBe(true);
+  });
+
+  test('the best swap frees what the lightest set for all bikes weighs less without that bolt', () => {
+    const [best, ...rest] = swapsOf(c, solve);
+    expect(best!.grams).toBeGreaterThan(0);
+    for (const s of rest) expect(s.grams).toBeLessThanOrEqual(best!.grams);
+  });
+});
+
+describe('people and their limits', () => {
+  test('the payload is the last word; places come before a typical value, and what is entered before places', () => {
+    const bike = { ...doc.bikes[0]!, payload: 120_000 };
+    const person = newPerson({ mass: 90_000 });
+    expect(carryLimit(bike, person, [], null)).toEqual({ limit: USUAL_LIMIT, room: null, limitBy: 'typical' });
+    expect(carryLimit(bike, newPerson({ mass: 115_000 }), [], null)).toMatchObject({ limit: 5000, limitBy: 'payload' });
+    expect(carryLimit(bike, { ...person, mayCarry: 3000, onBody: 500 }, [], null)).toMatchObject({
+      limit: 3500,
+      limitBy: 'given',
+    });
+    const [place] = doc.places.filter((p) => p.kind !== 'body');
+    const one = { ...place!, limit: 4000, roughLimit: 2500, takenMass: 500 };
+    const rough = { pillion: 0, legs: [{ ...doc.trips[0]!.legs[0]!, km: { paved: 0, gravel: 0, track: 5 } }] };
+    expect(carryLimit(bike, person, [one], null)).toMatchObject({ limit: 3500, limitBy: 'places' });
+    expect(carryLimit(bike, person, [one], rough)).toMatchObject({ limit: 2000, limitBy: 'places' });
+    expect(carryLimit(bike, person, [one], { ...rough, pillion: 28_500 })).toMatchObject({
+      limit: 1000,
+      limitBy: 'payload',
+    });
+  });
+
+  test('whoever is gone from the garage is left away; nobody at all is no crew', () => {
+    const less = { ...doc, companions: doc.companions.slice(1) };
+    expect(crewCase(less, crew)!.members.map((m) => m.name)).toEqual(['Mirel', 'Tal', 'Bo']);
+    expect(crewCase(doc, { ...crew, tripId: uuid(77) })).toBeNull();
+    expect(crewCase(doc, { ...crew, members: [{ who: uuid(5), bikeId: uuid(6) }] })).toBeNull();
+    // A bike that is gone: the first of theirs stands in.
+    const other = crewCase(doc, { ...crew, members: crew.members.map((m) => ({ ...m, bikeId: uuid(6) })) })!;
+    expect(other.members.map((m) => m.bike.name)).toEqual([
+      'Quarrel 450',
+      'Haldane 900',
+      'Mariner 1200',
+      'Bo’s trail 200',
+    ]);
+  });
+
+  test('a crew of one on one’s own bike carries what the lightest kit of that rule weighs, or less', () => {
+    const trip = { ...doc.trips[1]!, companions: 0, kit: { ...doc.trips[1]!.kit, ask: 'lightest' as const } };
+    const mine = { ...doc, trips: [trip] };
+    const one = crewCase(
+      mine,
+      newCrew({ id: uuid(1), tripId: trip.id, members: [{ who: ME, bikeId: doc.bikes[0]!.id }], fair: 0, alone: [] }),
+    )!;
+    const found = shareOut(one, solve, { within: 1 })!;
+    const { kit } = answerFor(
+      { ...mine, garage: { ...mine.garage, practice: { ...mine.garage.practice, doubles: 'none' } } },
+      { bikeId: doc.bikes[0]!.id, tripId: trip.id },
+      solve,
+    );
+    // Tools are an exact cover of the same heads and functions; stocks are pooled here and by trouble there.
+    const tools = one.problem.pieces.reduce((s, p, i) => s + found.pieces[i]![0]! * p.mass, 0);
+    expect(totalMass(one, found)).toBeLessThanOrEqual(kit.mass + 5);
+    expect(tools).toBeGreaterThan(0.8 * kit.toolMass);
+  });
+
+  test('sizes and fits side by side: common ones first, each bike counted', () => {
+    const { sizes, fits } = matchingOf(c.members);
+    for (const row of sizes) {
+      expect(row.counts).toHaveLength(4);
+      expect(row.bikes).toBe(row.counts.filter((n) => n > 0).length);
+    }
+    for (let i = 1; i < sizes.length; i++) expect(sizes[i]!.bikes).toBeLessThanOrEqual(sizes[i - 1]!.bikes);
+    const own = doc.fasteners.filter((f) => f.bikeId === doc.bikes[0]!.id && f.leftOut === null);
+    const ends = own.reduce((s, f) => s + f.count * (f.far ? 2 : 1), 0);
+    expect(sizes.reduce((s, r) => s + r.counts[0]!, 0)).toBe(ends);
+    expect(fits.find((f) => f.slot === 'valve')).toMatchObject({ same: true });
+    expect(fits.find((f) => f.slot === 'chain')).toMatchObject({ same: false });
+  });
+});
+
+describe('files', () => {
+  let n = 5000;
+  const nextId = () => uuid(n++);
+  test('a rider’s list is a garage of theirs that reads back, with the list as a saved kit', () => {
+    for (const [i, m] of c.members.entries()) {
+      const file = riderFile(c, answer, i, { nextId, made: '2026-11-29T10:00:00.000Z' });
+      const read = readGarageFile(writeGarageFile(file));
+      if (!read.ok) throw new Error(JSON.stringify(read.faults));
+      expect(read.document.bikes.map((b) => b.name)).toEqual([m.bike.name]);
+      const [kit] = read.document.kits;
+      expect(read.document.trips[0]!.kit.use).toBe(kit!.id);
+      const carried =
+        kit!.pieces.reduce((s, p) => s + p.mass * p.count, 0) + kit!.supplies.reduce((s, x) => s + x.mass, 0);
+      expect(carried).toBeCloseTo(answer.carriers[i]!.mass, 3);
+    }
+    expect(() => riderFile(c, answer, 9, { nextId, made: '2026-11-29T10:00:00.000Z' })).toThrow(RangeError);
+  });
+
+  test('a companion’s file becomes theirs under ids of its own, what is too much is said', () => {
+    const { companion, left } = companionFrom(doc, { nextId, read: '2026-11-29' });
+    expect(companion.person.name).toBe('Mirel');
+    expect(left).toEqual({});
+    const ids = new Set(
+      [...doc.bikes, ...doc.fasteners, ...doc.pieces, ...doc.supplies, ...doc.places].map((r) => r.id),
+    );
+    for (const row of [
+      ...companion.bikes,
+      ...companion.fasteners,
+      ...companion.pieces,
+      ...companion.supplies,
+      ...companion.places,
+    ])
+      expect(ids.has(row.id)).toBe(false);
+    const bikes = new Set(companion.bikes.map((b) => b.id));
+    expect(companion.fasteners.every((f) => bikes.has(f.bikeId))).toBe(true);
+    expect(companion.places.every((p) => bikes.has(p.bikeId))).toBe(true);
+    expect(companion.supplies.filter((s) => s.fittedOn !== null).every((s) => bikes.has(s.fittedOn!))).toBe(true);
+    const many = {
+      ...doc,
+      supplies: Array.from({ length: 151 }, (_, i) => ({ ...doc.supplies[0]!, id: uuid(8000 + i) })),
+    };
+    expect(companionFrom(many, { nextId, read: '2026-11-29' }).left).toEqual({ supplies: 1 });
+  });
+});
