@@ -28,10 +28,19 @@ import {
 import type { Ridden } from '../kit/simulation/index.js';
 import type { Pin } from '../stow/index.js';
 import { bookOf, stockOf } from '../repairs/supplies/index.js';
-import { assign, LaidMemory, type Packing, type PackingHint, type StowInput, type StowItem } from '../stow/index.js';
+import {
+  assign,
+  itemOfPiece,
+  itemOfSpare,
+  LaidMemory,
+  type Packing,
+  type PackingHint,
+  type StowInput,
+  type StowItem,
+} from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
 import { stowInput } from './stowInput.js';
-import { boxVolume, offeredPieces, usablePieces, type Piece } from '../toolbox/tools/index.js';
+import { offeredPieces, usablePieces, type Piece } from '../toolbox/tools/index.js';
 
 /** Which bike and trip of a garage are asked about. */
 export interface Question {
@@ -231,59 +240,20 @@ export function stowItems(kit: Kit, exposures: readonly Exposure[], pins: readon
     return first && POUCHES.has(first[0]) && first[1] >= MOSTLY * sum ? first[0] : null;
   };
   const pieces = kit.pieces.flatMap(({ piece, count, uses, serves, turnsFor }) =>
-    Array.from({ length: count }, (_, copy): StowItem => ({
-      key: `piece ${piece.id} ${copy + 1}`,
-      name: count > 1 ? `${piece.name} (${copy + 1} of ${count})` : piece.name,
-      kind: piece.kind,
-      mass: piece.mass,
-      size: piece.size,
-      volume: boxVolume(piece),
-      traits: piece.traits,
-      hollow: piece.hollow,
-      holds: piece.functions.includes('hold things')
-        ? { pads: piece.functions.includes('pad'), dry: piece.functions.includes('keep dry') }
-        : null,
-      cuts: piece.functions.includes('cut'),
-      uses,
-      group: groupOf([...serves, ...turnsFor]),
-    })),
+    Array.from({ length: count }, (_, copy) =>
+      itemOfPiece(piece, copy + 1, count, { uses, group: groupOf([...serves, ...turnsFor]) }),
+    ),
   );
   const spares = kit.spares
     .filter((s) => s.quantity > s.fitted)
     .flatMap((spare) => inParts(spare, spare.quantity - spare.fitted, pins))
-    .map(({ spare, packed, key }): StowItem => {
-      const { size, traits } = spare.of;
-      // A packet grows in its thinnest direction.
-      return {
-        key,
-        name: packed > 1 ? `${spare.name} ×${packed}` : spare.name,
-        kind: spare.kind,
-        mass: spare.of.mass * packed,
-        size: packet(size, packed),
-        volume: boxVolume({ size }) * packed,
-        traits,
-        hollow: null,
-        holds: null,
-        cuts: false,
+    .map(({ spare, packed, key }) =>
+      itemOfSpare({ ...spare.of, name: spare.name, kind: spare.kind }, packed, key, {
         uses: (spare.expected * packed) / (spare.quantity - spare.fitted),
         group: groupOf(spare.for.map((f) => f.trouble)),
-      };
-    });
+      }),
+    );
   return [...pieces, ...spares];
-}
-
-/** Outer measures of n equal units laid into a compact packet: the thinnest direction is doubled up until it is not the thinnest. */
-function packet(size: StowItem['size'], n: number): StowItem['size'] {
-  let [length, width, height] = [size.length, size.width, size.height];
-  let left = n;
-  while (left > 1) {
-    const step = Math.min(left, 2);
-    if (height <= width) height *= step;
-    else if (width <= length) width *= step;
-    else length *= step;
-    left = Math.ceil(left / 2);
-  }
-  return { length, width, height };
 }
 
 function otherWays(reach: Reach): Chain[][] {

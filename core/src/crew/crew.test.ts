@@ -30,7 +30,7 @@ let c: CrewCase;
 let shared: Shared;
 let answer: CrewAnswer;
 beforeAll(async () => {
-  solve = await loadSolver();
+  solve = await loadSolver(undefined, 120);
   c = crewCase(doc, crew)!;
   shared = shareOut(c, solve)!;
   answer = crewAnswer(c, shared);

@@ -66,7 +66,8 @@ export function mergedRows(doc: CrewRows, members: readonly Member[], pieces: re
       // Who can do what is looked at person by person, and what one bike asks for is everybody's.
       practice: {
         ...doc.garage.practice,
-        others: 'the bikes that ride along',
+        others:
+          doc.garage.practice.others === 'any stranger’s too' ? 'any stranger’s too' : 'the bikes that ride along',
         skill: 'carry it, somebody may help',
         doubles: 'none',
         worth: null,

@@ -1,8 +1,10 @@
 import { MilpBuilder, type Solve } from '../ground/milp.js';
-import { addTask, leastCopies } from '../toolbox/cover/index.js';
+import { addTask, leastCopies, type Task } from '../toolbox/cover/index.js';
 import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
 import type { Requirement } from '../kit/optimum/kitProblem.js';
 import { blended, greatestShare, loads, mayCarryAll, type Assignment } from './assignment.js';
+import { canHold } from './room.js';
+import { likelyPieces } from './likely.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
 import type { CrewCase } from './crewCase.js';
 import type { Group } from './groups.js';
@@ -102,12 +104,17 @@ export function mechanicOf(c: CrewCase): number {
 export const strongestOf = (c: CrewCase): number =>
   c.members.reduce((best, m, i) => (m.limit > c.members[best]!.limit ? i : best), 0);
 
-function build(c: CrewCase, cuts: readonly Cut[], floor: Floor | null, own: number): Built {
+function build(
+  c: CrewCase,
+  cuts: readonly Cut[],
+  floor: Floor | null,
+  own: number,
+  wanted: ReadonlySet<number>,
+): Built {
   const { problem, carriers, crew } = c;
   const b = new MilpBuilder();
   const { fair } = crew;
   const perGram = 1 - fair;
-  const wanted = useful(c);
   const riders = carriers.flatMap((k, i) => (k.member ? [i] : []));
 
   const least = forced(c, floor);
@@ -119,7 +126,12 @@ function build(c: CrewCase, cuts: readonly Cut[], floor: Floor | null, own: numb
     const columns = carriers.map((_, r) => {
       // Of two sharings alike the one in which people carry their own is taken.
       const theirs = c.of[i]?.some((o) => o.member === r) ? 1 : 1 + own;
-      return b.column(perGram * p.mass * theirs, c.absent.has(r) ? 0 : most, true, stays[r]!);
+      return b.column(
+        perGram * p.mass * theirs,
+        c.absent.has(r) || !canHold(carriers[r]!, p) ? stays[r]! : most,
+        true,
+        stays[r]!,
+      );
     });
     if (carriers.length > 1)
       b.row(
@@ -272,6 +284,11 @@ function addGroup(
     return all;
   });
   const stock = (kind: string): [number, number][] => g.carriers.map((r) => [s.get(kind)![r]!, 1]);
+  // Ways by pieces that are not looked at are no columns at all.
+  const within = (t: Task): Task => ({
+    ...t,
+    ends: t.ends.map((end) => end.filter((a) => x[a.last] && a.rest.every(([p]) => x[p]))),
+  });
   const shared = new Map<string, number>();
   const met = new Map<number, number>();
   const metColumn = (n: number): number => {
@@ -310,7 +327,7 @@ function addGroup(
           );
       }
       b.row(terms, 0);
-    } else addTask(b, r.by.head, have, shared, d);
+    } else addTask(b, within(r.by.head), have, shared, d);
     return d;
   };
 
@@ -321,7 +338,7 @@ function addGroup(
   for (const t of g.tasks) {
     const d = b.column(0, 1, true);
     const left = b.column(UNDONE, 1, false);
-    addTask(b, t, have, shared, d);
+    addTask(b, within(t), have, shared, d);
     b.row(
       [
         [d, 1],
@@ -394,9 +411,13 @@ export function shareOut(c: CrewCase, solve: Solve, options: ShareOptions = {}):
   const cuts: Cut[] = [];
   let best: Shared | null = null;
   const own = within > 1 ? OWN : 0;
+  const wanted = useful(c);
+  const likely = likelyPieces(c, wanted);
+  const looked = likely ?? wanted;
+  for (const [p, by] of forced(c, floor).pieces.entries()) if (wanted.has(p) && by.some((n) => n > 0)) looked.add(p);
   const rounds = within > 1 ? FEW_ROUNDS : MOST_ROUNDS;
   for (let round = 0; round < rounds; round++) {
-    const { b, x, s, y } = build(c, cuts, floor, own);
+    const { b, x, s, y } = build(c, cuts, floor, own, looked);
     b.model.within = within;
     const answer = solve(b.model);
     if (answer.status === 'infeasible' || answer.status === 'unknown') break;
@@ -410,7 +431,7 @@ export function shareOut(c: CrewCase, solve: Solve, options: ShareOptions = {}):
     const whole = stockedUp(c, found, more);
     const cost = blended(c, whole);
     // The rows so far ask for too little rather than too much: what they cost is a bound, but for the tolerance.
-    const proven = answer.status === 'optimal';
+    const proven = answer.status === 'optimal' && likely === null;
     const bound: number = Math.max(best?.bound ?? 0, proven ? (blended(c, found) - within) / (1 + own) : 0);
     const gapTo = (own: number) => Math.max(0, (own - bound) / Math.max(1, own));
     const now: Shared = { ...whole, cost, bound, proven: proven && more.length === 0, gap: gapTo(cost) };

@@ -2,6 +2,7 @@ import { setsOfEnds, setsOfTask } from '../kit/optimum/items.js';
 import { taskDone } from '../toolbox/cover/index.js';
 import { blended, carriedCounts, loads, type Assignment } from './assignment.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
+import { canHold } from './room.js';
 import type { CrewCase } from './crewCase.js';
 import type { Shared } from './crewMilp.js';
 import type { Group, GroupOption } from './groups.js';
@@ -46,9 +47,11 @@ class Draft {
     }
   }
   addPiece(p: number, carriers: readonly number[]): void {
-    const { mass } = this.c.problem.pieces[p]!;
+    const piece = this.c.problem.pieces[p]!;
+    const { mass } = piece;
+    const able = carriers.filter((k) => canHold(this.c.carriers[k]!, piece));
     const r = this.lightest(
-      carriers,
+      able.length > 0 ? able : carriers,
       mass,
       (this.c.of[p] ?? []).map((o) => o.member),
     );

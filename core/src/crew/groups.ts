@@ -2,6 +2,7 @@ import { countPmf } from '../trip/odds/index.js';
 import { gradeMeets, GRADES, type Grade } from '../repairs/index.js';
 import type { Ask, AskWay, KitProblem } from '../kit/optimum/kitProblem.js';
 import type { Trip } from '../trip/index.js';
+import { STRANGERS_BIKE } from '../kit/strangers.js';
 import { coverProblem, type Task } from '../toolbox/cover/index.js';
 import type { Crew } from './crew.js';
 import type { Carrier } from './carrier.js';
@@ -186,7 +187,10 @@ export function groupsOf(given: Given): Group[] {
         const most = mostLoose(problem, m.bike.id);
         if (most) loose.push(most);
       }
-    const reaches = problem.tools.reaches.filter((r) => bikes.has(r.fastener.bikeId));
+    // A stranger's bike is met by everybody together.
+    const reaches = problem.tools.reaches.filter(
+      ({ fastener: { bikeId } }) => bikes.has(bikeId) || bikeId === STRANGERS_BIKE,
+    );
     const tasks = base.kind === 'all' ? coverProblem(reaches, problem.pieces).tasks : [];
     out.push({ ...base, members: here, demands, loose, tasks, never, fetched });
   };

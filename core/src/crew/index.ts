@@ -23,3 +23,5 @@ export * from './matching.js';
 export * from './fetch.js';
 export * from './lists.js';
 export * from './switches.js';
+export * from './stowed.js';
+export * from './room.js';

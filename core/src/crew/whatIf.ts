@@ -77,6 +77,26 @@ export function cureOfGaps(c: CrewCase, a: Assignment, solve: Solve, within?: nu
   };
 }
 
+/** What one rider adds to the crew’s kit and takes off the others’ hours: both shared out whole. */
+export interface RiderAdds {
+  /** Grams that all carry more with them than without. */
+  mass: number;
+  /** Hours that the others’ bikes save more with them. */
+  hours: number;
+}
+export function riderAdds(c: CrewCase, a: Assignment, who: number, solve: Solve): RiderAdds | null {
+  const less = without(c, [who]);
+  const found = shareOut(less, solve);
+  if (!found) return null;
+  const every = c.carriers.map((_, i) => i);
+  const others = new Set(c.members.flatMap((m, i) => (i === who || c.absent.has(i) ? [] : [m.bike.id])));
+  const mass = (of: CrewCase, x: Assignment) => loads(of, x).reduce((s, l) => s + l.mass, 0);
+  return {
+    mass: mass(c, a) - mass(less, found),
+    hours: hoursWith(c, a, every, others).saved - hoursWith(less, found, every, others).saved,
+  };
+}
+
 /** What each would carry alone: the same troubles with nobody to share with, out of the same toolboxes. Limits do not count. */
 export function aloneMasses(c: CrewCase, solve: Solve): (number | null)[] {
   return c.members.map((_m, i) => {

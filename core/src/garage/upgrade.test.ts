@@ -5,7 +5,7 @@ import { FILE_VERSION, readGarageFile, writeGarageFile } from './file.js';
 import type { GarageDocument } from './garage.js';
 
 /** Files as the program of each version wrote them: never changed, for riders have such files. */
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8];
 const textOf = (version: number): string =>
   readFileSync(fileURLToPath(new URL(`../testing/fixtures/garage-v${version}.json`, import.meta.url)), 'utf8');
 const raw = (version: number) => JSON.parse(textOf(version)) as Record<string, Record<string, unknown>[]>;
@@ -56,6 +56,14 @@ describe('files of every version are read, with the meaning that they had', () =
       true,
     );
     expect(doc.garage.practice.least).toBe('mass');
+  });
+  test('version 8 knew a rider by their weight alone, and nobody who rides along', () => {
+    const doc = read(8);
+    expect(doc.garage.rider).toEqual({
+      ...{ mass: 88_000, name: '', hand: 3, skills: {}, firstAid: false, mayCarry: null, onBody: 0, bodyLitres: 0 },
+    });
+    expect([doc.companions, doc.crews, doc.loans]).toEqual([[], [], []]);
+    expect(doc.garage.words).toEqual([{ said: 'knarz', means: 'form:key' }]);
   });
   test('version 2 rode its legs by days, alone, in mild weather', () => {
     const legs = read(2).trips[0]?.legs ?? [];

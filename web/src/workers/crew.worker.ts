@@ -13,8 +13,10 @@ import {
   leaning,
   matchingOf,
   moved,
+  riderAdds,
   riderFile,
   shareOut,
+  stowOfRider,
   swapsOf,
   without,
   writeGarageFile,
@@ -26,8 +28,11 @@ import {
   type CrewRows,
   type CrewSwitchCost,
   type Effect,
+  type Goals,
   type Judged,
   type Matching,
+  type RiderAdds,
+  type RiderStow,
   type Shared,
   type Swap,
 } from '@necessaire/core';
@@ -81,6 +86,16 @@ const worker = {
   effect(item: string, from: number, to: number): Effect {
     const { c, shared, judged } = known();
     return effectOf(c, shared, moved(c, shared, item, from, to), judged);
+  },
+  /** Each rider’s part, stowed on their own bike. */
+  stow(goals: Goals): (RiderStow | null)[] {
+    const { c, shared } = known();
+    return c.carriers.map((_, r) => stowOfRider(c, shared, r, goals));
+  },
+  /** What one rider adds in grams and takes off in hours. */
+  async adds(who: number): Promise<RiderAdds | null> {
+    const { c, shared } = known();
+    return riderAdds(c, shared, who, await solver);
   },
   async switchCosts(doc: CrewRows, crew: Crew, today: string): Promise<CrewSwitchCost[]> {
     return crewSwitchCosts(doc, crew, today, await solver);

@@ -63,7 +63,9 @@ export function useCrewCells() {
             })),
             source: a.proven
               ? 'proven the least for your rules, within 20 g'
-              : `within ${percent(a.gap, 1)} of the least for your rules`,
+              : a.gap < 0.5
+                ? `within ${percent(a.gap, 1)} of the least for your rules`
+                : 'not proven the least',
           }),
       }),
       cell('share', 'Greatest share', (a.share * 100).toFixed(0), '%', {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The whole ride: chance of getting home, hours, fuel and first aid, bike by bike and for all. */
-import { computed } from 'vue';
-import { figure, unitOf, type Crew, type CrewAnswer } from '@necessaire/core';
+import { computed, shallowRef, watch } from 'vue';
+import { figure, said, unitOf, type Crew, type CrewAnswer, type RiderStow } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -29,6 +29,27 @@ const kits = computed(() =>
   ),
 );
 const trained = computed(() => riders.value.filter((r) => r.firstAid).map((r) => r.name));
+const stows = shallowRef<(RiderStow | null)[]>([]);
+watch(
+  () => [props.answer, crew.busy] as const,
+  async () => {
+    const goals = garage.doc?.garage.goals;
+    if (crew.busy || !goals) return;
+    stows.value = (await crew.ask((w) => w.stow(JSON.parse(JSON.stringify(goals)) as typeof goals))) ?? [];
+  },
+  { immediate: true },
+);
+const goesIn = (s: RiderStow | null) =>
+  !s?.known
+    ? 'places not known'
+    : s.loose.length > 0
+      ? `${s.loose.length} nowhere`
+      : s.broken.length > 0
+        ? counted(s.broken.length, 'rule broken', 'rules broken')
+        : 'all';
+const axle = (grams: number | undefined, share: number | undefined) =>
+  grams === undefined ? '' : `${massText(view.units, grams)} · ${percent(share ?? 0)}`;
+const sayingText = (saying: Parameters<typeof said>[1]) => said(view.units, saying);
 const bikeTank = () => {
   const key = smallest.value?.bike?.id;
   const all = [...(garage.doc?.bikes ?? []), ...(garage.doc?.companions ?? []).flatMap((c) => c.bikes)];
@@ -94,6 +115,37 @@ function showHome() {
         </tbody>
       </v-table>
       <p v-if="of.waits" class="soft">Hours count for all {{ riders.length }} who wait.</p>
+    </section>
+    <section v-if="stows.length > 0">
+      <h2>On each bike</h2>
+      <v-table density="compact" class="table">
+        <thead>
+          <tr>
+            <th scope="col">Bike</th>
+            <th scope="col">goes in</th>
+            <th scope="col">front axle</th>
+            <th scope="col">rear axle</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in riders" :key="r.key">
+            <th scope="row">{{ r.name }}</th>
+            <td>{{ goesIn(stows[r.i] ?? null) }}</td>
+            <td class="num">{{ axle(stows[r.i]?.front, stows[r.i]?.frontPacked) }}</td>
+            <td class="num">{{ axle(stows[r.i]?.rear, 1 - (stows[r.i]?.frontPacked ?? 1)) }}</td>
+          </tr>
+        </tbody>
+      </v-table>
+      <ul class="plain">
+        <template v-for="r in riders" :key="r.key">
+          <li v-for="w in stows[r.i]?.warnings ?? []" :key="w.rule" class="gap">
+            {{ r.name }}: {{ sayingText(w.message) }}: {{ w.why }}.
+          </li>
+          <li v-if="(stows[r.i]?.loose.length ?? 0) > 0" class="gap">
+            {{ r.name }}: no place for {{ stows[r.i]!.loose.join(', ') }}.
+          </li>
+        </template>
+      </ul>
     </section>
     <section v-if="smallest?.range">
       <h2>Fuel</h2>

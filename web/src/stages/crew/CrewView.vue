@@ -123,7 +123,8 @@ useTouchDrops((key, to) => drop(key, Number(to)));
             <template v-else>every bike gets home, apart and together.</template>
             <span v-if="crew.busy || crew.first"> Looking for a better one …</span>
             <span v-else-if="answer.proven"> Proven the best.</span>
-            <span v-else> Within {{ percent(answer.gap, 1) }} of the best.</span>
+            <span v-else-if="answer.gap < 0.5"> Within {{ percent(answer.gap, 1) }} of the best.</span>
+            <span v-else> Not proven the best: there are very many tools to choose from.</span>
           </template>
         </p>
         <p v-else-if="crew.failed" class="gap" role="alert">{{ crew.failed }}</p>

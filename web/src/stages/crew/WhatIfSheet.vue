@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What if somebody is not there, or the crew falls apart: which repairs are missing, for whom, and the lightest cure. */
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { Absence, CrewAnswer, CrewCure, Gap } from '@necessaire/core';
+import type { Absence, CrewAnswer, CrewCure, Gap, RiderAdds } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useCrew } from '../../stores/crew';
 import { useGarage } from '../../stores/garage';
@@ -19,6 +19,8 @@ const absences = shallowRef<Absence[]>([]);
 const gone = ref<number | null>(null);
 const cure = shallowRef<CrewCure | null>(null);
 const seeking = ref(false);
+/** What the one who is taken out adds and takes off, once known. */
+const adds = shallowRef<RiderAdds | null>(null);
 const openGroup = ref<string | null>(null);
 
 const riders = computed(() => props.answer.names.flatMap((n, i) => (n.bike ? [i] : [])));
@@ -63,7 +65,11 @@ async function seek(who: number | null) {
 async function takeOut(i: number) {
   gone.value = gone.value === i ? null : i;
   cure.value = null;
+  adds.value = null;
   if (gone.value !== null && (absences.value[i]?.gaps.length ?? 0) > 0) await seek(i);
+  if (gone.value !== i) return;
+  const known = await crew.ask((w) => w.adds(i));
+  if (gone.value === i) adds.value = known;
 }
 /** Takes the cure: the things are carried as it says from now on. */
 function take() {
@@ -198,6 +204,13 @@ const fetch = computed(() => {
               }}{{ list.length > 5 ? ` and ${list.length - 5} more` : '' }}.
             </p>
             <p v-if="byBike.length === 0">The others can do all that was asked of them.</p>
+            <p v-if="adds" class="soft">
+              With {{ r.name }} the crew carries
+              <span class="num">{{ massText(view.units, Math.abs(adds.mass)) }}</span>
+              {{ adds.mass >= 0 ? 'more' : 'less' }} than the others would alone; the others’ bikes lose
+              <span class="num">{{ Math.abs(adds.hours).toFixed(2) }} h</span>
+              {{ adds.hours >= 0 ? 'less' : 'more' }}.
+            </p>
             <p v-if="seeking" class="soft">Looking for the lightest cure …</p>
             <template v-else-if="cure">
               <p role="status">
