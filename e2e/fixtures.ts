@@ -118,12 +118,17 @@ const HEADINGS: Record<string, string> = {
   Trip: 'What this ride can do to this bike',
   Kit: 'How much kit is enough',
   Stow: 'A place for each item',
+  Crew: 'Who carries what',
 };
 /** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */
 export async function goTo(page: Page, stage: string) {
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
   await expect(page.locator('h1')).toHaveText(HEADINGS[stage]!);
   await settled(page);
+}
+/** Waits until the crew's kit is shared out. */
+export async function sharedOut(page: Page) {
+  await expect(page.locator('.picture.crew')).toHaveAttribute('data-working', 'no', { timeout: 60_000 });
 }
 /** Turns Kit to one of its pictures, and its lists to one of their orders. */
 export const kitMode = (page: Page, name: string) => page.locator('.modes').getByRole('tab', { name }).click();

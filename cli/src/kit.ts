@@ -17,7 +17,8 @@ interface Options {
   json?: boolean | undefined;
 }
 
-function readFile(file: string): string {
+/** A file's text, or standard input. @throws UsageError when it cannot be read */
+export function readFile(file: string): string {
   try {
     if (file === '-') return readFileSync(0, 'utf8');
     if (statSync(file).size > MOST_BYTES)
@@ -33,7 +34,11 @@ function readFile(file: string): string {
 }
 
 /** A row by its name, or the first when no name is given. */
-function named<T extends { name: string }>(rows: readonly T[], name: string | undefined, what: string): T | undefined {
+export function named<T extends { name: string }>(
+  rows: readonly T[],
+  name: string | undefined,
+  what: string,
+): T | undefined {
   if (name === undefined) return rows[0];
   const found = rows.find((r) => r.name.toLowerCase() === name.toLowerCase());
   if (!found)
@@ -120,7 +125,7 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
 export type Summary = ReturnType<typeof summaryOf>;
 
 /** Today by the clock of this machine, as ISO date. */
-const today = (): string => {
+export const today = (): string => {
   const now = new Date();
   const two = (n: number) => String(n).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;

@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { crewCommand } from './crew.js';
 import { deviceCommand } from './devices.js';
 import { realIo, UsageError, type Io } from './io.js';
 import { kitCommand } from './kit.js';
@@ -10,6 +11,10 @@ Works out the lightest kit of an exported garage: the same answer as the screens
   --bike NAME   which bike; the first when left out
   --trip NAME   which trip; the first when left out
   --json        the answer as JSON
+
+necessaire crew FILE [--trip NAME] [--json]
+
+Who carries what on a trip that several ride: a list for each, and for all.
 
 necessaire calliper [--size 13 | --across 12.91] [options]
 necessaire scale    [--piece NAME | --mass 85] [options]
@@ -58,9 +63,9 @@ export async function main(args: string[], given: Partial<Io> = {}): Promise<num
     const [command, file, ...more] = positionals;
     if ((command === 'calliper' || command === 'scale') && file === undefined)
       return await deviceCommand(command, values, io);
-    if (command !== 'kit' || !file || more.length > 0)
-      throw new UsageError('say: necessaire kit FILE, necessaire calliper or necessaire scale');
-    return await kitCommand(file, values, io);
+    if ((command !== 'kit' && command !== 'crew') || !file || more.length > 0)
+      throw new UsageError('say: necessaire kit FILE, necessaire crew FILE, necessaire calliper or necessaire scale');
+    return command === 'crew' ? await crewCommand(file, values, io) : await kitCommand(file, values, io);
   } catch (error) {
     const usage = error instanceof UsageError || (error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS');
     io.err(`${error instanceof Error ? error.message : String(error)}\n${usage ? `\n${USAGE}` : ''}`);

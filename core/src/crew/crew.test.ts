@@ -19,9 +19,11 @@ import { crewCsv, listOfCarrier } from './lists.js';
 import { matchingOf } from './matching.js';
 import { carryLimit, USUAL_LIMIT } from './member.js';
 import { newPerson } from './person.js';
+import { canHold } from './room.js';
+import { stowOfRider } from './stowed.js';
 import { crewSwitchCosts, swapsOf } from './switches.js';
 import { crewAnswer, type CrewAnswer } from './told.js';
-import { absenceOf, aloneMasses, cureOfGaps, leaning } from './whatIf.js';
+import { absenceOf, aloneMasses, cureOfGaps, leaning, riderAdds, withMore } from './whatIf.js';
 
 let solve: Solve;
 const doc = demoGarage();
@@ -191,6 +193,15 @@ describe('what if', () => {
     );
   });
 
+  test('with more of what is owned the gaps that hang on copies close, and nothing is taken from anybody', () => {
+    const more = withMore(c);
+    const cure = cureOfGaps(more, shared, solve)!;
+    const open = judgeCrew(c, shared).gaps.length;
+    expect(open).toBeGreaterThan(0);
+    expect(cure.left.length).toBeLessThan(open);
+    for (const x of cure.additions) expect(x.count).toBeGreaterThan(0);
+  });
+
   test('nothing of an absent one counts', () => {
     const less = without(c, [0]);
     const found = shareOut(less, solve)!;
@@ -222,6 +233,66 @@ describe('what if', () => {
     // Nobody saves more with fewer.
     const few = hoursWith(c, shared, [0], new Set([c.members[0]!.bike.id]));
     expect(few.saved).toBeLessThanOrEqual(all.bikes.get(c.members[0]!.bike.id)!.saved + 1e-9);
+  });
+
+  test('what one rider adds is the difference of two whole sharings', () => {
+    const bo = number('Bo');
+    const adds = riderAdds(c, shared, bo, solve)!;
+    const less = without(c, [bo]);
+    const alone = shareOut(less, solve)!;
+    expect(adds.mass).toBeCloseTo(totalMass(c, shared) - totalMass(less, alone), 6);
+    const others = new Set(c.members.filter((_, i) => i !== bo).map((m) => m.bike.id));
+    const every = c.carriers.map((_, i) => i);
+    expect(adds.hours).toBeCloseTo(
+      hoursWith(c, shared, every, others).saved - hoursWith(less, alone, every, others).saved,
+      9,
+    );
+  });
+
+  test('each rider’s part is stowed by the rules of Stow, on their own bike', () => {
+    const mine = stowOfRider(c, shared, 0)!;
+    expect(mine.known).toBe(true);
+    // Every gram of the part is on the axles, or fits nowhere.
+    const loose = answer.carriers[0]!.tokens.filter((t) => mine.loose.some((n) => n.startsWith(t.name)));
+    const bike = doc.bikes[0]!;
+    const taken = c.members[0]!.places.reduce((s, p) => s + p.takenMass, 0);
+    expect(mine.front + mine.rear).toBeCloseTo(
+      bike.mass + doc.garage.rider.mass + taken + answer.carriers[0]!.mass - loose.reduce((s, t) => s + t.mass, 0),
+      3,
+    );
+    // Nobody knows the places of a bike from one line: nothing is stowed, the payload is looked at all the same.
+    expect(stowOfRider(c, shared, 1)).toMatchObject({ known: false, loose: [], broken: [] });
+    expect(stowOfRider(c, shared, number('The car'))).toBeNull();
+  });
+
+  test('a thing that is longer than every place of somebody is not given to them', () => {
+    const long = doc.pieces.find((p) => p.name === 'Pipe 300 mm')!;
+    const [place] = doc.places;
+    const short = {
+      ...place!,
+      kind: 'box' as const,
+      inside: { length: 100, width: 60, height: 50 },
+      slots: null,
+      bikeId: doc.companions[0]!.bikes[0]!.id,
+    };
+    const of = crewCase(
+      { ...doc, companions: doc.companions.map((x, i) => (i === 0 ? { ...x, places: [short] } : x)) },
+      { ...crew, fair: 1 },
+    )!;
+    const oke = 1;
+    expect(canHold(of.carriers[oke]!, long)).toBe(false);
+    expect(canHold(of.carriers[0]!, long)).toBe(true);
+    const found = shareOut(of, solve)!;
+    of.problem.pieces.forEach((p, i) => {
+      if (!canHold(of.carriers[oke]!, p)) expect(found.pieces[i]![oke]).toBe(0);
+    });
+  });
+
+  test('strangers’ bikes are met by everybody together, where the practice says so', () => {
+    const practice = { ...doc.garage.practice, others: 'any stranger’s too' as const };
+    const of = crewCase({ ...doc, garage: { ...doc.garage, practice } }, crew)!;
+    const tasks = (x: CrewCase) => x.groups.find((g) => g.kind === 'all')!.tasks.flatMap((t) => t.fasteners).length;
+    expect(tasks(of)).toBeGreaterThan(tasks(c));
   });
 
   test('a switch costs what the two sharings differ by', () => {

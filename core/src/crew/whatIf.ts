@@ -77,6 +77,15 @@ export function cureOfGaps(c: CrewCase, a: Assignment, solve: Solve, within?: nu
   };
 }
 
+/** The same crew as if there were enough of everything that anybody owns: what is added is what a second one of it would do. */
+export const withMore = (c: CrewCase): CrewCase => ({
+  ...c,
+  problem: {
+    ...c.problem,
+    pieces: c.problem.pieces.map((p) => (p.mark === 'never' ? p : { ...p, count: Math.max(p.count, 8) })),
+  },
+});
+
 /** What one rider adds to the crew’s kit and takes off the others’ hours: both shared out whole. */
 export interface RiderAdds {
   /** Grams that all carry more with them than without. */

@@ -19,7 +19,9 @@ export const useCrew = defineStore('crew', () => {
   const alone = shallowRef<(number | null)[]>([]);
   const leaning = shallowRef<number[][]>([]);
   /** Whether what is shown is about to be replaced. */
-  const busy = ref(false);
+  const running = ref(false);
+  const pending = ref(false);
+  const busy = computed(() => running.value || pending.value);
   /** Whether what is shown is only the first of what is still being bettered. */
   const first = ref(false);
   const failed = ref<string | null>(null);
@@ -37,20 +39,21 @@ export const useCrew = defineStore('crew', () => {
     remote = null;
   }
   async function run() {
+    pending.value = false;
     const { doc, trip } = garage;
     const of = crew.value;
     if (!doc || !trip || !of || wanted === 0) {
       answer.value = null;
-      busy.value = false;
+      running.value = false;
       return;
     }
-    if (busy.value) end();
+    if (running.value) end();
     if (!worker) {
       worker = new Worker(new URL('../workers/crew.worker.ts', import.meta.url), { type: 'module' });
       remote = wrap<CrewWorker>(worker);
     }
     const mine = worker;
-    busy.value = true;
+    running.value = true;
     failed.value = null;
     if (asked !== of.id) answer.value = null;
     asked = of.id;
@@ -68,7 +71,7 @@ export const useCrew = defineStore('crew', () => {
       if (worker !== mine) return;
       answer.value = made;
       first.value = false;
-      busy.value = false;
+      running.value = false;
       const lean = await remote!.leaning();
       if (worker !== mine || busy.value) return;
       leaning.value = lean;
@@ -77,7 +80,7 @@ export const useCrew = defineStore('crew', () => {
     } catch (error) {
       if (worker !== mine) return;
       failed.value = inWords(error);
-      busy.value = false;
+      running.value = false;
       console.error(error);
       end();
     }
@@ -87,6 +90,7 @@ export const useCrew = defineStore('crew', () => {
     () => {
       if (wanted === 0) return;
       clearTimeout(timer);
+      pending.value = true;
       timer = setTimeout(() => void run(), SETTLE);
     },
   );
@@ -96,7 +100,7 @@ export const useCrew = defineStore('crew', () => {
     if (on) void run();
     else if (wanted === 0) {
       end();
-      busy.value = false;
+      running.value = false;
     }
   }
   /** Asks something of what was shared out last; null when it was ended meanwhile or nothing is there. */

@@ -19,6 +19,7 @@ import {
   stowOfRider,
   swapsOf,
   without,
+  withMore,
   writeGarageFile,
   type Absence,
   type Crew,
@@ -77,10 +78,13 @@ const worker = {
     const { c, shared } = known();
     return absenceOf(c, shared, gone);
   },
-  /** The lightest addition that closes what is missing without somebody; with nobody gone, what is missing as it is. */
+  /**
+   * The lightest addition that closes what is missing without somebody; with nobody gone what would close the gaps as they are, if there were more
+   * of what is owned.
+   */
   async cure(gone: number | null): Promise<CrewCure | null> {
     const { c, shared } = known();
-    return cureOfGaps(gone === null ? c : without(c, [gone]), shared, await solver);
+    return cureOfGaps(gone === null ? withMore(c) : without(c, [gone]), shared, await solver);
   },
   /** What handing one thing on would do. */
   effect(item: string, from: number, to: number): Effect {

@@ -77,7 +77,7 @@ function show() {
   >
     <SmallBike v-if="bike" :bike="bike" />
     <v-icon v-else :icon="VEHICLE_ICONS[who.vehicle ?? 'car']" size="84" class="no-bike" aria-hidden="true" />
-    <h3>{{ who.name }}</h3>
+    <h2 class="who">{{ who.name }}</h2>
     <p class="soft says">{{ says }}</p>
     <v-btn
       variant="text"
@@ -132,8 +132,12 @@ function show() {
 .unfold {
   width: 100%;
 }
-h3 {
+.who {
   font-size: 19px;
+  text-transform: none;
+  letter-spacing: 0;
+  color: var(--ink);
+  font-weight: 600;
 }
 .says {
   font-size: 13px;

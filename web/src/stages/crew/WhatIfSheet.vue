@@ -71,21 +71,19 @@ async function takeOut(i: number) {
   const known = await crew.ask((w) => w.adds(i));
   if (gone.value === i) adds.value = known;
 }
-/** Takes the cure: the things are carried as it says from now on. */
-function take() {
+/** From now on the others and the one who turns back must get home by themselves: a split of the crew. */
+function planFor(who: number) {
   const of = crew.crew;
-  const found = cure.value;
-  if (!of || !found) return;
-  const fixed = found.additions.map((a) => ({
-    item: a.item,
-    by: props.answer.names[a.by]!.key,
-    count: a.count + (props.answer.carriers[a.by]?.tokens.find((t) => t.item === a.item)?.count ?? 0),
-  }));
-  const items = new Set(fixed.map((f) => `${f.item} ${f.by}`));
-  crew.set('take the cure', {
-    fixed: [...of.fixed.filter((f) => !items.has(`${f.item} ${f.by}`)), ...fixed],
+  const them = props.answer.names[who];
+  if (!of || !them) return;
+  const others = riders.value.filter((i) => i !== who).map((i) => props.answer.names[i]!.key);
+  crew.set(`plan for ${them.name} turning back`, {
+    splits: [
+      ...of.splits,
+      { id: crypto.randomUUID(), name: `${them.name} turns back`, groups: [others, [them.key]], legs: [] },
+    ],
   });
-  notice.say(`${counted(fixed.length, 'thing is', 'things are')} carried as well. Ctrl Z takes it back.`);
+  notice.say(`Both must get home now: ${them.name}, and the others. Ctrl Z takes it back.`);
 }
 const cureText = (c: CrewCure) =>
   c.additions
@@ -125,16 +123,14 @@ const fetch = computed(() => {
         against <span class="num">{{ f.without.toFixed(1) }} h</span>
         until help has come.
       </p>
-      <v-btn variant="outlined" :loading="seeking && gone === null" @click="seek(null)">Find the lightest cure</v-btn>
-      <template v-if="cure && gone === null">
-        <p v-if="cure.additions.length > 0" role="status">
-          {{ cureText(cure) }}. <span class="num">+{{ massText(view.units, cure.mass) }}</span>
-        </p>
-        <p v-else role="status">
-          Nothing that anybody owns cures it: buy it, or learn it. Match says what would reach a head.
-        </p>
-        <v-btn v-if="cure.additions.length > 0" variant="flat" @click="take">Carry it so</v-btn>
-      </template>
+      <v-btn variant="outlined" :loading="seeking && gone === null" @click="seek(null)"> What would close it? </v-btn>
+      <p v-if="cure && gone === null" role="status">
+        <template v-if="cure.additions.length > 0"
+          >One more of each: {{ cureText(cure) }}.
+          <span class="num">+{{ massText(view.units, cure.mass) }}</span></template
+        ><template v-else>Nothing like what anybody owns would: Match says what to buy for a head.</template>
+        <span v-if="cure.left.length > 0" class="soft"> Still open: {{ gapsText(answer, cure.left) }}.</span>
+      </p>
     </section>
 
     <section v-if="parts.length > 0">
@@ -211,6 +207,9 @@ const fetch = computed(() => {
               <span class="num">{{ Math.abs(adds.hours).toFixed(2) }} h</span>
               {{ adds.hours >= 0 ? 'less' : 'more' }}.
             </p>
+            <p v-if="r.gaps.length > 0">
+              <v-btn variant="outlined" @click="planFor(r.gone)">Plan for it</v-btn>
+            </p>
             <p v-if="seeking" class="soft">Looking for the lightest cure …</p>
             <template v-else-if="cure">
               <p role="status">
@@ -218,7 +217,6 @@ const fetch = computed(() => {
                 <span v-if="cure.additions.length > 0" class="num">+{{ massText(view.units, cure.mass) }}</span>
                 <span v-if="cure.left.length > 0" class="soft"> Not cured: {{ gapsText(answer, cure.left) }}.</span>
               </p>
-              <v-btn v-if="cure.additions.length > 0" variant="outlined" @click="take">Carry it so</v-btn>
             </template>
           </div>
         </li>

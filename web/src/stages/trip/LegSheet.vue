@@ -60,6 +60,10 @@ function remove(leg: Leg) {
   write(`delete ${leg.name}`, { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
   notice.say(`${leg.name} deleted. Ctrl Z brings it back.`);
 }
+/** Who rides along is said in Crew: their number is not typed twice. */
+const crewed = computed(
+  () => garage.doc?.crews.some((c) => c.tripId === props.trip.id && c.members.length > 1) ?? false,
+);
 const planning = ref(false);
 function removeTrip() {
   garage.remove(`delete ${props.trip.name}`, { table: 'trips', id: props.trip.id });
@@ -106,11 +110,19 @@ function show(leg: Leg) {
         @update:model-value="write('change when help sets out', { callOut: $event })"
       />
       <NumberField
+        v-if="!crewed"
         label="Companions"
         :max="20"
         :model-value="trip.companions"
         @update:model-value="write('change the company', { companions: Math.round($event) })"
       />
+      <p v-else class="crewed">
+        <span class="label">Companions</span>
+        <router-link to="/crew?tab=people"
+          ><span class="num">{{ trip.companions }}</span
+          >, from the crew</router-link
+        >
+      </p>
       <NumberField
         label="Enough spares on (% of trips)"
         :min="50"
@@ -280,6 +292,11 @@ function show(leg: Leg) {
 </template>
 
 <style scoped>
+.crewed {
+  display: grid;
+  align-content: start;
+  gap: 6px;
+}
 .planning {
   padding: 18px 22px;
 }
