@@ -15,10 +15,20 @@ const row = (name) => (page) => page.locator('[data-fastener], .head-row', { has
 /** The curve with all its nested kits. */
 const curve = (page) => page.locator('.level-dot').nth(3).waitFor({ timeout: 90_000 });
 
+/** The trip that four ride, shared out. */
+const four = async (page) => {
+  await page.getByRole('button', { name: 'nine days on the Ossel plateau' }).click();
+  await page.getByRole('menuitem', { name: 'Three days on the Tamber ridge' }).click();
+  await page.locator('.picture.crew[data-working="no"] .columns').waitFor({ timeout: 90_000 });
+  await page.getByText('if each packed alone').waitFor();
+  await page.locator('.lean').waitFor();
+};
+
 /** name, address, size, theme, what is pressed first */
 /** The packing as it is in the end. */
 const proven = (page) => page.locator('.picture.stow[data-proven="true"]').waitFor({ timeout: 60_000 });
 const SHOTS = [
+  ['crew', '/crew', LAPTOP, 'light', four],
   ['walk', '/walk', LAPTOP, 'light'],
   [
     'walk-size',

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { wholeAnswer, writeGarageFile } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
+import type { crewSummary } from './crew.js';
 import { summaryOf, type Summary } from './kit.js';
 import { main } from './main.js';
 
@@ -29,6 +30,27 @@ const broken = (name: string, text: string) => {
   writeFileSync(path, text);
   return path;
 };
+
+describe('necessaire crew', () => {
+  test('lists of the core for each and all, as JSON and as text', async () => {
+    const { code, out } = await run('crew', file, '--json');
+    expect(code).toBe(0);
+    const said = JSON.parse(out) as ReturnType<typeof crewSummary>;
+    expect(said.trip).toBe('Three days on the Tamber ridge');
+    expect(said.carriers.map((c) => c.name)).toEqual(['Mirel', 'Oke', 'Tal', 'Bo', 'The car']);
+    for (const c of said.carriers) expect(c.carries.reduce((s, l) => s + l.mass, 0)).toBeCloseTo(c.mass, 6);
+    expect(said.carriers.reduce((s, c) => s + c.mass, 0)).toBeCloseTo(said.mass, 6);
+    const text = await run('crew', file, '--trip', 'three days on the tamber ridge');
+    expect(text.out).toMatch(/^Three days on the Tamber ridge: \d\.\d\d kg for 5 carriers, (proven|within)/);
+    expect(text.out).toMatch(/\nMirel: \d\.\d\d of 14\.00 kg\n {2}\S/);
+  });
+  test('a trip that is ridden alone has no crew: exit 2 and what to do', async () => {
+    const { code, err, out } = await run('crew', file, '--trip', 'Nine days on the Ossel plateau');
+    expect(code).toBe(2);
+    expect(err).toMatch(/nobody rides along on Nine days on the Ossel plateau: add them under Crew/);
+    expect(out).toBe('');
+  });
+});
 
 describe('necessaire kit', () => {
   test('gives the answer of the core, as JSON', async () => {

@@ -8,6 +8,7 @@ import { answerFor } from '../answer/index.js';
 import { uuid } from '../testing/make.js';
 import { loads, totalMass } from './assignment.js';
 import { ME, newCrew, type Crew } from './crew.js';
+import { doublesOf } from './doublesOf.js';
 import { crewCase, without, type CrewCase } from './crewCase.js';
 import { shareOut, type Shared } from './crewMilp.js';
 import { effectOf, moved } from './effect.js';
@@ -98,6 +99,21 @@ describe('four people on unlike bikes', () => {
     const less = moved(c, shared, bar.item, number('Mirel'), -1);
     const now = c.groups.flatMap((g) => gapsOf(c, less, g)).length;
     expect(now).toBe(judgeCrew(c, shared).gaps.length + bar.why.length);
+  });
+
+  test('what is carried twice: why each has one, and which of them can go', () => {
+    const doubles = doublesOf(answer);
+    for (const d of doubles) {
+      expect(d.by.reduce((n, x) => n + x.count, 0)).toBeGreaterThan(1);
+      // A double on which nothing hangs could go without a gap more.
+      const idle = d.by.find((b) => b.for.length === 0);
+      expect(d.canGo).toBe(idle !== undefined);
+      const one = idle ?? d.by[0]!;
+      const less = judgeCrew(c, moved(c, shared, d.item, one.carrier, -1)).gaps.length;
+      if (idle) expect(less).toBe(judgeCrew(c, shared).gaps.length);
+      else expect(less).toBeGreaterThan(judgeCrew(c, shared).gaps.length);
+    }
+    for (let i = 1; i < doubles.length; i++) expect(doubles[i]!.mass).toBeLessThanOrEqual(doubles[i - 1]!.mass);
   });
 
   test('a car that comes to the last leg carries nothing that an earlier leg needs', () => {

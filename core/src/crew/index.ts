@@ -25,3 +25,4 @@ export * from './lists.js';
 export * from './switches.js';
 export * from './stowed.js';
 export * from './room.js';
+export * from './doublesOf.js';

@@ -5,6 +5,7 @@ import { api } from '../api/client';
 import { useNotice } from '../shell/notice';
 import { useStages } from '../shell/stages';
 import { useAnswer } from '../stores/answer';
+import { useCrew } from '../stores/crew';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { ownWordsOpen } from '../ui/line/useOwnWords';
@@ -26,6 +27,7 @@ export function useEntries() {
   const answers = useAnswer();
   const notice = useNotice();
   const stages = useStages();
+  const crew = useCrew();
   const go = (to: RouteLocationRaw) => () => void router.push(to);
 
   const placeName = (id: string | null) => garage.places.find((p) => p.id === id)?.name ?? 'not packed';
@@ -205,8 +207,32 @@ export function useEntries() {
       };
     }),
   );
+  /** What the crew carries, once it is shared out: who has it. */
+  const shared = computed<Found[]>(() =>
+    (crew.answer?.carriers ?? []).flatMap((c) =>
+      c.tokens.map((t) => ({
+        key: `crew ${c.number} ${t.item}`,
+        kind: 'crew',
+        name: t.name,
+        says: `${crew.answer!.names[c.number]!.name} carries it · ${massText(view.units, t.mass)}`,
+        run: go('/crew'),
+      })),
+    ),
+  );
+  const people = computed<Found[]>(() =>
+    (garage.doc?.companions ?? []).map((c) => ({
+      key: `companion ${c.id}`,
+      kind: 'companion',
+      name: c.person.name,
+      says: c.bikes.map((b) => b.name).join(', '),
+      words: 'rider friend group',
+      run: go({ path: '/crew', query: { tab: 'people' } }),
+    })),
+  );
   return computed<Found[]>(() => [
     ...commands.value,
+    ...shared.value,
+    ...people.value,
     ...items.value,
     ...problems.value,
     ...symptoms.value,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What the bikes have in common, and what is odd: sizes of heads, what spares must match, and the one swap that frees most weight. */
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { CrewAnswer, Matching, Swap } from '@necessaire/core';
+import { doublesOf, type CrewAnswer, type Matching, type Swap } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
@@ -21,6 +21,14 @@ watch(
   },
   { immediate: true },
 );
+/** What a double is there for. */
+const FOR = {
+  alone: 'when alone',
+  part: 'when the crew splits',
+  all: 'together',
+  none: 'nothing hangs on it',
+} as const;
+const doubles = computed(() => doublesOf(props.answer));
 const riders = computed(() => props.answer.names.filter((n) => n.bike));
 const shown = computed(() => (all.value ? (matching.value?.sizes ?? []) : (matching.value?.sizes ?? []).slice(0, 14)));
 const odd = computed(() => matching.value?.sizes.filter((s) => s.bikes === 1).length ?? 0);
@@ -72,6 +80,17 @@ const whose = (s: Swap) => riders.value.find((n) => n.bike?.id === s.fastener.bi
         </tbody>
       </v-table>
       <p class="soft">Jump leads and pumps need the right connector: look before leaving.</p>
+    </section>
+    <section>
+      <h2>Carried twice</h2>
+      <ul class="plain">
+        <li v-for="d in doubles" :key="d.item">
+          <strong>{{ d.name }}</strong> <span class="num soft">{{ massText(view.units, d.mass) }}</span>:
+          {{ d.by.map((b) => `${answer.names[b.carrier]?.name} (${FOR[b.for[0] ?? 'none']})`).join(', ') }}
+          <strong v-if="d.canGo" class="good"> one can go</strong>
+        </li>
+        <li v-if="doubles.length === 0">Nothing is carried twice.</li>
+      </ul>
     </section>
     <section>
       <h2>One swap at home</h2>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The whole ride: chance of getting home, hours, fuel and first aid, bike by bike and for all. */
 import { computed, shallowRef, watch } from 'vue';
-import { figure, said, unitOf, type Crew, type CrewAnswer, type RiderStow } from '@necessaire/core';
+import { dueOn, figure, said, unitOf, type Crew, type CrewAnswer, type RiderStow } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import { today } from '../../ui/day';
 import { counted, massText, percent } from '../../ui/words';
 
 const props = defineProps<{ answer: CrewAnswer; of: Crew }>();
@@ -50,11 +51,19 @@ const goesIn = (s: RiderStow | null) =>
 const axle = (grams: number | undefined, share: number | undefined) =>
   grams === undefined ? '' : `${massText(view.units, grams)} · ${percent(share ?? 0)}`;
 const sayingText = (saying: Parameters<typeof said>[1]) => said(view.units, saying);
-const bikeTank = () => {
-  const key = smallest.value?.bike?.id;
-  const all = [...(garage.doc?.bikes ?? []), ...(garage.doc?.companions ?? []).flatMap((c) => c.bikes)];
-  return all.find((b) => b.id === key)?.tank ?? null;
-};
+const bikeOf = (id: string | undefined) =>
+  [...(garage.doc?.bikes ?? []), ...(garage.doc?.companions ?? []).flatMap((c) => c.bikes)].find((b) => b.id === id);
+const services = computed(() =>
+  riders.value.flatMap((r) => {
+    const { trip } = garage;
+    const bike = bikeOf(r.bike?.id);
+    const list = bike && trip ? dueOn(bike, trip, today()).filter((d) => d.times > 0) : [];
+    return list.length > 0
+      ? [{ who: r.name, list: list.map((d) => ({ name: d.service.name.toLowerCase(), overdue: d.overdue })) }]
+      : [];
+  }),
+);
+const bikeTank = () => bikeOf(smallest.value?.bike?.id)?.tank ?? null;
 const aloneMean = computed(() => {
   const known = crew.alone.filter((x) => x !== null);
   return known.length > 0 ? known.reduce((s, x) => s + x, 0) / known.length : null;
@@ -162,6 +171,13 @@ function showHome() {
         </template>
       </p>
       <p class="soft">Tank ÷ consumption on paved ground; sand and mud take more.</p>
+    </section>
+    <section v-if="services.length > 0">
+      <h2>Falls due on the ride</h2>
+      <p v-for="s in services" :key="s.who">
+        <strong>{{ s.who }}:</strong>
+        {{ s.list.map((d) => (d.overdue ? `${d.name} before leaving` : d.name)).join(', ') }}.
+      </p>
     </section>
     <section>
       <h2>First aid</h2>
