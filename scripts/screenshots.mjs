@@ -54,7 +54,6 @@ const SHOTS = [
     (page) => page.locator('#entry').fill('8 mm inside hex shock bolt 20 ft-lb sunk 60 12'),
   ],
   ['match', '/match', LAPTOP, 'light', row('Spark plug')],
-  ['match-gap', '/match', LAPTOP, 'dark', row('Shock preload ring')],
   [
     'match-pieces',
     '/match',
