@@ -37,7 +37,8 @@ test('who carries what, and what if somebody is not there', async ({ page, app }
   await expect(page.locator('.what-if')).toContainText('nobody here has done it');
 
   // Without Mirel repairs are missing, for whom, and the lightest cure; planning for it is one press, and one undo.
-  await page.getByRole('button', { name: /^Without Mirel/ }).click();
+  await column(page, 'Mirel').getByRole('button', { name: 'Mirel', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Without Mirel/ })).toHaveAttribute('aria-pressed', 'true');
   const told = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Without Mirel/ }) });
   await expect(told).toContainText('Lightest cure');
   await expect(told).toContainText('than the others would alone');
@@ -105,6 +106,13 @@ test('two riders from one line, and their lists on paper', async ({ page, app })
   await expect(page.getByLabel(/^rear axle: not known/)).toHaveCount(0);
   await sharedOut(page);
   // The trip says it rides with one companion.
+  // What she owns, as one says it; what she always brings she carries herself.
+  await page.getByLabel('What Ada owns').fill('hand pump, 10 cable ties');
+  await page.getByLabel('What Ada owns').press('Enter');
+  await sharedOut(page);
+  await page.getByLabel('Ada always brings Hand pump').check();
+  await sharedOut(page);
+  await expect((await things(page, 'Ada')).filter({ hasText: 'Hand pump' })).toHaveCount(1);
   await expect(page.locator('.brief')).toContainText(isPhone(page) ? '' : 'with 1 companion');
   await page.getByRole('tab', { name: 'Lists' }).click();
   await page.getByRole('link', { name: 'Print all lists' }).click();

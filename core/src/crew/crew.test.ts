@@ -22,6 +22,9 @@ import { carryLimit, USUAL_LIMIT } from './member.js';
 import { newPerson } from './person.js';
 import { canHold } from './room.js';
 import { stowOfRider } from './stowed.js';
+import { filling } from '../trip/air/index.js';
+import { legNeeds } from '../trip/services/index.js';
+import { rideNeeds } from './rideNeeds.js';
 import { crewSwitchCosts, swapsOf } from './switches.js';
 import { crewAnswer, type CrewAnswer } from './told.js';
 import { absenceOf, aloneMasses, cureOfGaps, leaning, riderAdds, withMore } from './whatIf.js';
@@ -344,9 +347,27 @@ describe('what if', () => {
   });
 
   test('the best swap frees what the lightest set for all bikes weighs less without that bolt', () => {
-    const [best, ...rest] = swapsOf(c, solve);
+    const [best, ...others] = swapsOf(c, solve);
     expect(best!.grams).toBeGreaterThan(0);
-    for (const s of rest) expect(s.grams).toBeLessThanOrEqual(best!.grams);
+    for (const s of others) expect(s.grams).toBeLessThanOrEqual(best!.grams);
+  });
+});
+
+describe('fuel, water and air', () => {
+  test('the least over the legs of what a leg’s own figures say, for each bike', () => {
+    const needs = rideNeeds(c.members, c.trip);
+    c.members.forEach((m, i) => {
+      const legs = c.trip.legs.map((l) => legNeeds(m.bike, l));
+      expect(needs[i]!.range).toBe(Math.min(...legs.map((l) => l.range)));
+      expect(needs[i]!.water).toBe(Math.max(...legs.map((l) => l.water)));
+      expect(needs[i]!.spareFuel).toBeNull();
+      expect(needs[i]!.rear.litres).toBeCloseTo(filling(m.bike.tyreRear, 0, 200).litres, 9);
+    });
+    const far = { ...c.trip, legs: c.trip.legs.map((l, i) => ({ ...l, fuelGapKm: i === 0 ? 900 : 50 })) };
+    const asked = rideNeeds(c.members, far);
+    expect(asked[0]!.spareFuel).toBe(legNeeds(c.members[0]!.bike, far.legs[0]!).spareFuel);
+    expect(asked[0]!.spareFuel).toBeGreaterThan(10);
+    expect(rideNeeds(c.members, { ...c.trip, legs: [] })[0]).toMatchObject({ range: null, spareFuel: null, water: 0 });
   });
 });
 

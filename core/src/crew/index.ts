@@ -26,3 +26,4 @@ export * from './switches.js';
 export * from './stowed.js';
 export * from './room.js';
 export * from './doublesOf.js';
+export * from './rideNeeds.js';

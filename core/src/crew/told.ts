@@ -7,6 +7,7 @@ import type { Shared } from './crewMilp.js';
 import { moved, type Item } from './effect.js';
 import { fetchHours } from './fetch.js';
 import { hoursWith } from './hours.js';
+import { rideNeeds, type BikeNeeds } from './rideNeeds.js';
 import { gapsOf, judgeCrew, type Gap, type Judged } from './judge.js';
 
 /** One thing that somebody carries. */
@@ -71,8 +72,8 @@ export interface CarrierName {
   hand: number | null;
   firstAid: boolean;
   limitBy: Member['limitBy'] | null;
-  /** km with a full tank; null for what has none. */
-  range: number | null;
+  /** Fuel, water and air of a rider's bike; null for what is no rider. */
+  needs: BikeNeeds | null;
 }
 
 /** Everything that a screen says about who carries what. Numbers of carriers are as in the case: members first. */
@@ -186,6 +187,8 @@ export function crewAnswer(c: CrewCase, shared: Shared, reasons = true): CrewAns
   const masses = by.map((l) => l.mass);
   const tokens = tokensOf(c, shared);
   const every = c.carriers.map((_, i) => i);
+  const { members } = c;
+  const needs = rideNeeds(members, c.trip);
   const all = hoursWith(c, shared, every);
   return {
     names: c.carriers.map(({ key, name, member, vehicle }) => ({
@@ -194,7 +197,7 @@ export function crewAnswer(c: CrewCase, shared: Shared, reasons = true): CrewAns
       hand: member?.person.hand ?? null,
       firstAid: member?.person.firstAid ?? false,
       limitBy: member?.limitBy ?? null,
-      range: member ? (member.bike.tank / member.bike.consumption) * 100 : null,
+      needs: (member && needs[members.indexOf(member)]) ?? null,
     })),
     carriers: c.carriers.map((k, r) => ({
       number: r,

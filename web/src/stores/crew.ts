@@ -25,6 +25,9 @@ export const useCrew = defineStore('crew', () => {
   /** Whether what is shown is only the first of what is still being bettered. */
   const first = ref(false);
   const failed = ref<string | null>(null);
+  /** Who is taken out of the ride to look at it without them, and the group that is looked at: carrier numbers. */
+  const gone = ref<number | null>(null);
+  const looked = ref<readonly number[] | null>(null);
   let worker: Worker | null = null;
   let remote: Remote<CrewWorker> | null = null;
   let wanted = 0;
@@ -70,6 +73,8 @@ export const useCrew = defineStore('crew', () => {
       );
       if (worker !== mine) return;
       answer.value = made;
+      gone.value = null;
+      looked.value = null;
       first.value = false;
       running.value = false;
       const lean = await remote!.leaning();
@@ -158,5 +163,5 @@ export const useCrew = defineStore('crew', () => {
     const rest = (crew.value?.fixed ?? []).filter((f) => f.item !== item);
     return set('say who carries it', { fixed: by === null ? rest : [...rest, { item, by, count }] });
   }
-  return { crew, answer, alone, leaning, busy, first, failed, want, ask, set, join, leave, fix };
+  return { gone, looked, crew, answer, alone, leaning, busy, first, failed, want, ask, set, join, leave, fix };
 });

@@ -9,6 +9,10 @@ export const KEYS: Readonly<Record<string, readonly { key: string; does: string 
   '/match': [{ key: '/', does: 'Type a tool in one line, in the toolbox tab' }],
   '/kit': [{ key: '← →', does: 'Move the weight limit on the curve, or go to the next tab' }],
   '/stow': [{ key: '← → ↑ ↓', does: 'Move a place on the drawing, after “Move places”; with Shift in longer steps' }],
+  '/crew': [
+    { key: 'Enter', does: 'On a thing: why it is carried, and who else could' },
+    { key: '↓ ↑', does: 'In its menu: what giving it to each would do' },
+  ],
   everywhere: [
     { key: 'Ctrl K', does: 'Search' },
     { key: 'Ctrl Z', does: 'Undo your last change' },

@@ -4,6 +4,7 @@ import { mdiBagPersonalOutline, mdiCarEstate, mdiVanUtility, mdiTruckTrailer } f
 import { computed, ref } from 'vue';
 import { useDisplay } from 'vuetify';
 import { withUnit, type Bike, type CarrierTold, type CrewAnswer } from '@necessaire/core';
+import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
 import { over, useDropTarget } from '../../ui/places/dragging';
@@ -25,6 +26,7 @@ const VEHICLE_ICONS = {
 } as const;
 const view = useView();
 const explain = useExplain();
+const crew = useCrew();
 const column = ref<HTMLElement>();
 const opened = ref<string | null>(null);
 /** On a phone a rider is a line that unfolds, so that all of them are seen at once. */
@@ -40,6 +42,10 @@ const says = computed(() =>
     : who.value.vehicle
       ? VEHICLE_WORDS[who.value.vehicle]
       : '',
+);
+/** Taken out of the ride, or not in the part of it that is looked at. */
+const away = computed(
+  () => crew.gone === props.told.number || (crew.looked !== null && !crew.looked.includes(props.told.number)),
 );
 const isOver = computed(
   () => props.told.mass > props.told.limit || (props.told.room !== null && props.told.bulk > props.told.room),
@@ -71,13 +77,21 @@ function show() {
   <section
     ref="column"
     class="column"
-    :class="{ over: over === String(told.number) }"
+    :class="{ over: over === String(told.number), out: away }"
     :data-place="String(told.number)"
     :aria-label="who.name"
   >
     <SmallBike v-if="bike" :bike="bike" />
     <v-icon v-else :icon="VEHICLE_ICONS[who.vehicle ?? 'car']" size="84" class="no-bike" aria-hidden="true" />
-    <h2 class="who">{{ who.name }}</h2>
+    <h2 class="who">
+      <v-btn
+        v-if="bike"
+        variant="text"
+        :aria-pressed="crew.gone === told.number"
+        :title="`Look at the ride without ${who.name}`"
+        @click="crew.gone = crew.gone === told.number ? null : told.number"
+        >{{ who.name }}</v-btn><template v-else>{{ who.name }}</template>
+    </h2>
     <p class="soft says">{{ says }}</p>
     <v-btn
       variant="text"
@@ -124,6 +138,14 @@ function show() {
 .column.over {
   outline: 2px dashed var(--ink);
   outline-offset: 3px;
+}
+.column.out {
+  opacity: 0.35;
+}
+.who .v-btn {
+  padding: 0;
+  min-height: 32px;
+  font: inherit;
 }
 .no-bike {
   display: block;
@@ -175,6 +197,11 @@ ul {
 }
 .none {
   padding: 8px 0;
+}
+@media (min-width: 761px) {
+  .says {
+    min-height: 33px;
+  }
 }
 @media (max-width: 760px) {
   .column {

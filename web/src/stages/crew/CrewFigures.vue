@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The whole ride: chance of getting home, hours, fuel and first aid, bike by bike and for all. */
 import { computed, shallowRef, watch } from 'vue';
-import { dueOn, figure, said, unitOf, type Crew, type CrewAnswer, type RiderStow } from '@necessaire/core';
+import { dueOn, figure, said, unitOf, withUnit, type Crew, type CrewAnswer, type RiderStow } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -18,11 +18,15 @@ const riders = computed(() => props.answer.names.flatMap((n, i) => (n.bike ? [{ 
 const hoursOf = (bikeId: string) => props.answer.bikes.find((b) => b.bikeId === bikeId);
 /** With everybody waiting an hour counts for each. */
 const times = computed(() => (props.of.waits ? riders.value.length : 1));
-const smallest = computed(() => [...riders.value].sort((a, b) => (a.range ?? Infinity) - (b.range ?? Infinity))[0]);
-const longestGap = computed(() => {
-  const gaps = (garage.trip?.legs ?? []).flatMap((l) => (l.fuelGapKm === null ? [] : [l.fuelGapKm]));
-  return gaps.length > 0 ? Math.max(...gaps) : null;
-});
+const smallest = computed(() =>
+  riders.value
+    .filter((r) => (r.needs?.range ?? null) !== null)
+    .sort((x, y) => (x.needs!.range ?? 0) - (y.needs!.range ?? 0))
+    .at(0),
+);
+const water = computed(() => riders.value.reduce((sum, r) => sum + (r.needs?.water ?? 0), 0));
+const short = computed(() => riders.value.filter((r) => (r.needs?.spareFuel ?? 0) > 0));
+const litres = (l: number) => withUnit(view.units, 'capacity', l);
 const distance = (km: number) => `${figure(view.units, 'distance', km)} ${unitOf(view.units, 'distance')}`;
 const kits = computed(() =>
   props.answer.carriers.flatMap((c) =>
@@ -63,7 +67,6 @@ const services = computed(() =>
       : [];
   }),
 );
-const bikeTank = () => bikeOf(smallest.value?.bike?.id)?.tank ?? null;
 const aloneMean = computed(() => {
   const known = crew.alone.filter((x) => x !== null);
   return known.length > 0 ? known.reduce((s, x) => s + x, 0) / known.length : null;
@@ -112,14 +115,14 @@ function showHome() {
             <td class="num">{{ percent(hoursOf(r.bike!.id)?.home ?? 1, 1) }}</td>
             <td class="num">{{ ((hoursOf(r.bike!.id)?.saved ?? 0) * times).toFixed(1) }}</td>
             <td class="num">{{ ((hoursOf(r.bike!.id)?.left ?? 0) * times).toFixed(1) }}</td>
-            <td class="num">{{ r.range === null ? '' : distance(r.range) }}</td>
+            <td class="num">{{ r.needs?.range ? distance(r.needs.range) : '' }}</td>
           </tr>
           <tr>
             <th scope="row">All</th>
             <td class="num">{{ percent(answer.home, 1) }}</td>
             <td class="num">{{ (answer.saved * times).toFixed(1) }}</td>
             <td class="num">{{ (answer.left * times).toFixed(1) }}</td>
-            <td class="num">{{ smallest?.range ? distance(smallest.range) : '' }}</td>
+            <td class="num">{{ smallest ? distance(smallest.needs!.range!) : '' }}</td>
           </tr>
         </tbody>
       </v-table>
@@ -156,21 +159,24 @@ function showHome() {
         </template>
       </ul>
     </section>
-    <section v-if="smallest?.range">
-      <h2>Fuel</h2>
+    <section v-if="smallest">
+      <h2>Fuel, water, air</h2>
       <p>
         <strong>{{ smallest.name }}</strong> decides the stops: about
-        <strong class="num">{{ distance(smallest.range) }}</strong> with a full tank.
-        <template v-if="longestGap !== null">
-          The longest way between two pumps is <span class="num">{{ distance(longestGap) }}</span>:
-          <span :class="longestGap > smallest.range ? 'gap' : 'good'">{{
-            longestGap > smallest.range
-              ? `carry ${figure(view.units, 'volume', 1000 * ((longestGap - smallest.range) / smallest.range) * (bikeTank() ?? 0))} ${unitOf(view.units, 'volume')} more, or share`
-              : 'it is enough'
-          }}</span>.
-        </template>
+        <strong class="num">{{ distance(smallest.needs!.range!) }}</strong> with a full tank, reserve left in it.
       </p>
-      <p class="soft">Tank ÷ consumption on paved ground; sand and mud take more.</p>
+      <p v-for="r in short" :key="r.key" class="gap">
+        {{ r.name }} needs <span class="num">{{ litres(r.needs!.spareFuel!) }}</span> more for the longest way between
+        two pumps: carry it, or another bike shares.
+      </p>
+      <p>
+        Water on the warmest, longest day: <strong class="num">{{ litres(water) }}</strong> for all.
+      </p>
+      <p v-for="r in riders" :key="`air ${r.key}`" class="soft">
+        {{ r.name }}’s rear tyre from flat:
+        <span class="num">{{ Math.round(r.needs?.rear.strokes ?? 0) }}</span> strokes of a hand pump, or
+        <span class="num">{{ Math.ceil(r.needs?.rear.cartridges ?? 0) }}</span> cartridges.
+      </p>
     </section>
     <section v-if="services.length > 0">
       <h2>Falls due on the ride</h2>

@@ -38,7 +38,11 @@ function look(to: number | null) {
 </script>
 
 <template>
-  <li ref="row" class="token" :class="{ held: held === key(), shared: token.of.some((o) => o.member !== by) }">
+  <li
+    ref="row"
+    class="token"
+    :class="{ held: held === key(), shared: token.buy > 0 || token.of.some((o) => o.member !== by) }"
+  >
     <svg ref="grip" class="grip" viewBox="0 0 8 14" width="8" height="14" aria-hidden="true">
       <path d="M1 1v12M4 1v12M7 1v12" />
     </svg>

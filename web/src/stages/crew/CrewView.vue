@@ -40,6 +40,13 @@ onBeforeUnmount(() => {
   over.value = null;
 });
 const answer = computed(() => crew.answer);
+// Whoever is taken out by a press on their name: what follows from it is told beside.
+watch(
+  () => crew.gone,
+  (i) => {
+    if (i !== null) tab.value = 'what-if';
+  },
+);
 const bikeOf = (key: string) => {
   const m = crew.crew?.members.find((x) => x.who === key);
   const list = key === ME ? garage.doc?.bikes : garage.doc?.companions.find((c) => c.id === key)?.bikes;
@@ -145,6 +152,9 @@ useTouchDrops((key, to) => drop(key, Number(to)));
           />
           <span class="label">Fairest</span>
         </div>
+        <p class="legend soft">
+          <i class="mark own" /> their own <i class="mark others" /> from somebody else, or to buy
+        </p>
         <div class="columns" :class="{ stale: crew.busy && !crew.first }">
           <CrewColumn
             v-for="c in answer.carriers"
@@ -184,6 +194,23 @@ useTouchDrops((key, to) => drop(key, Number(to)));
 </template>
 
 <style scoped>
+.legend {
+  font-size: 13px;
+  margin-bottom: 6px;
+}
+.mark {
+  display: inline-block;
+  width: 4px;
+  height: 12px;
+  margin: 0 3px -1px 8px;
+  background: var(--line);
+}
+.mark.own {
+  margin-left: 0;
+}
+.mark.others {
+  background: var(--proven);
+}
 .fair {
   display: grid;
   grid-template-columns: auto minmax(120px, 1fr) auto;

@@ -8,10 +8,14 @@ import {
   readCompanion,
   readGarageFile,
   settleSize,
+  SUBJECTS,
   unknownJobs,
   type Companion,
   type CrewAnswer,
+  type GarageDocument,
   type Person,
+  type Skill,
+  type Subject,
   type Theirs,
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -26,6 +30,7 @@ import SelectField from '../../ui/SelectField.vue';
 import TextField from '../../ui/TextField.vue';
 import { counted } from '../../ui/words';
 import { HAND_ITEMS } from '../../words/crew';
+import TheirTools from './TheirTools.vue';
 
 defineProps<{ answer: CrewAnswer | null }>();
 const crew = useCrew();
@@ -57,25 +62,44 @@ function add() {
     `${made.companion.person.name} rides along. ${unread.length > 0 ? `Not understood: ${unread.join(', ')}.` : 'The bike is a guess until you know more.'}`,
   );
 }
-async function takeFile([chosen]: File[]) {
+/** A garage file as somebody's; null where it cannot be read, with what to do said. */
+async function readTheirs([chosen]: File[]): Promise<GarageDocument | null> {
   refused.value = null;
   preview.value = null;
-  if (!chosen) return;
+  if (!chosen) return null;
   if (chosen.size > MOST_BYTES) {
     refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file.`;
-    return;
+    return null;
   }
   const got = readGarageFile(await chosen.text());
   if (!got.ok) {
     const [fault] = got.faults;
     refused.value = `${chosen.name} cannot be read. ${fault?.path}: ${fault?.message}`;
-    return;
+    return null;
   }
   if (got.document.bikes.length === 0) {
     refused.value = `${chosen.name} has no bike in it: ask for a garage with one.`;
-    return;
+    return null;
   }
-  preview.value = companionFrom(got.document, { nextId: () => crypto.randomUUID(), read: today() });
+  return got.document;
+}
+async function takeFile(files: File[]) {
+  const doc = await readTheirs(files);
+  if (doc) preview.value = companionFrom(doc, { nextId: () => crypto.randomUUID(), read: today() });
+}
+/** What was known of somebody is replaced whole by a file of theirs; they stay who they are on every ride. */
+async function replaceBy(who: string, files: File[]) {
+  const doc = await readTheirs(files);
+  if (!doc) return;
+  const { companion } = companionFrom(doc, { nextId: () => crypto.randomUUID(), read: today(), id: who });
+  if (garage.put(`read ${companion.person.name}’s file`, 'companions', companion))
+    notice.say(`${companion.person.name} is as in their file. Ctrl Z brings back what you had.`);
+}
+function setSkill(who: string, subject: Subject, to: number) {
+  const person = personOf(who);
+  if (!person) return;
+  const { [subject]: _was, ...rest } = person.skills;
+  write(who, { skills: to === 0 ? rest : { ...rest, [subject]: to as Skill } });
 }
 function takePreview() {
   if (!preview.value) return;
@@ -221,16 +245,44 @@ function forget(c: Companion) {
             :model-value="personOf(m.who)!.onBody"
             @update:model-value="write(m.who, { onBody: $event })"
           />
+          <NumberField
+            v-if="personOf(m.who)!.onBody > 0"
+            label="Room on the body (L)"
+            :min="0"
+            :max="60"
+            :model-value="personOf(m.who)!.bodyLitres"
+            @update:model-value="write(m.who, { bodyLitres: $event })"
+          />
           <v-checkbox
             label="Trained in first aid"
             hide-details
             density="compact"
             :model-value="personOf(m.who)!.firstAid"
             @update:model-value="
-              write(m.who, { firstAid: !!$event, skills: $event ? { ...personOf(m.who)!.skills, people: 3 } : {} })
+              write(m.who, {
+                firstAid: !!$event,
+                skills: $event ? { ...personOf(m.who)!.skills, people: 3 } : personOf(m.who)!.skills,
+              })
             "
           />
         </div>
+        <v-expansion-panels variant="accordion" class="more">
+          <v-expansion-panel title="Skill by subject">
+            <template #text>
+              <div class="grid">
+                <SelectField
+                  v-for="s in SUBJECTS"
+                  :key="s"
+                  :label="s"
+                  :items="[{ title: 'as in general', value: 0 }, ...HAND_ITEMS]"
+                  :model-value="personOf(m.who)!.skills[s] ?? 0"
+                  @update:model-value="setSkill(m.who, s, $event as number)"
+                />
+              </div>
+            </template>
+          </v-expansion-panel>
+        </v-expansion-panels>
+        <TheirTools v-if="of(m.who)" :of="of(m.who)!" />
         <template v-if="of(m.who)">
           <p v-for="u in unknownJobs(of(m.who)!.fasteners)" :key="u.role" class="unknown">
             <SelectField
@@ -249,6 +301,13 @@ function forget(c: Companion) {
           </p>
         </template>
         <p class="acts">
+          <FileButton
+            v-if="of(m.who)"
+            label="Replace by their file …"
+            accept=".json,application/json"
+            quiet
+            @files="replaceBy(m.who, $event)"
+          />
           <v-btn v-if="m.who !== ME" variant="outlined" @click="leave(m.who)">Not on this ride</v-btn>
           <v-btn v-if="of(m.who)" variant="text" @click="(leave(m.who), forget(of(m.who)!))">Delete them</v-btn>
         </p>

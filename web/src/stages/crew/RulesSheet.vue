@@ -71,6 +71,15 @@ async function cost() {
   costs.value = await crew.ask((w) => w.switchCosts(doc, props.of, today()));
   working.value = false;
 }
+function setStrangers(on: boolean) {
+  const { doc } = garage;
+  if (!doc) return;
+  const others = on ? ('any stranger’s too' as const) : ('the bikes that ride along' as const);
+  garage.edit('change whose bikes are helped', [], {
+    ...doc.garage,
+    practice: { ...doc.garage.practice, others },
+  });
+}
 const costOf = (name: string) => {
   const c = costs.value?.find((x) => x.name === name);
   if (!c) return '';
@@ -199,6 +208,15 @@ const costOf = (name: string) => {
         @update:model-value="crew.set('change who waits', { waits: !!$event })"
       />
       <p class="soft hint">Hours at stake count for all who wait.</p>
+      <v-switch
+        label="Strangers’ bikes on the way are helped too"
+        :model-value="garage.doc?.garage.practice.others === 'any stranger’s too'"
+        hide-details
+        density="compact"
+        inset
+        @update:model-value="setStrangers(!!$event)"
+      />
+      <p class="soft hint">As one rider more, of whose bike nobody knows anything: its usual heads are turned too.</p>
       <NumberField
         label="A companion fetches what is missing, if within (h; 0: never)"
         :min="0"

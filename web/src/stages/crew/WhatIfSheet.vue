@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What if somebody is not there, or the crew falls apart: which repairs are missing, for whom, and the lightest cure. */
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { Absence, CrewAnswer, CrewCure, Gap, RiderAdds } from '@necessaire/core';
+import type { Absence, CrewAnswer, CrewCure, Gap, GroupTold, RiderAdds } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useCrew } from '../../stores/crew';
 import { useGarage } from '../../stores/garage';
@@ -16,7 +16,7 @@ const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const absences = shallowRef<Absence[]>([]);
-const gone = ref<number | null>(null);
+const gone = computed({ get: () => crew.gone, set: (i) => (crew.gone = i) });
 const cure = shallowRef<CrewCure | null>(null);
 const seeking = ref(false);
 /** What the one who is taken out adds and takes off, once known. */
@@ -38,7 +38,6 @@ watch(
         absences.value = [...list];
       }
     cure.value = null;
-    gone.value = null;
   },
   { immediate: true },
 );
@@ -54,6 +53,12 @@ function missing(gaps: readonly Gap[]): string {
 const gapsNow = computed(() => props.answer.judged.gaps);
 const parts = computed(() => props.answer.groups.filter((g) => g.kind === 'part'));
 const singles = computed(() => props.answer.groups.filter((g) => g.kind === 'alone'));
+/** A part of a split: its people stay lit in the picture. */
+function lookAt(g: GroupTold) {
+  openGroup.value = openGroup.value === g.key ? null : g.key;
+  crew.gone = null;
+  crew.looked = openGroup.value === null ? null : g.members;
+}
 const splitName = (id: string | null) => crew.crew?.splits.find((s) => s.id === id)?.name ?? '';
 
 async function seek(who: number | null) {
@@ -62,15 +67,20 @@ async function seek(who: number | null) {
   cure.value = await crew.ask((w) => w.cure(who));
   seeking.value = false;
 }
-async function takeOut(i: number) {
+function takeOut(i: number) {
+  crew.looked = null;
   gone.value = gone.value === i ? null : i;
+}
+// A rider is taken out here, or by a press on their name in the picture.
+watch(gone, async (i) => {
   cure.value = null;
   adds.value = null;
-  if (gone.value !== null && (absences.value[i]?.gaps.length ?? 0) > 0) await seek(i);
+  if (i === null) return;
+  if ((absences.value[i]?.gaps.length ?? 0) > 0) await seek(i);
   if (gone.value !== i) return;
   const known = await crew.ask((w) => w.adds(i));
   if (gone.value === i) adds.value = known;
-}
+});
 /** From now on the others and the one who turns back must get home by themselves: a split of the crew. */
 function planFor(who: number) {
   const of = crew.crew;
@@ -137,12 +147,7 @@ const fetch = computed(() => {
       <h2>When the crew splits</h2>
       <ul class="plain rows">
         <li v-for="g in parts" :key="g.key">
-          <v-btn
-            variant="text"
-            class="wide"
-            :aria-expanded="openGroup === g.key"
-            @click="openGroup = openGroup === g.key ? null : g.key"
-          >
+          <v-btn variant="text" class="wide" :aria-expanded="openGroup === g.key" @click="lookAt(g)">
             <span
               ><strong>{{ g.name }}</strong
               ><span class="soft beside">{{ splitName(g.splitId) }}</span></span
