@@ -1,10 +1,10 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { inWords, ME, newCrew, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
+import { inWords, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
 import type { CrewWorker } from '../workers/crew.worker';
 import { today } from '../ui/day';
-import type { RowChange } from './changes';
+import { fixing, joining, leaving } from './crewEdits';
 import { useGarage } from './garage';
 
 /** An edit that follows soon waits for the next, ms. */
@@ -121,47 +121,20 @@ export const useCrew = defineStore('crew', () => {
     const of = crew.value;
     return of ? garage.put(label, 'crews', { ...of, ...fields }) : false;
   }
-  /** The trip with so many companions as the crew has. */
-  function tripWith(members: number): RowChange[] {
-    const { trip } = garage;
-    if (!trip || trip.companions === members - 1) return [];
-    return [{ table: 'trips', id: trip.id, before: trip, after: { ...trip, companions: members - 1 } }];
-  }
   /** Adds somebody to the ride; the first makes the crew. */
   function join(companion: Companion, isNew: boolean): boolean {
     const { trip, bike } = garage;
     if (!trip || !bike) return false;
-    const of =
-      crew.value ?? newCrew({ id: crypto.randomUUID(), tripId: trip.id, members: [{ who: ME, bikeId: bike.id }] });
-    const next = { ...of, members: [...of.members, { who: companion.id, bikeId: companion.bikes[0]!.id }] };
-    return garage.edit(`${companion.person.name} rides along`, [
-      ...(isNew ? [{ table: 'companions' as const, id: companion.id, before: null, after: companion }] : []),
-      { table: 'crews', id: of.id, before: crew.value, after: next },
-      ...tripWith(next.members.length),
-    ]);
+    const changes = joining({ crew: crew.value, trip, bike }, companion, isNew, () => crypto.randomUUID());
+    return garage.edit(`${companion.person.name} rides along`, changes);
   }
   /** Takes somebody off the ride; what is known of them stays in the garage. */
   function leave(who: string): boolean {
     const of = crew.value;
-    if (!of) return false;
-    const members = of.members.filter((m) => m.who !== who);
-    const next: Crew = {
-      ...of,
-      members,
-      splits: of.splits
-        .map((s) => ({ ...s, groups: s.groups.map((g) => g.filter((k) => k !== who)).filter((g) => g.length > 0) }))
-        .filter((s) => s.groups.length > 0),
-      fixed: of.fixed.filter((f) => f.by !== who),
-    };
-    return garage.edit('somebody does not ride along', [
-      { table: 'crews', id: of.id, before: of, after: next },
-      ...tripWith(members.length),
-    ]);
+    return of ? garage.edit('somebody does not ride along', leaving(of, garage.trip, who)) : false;
   }
-  /** Says who carries a thing; null lets the program choose again. */
-  function fix(item: string, by: string | null, count = 1): boolean {
-    const rest = (crew.value?.fixed ?? []).filter((f) => f.item !== item);
-    return set('say who carries it', { fixed: by === null ? rest : [...rest, { item, by, count }] });
-  }
+  /** Says who carries so many of a thing; null lets the program choose again. */
+  const fix = (item: string, by: string | null, count: number): boolean =>
+    set('say who carries it', { fixed: fixing(crew.value?.fixed ?? [], item, by, count) });
   return { gone, looked, crew, answer, alone, leaning, busy, first, failed, want, ask, set, join, leave, fix };
 });

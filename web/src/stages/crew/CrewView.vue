@@ -92,9 +92,10 @@ function give(item: string, from: number, to: number | 'home' | null) {
   if (!a) return;
   held.value = null;
   over.value = null;
-  const name = a.carriers[from]?.tokens.find((t) => t.item === item)?.name ?? 'It';
+  const token = a.carriers[from]?.tokens.find((t) => t.item === item);
+  const name = token?.name ?? 'It';
   const key = to === null ? null : to === 'home' ? 'home' : (a.names[to]?.key ?? null);
-  crew.fix(item, key);
+  crew.fix(item, key, token?.count ?? 1);
   const who =
     to === null ? 'is placed automatically' : to === 'home' ? 'stays at home' : `goes to ${a.names[to]?.name}`;
   notice.say(`${name} ${who}. Ctrl Z takes it back.`);

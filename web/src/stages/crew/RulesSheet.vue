@@ -3,6 +3,7 @@
 import { ref, shallowRef } from 'vue';
 import { VEHICLES, type Crew, type CrewAnswer, type CrewSwitchCost, type Split, type Vehicle } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
+import { halves, placed } from '../../stores/crewEdits';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
@@ -21,32 +22,19 @@ const working = ref(false);
 
 const everybody = () => props.answer.names;
 function addSplit() {
-  const riders = everybody().filter((n) => n.bike);
-  const half = Math.ceil(riders.length / 2);
+  const riders = everybody()
+    .filter((n) => n.bike)
+    .map((n) => n.key);
   crew.set('add a split', {
-    splits: [
-      ...props.of.splits,
-      {
-        id: crypto.randomUUID(),
-        name: 'Two halves',
-        groups: [riders.slice(0, half).map((n) => n.key), riders.slice(half).map((n) => n.key)].filter(
-          (g) => g.length > 0,
-        ),
-        legs: [],
-      },
-    ],
+    splits: [...props.of.splits, { id: crypto.randomUUID(), name: 'Two halves', groups: halves(riders), legs: [] }],
   });
 }
 const setSplit = (s: Split, fields: Partial<Split>) =>
   crew.set(`change ${s.name}`, { splits: props.of.splits.map((x) => (x.id === s.id ? { ...x, ...fields } : x)) });
 const groupOf = (s: Split, key: string) => s.groups.findIndex((g) => g.includes(key));
-/** Puts somebody into a group; −1 rides alone. */
 function place(s: Split, key: string, to: number) {
-  const groups = s.groups.map((g) => g.filter((k) => k !== key));
-  while (groups.length <= to) groups.push([]);
-  if (to >= 0) groups[to]!.push(key);
-  const left = groups.filter((g) => g.length > 0);
-  if (left.length > 0) setSplit(s, { groups: left });
+  const groups = placed(s, key, to);
+  if (groups) setSplit(s, { groups });
 }
 function addVehicle() {
   const last = garage.trip?.legs.at(-1);
