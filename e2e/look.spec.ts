@@ -27,6 +27,7 @@ for (const theme of ['light', 'dark'] as const)
       await goTo(page, stage);
       await faults(stage);
     }
+    await goTo(page, 'Stow');
     await page
       .locator('[data-place]')
       .first()

@@ -114,7 +114,7 @@ describe('sharing out a crew’s kit', () => {
           if (found.proven) expect(found.cost - found.bound).toBeLessThanOrEqual(0.02);
         },
       ),
-      runs(120, 25),
+      runs(120, 15),
     );
   });
 
@@ -129,7 +129,7 @@ describe('sharing out a crew’s kit', () => {
         if (undoneOf(quick) === undoneOf(exact)) expect(quick.cost).toBeGreaterThanOrEqual(exact.cost - 1);
         else expect(undoneOf(quick)).toBeGreaterThan(undoneOf(exact));
       }),
-      runs(150, 40),
+      runs(150, 25),
     );
   });
 
@@ -141,7 +141,7 @@ describe('sharing out a crew’s kit', () => {
         loads(c, found).forEach((l, r) => expect(l.mass).toBeLessThanOrEqual(c.carriers[r]!.limit + 1e-6));
         expect(judgeCrew(c, found).over).toEqual([]);
       }),
-      runs(100, 30),
+      runs(100, 20),
     );
   });
 
@@ -164,7 +164,7 @@ describe('sharing out a crew’s kit', () => {
         expect(shares[1]!.share).toBeLessThanOrEqual(shares[0]!.share + 0.01);
         expect(shares[2]!.share).toBeLessThanOrEqual(shares[1]!.share + 0.01);
       }),
-      runs(80, 20),
+      runs(80, 10),
     );
   });
 
@@ -222,7 +222,7 @@ describe('sharing out a crew’s kit', () => {
         const free = shareOut({ ...c, crew: { ...c.crew, fair: 0 } }, solve, { within: 0.01 })!;
         expect(objective(strong, found)).toBeGreaterThanOrEqual(objective(strong, free) - 1);
       }),
-      runs(60, 20),
+      runs(60, 10),
     );
   });
 });
