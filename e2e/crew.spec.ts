@@ -79,10 +79,19 @@ test('dragged by the mouse: what it would do is said while it is held', async ({
   await openCrew(page, app);
   const [first] = await (await things(page, 'Mirel')).all();
   const name = (await first!.locator('.title').textContent())!.trim();
+  // What is worked out beside must not move what is under the hand: all of it is there.
+  await expect(page.locator('.stage-head')).toContainText('if each packed alone');
+  await expect(page.getByRole('button', { name: /^Without Bo/ })).toBeVisible();
+  const start = (await first!.boundingBox())!;
   await first!.hover();
   await page.mouse.down();
-  const to = (await column(page, 'Oke').locator('h2').boundingBox())!;
-  await page.mouse.move(to.x + 30, to.y + 20, { steps: 6 });
+  // The browser begins its own dragging with the first moves; only then is somebody under it told.
+  await page.mouse.move(start.x + 20, start.y + 8, { steps: 3 });
+  await expect(first!).toHaveClass(/held/);
+  const to = column(page, 'Oke').locator('.bar');
+  await to.hover();
+  await page.mouse.move(start.x + 20, start.y + 8);
+  await to.hover();
   await expect(page.locator('.stage-head .says')).toContainText('If Oke takes');
   await expect(page.locator('.stage-head .says')).toContainText('greatest share');
   await page.mouse.up();

@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { inWords, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
 import type { CrewWorker } from '../workers/crew.worker';
 import { today } from '../ui/day';
+import { letGo } from '../ui/places/dragging';
 import { fixing, joining, leaving } from './crewEdits';
 import { useGarage } from './garage';
 
@@ -71,6 +72,7 @@ export const useCrew = defineStore('crew', () => {
           first.value = true;
         }),
       );
+      await letGo();
       if (worker !== mine) return;
       answer.value = made;
       gone.value = null;
@@ -81,6 +83,7 @@ export const useCrew = defineStore('crew', () => {
       if (worker !== mine || busy.value) return;
       leaning.value = lean;
       const each = await remote!.alone();
+      await letGo();
       if (worker === mine && !busy.value) alone.value = each;
     } catch (error) {
       if (worker !== mine) return;

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { stowKey } from '@necessaire/core';
 import type { StowWorker } from '../workers/stow.worker';
-import { held } from '../ui/places/dragging';
+import { letGo } from '../ui/places/dragging';
 import { useAnswer } from './answer';
 
 /** Edits in quick succession wait this long for the last, ms. */
@@ -26,16 +26,6 @@ export const usePacking = defineStore('packing', () => {
   let wanted = false;
   let tried = '';
 
-  const letGo = () =>
-    held.value === null
-      ? Promise.resolve()
-      : new Promise<void>((resolve) => {
-          const ended = watch(held, (now) => {
-            if (now !== null) return;
-            ended();
-            resolve();
-          });
-        });
   /** Ends what is searched; a worker that is at rest is kept, since the solver takes its while to load. */
   function stop() {
     clearTimeout(timer);

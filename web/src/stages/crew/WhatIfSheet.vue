@@ -23,12 +23,17 @@ const seeking = ref(false);
 const adds = shallowRef<RiderAdds | null>(null);
 const openGroup = ref<string | null>(null);
 
+/** The sharing that the absences are of. */
+let lookedAt: CrewAnswer | null = null;
 const riders = computed(() => props.answer.names.flatMap((n, i) => (n.bike ? [i] : [])));
 watch(
   () => [props.answer, crew.busy] as const,
   async () => {
-    if (crew.busy) return;
     const of = props.answer;
+    if (crew.busy || of === lookedAt) return;
+    lookedAt = of;
+    cure.value = null;
+    absences.value = [];
     const list: Absence[] = [];
     if (riders.value.length > 1)
       for (const i of riders.value) {
@@ -37,7 +42,6 @@ watch(
         list.push(a);
         absences.value = [...list];
       }
-    cure.value = null;
   },
   { immediate: true },
 );
