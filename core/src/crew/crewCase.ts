@@ -1,4 +1,5 @@
-import { exposuresIn } from '../trip/odds/index.js';
+import { exposuresIn, troublesIn } from '../trip/odds/index.js';
+import { needsOf } from '../repairs/index.js';
 import { kitCase } from '../kit/toolCase.js';
 import type { KitRows } from '../kit/rows.js';
 import type { KitProblem } from '../kit/optimum/kitProblem.js';
@@ -6,7 +7,7 @@ import type { Trip } from '../trip/index.js';
 import { whyNot, type OwnKind } from '../repairs/supplies/index.js';
 import { alike, type Alike } from './alike.js';
 import type { Carrier } from './carrier.js';
-import type { CarrierId, Crew } from './crew.js';
+import { ME, type CarrierId, type Crew } from './crew.js';
 import { bookWith, belongsTo, fitClasses, type FitClass } from './fitClass.js';
 import { groupsOf, type Group } from './groups.js';
 import { membersOf, type Member } from './member.js';
@@ -30,6 +31,8 @@ export interface CrewCase {
   anyHelp: boolean;
   /** Units owned of each stock, by carrier number. */
   owned: ReadonlyMap<string, readonly number[]>;
+  /** Units of each stock that somebody always brings, by carrier number: they carry them whatever they are good for. */
+  brings: ReadonlyMap<string, readonly number[]>;
 }
 
 /** Kinds of one's own of everybody; the first who uses a name says what it is. */
@@ -41,18 +44,26 @@ function kindsOf(members: readonly Member[]): OwnKind[] {
 
 /** The rows of all members in one garage, for one trip that they ride together. Whose a piece was is told apart by its id. */
 export function mergedRows(doc: CrewRows, members: readonly Member[], pieces: readonly Alike[], trip: Trip): KitRows {
+  const kinds = new Set(troublesIn(doc).flatMap((t) => t.ways.flatMap((w) => needsOf(w).supplies.map((s) => s.kind))));
+  const uses = (kind: string) => kinds.has(kind) || (kinds.has('bolt') && kind.startsWith('bolt '));
   const [first, ...rest] = members;
+  const ridden = members.map((m) => m.bike);
   const lead = first!.bike.id;
   return {
-    bikes: members.map((m) => m.bike),
+    // The rider's other bikes stay at home, but what was ridden on them is part of the record.
+    bikes: [...ridden, ...doc.bikes.filter((b) => ridden.every((r) => r.id !== b.id))],
     fasteners: members.flatMap((m) => m.fasteners),
     pieces: pieces.map((a) => a.piece),
-    supplies: members.flatMap((m) => m.supplies),
+    // Spares that somebody always brings are theirs to carry: the crew counts them as a stock in their hands.
+    supplies: members.flatMap((m) =>
+      m.supplies.map((s) => (s.mark === 'always' && uses(s.kind) ? { ...s, mark: null } : s)),
+    ),
     kinds: kindsOf(members),
     loans: [],
     kits: [],
     mends: doc.mends,
     rides: doc.rides,
+    othersRide: new Set(members.filter((m) => m.key !== ME).map((m) => m.bike.id)),
     trips: [
       {
         ...trip,
@@ -171,6 +182,18 @@ export function crewCase(doc: CrewRows, crew: Crew, today: string | null = null)
         }, 0),
       ),
     );
+  const brings = new Map(
+    [...classes].map(([key, k]) => [
+      key,
+      carriers.map(({ member }) =>
+        (member?.supplies ?? []).reduce(
+          (n, s) =>
+            s.mark === 'always' && s.fittedOn === null && belongsTo(s, k, bikes, rows.kinds) ? n + s.quantity : n,
+          0,
+        ),
+      ),
+    ]),
+  );
   const anyHelp = doc.garage.practice.skill === 'carry it, somebody may help';
   const absent = new Set<number>();
   return {
@@ -183,6 +206,7 @@ export function crewCase(doc: CrewRows, crew: Crew, today: string | null = null)
     anyHelp,
     of: problem.pieces.map((p) => whose.get(p.id) ?? []),
     classes,
+    brings,
     groups: groupsOf({ crew, trip, members, carriers, problem, anyHelp, absent }),
     owned,
   };

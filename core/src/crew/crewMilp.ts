@@ -8,7 +8,7 @@ import { likelyPieces } from './likely.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
 import type { CrewCase } from './crewCase.js';
 import type { Group } from './groups.js';
-import { drawsOf, judgeCrew } from './judge.js';
+import { drawsOf, leftUndone } from './judge.js';
 import { leastUnits, levelsOf } from './stockRule.js';
 import { skillIn } from './person.js';
 import { SUBJECTS } from '../repairs/index.js';
@@ -435,8 +435,10 @@ export function shareOut(c: CrewCase, solve: Solve, options: ShareOptions = {}):
     const bound: number = Math.max(best?.bound ?? 0, proven ? (blended(c, found) - within) / (1 + own) : 0);
     const gapTo = (own: number) => Math.max(0, (own - bound) / Math.max(1, own));
     const now: Shared = { ...whole, cost, bound, proven: proven && more.length === 0, gap: gapTo(cost) };
-    const undone = (of: Assignment) => judgeCrew(c, of).gaps.length;
-    const better: boolean = !best || now.proven || cost < best.cost - 1e-9 || undone(now) < undone(best);
+    const left = leftUndone(c, now);
+    const leftBest = best ? leftUndone(c, best) : Infinity;
+    const better: boolean =
+      !best || now.proven || left < leftBest - 1e-9 || (left <= leftBest + 1e-9 && cost < best.cost - 1e-9);
     const kept: Shared = better || best === null ? now : best;
     best = { ...kept, bound, gap: kept.proven ? 0 : gapTo(kept.cost) };
     onRound?.(best, round);

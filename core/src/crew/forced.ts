@@ -31,13 +31,16 @@ export function forced(c: CrewCase, floor: Floor | null): Floor {
   });
   const kinds = new Set([
     ...(floor ? floor.stock.keys() : []),
+    ...[...c.brings].flatMap(([kind, by]) => (by.some((n) => n > 0) ? [kind] : [])),
     ...c.crew.fixed.flatMap((f) => (f.item.startsWith('spare ') ? [f.item.slice(6)] : [])),
   ]);
   const stock = new Map(
     [...kinds].map((kind) => [
       kind,
       c.carriers.map((_, r) =>
-        c.absent.has(r) ? 0 : Math.max(floor?.stock.get(kind)?.[r] ?? 0, by(`spare ${kind}`, r)),
+        c.absent.has(r)
+          ? 0
+          : Math.max(floor?.stock.get(kind)?.[r] ?? 0, c.brings.get(kind)?.[r] ?? 0, by(`spare ${kind}`, r)),
       ),
     ]),
   );

@@ -126,6 +126,23 @@ function headsOf(c: CrewCase, requirement: number, bikeId: string): string[] {
   return by && 'head' in by ? by.fasteners.filter((id) => mine.has(id)) : [];
 }
 
+/**
+ * How much is left undone, over all groups: repairs and heads one by one, what comes loose by its share. Two sharings are only compared by what they
+ * weigh when this is the same.
+ */
+export function leftUndone(c: CrewCase, a: Assignment): number {
+  return c.groups.reduce((sum, group) => {
+    const able = ableOf(c, a, group);
+    const mends = group.demands.filter((d) => !optionOf(d, able)).length;
+    const turns = group.tasks.filter((t) => !taskDone(t, able.counts)).length;
+    const loose = group.loose.reduce(
+      (s, l) => s + l.shares.reduce((n, x) => n + (able.met(x.requires) ? 0 : x.share), 0),
+      0,
+    );
+    return sum + mends + turns + loose;
+  }, 0);
+}
+
 /** What no group may want and no carrier exceed. */
 export interface Judged {
   gaps: Gap[];

@@ -77,6 +77,7 @@ export const smallCrew: fc.Arbitrary<CrewCase> = fc
       of: pieces.map((p, i) => [{ member: i % riders, id: p.id, count: p.count }]),
       classes: new Map(),
       owned: new Map(),
+      brings: new Map(),
       absent: new Set(),
       anyHelp: true,
       groups: [

@@ -11,5 +11,7 @@ export interface TripRows extends ToolboxRows {
   mends: OwnMend[];
   trips: Trip[];
   rides: Ride[];
+  /** Bikes that somebody else rides: the rider's own record says nothing of them. None where nothing is said. */
+  othersRide?: ReadonlySet<string>;
   garage: ToolboxRows['garage'] & { rates: OwnRates };
 }

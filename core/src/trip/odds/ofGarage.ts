@@ -48,10 +48,11 @@ export function exposuresIn(
   const trip = doc.trips.find((t) => t.id === tripId);
   if (!bike || !trip) return [];
   const troubles = troublesIn(doc);
+  const rides = doc.othersRide?.has(bike.id) ? [] : doc.rides;
   const airing = troubles.find((t) => t.id === 'pressures');
   const aired = doc.garage.practice.pressures === 'set once' ? 0 : trip.air.times;
   return [
-    ...exposures(bike, trip, recordOf(doc.rides, bike, doc.bikes, troubles), troubles),
+    ...exposures(bike, trip, recordOf(rides, bike, doc.bikes, troubles), troubles),
     ...services(bike, trip, troubles, today),
     ...(airing && aired > 0
       ? [

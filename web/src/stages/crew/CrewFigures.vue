@@ -18,6 +18,10 @@ const riders = computed(() => props.answer.names.flatMap((n, i) => (n.bike ? [{ 
 const hoursOf = (bikeId: string) => props.answer.bikes.find((b) => b.bikeId === bikeId);
 /** With everybody waiting an hour counts for each. */
 const times = computed(() => (props.of.waits ? riders.value.length : 1));
+/** Problems of any of the bikes by chance × hours, the worst first. */
+const worst = computed(() =>
+  [...props.answer.asks].sort((a, b) => b.odds * b.without - a.odds * a.without).slice(0, 8),
+);
 const smallest = computed(() =>
   riders.value
     .filter((r) => (r.needs?.range ?? null) !== null)
@@ -127,6 +131,27 @@ function showHome() {
         </tbody>
       </v-table>
       <p v-if="of.waits" class="soft">Hours count for all {{ riders.length }} who wait.</p>
+    </section>
+    <section>
+      <h2>What is likeliest to cost hours</h2>
+      <v-table density="compact" class="table">
+        <thead>
+          <tr>
+            <th scope="col">Problem</th>
+            <th scope="col">bike</th>
+            <th scope="col">on such trips</th>
+            <th scope="col">hours without a repair</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="a in worst" :key="`${a.bikeId} ${a.name}`">
+            <th scope="row">{{ a.name }}</th>
+            <td>{{ riders.find((r) => r.bike?.id === a.bikeId)?.name }}</td>
+            <td class="num">{{ percent(a.odds, 1) }}</td>
+            <td class="num">{{ (a.without * times).toFixed(1) }}</td>
+          </tr>
+        </tbody>
+      </v-table>
     </section>
     <section v-if="stows.length > 0">
       <h2>On each bike</h2>
