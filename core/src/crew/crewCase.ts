@@ -7,7 +7,7 @@ import type { Trip } from '../trip/index.js';
 import { whyNot, type OwnKind } from '../repairs/supplies/index.js';
 import { alike, type Alike } from './alike.js';
 import type { Carrier } from './carrier.js';
-import { ME, type CarrierId, type Crew } from './crew.js';
+import { ME, type Crew } from './crew.js';
 import { bookWith, belongsTo, fitClasses, type FitClass } from './fitClass.js';
 import { groupsOf, type Group } from './groups.js';
 import { membersOf, type Member } from './member.js';
@@ -217,15 +217,3 @@ export function without(c: CrewCase, gone: readonly number[]): CrewCase {
   const absent = new Set([...c.absent, ...gone]);
   return { ...c, absent, groups: groupsOf({ ...c, absent }) };
 }
-
-/** The rider of the garage alone on their bike: a crew of one, for what everybody would carry by themselves. */
-export const crewOfOne = (crew: Crew, who: CarrierId): Crew => ({
-  ...crew,
-  members: crew.members.filter((m) => m.who === who),
-  splits: [],
-  vehicles: [],
-  alone: [],
-  fixed: [],
-  fair: 0,
-  ...{ mechanic: false, strong: false, fluids: false },
-});

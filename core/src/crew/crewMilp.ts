@@ -1,8 +1,9 @@
 import { MilpBuilder, type Solve } from '../ground/milp.js';
+import { addAnySet, addFunction } from '../kit/optimum/addRequirement.js';
 import { addTask, leastCopies, type Task } from '../toolbox/cover/index.js';
 import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
 import type { Requirement } from '../kit/optimum/kitProblem.js';
-import { blended, greatestShare, loads, mayCarryAll, type Assignment } from './assignment.js';
+import { blended, loads, mayCarryAll, type Assignment } from './assignment.js';
 import { canHold } from './room.js';
 import { likelyPieces } from './likely.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
@@ -297,37 +298,11 @@ function addGroup(
     const r = problem.requirements[n]!;
     const d = b.column(0, 1, true);
     met.set(n, d);
-    if ('does' in r.by) {
-      const { does, count } = r.by;
-      b.row(
-        [
-          ...problem.pieces.flatMap((p, i): [number, number][] =>
-            x[i] && p.functions.includes(does) ? [[have[i]!, 1]] : [],
-          ),
-          [d, -count],
-        ],
-        0,
-      );
-    } else if (r.by.any && headsOfAny(c, n)) {
-      b.row([...headsOfAny(c, n)!.map((h): [number, number] => [metColumn(h), 1]), [d, -1]], 0);
-    } else if (r.by.any) {
-      const terms: [number, number][] = [[d, -1]];
-      for (const set of r.sets) {
-        const w = b.column(0, 1, true);
-        terms.push([w, 1]);
-        const need = new Map<number, number>();
-        for (const i of set) need.set(problem.items.owner[i]!, (need.get(problem.items.owner[i]!) ?? 0) + 1);
-        for (const [p, k] of need)
-          b.row(
-            [
-              [have[p]!, 1],
-              [w, -k],
-            ],
-            0,
-          );
-      }
-      b.row(terms, 0);
-    } else addTask(b, within(r.by.head), have, shared, d);
+    const heads = headsOfAny(c, n);
+    if ('does' in r.by) addFunction(b, problem, r.by, have, d);
+    else if (heads) b.row([...heads.map((h): [number, number] => [metColumn(h), 1]), [d, -1]], 0);
+    else if (r.by.any) addAnySet(b, problem, r.sets, have, d);
+    else addTask(b, within(r.by.head), have, shared, d);
     return d;
   };
 
@@ -487,10 +462,3 @@ function stockCuts(c: CrewCase, a: Assignment): Cut[] {
     });
   });
 }
-
-/** Greatest share of a sharing, for whoever shows it. */
-export const shareOf = (c: CrewCase, a: Assignment): number =>
-  greatestShare(
-    c,
-    loads(c, a).map((l) => l.mass),
-  );

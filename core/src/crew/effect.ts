@@ -1,6 +1,6 @@
 import { blended, greatestShare, loads, type Assignment } from './assignment.js';
 import type { CrewCase } from './crewCase.js';
-import { judgeCrew, type Gap, type Judged } from './judge.js';
+import { gapKey, judgeCrew, type Gap, type Judged } from './judge.js';
 
 /** A thing that is carried: `piece <id>` or `spare <key of its stock>`. */
 export type Item = string;
@@ -42,7 +42,6 @@ export interface Effect {
   /** Carriers over their limits that were not, by number. */
   over: number[];
 }
-const keyOf = (g: Gap) => [g.group, g.kind, g.bikeId, g.ask, g.fasteners.join(), g.short?.kind ?? ''].join('|');
 
 /** What a change does, against what was judged before. */
 export function effectOf(
@@ -52,8 +51,8 @@ export function effectOf(
   judged: Judged = judgeCrew(c, before),
 ): Effect {
   const now = judgeCrew(c, after);
-  const had = new Set(judged.gaps.map(keyOf));
-  const has = new Set(now.gaps.map(keyOf));
+  const had = new Set(judged.gaps.map(gapKey));
+  const has = new Set(now.gaps.map(gapKey));
   const masses = (a: Assignment) => loads(c, a).map((l) => l.mass);
   const sum = (list: readonly number[]) => list.reduce((s, m) => s + m, 0);
   const [m0, m1] = [masses(before), masses(after)];
@@ -62,8 +61,8 @@ export function effectOf(
     mass: sum(m1) - sum(m0),
     share: greatestShare(c, m1) - greatestShare(c, m0),
     cost: blended(c, after) - blended(c, before),
-    lost: now.gaps.filter((g) => !had.has(keyOf(g))),
-    won: judged.gaps.filter((g) => !has.has(keyOf(g))),
+    lost: now.gaps.filter((g) => !had.has(gapKey(g))),
+    won: judged.gaps.filter((g) => !has.has(gapKey(g))),
     over: now.over.map((o) => o.carrier).filter((r) => !wasOver.has(r)),
   };
 }

@@ -18,6 +18,10 @@ export interface Gap {
   short: { kind: string; units: number } | null;
 }
 
+/** Tells gaps apart, so that two lists of them can be compared. */
+export const gapKey = (g: Gap): string =>
+  [g.group, g.kind, g.bikeId, g.ask, g.fasteners.join(), g.short?.kind ?? ''].join('|');
+
 /** What a group can do, worked out once. */
 export interface Able {
   counts: number[];

@@ -2,7 +2,7 @@ import type { Bike } from '../bike/index.js';
 import type { Skill } from '../repairs/index.js';
 import type { Companion } from './companion.js';
 import { newPerson, type Person } from './person.js';
-import { BIKE_KINDS, templateBike, templateFasteners, type BikeKind } from './template.js';
+import { templateBike, templateFasteners, type BikeKind } from './template.js';
 
 /** A companion read from one line, and the words that say nothing known. */
 export interface ReadCompanion {
@@ -113,6 +113,3 @@ export function readCompanion(line: string, nextId: () => string): ReadCompanion
     },
   };
 }
-
-/** Words for kinds of bike that a line may use. */
-export const bikeKindWords = (): BikeKind[] => Object.keys(BIKE_KINDS) as BikeKind[];

@@ -3,12 +3,13 @@ import { greatestShare, loads, type Assignment } from './assignment.js';
 import type { CarrierId, Vehicle } from './crew.js';
 import type { CrewCase } from './crewCase.js';
 import type { Member } from './member.js';
+import { skillIn } from './person.js';
 import type { Shared } from './crewMilp.js';
 import { moved, type Item } from './effect.js';
 import { fetchHours } from './fetch.js';
 import { hoursWith } from './hours.js';
 import { rideNeeds, type BikeNeeds } from './rideNeeds.js';
-import { gapsOf, judgeCrew, type Gap, type Judged } from './judge.js';
+import { gapKey, gapsOf, judgeCrew, type Gap, type Judged } from './judge.js';
 
 /** One thing that somebody carries. */
 export interface Token {
@@ -60,6 +61,8 @@ export interface AskTold {
   /** Hours without a mend, and chance of at least one on the trip. */
   without: number;
   odds: number;
+  /** Members who can do what the easiest of its ways asks, by number. */
+  who: number[];
   /** Hours in which a companion fetches what is missing. */
   fetch: number;
 }
@@ -170,11 +173,10 @@ const groupsWith = (c: CrewCase, r: number) => c.groups.filter((g) => g.carriers
 /** What can no longer be done when a carrier leaves one of a thing at home. */
 export function reasonFor(c: CrewCase, a: Assignment, item: Item, by: number, judged: Judged): Gap[] {
   const less = moved(c, a, item, by, -1);
-  const key = (g: Gap) => [g.group, g.kind, g.bikeId, g.ask, g.fasteners.join(), g.short?.kind ?? ''].join('|');
-  const had = new Set(judged.gaps.map(key));
+  const had = new Set(judged.gaps.map(gapKey));
   return groupsWith(c, by)
     .flatMap((g) => gapsOf(c, less, g))
-    .filter((g) => !had.has(key(g)));
+    .filter((g) => !had.has(gapKey(g)));
 }
 
 /**
@@ -233,6 +235,11 @@ export function crewAnswer(c: CrewCase, shared: Shared, reasons = true): CrewAns
       bikeId: ask.bikeId,
       without: ask.exposure.without,
       odds: ask.exposure.odds,
+      who: c.members.flatMap((m, i) =>
+        !c.absent.has(i) && ask.ways.some((w) => w.way.skill <= skillIn(m.person, ask.exposure.trouble.subject))
+          ? [i]
+          : [],
+      ),
       fetch: fetchHours(c.trip, ask.exposure.away.workshopKm),
     })),
     fasteners: Object.fromEntries(

@@ -1,4 +1,5 @@
 import { MilpBuilder, type Solve } from '../../ground/milp.js';
+import { addAnySet, addFunction } from './addRequirement.js';
 import { addTask, leastCopies } from '../../toolbox/cover/index.js';
 import { gradeMeets } from '../../repairs/index.js';
 import { BAG_FILL, boxVolume, type Piece } from '../../toolbox/tools/index.js';
@@ -38,34 +39,9 @@ export function mostUnder(problem: KitProblem, solve: Solve, price: number | nul
   // Whether each requirement is met: one where its sets allow.
   const met = requirements.map((r) => {
     const d = b.column(0, 1, true);
-    if ('does' in r.by) {
-      const { does, count } = r.by;
-      b.row(
-        [
-          ...pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
-          [d, -count],
-        ],
-        0,
-      );
-    } else if (r.by.any) {
-      // One of several heads: by sets of copies.
-      const terms: [number, number][] = [[d, -1]];
-      for (const set of r.sets) {
-        const w = b.column(0, 1, true);
-        terms.push([w, 1]);
-        const need = new Map<number, number>();
-        for (const i of set) need.set(problem.items.owner[i]!, (need.get(problem.items.owner[i]!) ?? 0) + 1);
-        for (const [p, n] of need)
-          b.row(
-            [
-              [x[p]!, 1],
-              [w, -n],
-            ],
-            0,
-          );
-      }
-      b.row(terms, 0);
-    } else addTask(b, r.by.head, x, shared, d);
+    if ('does' in r.by) addFunction(b, problem, r.by, x, d);
+    else if (r.by.any) addAnySet(b, problem, r.sets, x, d);
+    else addTask(b, r.by.head, x, shared, d);
     return d;
   });
   for (const n of problem.required) b.row([[met[n]!, 1]], 1);

@@ -121,11 +121,6 @@ section {
 .odd {
   color: var(--soft);
 }
-.plain {
-  list-style: none;
-  margin: 8px 0 0;
-  padding: 0;
-}
 .plain li {
   padding: 3px 0;
 }

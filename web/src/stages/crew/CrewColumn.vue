@@ -102,6 +102,10 @@ function show() {
       <strong class="num" :class="{ gap: isOver }">{{ massText(view.units, told.mass) }}</strong>
       <span class="num soft">of {{ massText(view.units, told.limit) }}</span>
     </v-btn>
+    <p class="num soft litres">
+      {{ withUnit(view.units, 'volume', told.bulk)
+      }}{{ told.room === null ? '' : ` of ${withUnit(view.units, 'volume', told.room)}` }}
+    </p>
     <div
       class="bar"
       :class="{ full: isOver }"
@@ -177,6 +181,9 @@ function show() {
   width: 100%;
   gap: 8px;
 }
+.litres {
+  font-size: 12.5px;
+}
 .bar {
   height: 8px;
   border: 1px solid var(--ink);
@@ -214,6 +221,7 @@ ul {
     grid-row: 1 / span 3;
   }
   .bar,
+  .litres,
   ul,
   .unfold,
   .none {

@@ -141,6 +141,7 @@ function showHome() {
             <th scope="col">bike</th>
             <th scope="col">on such trips</th>
             <th scope="col">hours without a repair</th>
+            <th scope="col">who can do it</th>
           </tr>
         </thead>
         <tbody>
@@ -149,6 +150,7 @@ function showHome() {
             <td>{{ riders.find((r) => r.bike?.id === a.bikeId)?.name }}</td>
             <td class="num">{{ percent(a.odds, 1) }}</td>
             <td class="num">{{ (a.without * times).toFixed(1) }}</td>
+            <td>{{ a.who.map((i) => answer.names[i]?.name).join(', ') || 'nobody' }}</td>
           </tr>
         </tbody>
       </v-table>
@@ -230,10 +232,6 @@ function showHome() {
 </template>
 
 <style scoped>
-section {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--hair);
-}
 .big {
   font-size: 30px;
   padding: 0;

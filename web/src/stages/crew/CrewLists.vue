@@ -56,16 +56,3 @@ async function file(member: number) {
     </section>
   </div>
 </template>
-
-<style scoped>
-section {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--hair);
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 6px;
-}
-</style>

@@ -18,6 +18,7 @@ import LentSheet from './LentSheet.vue';
 import PeopleSheet from './PeopleSheet.vue';
 import RulesSheet from './RulesSheet.vue';
 import WhatIfSheet from './WhatIfSheet.vue';
+import './crew.css';
 
 const crew = useCrew();
 const garage = useGarage();
@@ -80,6 +81,9 @@ function effectText(e: Effect, item: string, from: number, to: number): string {
   const a = answer.value!;
   const token = a.carriers[from]?.tokens.find((t) => t.item === item);
   const parts = [
+    Math.abs(e.mass) < 0.5
+      ? 'the same weight in all'
+      : `${massText(view.units, Math.abs(e.mass))} ${e.mass > 0 ? 'more' : 'less'} in all`,
     `greatest share ${e.share >= 0 ? '+' : '−'}${Math.abs(e.share * 100).toFixed(1)} points`,
     e.lost.length > 0 ? `no longer: ${gapsText(a, e.lost)}` : '',
     e.won.length > 0 ? `again: ${gapsText(a, e.won)}` : '',
@@ -174,12 +178,12 @@ useTouchDrops((key, to) => drop(key, Number(to)));
       </template>
       <p v-else-if="crew.crew && !crew.failed" class="empty">Sharing out …</p>
     </section>
-    <section class="sheet" aria-label="The crew">
+    <section class="sheet crew-sheet" aria-label="The crew">
       <template v-if="garage.trip && garage.bike">
         <v-tabs v-if="crew.crew" v-model="tab" class="tabs" show-arrows aria-label="What to look at">
           <v-tab v-for="(name, key) in TABS" :key="key" :value="key">{{ name }}</v-tab>
         </v-tabs>
-        <PeopleSheet v-if="!crew.crew || tab === 'people'" :answer="answer" />
+        <PeopleSheet v-if="!crew.crew || tab === 'people'" />
         <LentSheet v-else-if="tab === 'lent'" />
         <template v-else-if="answer">
           <WhatIfSheet v-if="tab === 'what-if'" :answer="answer" />

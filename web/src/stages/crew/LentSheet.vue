@@ -82,26 +82,12 @@ const settle = (l: Loan, how: NonNullable<Loan['settled']>['how']) =>
 </template>
 
 <style scoped>
-section {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--hair);
-}
 form {
   display: grid;
   gap: 8px;
 }
-.plain {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .plain li {
   padding: 6px 0;
   border-bottom: 1px solid var(--hair);
-}
-.acts {
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
 }
 </style>

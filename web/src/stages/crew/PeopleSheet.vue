@@ -11,7 +11,6 @@ import {
   SUBJECTS,
   unknownJobs,
   type Companion,
-  type CrewAnswer,
   type GarageDocument,
   type Person,
   type Skill,
@@ -32,7 +31,6 @@ import { counted } from '../../ui/words';
 import { HAND_ITEMS } from '../../words/crew';
 import TheirTools from './TheirTools.vue';
 
-defineProps<{ answer: CrewAnswer | null }>();
 const crew = useCrew();
 const garage = useGarage();
 const notice = useNotice();
@@ -317,11 +315,7 @@ function forget(c: Companion) {
 </template>
 
 <style scoped>
-section {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--hair);
-}
-.person {
+.people .person {
   padding: 2px 16px;
 }
 .wide {
@@ -340,12 +334,6 @@ section {
   grid-template-columns: 1fr 1fr;
   gap: 8px 12px;
   padding: 6px 0;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 8px 0;
 }
 .preview {
   border-left: 3px solid var(--measured);

@@ -223,10 +223,6 @@ const costOf = (name: string) => {
 </template>
 
 <style scoped>
-section {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--hair);
-}
 .card {
   display: grid;
   gap: 8px;
@@ -237,11 +233,5 @@ section {
 .hint {
   margin: 0 0 8px;
   font-size: 13px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 8px;
 }
 </style>

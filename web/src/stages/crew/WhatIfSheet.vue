@@ -244,17 +244,8 @@ const fetch = computed(() => {
 </template>
 
 <style scoped>
-section {
-  padding: 12px 16px;
-  border-bottom: 1px solid var(--hair);
-}
 h2 {
   margin-bottom: 6px;
-}
-.plain {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 .rows li {
   border-bottom: 1px solid var(--hair);
