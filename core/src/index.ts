@@ -24,6 +24,7 @@ export * from './kit/simulation/index.js';
 export * from './stow/index.js';
 export * from './stow/load/index.js';
 export * from './crew/index.js';
+export * from './prove/index.js';
 export * from './garage/index.js';
 export * from './garage/csv/index.js';
 export * from './garage/sync/index.js';

@@ -58,6 +58,7 @@ function ossel(id: string, nextLeg: () => string, ask: KitQuestion['ask']): Trip
     companions: 2,
     pillion: 0,
     along: [],
+    leaves: null,
     serviceLevel: 0.9,
     factors: { age: 1.1, load: 1.1, care: 0.9 },
     route: osselWay(),
@@ -160,5 +161,10 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
     companions,
     crews: [crew],
     loans: [],
+    drills: [],
+    checks: [],
+    reminders: [],
+    watches: [],
+    memories: [],
   };
 }

@@ -63,6 +63,8 @@ export function mergedRows(doc: CrewRows, members: readonly Member[], pieces: re
     kits: [],
     mends: doc.mends,
     rides: doc.rides,
+    drills: doc.drills,
+    crews: doc.crews,
     othersRide: new Set(members.filter((m) => m.key !== ME).map((m) => m.bike.id)),
     trips: [
       {

@@ -7,7 +7,7 @@ import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } fro
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 9;
+export const FILE_VERSION = 10;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -30,6 +30,11 @@ const fileSchema = z.strictObject({
   companions: z.array(ROW_SCHEMAS.companions).max(MOST_ROWS.companions),
   crews: z.array(ROW_SCHEMAS.crews).max(MOST_ROWS.crews),
   loans: z.array(ROW_SCHEMAS.loans).max(MOST_ROWS.loans),
+  drills: z.array(ROW_SCHEMAS.drills).max(MOST_ROWS.drills),
+  checks: z.array(ROW_SCHEMAS.checks).max(MOST_ROWS.checks),
+  reminders: z.array(ROW_SCHEMAS.reminders).max(MOST_ROWS.reminders),
+  watches: z.array(ROW_SCHEMAS.watches).max(MOST_ROWS.watches),
+  memories: z.array(ROW_SCHEMAS.memories).max(MOST_ROWS.memories),
 });
 
 /**

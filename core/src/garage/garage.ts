@@ -1,7 +1,11 @@
 import { z } from 'zod';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
 import { DEFAULT_PRACTICE, practiceSchema } from '../toolbox/practice.js';
+import { checkDoneSchema, reminderSchema } from '../prove/checkDone.js';
+import { memorySchema } from '../prove/memory.js';
+import { watchSchema } from '../prove/watch.js';
 import { keptKitSchema } from '../kit/keptKit.js';
+import { drillSchema } from '../repairs/drill.js';
 import { ownMendSchema } from '../repairs/own.js';
 import { ownRatesSchema } from '../repairs/rates.js';
 import { companionSchema } from '../crew/companion.js';
@@ -13,6 +17,7 @@ import { pinSchema, placeSchema } from '../stow/place.js';
 import { loanSchema } from '../toolbox/loan.js';
 import { ownWordsSchema } from '../toolbox/line/index.js';
 import { pieceSchema } from '../toolbox/tools/piece.js';
+import { gaugeSchema } from '../trip/air/gauge.js';
 import { rideSchema } from '../trip/ride.js';
 import { tripSchema } from '../trip/trip.js';
 import { ownKindSchema } from '../repairs/supplies/book.js';
@@ -28,6 +33,8 @@ export const garageSchema = z.strictObject({
   rates: ownRatesSchema,
   /** Words of the rider's own for forms and kinds of tool. */
   words: ownWordsSchema,
+  /** What the rider's own tyre gauge shows beside a good one; null where nobody compared them. */
+  gauge: gaugeSchema.nullable(),
 });
 export type Garage = z.infer<typeof garageSchema>;
 
@@ -48,6 +55,11 @@ export const ROW_SCHEMAS = {
   companions: companionSchema,
   crews: crewSchema,
   loans: loanSchema,
+  drills: drillSchema,
+  checks: checkDoneSchema,
+  reminders: reminderSchema,
+  watches: watchSchema,
+  memories: memorySchema,
 } as const;
 export type TableName = keyof typeof ROW_SCHEMAS;
 export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
@@ -70,6 +82,11 @@ export const MOST_ROWS: Record<TableName, number> = {
   companions: 60,
   crews: 500,
   loans: 1000,
+  drills: 3000,
+  checks: 20_000,
+  reminders: 300,
+  watches: 1000,
+  memories: 5000,
 };
 
 /** A whole garage in memory. */
@@ -90,6 +107,11 @@ export interface GarageDocument {
   companions: Row<'companions'>[];
   crews: Row<'crews'>[];
   loans: Row<'loans'>[];
+  drills: Row<'drills'>[];
+  checks: Row<'checks'>[];
+  reminders: Row<'reminders'>[];
+  watches: Row<'watches'>[];
+  memories: Row<'memories'>[];
 }
 
 /** A garage as it is when nothing of it was said but its name. */
@@ -99,6 +121,7 @@ export const newGarage = (given: Pick<Garage, 'name'> & Partial<Garage>): Garage
   goals: NEW_GOALS,
   rates: [],
   words: [],
+  gauge: null,
   ...given,
 });
 export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): GarageDocument => ({
@@ -118,4 +141,9 @@ export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): G
   companions: [],
   crews: [],
   loans: [],
+  drills: [],
+  checks: [],
+  reminders: [],
+  watches: [],
+  memories: [],
 });

@@ -9,6 +9,7 @@ export {
   garageTo7,
   garageTo8,
   garageTo9,
+  garageTo10,
   rowTo2,
   rowTo3,
   rowTo4,
@@ -17,4 +18,5 @@ export {
   rowTo7,
   rowTo8,
   rowTo9,
+  rowTo10,
 } from './upgrade.js';

@@ -5,7 +5,7 @@ import { FILE_VERSION, readGarageFile, writeGarageFile } from './file.js';
 import type { GarageDocument } from './garage.js';
 
 /** Files as the program of each version wrote them: never changed, for riders have such files. */
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9];
 const textOf = (version: number): string =>
   readFileSync(fileURLToPath(new URL(`../testing/fixtures/garage-v${version}.json`, import.meta.url)), 'utf8');
 const raw = (version: number) => JSON.parse(textOf(version)) as Record<string, Record<string, unknown>[]>;
@@ -64,6 +64,14 @@ describe('files of every version are read, with the meaning that they had', () =
     });
     expect([doc.companions, doc.crews, doc.loans]).toEqual([[], [], []]);
     expect(doc.garage.words).toEqual([{ said: 'knarz', means: 'form:key' }]);
+  });
+  test('version 9 left on no day, rehearsed nothing and compared no gauges', () => {
+    const doc = read(9);
+    expect(doc.trips.every((t) => t.leaves === null)).toBe(true);
+    expect(doc.garage.gauge).toBeNull();
+    expect([doc.drills, doc.checks, doc.reminders, doc.watches, doc.memories]).toEqual([[], [], [], [], []]);
+    expect(doc.garage.rider).toMatchObject({ name: 'Ines', hand: 2, skills: { wheels: 3 }, firstAid: true });
+    expect([doc.companions.length, doc.crews[0]?.members.length, doc.loans[0]?.to]).toEqual([1, 2, 'a stranger']);
   });
   test('version 2 rode its legs by days, alone, in mild weather', () => {
     const legs = read(2).trips[0]?.legs ?? [];

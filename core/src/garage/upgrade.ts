@@ -269,6 +269,11 @@ export const garageTo9 = (garage: Row): Row => {
   };
 };
 
+/** Trips of version 9 left on no day. */
+export const rowTo10 = (table: TableName, row: Row): Row => (table === 'trips' ? { leaves: null, ...row } : row);
+/** The garage's own fields of version 9: nobody compared gauges. */
+export const garageTo10 = (garage: Row): Row => ({ gauge: null, ...garage });
+
 /** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
 function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
   const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
@@ -291,6 +296,11 @@ function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof gara
     ...(version >= 9
       ? { companions: file['companions'] ?? [], crews: file['crews'] ?? [], loans: file['loans'] ?? [] }
       : {}),
+    ...(version >= 10
+      ? Object.fromEntries(
+          ['drills', 'checks', 'reminders', 'watches', 'memories'].map((table) => [table, file[table] ?? []]),
+        )
+      : {}),
     ...rows,
     version,
     garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
@@ -306,5 +316,6 @@ export function fileToNow(file: Row, version: number): Row {
   const sixth = version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
   const seventh = version < 7 ? fileTo(sixth, 7, rowTo7, garageTo7) : sixth;
   const eighth = version < 8 ? fileTo(seventh, 8, rowTo8, garageTo8) : seventh;
-  return version < 9 ? fileTo(eighth, 9, rowTo9, garageTo9) : eighth;
+  const ninth = version < 9 ? fileTo(eighth, 9, rowTo9, garageTo9) : eighth;
+  return version < 10 ? fileTo(ninth, 10, rowTo10, garageTo10) : ninth;
 }

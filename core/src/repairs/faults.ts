@@ -9,6 +9,12 @@ export interface Test {
   step: WayStep;
   /** What both answers look like; each leads to another test, or to a trouble that is then the cause. */
   answers: { seen: string; then: { test: string } | { trouble: string } }[];
+  /** Number of the answer that is seen where the fault is none that this test looks for. */
+  sound: number;
+  /** The answer that another cause shows where it is not the sound one, by `<test> <number of the answer>` at which that cause's search ends. */
+  instead: Readonly<Record<string, number>>;
+  /** Not done while it may still be one of these troubles: it would make them worse. */
+  never: readonly string[];
 }
 /** A way from a symptom to its cause. */
 export interface FaultTree {
@@ -27,10 +33,20 @@ const test = (id: string, line: string, ...answers: Answer[]): Test => ({
     seen,
     then: then.startsWith('?') ? { test: then.slice(1) } : { trouble: then },
   })),
+  // Where all is well the search goes on, or it ends in what is left.
+  sound:
+    answers.findIndex(([, then]) => then.startsWith('?')) < 0
+      ? answers.length - 1
+      : answers.findIndex(([, then]) => then.startsWith('?')),
+  instead: {},
+  never: [],
 });
 
 /** A test that can hurt, with its caution. */
 const careful = (caution: string, t: Test): Test => ({ ...t, caution });
+
+/** A test whose sound answer is another than the one that leads on, or that is not done while it may be something. */
+const but = (more: Partial<Pick<Test, 'sound' | 'instead' | 'never'>>, t: Test): Test => ({ ...t, ...more });
 
 const PROBE =
   'A probe that slips from positive to metal makes sparks and burns: hold it by its insulation, and keep other metal away.';
@@ -72,12 +88,15 @@ export const FAULT_TREES: readonly FaultTree[] = [
           ['whole: follow the wire to the lock', 'fuse'],
         ),
       ),
-      test(
-        'stand',
-        'Side-stand up, neutral, clutch in: does it turn now?',
-        ['yes', 'switch'],
-        ['no, a click', '?click'],
-        ['no, silence', '?relay'],
+      but(
+        { sound: 2 },
+        test(
+          'stand',
+          'Side-stand up, neutral, clutch in: does it turn now?',
+          ['yes', 'switch'],
+          ['no, a click', '?click'],
+          ['no, silence', '?relay'],
+        ),
       ),
       test('click', 'Lamps on, press the button: do they go dim?', ['yes', 'battery'], ['no', 'starter']),
       careful(
@@ -120,12 +139,15 @@ export const FAULT_TREES: readonly FaultTree[] = [
       ),
       careful(
         `${SPARKS} ${LIVE}`,
-        test(
-          'spark',
-          'Close the plug hole with a rag; wipe up spilt fuel and air the place. Put a good plug in the cap, on bare engine metal well away from the hole, held with dry, insulated pliers; turn the engine: a spark? [grip]',
-          ['none', '?cap'],
-          ['blue and loud', '?flow'],
-          ['weak, yellow', 'plug-fouled'],
+        but(
+          { sound: 1, never: ['drowned'] },
+          test(
+            'spark',
+            'Close the plug hole with a rag; wipe up spilt fuel and air the place. Put a good plug in the cap, on bare engine metal well away from the hole, held with dry, insulated pliers; turn the engine: a spark? [grip]',
+            ['none', '?cap'],
+            ['blue and loud', '?flow'],
+            ['weak, yellow', 'plug-fouled'],
+          ),
         ),
       ),
       careful(
@@ -203,12 +225,15 @@ export const FAULT_TREES: readonly FaultTree[] = [
       ),
       careful(
         PROBE,
-        test(
-          'volts2',
-          'Plug back in, neutral, engine at speed: measure the volts at the battery [measure current]',
-          ['under 13.5', 'charging'],
-          ['13.5 to 14.8', 'coil'],
-          ['over 14.8', 'charging'],
+        but(
+          { sound: 1 },
+          test(
+            'volts2',
+            'Plug back in, neutral, engine at speed: measure the volts at the battery [measure current]',
+            ['under 13.5', 'charging'],
+            ['13.5 to 14.8', 'coil'],
+            ['over 14.8', 'charging'],
+          ),
         ),
       ),
     ],
@@ -238,11 +263,14 @@ export const FAULT_TREES: readonly FaultTree[] = [
       ),
       careful(
         PROBE,
-        test(
-          'earth',
-          'Connect a test lamp from the lamp’s positive wire to bare metal of the frame [measure current]',
-          ['it lights: the earth wire is bad, clean it like a terminal', 'battery-terminal'],
-          ['it does not: a wire is broken', 'fuse'],
+        but(
+          { sound: 0, instead: { 'fuseseen 0': 1 } },
+          test(
+            'earth',
+            'Connect a test lamp from the lamp’s positive wire to bare metal of the frame [measure current]',
+            ['it lights: the earth wire is bad, clean it like a terminal', 'battery-terminal'],
+            ['it does not: a wire is broken', 'fuse'],
+          ),
         ),
       ),
     ],
@@ -264,7 +292,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
       test('mud', 'Is there mud between the fins?', ['yes', 'overheating'], ['no', '?fan']),
       careful(
         'A fan starts by itself and cuts: hands and sleeves away from it.',
-        test('fan', 'Engine running and hot: does the fan turn?', ['no', '?fanfuse'], ['yes', 'overheating']),
+        but(
+          { sound: 1, never: ['coolant-hose', 'radiator'] },
+          test('fan', 'Engine running and hot: does the fan turn?', ['no', '?fanfuse'], ['yes', 'overheating']),
+        ),
       ),
       careful(
         WIRING,

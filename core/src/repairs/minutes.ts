@@ -1,6 +1,7 @@
 import type { Bike } from '../bike/index.js';
 import type { PieceFunction } from '../toolbox/tools/index.js';
 import type { Trouble } from './trouble.js';
+import { wayKey, type OwnPace } from './pace.js';
 import { needsOf, type Better, type Way } from './way.js';
 
 /** A middling bike's mass, grams: what the minutes of the ways are written for. Planning value. */
@@ -23,6 +24,8 @@ export interface WorkingOn {
   company: boolean;
   /** Share of the hours in the dark, 0 to 1. */
   dark: number;
+  /** Factors from own times; none where nobody did it yet. */
+  own?: OwnPace;
 }
 
 /** Minutes of a way on a bike, and what they are made of. */
@@ -33,9 +36,14 @@ export interface Minutes {
 
 /**
  * Minutes that a way takes on a bike: those it is written with, more for a heavy bike that is lifted, less with a centre stand, more for beads of
- * a tubeless rim, less with a second pair of hands, more in the dark (docs/model.md, minutes of a repair).
+ * a tubeless rim, less with a second pair of hands, as own times say, more in the dark (docs/model.md, minutes of a repair).
+ * @param own factor from own times of this way
  */
-export function minutesOn(way: Pick<Way, 'minutes' | 'out' | 'back' | 'second'>, on: WorkingOn): Minutes {
+export function minutesOn(
+  way: Pick<Way, 'minutes' | 'out' | 'back' | 'second'>,
+  on: Omit<WorkingOn, 'own'>,
+  own = 1,
+): Minutes {
   const { heads, functions } = needsOf(way);
   const parts = [{ what: 'the work, on a bike of 150 kg', minutes: way.minutes }];
   const add = (what: string, minutes: number) => {
@@ -48,7 +56,9 @@ export function minutesOn(way: Pick<Way, 'minutes' | 'out' | 'back' | 'second'>,
   if (functions.some((f) => f.does === 'lever tyre' && f.count > 1) && on.bike.tyres === 'tubeless')
     add('the tight beads of a tubeless rim', TIGHT_BEADS);
   if (on.company) add('a second pair of hands', -way.second);
-  const light = Math.max(way.minutes * LEAST_SHARE, sum(parts));
+  const planned = Math.max(way.minutes * LEAST_SHARE, sum(parts));
+  add('your own times', planned * (own - 1));
+  const light = planned * own;
   add('the hours in the dark', light * (NIGHT_WORK - 1) * on.dark);
   return { minutes: light + light * (NIGHT_WORK - 1) * on.dark, parts };
 }
@@ -84,10 +94,20 @@ export const withBetter = (way: Way, better: Better): Way => ({
   helped: true,
 });
 
+/** A trouble whose minutes hang on no bike, at the pace of own times. */
+export function paced(trouble: Trouble, own: OwnPace): Trouble {
+  if (own.size === 0) return trouble;
+  const ways = trouble.ways.map((w) => ({ ...w, minutes: w.minutes * (own.get(wayKey(trouble.id, w.name)) ?? 1) }));
+  return { ...trouble, ways, mend: ways[0]!.minutes / 60 };
+}
+
 /** A trouble as it is on a bike: each way with its minutes there, and beside it the same way with what helps. */
 export function troubleOn(trouble: Trouble, on: WorkingOn): Trouble {
-  const ways = trouble.ways
-    .flatMap((w) => [w, ...w.better.map((b) => withBetter(w, b))])
-    .map((w) => ({ ...w, minutes: minutesOn(w, on).minutes }));
+  const ways = trouble.ways.flatMap((base) =>
+    [base, ...base.better.map((b) => withBetter(base, b))].map((w) => ({
+      ...w,
+      minutes: minutesOn(w, on, on.own?.get(wayKey(trouble.id, base.name))).minutes,
+    })),
+  );
   return { ...trouble, ways, mend: ways[0]!.minutes / 60 };
 }

@@ -78,6 +78,8 @@ export const tripSchema = z.strictObject({
     low: z.number().min(0).max(600),
     high: z.number().min(0).max(600),
   }),
+  /** The day of leaving; null where it is not known yet. */
+  leaves: z.iso.date().nullable(),
   /** What is asked of the kit. */
   kit: kitQuestionSchema,
   note,
@@ -113,6 +115,7 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   factors: { age: 1, load: 1, care: 1 },
   route: null,
   air: { times: 0, low: 120, high: 200 },
+  leaves: null,
   kit: newKitQuestion(),
   note: '',
 });

@@ -9,6 +9,7 @@ import * as sync from './migrations/007_sync.js';
 import * as own from './migrations/008_own.js';
 import * as words from './migrations/009_words.js';
 import * as crew from './migrations/010_crew.js';
+import * as prove from './migrations/011_prove.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -21,6 +22,7 @@ const MIGRATIONS = [
   { name: '008_own', ...own },
   { name: '009_words', ...words },
   { name: '010_crew', ...crew },
+  { name: '011_prove', ...prove },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

@@ -1,1 +1,2 @@
 export * from './air.js';
+export * from './gauge.js';

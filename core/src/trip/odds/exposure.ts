@@ -6,7 +6,16 @@ import { threadMm } from '../../ground/sizes/index.js';
 import { boltKind } from '../../repairs/supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
 import { posterior, type Experience, type OwnRecord } from './record.js';
-import { appliesTo, AT_HAND, mostSaved, troubleOn, TROUBLES, type Away, type Trouble } from '../../repairs/index.js';
+import {
+  appliesTo,
+  AT_HAND,
+  mostSaved,
+  troubleOn,
+  TROUBLES,
+  type Away,
+  type OwnPace,
+  type Trouble,
+} from '../../repairs/index.js';
 
 /** One trouble on one trip with one bike. */
 export interface Exposure {
@@ -102,10 +111,11 @@ export const exposures = (
   trip: Trip,
   record: OwnRecord = new Map(),
   troubles: readonly Trouble[] = TROUBLES,
+  own: OwnPace = new Map(),
 ): Exposure[] =>
   troubles
     .filter((t) => t.subject !== 'service' && appliesTo(t, bike))
-    .map((t) => troubleOn(t, { bike, company: trip.companions > 0, dark: darkShare(trip) }))
+    .map((t) => troubleOn(t, { bike, company: trip.companions > 0, dark: darkShare(trip), own }))
     .map((t) => exposureOf(t, trip, bike.weak.find((w) => w.trouble === t.id)?.factor, record.get(t.id)))
     .sort(byStake);
 export const byStake = (a: Exposure, b: Exposure): number =>

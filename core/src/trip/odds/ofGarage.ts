@@ -1,7 +1,7 @@
 import type { Bike } from '../../bike/index.js';
 import { dueOn } from '../services/index.js';
 import type { TripRows } from '../rows.js';
-import { appliesTo, TROUBLES, withOwn, withRates, type Trouble } from '../../repairs/index.js';
+import { appliesTo, paced, quickest, TROUBLES, withOwn, withRates, type Trouble } from '../../repairs/index.js';
 import { measure, say, together } from '../../ground/units/index.js';
 import type { Trip } from '../index.js';
 import { byStake, certain, exposures, type Exposure } from './exposure.js';
@@ -39,6 +39,10 @@ function services(bike: Bike, trip: Trip, troubles: readonly Trouble[], today: s
   });
 }
 
+/** Who rides a trip, as drills name them: the rider, and the crew where there is one. */
+export const ridersOf = (doc: Pick<TripRows, 'crews'>, tripId: string): ReadonlySet<string> =>
+  new Set(['me', ...(doc.crews ?? []).filter((c) => c.tripId === tripId).flatMap((c) => c.members.map((m) => m.who))]);
+
 /** All troubles of a bike on a trip of a garage, the rider's own record in them, and what falls due on it; none without a trip. */
 export function exposuresIn(
   doc: TripRows,
@@ -49,15 +53,21 @@ export function exposuresIn(
   if (!bike || !trip) return [];
   const troubles = troublesIn(doc);
   const rides = doc.othersRide?.has(bike.id) ? [] : doc.rides;
+  const pace = quickest(doc.drills, ridersOf(doc, trip.id));
   const airing = troubles.find((t) => t.id === 'pressures');
   const aired = doc.garage.practice.pressures === 'set once' ? 0 : trip.air.times;
   return [
-    ...exposures(bike, trip, recordOf(rides, bike, doc.bikes, troubles), troubles),
-    ...services(bike, trip, troubles, today),
+    ...exposures(bike, trip, recordOf(rides, bike, doc.bikes, troubles), troubles, pace),
+    ...services(
+      bike,
+      trip,
+      troubles.map((t) => paced(t, pace)),
+      today,
+    ),
     ...(airing && aired > 0
       ? [
           certain(
-            airing,
+            paced(airing, pace),
             aired,
             say`${aired} times between ${measure('pressure', trip.air.low)} and ${measure('pressure', trip.air.high)}, as the trip says`,
           ),

@@ -1,0 +1,64 @@
+import { STATIONS, type Station } from '../../bike/index.js';
+import { say, type Saying } from '../../ground/units/index.js';
+import type { Occasion } from '../checkDone.js';
+import type { ProveCase } from '../proveCase.js';
+
+/** Where one is on the walk: round the bike by its stations, then bags and kit, then what is done at a table. */
+export type WalkPlace = Station | 'bags' | 'kit' | 'table';
+export const WALK: readonly WalkPlace[] = [...STATIONS, 'bags', 'kit', 'table'];
+
+/** Something to be looked at, made from what the bike, the kit and the trip are. */
+export interface Check {
+  /** Stays the same while it is about the same thing. */
+  key: string;
+  name: string;
+  /** How it is done, in a sentence or two. */
+  how: Saying;
+  /** Why: what happens where it is left. */
+  why: Saying;
+  /** Hours of the trip that hang on it, and the troubles that these are of. */
+  guards: number;
+  troubles: string[];
+  when: Occasion;
+  /** Before leaving: so many days before the day of leaving at the latest. */
+  daysBefore: number;
+  /** After some km: every so many; null elsewhere. */
+  everyKm: number | null;
+  /** On a date: the day; null elsewhere. */
+  date: string | null;
+  /** Once done it is good for so many days, whatever the trip; null where every trip asks anew. */
+  goodFor: number | null;
+  where: WalkPlace;
+  caution: string;
+  /** Whether it is about a thing of the kit: where it is overdue, what that thing is for counts as proven no more. */
+  ofKit: boolean;
+  own: boolean;
+}
+
+type CheckGiven = Pick<Check, 'key' | 'name' | 'when' | 'where'> &
+  Partial<Omit<Check, 'key' | 'name' | 'when' | 'where' | 'how' | 'why'>> & {
+    how: Saying | string;
+    why: Saying | string;
+  };
+
+/** A check from what differs. */
+export const check = ({ how, why, ...given }: CheckGiven): Check => ({
+  guards: 0,
+  troubles: [],
+  daysBefore: 1,
+  everyKm: null,
+  date: null,
+  goodFor: null,
+  caution: '',
+  ofKit: false,
+  own: false,
+  ...given,
+  how: typeof how === 'string' ? say`${how}` : how,
+  why: typeof why === 'string' ? say`${why}` : why,
+});
+
+/** Hours at stake of some troubles on this trip, and which of them it can have. */
+export function guarding(c: Pick<ProveCase, 'exposures'>, ids: readonly string[]): Pick<Check, 'guards' | 'troubles'> {
+  const mine = c.exposures.filter((e) => ids.includes(e.trouble.id) && e.lambda > 0);
+  return { guards: mine.reduce((s, e) => s + e.atStake, 0), troubles: mine.map((e) => e.trouble.id) };
+}

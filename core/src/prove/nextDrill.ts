@@ -1,0 +1,91 @@
+import { learned, paceFrom, pacesOf, savedByWay, wayKey } from '../repairs/index.js';
+import { baseWay, paceOf, plannedMinutes, type ProveCase } from './proveCase.js';
+import { readiness, type Proof, type Readiness } from './proven.js';
+import { dryWhy, practiseOn } from './rehearsal.js';
+
+/** Of ways that nobody went through, so many fail with the kit as it is: a piece forgotten, a head that does not move. Planning value. */
+export const UNTRIED_FAILS = 0.1;
+/** Minutes that laying out and packing away again take beside the drill itself. Planning value. */
+export const AROUND = 5;
+
+/** A drill that could be done, and what it is worth on this trip. */
+export interface DrillOffer {
+  troubleId: string;
+  name: string;
+  /** The way that the kit goes, and its own name. */
+  way: string;
+  wayName: string;
+  /** Minutes that it will take, as far as is known: by day, laying out included. */
+  minutes: number;
+  /** Times that the rider did it. */
+  times: number;
+  /** Hours that the practice itself saves on the trip, by the learning curve. */
+  quicker: number;
+  /** Hours of the trip that it would prove, and what of these the proof guards. */
+  proves: number;
+  guards: number;
+  /** Hours in all, and for each hour of practice. */
+  worth: number;
+  rate: number;
+  /** Why it is gone through dry only; empty where it can be done. */
+  dry: string;
+  /** What to practise on in the bike's stead; empty for the bike itself. */
+  on: string;
+}
+
+/** What the next drill by somebody would be worth: the learning it brings, and what it proves. */
+function offer(c: ProveCase, p: Proof, who: string): DrillOffer | null {
+  const e = c.exposures.find((x) => x.trouble.id === p.troubleId);
+  const way = e?.trouble.ways.find((w) => w.name === p.way);
+  const base = e && p.way !== null ? baseWay(e.trouble, p.way) : undefined;
+  if (!e || !way || !base) return null;
+  const planned = plannedMinutes(c, e.trouble, way, base.name);
+  const key = wayKey(e.trouble.id, base.name);
+  const mine = pacesOf(c.drills, who).get(key);
+  const pace = mine ?? paceFrom([]);
+  const minutes = planned * pace.factor + AROUND;
+  const dry = dryWhy(e.trouble, way);
+  // On the road whoever is quickest by own times does it: practice counts once it makes somebody quicker than that.
+  const now = paceOf(c).get(key) ?? 1;
+  const then = Math.min(now, mine ? mine.after : learned(2));
+  const saves = (minutes: number) => savedByWay({ ...way, minutes }, e.without, e.away);
+  const quicker = dry === '' && p.saved > 0 ? e.lambda * (saves((way.minutes / now) * then) - saves(way.minutes)) : 0;
+  const proves = dry === '' ? Math.max(0, p.saved - p.proven) : 0;
+  const guards = proves * UNTRIED_FAILS;
+  const worth = quicker + guards;
+  return {
+    troubleId: e.trouble.id,
+    name: e.trouble.name,
+    way: way.name,
+    wayName: base.name,
+    minutes,
+    times: pace.times,
+    quicker,
+    proves,
+    guards,
+    worth,
+    rate: worth / (minutes / 60),
+    dry,
+    on: practiseOn(way),
+  };
+}
+
+/**
+ * Drills in the order of what they are worth for each hour of practice: hours that the trip gets shorter by the learning curve, and hours that would
+ * be lost if a way that nobody went through fails (docs/model.md, which drill next).
+ * @param who whose practice it would be
+ * @param haveMinutes only those that fit this time; null for all
+ */
+export function drillOffers(
+  c: ProveCase,
+  who: string,
+  haveMinutes: number | null = null,
+  ready: Readiness = readiness(c),
+): DrillOffer[] {
+  return ready.troubles
+    .flatMap((p) => offer(c, p, who) ?? [])
+    .filter((o) => haveMinutes === null || o.minutes <= haveMinutes)
+    .sort(
+      (a, b) => b.rate - a.rate || b.worth - a.worth || a.minutes - b.minutes || (a.troubleId < b.troubleId ? -1 : 1),
+    );
+}

@@ -1,0 +1,224 @@
+import type { Fastener } from '../bike/index.js';
+import { needMet } from '../kit/index.js';
+import { practisedNeeds } from '../kit/optimum/ways.js';
+import { hasTraits, lasting, type Need, type Trouble, type Way } from '../repairs/index.js';
+import type { Saying } from '../ground/units/index.js';
+import { TIERS } from '../stow/index.js';
+import { baseWay, plannedMinutes, type ProveCase } from './proveCase.js';
+
+/** Where a thing of the kit lies: its place, how soon that is reached, and what it lies in. */
+export interface Lies {
+  /** Key of the packing. */
+  key: string;
+  name: string;
+  placeId: string | null;
+  place: string;
+  /** Slot of a roll, from 1; null elsewhere. */
+  slot: number | null;
+  on: string | null;
+  /** Rank of its tier, the soonest first: the order in which one unpacks. */
+  soon: number;
+}
+/** A head that a step turns. */
+export interface Turned {
+  fastener: Fastener;
+  /** Names of the pieces from hand to head, an entry for each end. */
+  chains: string[][];
+}
+/** One thing that a step asks for, and what of the kit meets it. */
+export interface StepNeed {
+  ask: string;
+  by: string;
+  ok: boolean;
+  heads: Turned[];
+  lies: Lies[];
+}
+export interface RehearsalStep {
+  part: 'get out' | 'out' | 'back';
+  text: string;
+  needs: StepNeed[];
+}
+/** A way gone through on this bike with this kit. */
+export interface Rehearsal {
+  trouble: Trouble;
+  /** The way as the kit goes it, and its own name. */
+  way: Way;
+  wayName: string;
+  /** Minutes planned on this bike, by day, without own times. */
+  planned: number;
+  steps: RehearsalStep[];
+  /** Each sentence once. */
+  cautions: string[];
+  lasts: Saying;
+  /** Why it is only gone through in thought and hand; empty where it can be done. */
+  dry: string;
+  /** Ids of the tools that it takes, and of the heads that it turns. */
+  tools: string[];
+  turned: string[];
+}
+
+/** Work that nobody does to a sound bike, or that asks for a fault, by function. */
+const NOT_ON_A_SOUND_BIKE: ReadonlySet<string> = new Set([
+  'saw',
+  'drill',
+  'bore',
+  'mend thread',
+  'jump-start',
+  'jump leads',
+  'tow',
+  'haul',
+  'fire',
+  'bandage',
+  'stop bleeding',
+  'siphon',
+  'signal',
+]);
+/** What is better tried on something old: what is used up, and on what. */
+const ON_SCRAP: readonly (readonly [kind: string, on: string])[] = [
+  ['plug string', 'a worn-out tyre'],
+  ['pin plug', 'a worn-out tyre'],
+  ['patch', 'an old tube'],
+  ['metal putty', 'a piece of scrap'],
+];
+
+const sentences = (text: string): string[] => text.split(/(?<=\.) /u).filter(Boolean);
+
+/** Why a way is only gone through dry; empty where it can be done on a sound bike. */
+export function dryWhy(trouble: Pick<Trouble, 'subject'>, way: Pick<Way, 'out' | 'back' | 'travel'>): string {
+  if (trouble.subject === 'people')
+    return 'It is done to people: go through it in hand and thought, and take a course.';
+  if (way.travel !== null) return 'It ends on the road: go through it in hand and thought.';
+  const needs = [...way.out, ...way.back].flatMap((s) => s.needs);
+  if (needs.some((n) => n.by === 'function' && NOT_ON_A_SOUND_BIKE.has(n.does)))
+    return 'It harms a sound bike, or needs one that is not: lay out each piece and go through the steps.';
+  return '';
+}
+/** What to practise on in the bike’s stead; empty where the bike serves. */
+export function practiseOn(way: Pick<Way, 'out' | 'back'>): string {
+  const kinds = new Set(
+    [...way.out, ...way.back].flatMap((s) => s.needs.flatMap((n) => (n.by === 'supply' ? [n.kind] : []))),
+  );
+  return ON_SCRAP.find(([kind]) => kinds.has(kind))?.[1] ?? '';
+}
+
+/** Where each piece and stock of the kit lies. */
+export function whereAll(c: Pick<ProveCase, 'packing' | 'places'>): Map<string, Lies[]> {
+  const places = new Map(c.places.map((p) => [p.id, p]));
+  const out = new Map<string, Lies[]>();
+  for (const s of c.packing.stowed) {
+    const place = s.placeId === null ? undefined : places.get(s.placeId);
+    const of = s.item.key.startsWith('piece ')
+      ? s.item.key.replace(/ \d+$/u, '')
+      : s.item.key.replace(/ part \d+$/u, '');
+    const lies: Lies = {
+      key: s.item.key,
+      name: s.item.name,
+      placeId: place?.id ?? null,
+      place: place?.name ?? 'not packed',
+      slot: s.slot === null || s.on !== null ? null : s.slot + 1,
+      on: s.on?.name ?? null,
+      soon: place ? TIERS.indexOf(place.tier) : TIERS.length,
+    };
+    out.set(of, [...(out.get(of) ?? []), lies]);
+  }
+  return out;
+}
+
+/** What meets one need on this bike: pieces, heads and where it all lies. */
+function stepNeed(need: Need, c: ProveCase, where: ReadonlyMap<string, Lies[]>): StepNeed & { tools: string[] } {
+  const chains = Object.fromEntries(
+    Object.entries(c.kitUse).map(([id, list]) => [id, list.map((ch) => ch.links.map((l) => l.piece.name))]),
+  );
+  const met = needMet(need, { kit: c.kit, chains, fasteners: c.fasteners, practice: c.practice, book: c.book });
+  const of = (key: string) => where.get(key) ?? [];
+  if (need.by === 'head') {
+    const heads = c.fasteners
+      .filter((f) => f.role === need.role && f.leftOut === null)
+      .map((f): Turned => ({ fastener: f, chains: chains[f.id] ?? [] }));
+    const tools = [
+      ...new Set(
+        heads.flatMap((h) => (c.kitUse[h.fastener.id] ?? []).flatMap((ch) => ch.links.map((l) => l.piece.id))),
+      ),
+    ];
+    return { ...met, heads, lies: tools.flatMap((id) => of(`piece ${id}`).slice(0, 1)), tools };
+  }
+  const asked = practisedNeeds(
+    { heads: [], functions: need.by === 'function' ? [need] : [], supplies: need.by === 'supply' ? [need] : [] },
+    c.practice,
+  );
+  const able = asked.functions.flatMap(({ does, count }) => {
+    let left = count;
+    return c.kit.pieces
+      .filter((p) => p.piece.functions.includes(does))
+      .flatMap((p) => {
+        const n = Math.min(left, p.count);
+        left -= n;
+        return n > 0 ? [{ id: p.piece.id, n }] : [];
+      });
+  });
+  const stocks = asked.supplies.flatMap(({ kind }) =>
+    c.kit.spares
+      .filter((s) => (kind === 'bolt' ? s.kind.startsWith('bolt ') : s.kind === kind))
+      .slice(0, 1)
+      .flatMap((s) => of(`supply ${s.kind}`)),
+  );
+  return {
+    ...met,
+    heads: [],
+    lies: [...able.flatMap(({ id, n }) => of(`piece ${id}`).slice(0, n)), ...stocks],
+    tools: able.map((a) => a.id),
+  };
+}
+
+const unpackOrder = (a: Lies, b: Lies) =>
+  a.soon - b.soon || (a.place < b.place ? -1 : a.place > b.place ? 1 : a.name < b.name ? -1 : 1);
+
+/**
+ * A way as steps for this bike and kit: first all that it takes, in the order in which one unpacks, then out and back in.
+ * @returns null where the trouble or way is not among those of the trip
+ */
+export function rehearsal(c: ProveCase, troubleId: string, wayName: string): Rehearsal | null {
+  const trouble = c.exposures.find((e) => e.trouble.id === troubleId)?.trouble;
+  const way = trouble?.ways.find((w) => w.name === wayName);
+  const base = trouble && baseWay(trouble, wayName);
+  if (!trouble || !way || !base) return null;
+  const where = whereAll(c);
+  const steps: RehearsalStep[] = [];
+  const tools = new Set<string>();
+  const turned = new Set<string>();
+  for (const part of ['out', 'back'] as const)
+    for (const s of way[part].filter((x) => hasTraits(x.only, c.bike))) {
+      const needs = s.needs.map((n) => stepNeed(n, c, where));
+      for (const n of needs) {
+        n.tools.forEach((id) => tools.add(id));
+        n.heads.forEach((h) => turned.add(h.fastener.id));
+      }
+      // What a way goes quicker with is a need without a step of its own.
+      if (s.text === '' && steps.length > 0) steps.at(-1)!.needs.push(...needs);
+      else if (s.text !== '') steps.push({ part, text: s.text, needs });
+    }
+  const all = new Map(steps.flatMap((s) => s.needs.flatMap((n) => n.lies)).map((l) => [l.key, l]));
+  const lies = [...all.values()].sort(unpackOrder);
+  const get: RehearsalStep[] =
+    lies.length === 0
+      ? []
+      : [
+          {
+            part: 'get out',
+            text: 'Get everything out and lay it down in reach',
+            needs: [{ ask: 'what it takes', by: '', ok: lies.every((l) => l.placeId !== null), heads: [], lies }],
+          },
+        ];
+  return {
+    trouble,
+    way,
+    wayName: base.name,
+    planned: plannedMinutes(c, trouble, way, base.name),
+    steps: [...get, ...steps],
+    cautions: [...new Set(sentences(way.caution))],
+    lasts: lasting(way),
+    dry: dryWhy(trouble, way),
+    tools: [...tools].sort(),
+    turned: [...turned].sort(),
+  };
+}
