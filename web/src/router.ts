@@ -12,6 +12,7 @@ export const router = createRouter({
     { path: '/kit', component: () => import('./stages/kit/KitView.vue'), meta: { title: 'Kit' } },
     { path: '/stow', component: () => import('./stages/stow/StowView.vue'), meta: { title: 'Stow' } },
     { path: '/crew', component: () => import('./stages/crew/CrewView.vue'), meta: { title: 'Crew' } },
+    { path: '/prove', component: () => import('./stages/prove/ProveView.vue'), meta: { title: 'Prove' } },
     { path: '/print', component: () => import('./print/PrintView.vue'), meta: { title: 'Print', bare: true } },
     { path: '/print/buy', component: () => import('./print/BuyPrint.vue'), meta: { title: 'Buy list', bare: true } },
     {
@@ -19,6 +20,22 @@ export const router = createRouter({
       component: () => import('./print/RollPrint.vue'),
       meta: { title: 'Roll at 1 : 1', bare: true },
     },
+    {
+      path: '/print/checks',
+      component: () => import('./print/ChecksPrint.vue'),
+      meta: { title: 'Checks', bare: true },
+    },
+    {
+      path: '/print/card',
+      component: () => import('./print/CardPrint.vue'),
+      meta: { title: 'Pocket card', bare: true },
+    },
+    {
+      path: '/print/repairs',
+      component: () => import('./print/RepairsPrint.vue'),
+      meta: { title: 'Repairs', bare: true },
+    },
+    { path: '/print/book', component: () => import('./print/BookPrint.vue'), meta: { title: 'Trip book', bare: true } },
     { path: '/print/crew', component: () => import('./print/CrewPrint.vue'), meta: { title: 'Lists', bare: true } },
     { path: '/:rest(.*)*', redirect: '/walk' },
   ],

@@ -7,3 +7,4 @@ export * from './prevention.js';
 export * from './inWords.js';
 export * from './riderFile.js';
 export * from './theirs.js';
+export * from './proof.js';

@@ -75,5 +75,6 @@ export function calendarFile(due: readonly CheckDue[], drills: readonly PlannedD
     });
   if (trip?.leaves)
     add('trip', trip.leaves, Math.max(1, trip.days), { summary: trip.name, description: bike.name, off: false });
-  return calendar.toString();
+  // One maker's own properties say nothing that the standard's do not.
+  return calendar.toString().replaceAll(/^X-MICROSOFT-[^\r\n]*\r?\n/gmu, '');
 }

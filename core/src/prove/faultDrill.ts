@@ -1,5 +1,5 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { appliesTo, TROUBLES } from '../repairs/index.js';
+import { drawsFrom } from './draws.js';
 import { needMet } from '../kit/index.js';
 import {
   bestOrder,
@@ -54,9 +54,7 @@ export function faultSearch(c: ProveCase, tree: FaultTree): { search: FaultSearc
 
 /** Draws a fault of the bike's likely ones; the same seed draws the same. */
 export function drawFault(c: ProveCase, seed: number): FaultDrill {
-  const random = xoroshiro128plus(seed);
-  const draw = () => ((random.next() >>> 0) + 0.5) / 2 ** 32;
-  draw();
+  const draw = drawsFrom(seed);
   const all = FAULT_TREES.map((tree) => ({ tree, ...faultSearch(c, tree) })).filter((x) => x.search.causes.length > 1);
   const weight = (causes: readonly Cause[]) => causes.reduce((s, k) => s + k.weight, 0);
   const pick = <T>(list: readonly T[], of: (x: T) => number): T => {

@@ -1,5 +1,5 @@
 import { createEmptyCard, fsrs, Rating, type Card, type Grade } from 'ts-fsrs';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { shuffled } from './draws.js';
 import type { Memory } from './memory.js';
 import type { ProveCase } from './proveCase.js';
 import { rehearsal, type Lies } from './rehearsal.js';
@@ -125,17 +125,6 @@ export const nextDue = (memories: readonly Memory[], who: string, dark: boolean)
     .filter((m) => m.who === who && m.dark === dark)
     .map((m) => m.due)
     .sort()[0] ?? null;
-
-/** A list in an order that hangs on a seed alone. */
-export function shuffled<T>(list: readonly T[], seed: number): T[] {
-  const random = xoroshiro128plus(seed);
-  const out = [...list];
-  for (let i = out.length - 1; i > 0; i--) {
-    const j = Math.abs(random.next()) % (i + 1);
-    [out[i], out[j]] = [out[j]!, out[i]!];
-  }
-  return out;
-}
 
 /** Things to choose from: the right one and others of the kit, none that would do as well; in an order that hangs on the seed. */
 export function thingsToChoose(card: FindCard, c: ProveCase, seed: number, most = 6): Lies[] {

@@ -1,10 +1,13 @@
-import { learned, paceFrom, pacesOf, savedByWay, wayKey } from '../repairs/index.js';
+import { learned, paceFrom, pacesOf, savedByWay, wayKey, type Skill } from '../repairs/index.js';
 import { baseWay, paceOf, plannedMinutes, type ProveCase } from './proveCase.js';
 import { readiness, type Proof, type Readiness } from './proven.js';
 import { dryWhy, practiseOn } from './rehearsal.js';
 
-/** Of ways that nobody went through, so many fail with the kit as it is: a piece forgotten, a head that does not move. Planning value. */
-export const UNTRIED_FAILS = 0.1;
+/**
+ * Of ways that nobody went through, so many fail with the kit as it is, the more so the more they ask of hands: a piece forgotten, a head that does
+ * not move, a bead that does not come. Planning values.
+ */
+export const UNTRIED_FAILS: Readonly<Record<Skill, number>> = { 1: 0.05, 2: 0.1, 3: 0.2 };
 /** Minutes that laying out and packing away again take beside the drill itself. Planning value. */
 export const AROUND = 5;
 
@@ -49,9 +52,13 @@ function offer(c: ProveCase, p: Proof, who: string): DrillOffer | null {
   const now = paceOf(c).get(key) ?? 1;
   const then = Math.min(now, mine ? mine.after : learned(2));
   const saves = (minutes: number) => savedByWay({ ...way, minutes }, e.without, e.away);
-  const quicker = dry === '' && p.saved > 0 ? e.lambda * (saves((way.minutes / now) * then) - saves(way.minutes)) : 0;
+  // What anybody can do at once has nothing to learn.
+  const quicker =
+    dry === '' && p.saved > 0 && way.skill > 1
+      ? e.lambda * (saves((way.minutes / now) * then) - saves(way.minutes))
+      : 0;
   const proves = dry === '' ? Math.max(0, p.saved - p.proven) : 0;
-  const guards = proves * UNTRIED_FAILS;
+  const guards = proves * UNTRIED_FAILS[way.skill];
   const worth = quicker + guards;
   return {
     troubleId: e.trouble.id,

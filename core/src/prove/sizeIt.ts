@@ -1,8 +1,7 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Fastener } from '../bike/index.js';
 import { canGauge, fit, gaugedBand, nextTry, sizeOdds, type Gauging, type Surface } from '../bike/fit/index.js';
 import { FORM_SIZES, type Head, type Shape } from '../ground/sizes/index.js';
-import { shuffled } from './findIt.js';
+import { drawsFrom, shuffled } from './draws.js';
 
 /** A head to be sized, drawn to scale, and what to choose from. */
 export interface SizeQuestion {
@@ -21,7 +20,10 @@ export interface SizeQuestion {
   odds: { head: Head; odds: number }[];
 }
 
+/** Tools to choose from beside the right one. */
 const NEAR = 3;
+/** Heads that are drawn until one makes a question. */
+const MOST_DRAWS = 60;
 
 /** Sizes next to a size in the list of its form. */
 function neighbours(head: Head): Shape[] {
@@ -42,47 +44,48 @@ function neighbours(head: Head): Shape[] {
     .map((x) => x.shape);
 }
 
-/** How well a tool goes with a head: the one that fits first, the closer to its size the better. */
-const rank = (tool: Shape, head: Head): number =>
-  ({ fits: 0, loose: 1, rounds: 2, no: 3 })[fit(tool, head, 'six').verdict];
-
 /**
  * A question on one of the bike's heads: it is as worn or painted as heads are, a calliper gave one reading, and one tool settles it. The answer is
  * what the fit functions say: the tool that fits, or where the reading leaves it open the try that tells most.
  * @returns null where the bike has no head that a calliper can size
  */
 export function sizeQuestion(fasteners: readonly Fastener[], seed: number): SizeQuestion | null {
-  const random = xoroshiro128plus(seed);
-  const draw = () => ((random.next() >>> 0) + 0.5) / 2 ** 32;
-  draw();
-  const known = fasteners.filter(
-    (f) => f.leftOut === null && canGauge(f.head.form) && (f.head.form === 'hex' || f.head.form === 'key'),
-  );
-  if (known.length === 0) return null;
-  const head = known[Math.floor(draw() * known.length)]!.head;
+  const heads = new Map<string, Head>();
+  for (const f of fasteners)
+    if (f.leftOut === null && (f.head.form === 'hex' || f.head.form === 'key') && canGauge(f.head.form))
+      heads.set(`${f.head.form} ${f.head.size}`, f.head);
+  const known = [...heads.values()];
+  const draw = drawsFrom(seed);
+  // A head of which no reading leads to one answer is not asked for.
+  for (let tries = 0; known.length > 0 && tries < MOST_DRAWS; tries++) {
+    const asked = ask(known[Math.floor(draw() * known.length)]!, draw, seed + tries);
+    if (asked) return asked;
+  }
+  return null;
+}
+
+function ask(head: Head, draw: () => number, seed: number): SizeQuestion | null {
   const band = gaugedBand(head)!;
   const surface: Surface = draw() < 0.5 ? 'clean' : 'worn';
+  // Rounded corners read small, paint reads large.
   const wear = surface === 'worn' ? (draw() - 0.6) * 0.25 : 0;
   const measure = Math.round((band.min + (band.max - band.min) * (0.3 + 0.6 * draw()) + wear) * 100) / 100;
   const gauging: Gauging = { readings: [measure], surface, tries: [] };
   const sizing = sizeOdds(head.form, gauging);
+  const likely = sizing.sizes[0]?.head;
   const choices = shuffled(neighbours(head).slice(0, NEAR + 1), seed);
-  if (choices.length < 2) return null;
-  const next = sizing.settled ? null : nextTry(head.form, gauging);
-  const odds = sizing.sizes.map((s) => ({ head: s.head, odds: s.odds }));
-  const likely = sizing.sizes[0]?.head ?? head;
-  const best = [...choices].sort(
-    (a, b) => rank(a, likely) - rank(b, likely) || fit(a, likely, 'six').worstPlay - fit(b, likely, 'six').worstPlay,
-  )[0]!;
-  if (next) {
-    const at = choices.findIndex((s) => s.size === next.tool.size);
-    const list = at >= 0 ? choices : shuffled([next.tool, ...choices.slice(0, NEAR)], seed + 1);
-    return {
-      ...{ head, measure, surface, gauging, odds },
-      ask: 'next',
-      choices: list,
-      right: list.findIndex((s) => s.size === next.tool.size),
-    };
+  if (!likely || choices.length < 2) return null;
+  const said = { head, measure, surface, gauging, odds: sizing.sizes.map((s) => ({ head: s.head, odds: s.odds })) };
+  if (sizing.settled) {
+    const right = choices.findIndex((s) => s.size === likely.size);
+    return right < 0 || fit(choices[right]!, likely, 'six').verdict !== 'fits'
+      ? null
+      : { ...said, ask: 'turns', choices, right };
   }
-  return { head, measure, surface, gauging, odds, ask: 'turns', choices, right: choices.indexOf(best) };
+  const next = nextTry(head.form, gauging);
+  if (!next) return null;
+  const list = choices.some((s) => s.size === next.tool.size)
+    ? choices
+    : shuffled([next.tool, ...choices.slice(0, NEAR)], seed + 1);
+  return { ...said, ask: 'next', choices: list, right: list.findIndex((s) => s.size === next.tool.size) };
 }

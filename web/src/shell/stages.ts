@@ -91,6 +91,13 @@ export function useStages() {
         done: riders > 1 && crew.answer !== null && crew.answer.judged.gaps.length === 0,
         begun: riders > 1,
       },
+      {
+        path: '/prove',
+        name: 'Prove',
+        live: f && !f.missing.ready ? `${Math.round(f.ready * 100)} %` : '–',
+        done: !!f && !f.missing.ready && f.ready >= 0.8,
+        begun: (garage.doc?.drills.length ?? 0) + (garage.doc?.checks.length ?? 0) > 0,
+      },
     ];
   });
 }

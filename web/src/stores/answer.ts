@@ -3,6 +3,8 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   inWords,
+  proofTold,
+  proveCaseOf,
   type Answer,
   type Fastener,
   type GarageDocument,
@@ -27,16 +29,23 @@ export interface Figures {
   bulk: number;
   home: number;
   atStake: number;
-  sure: number;
+  /** Share of the hours at stake that is saved by proven repairs. */
+  ready: number;
   /** Fasteners that the kit itself turns. */
   carried: number;
   /** What each figure still wants before it can be known; null where it is known. */
   missing: Record<FigureKey, Missing | null>;
 }
 /** Figures that the readout shows. */
-export type FigureKey = 'reached' | 'gaps' | 'mass' | 'bulk' | 'home' | 'atStake' | 'sure';
+export type FigureKey = 'reached' | 'gaps' | 'mass' | 'bulk' | 'home' | 'atStake' | 'ready';
 
-const figuresOf = (a: Answer): Figures => ({
+/** How ready a bike, its kit and riders are by an answer; 0 where nothing is at stake. */
+function readyOf(doc: GarageDocument, question: Pick<Question, 'bikeId' | 'tripId'>, a: Answer): number {
+  if (!doc.bikes.some((b) => b.id === question.bikeId)) return 0;
+  return proofTold(doc, proveCaseOf(doc, question, a, today())).ready.share ?? 0;
+}
+
+const figuresOf = (doc: GarageDocument, question: Pick<Question, 'bikeId' | 'tripId'>, a: Answer): Figures => ({
   reached: a.reached,
   chosen: a.chosen,
   gaps: a.chosen - a.reached,
@@ -44,12 +53,12 @@ const figuresOf = (a: Answer): Figures => ({
   bulk: a.kit.bulk,
   home: a.kit.home,
   atStake: a.kit.atStake,
-  sure: a.chosen === 0 ? 0 : (a.chosen - a.evidence.assumed) / a.chosen,
+  ready: readyOf(doc, question, a),
   carried: new Set(a.fasteners.map((f) => f.id).filter((id) => a.kit.reached.includes(id))).size,
   missing: {
     reached: a.unknown.reached,
     gaps: a.unknown.reached,
-    sure: a.unknown.reached,
+    ready: a.unknown.home,
     mass: a.unknown.mass,
     bulk: a.unknown.mass,
     home: a.unknown.home,
@@ -139,7 +148,7 @@ export const useAnswer = defineStore('answer', () => {
     const kept = await lastAnswer(garageId, answerOf(doc, question));
     if (!kept || answer.value || view.garageId !== garageId) return;
     answer.value = kept;
-    figures.value = figuresOf(kept);
+    figures.value = figuresOf(doc, question, kept);
     old.value = true;
   }
 
@@ -189,7 +198,7 @@ export const useAnswer = defineStore('answer', () => {
       );
       if (running !== mine || view.garageId !== garageId) return;
       if (!mine.stale) {
-        const now = figuresOf(made);
+        const now = figuresOf(doc, question, made);
         // Another bike or trip is another question: no difference is shown between two of them.
         before.value = asked === subject ? figures.value : null;
         subject = asked;

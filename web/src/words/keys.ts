@@ -13,6 +13,12 @@ export const KEYS: Readonly<Record<string, readonly { key: string; does: string 
     { key: 'Enter', does: 'On a thing: why it is carried, and who else could' },
     { key: '↓ ↑', does: 'In its menu: what giving it to each would do' },
   ],
+  '/prove': [
+    { key: 'Space', does: 'In a drill: the step is done' },
+    { key: 'S', does: 'In a drill: stuck' },
+    { key: 'P', does: 'In a drill: pause, or go on' },
+    { key: '1 2 3', does: 'In a round of checks: fine, found something, skip' },
+  ],
   everywhere: [
     { key: 'Ctrl K', does: 'Search' },
     { key: 'Ctrl Z', does: 'Undo your last change' },

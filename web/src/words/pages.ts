@@ -13,6 +13,7 @@ export const PAGES: {
     '/kit': 'what to carry',
     '/stow': 'where it goes',
     '/crew': 'who carries what',
+    '/prove': 'practise and check',
   },
   pages: [
     {
@@ -128,6 +129,48 @@ export const PAGES: {
       says: 'missing until it is back',
       words: 'loan borrow give lend',
       to: { path: '/crew', query: { tab: 'lent' } },
+    },
+    {
+      name: 'Drills',
+      says: 'rehearse a repair with the packed kit',
+      words: 'practise practice train rehearse exercise',
+      to: { path: '/prove' },
+    },
+    {
+      name: 'Checks',
+      says: 'what to look at before leaving and each evening',
+      words: 'checklist inspect tick reminder evening round departure',
+      to: { path: '/prove', query: { tab: 'checks' } },
+    },
+    {
+      name: 'Watch list',
+      says: 'what to look at again after a repair',
+      words: 'again odometer plug patch axle',
+      to: { path: '/prove', query: { tab: 'watch' } },
+    },
+    {
+      name: 'Find it, size it, find the fault',
+      says: 'three games with your own kit',
+      words: 'game quiz cards memory train fault finding',
+      to: { path: '/prove', query: { tab: 'games' } },
+    },
+    {
+      name: 'Calendar',
+      says: 'checks as a calendar file',
+      words: 'ics dates reminders import',
+      to: { path: '/prove', query: { tab: 'paper' } },
+    },
+    {
+      name: 'Pocket card',
+      says: 'sizes, torques and pressures for the jacket',
+      words: 'print paper torque emergency',
+      to: { path: '/print/card' },
+    },
+    {
+      name: 'Trip book',
+      says: 'everything as one print',
+      words: 'paper print repair sheets steps',
+      to: { path: '/print/book' },
     },
     { name: 'Print the list', says: 'one page by place', words: 'paper', to: { path: '/print' } },
   ],

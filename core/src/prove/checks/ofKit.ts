@@ -10,15 +10,12 @@ import type { ProveCase } from '../proveCase.js';
 import { check, guarding, type Check } from './check.js';
 
 /** What runs on charge. */
-const CHARGED: readonly PieceFunction[] = [
-  'electric air',
-  'jump-start',
-  'light',
-  'signal',
-  'drill',
-  'measure current',
-  'read codes',
-];
+const CHARGED: readonly PieceFunction[] = ['electric air', 'jump-start', 'light', 'drill', 'read codes'];
+/** What does so only where it must be kept dry: a beacon, not a whistle; a meter, not a test lamp. */
+const CHARGED_IF_DRY: readonly PieceFunction[] = ['signal', 'measure current'];
+const isCharged = ({ functions, traits }: KitPiece['piece']): boolean =>
+  functions.some((f) => CHARGED.includes(f)) ||
+  (traits.includes('kept dry') && functions.some((f) => CHARGED_IF_DRY.includes(f)));
 /** A pack that lies about is charged again after so many days. Typical value: the maker’s paper comes first. */
 const CHARGE_DAYS = 90;
 /** Gauges are compared again after so many days. Planning value. */
@@ -103,7 +100,7 @@ function glue(c: ProveCase): Check[] {
 
 function charge(c: ProveCase): Check[] {
   return c.kit.pieces
-    .filter((p) => p.piece.functions.some((f) => CHARGED.includes(f)))
+    .filter((p) => isCharged(p.piece))
     .map((p) =>
       check({
         key: `charge ${p.piece.id}`,

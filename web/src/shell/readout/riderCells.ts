@@ -3,7 +3,9 @@ import { figure, unitOf, type Missing, type Quantity } from '@necessaire/core';
 import { useAnswer, type FigureKey } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
+import { useProof } from '../../stores/proof';
 import { useView } from '../../stores/view';
+import { readyWhy } from '../../words/prove';
 import type { Cell } from './cell';
 
 /** A figure of one rider's kit. */
@@ -28,6 +30,7 @@ export function useRiderCells() {
   const garage = useGarage();
   const view = useView();
   const explain = useExplain();
+  const proof = useProof();
 
   /** Difference of a figure as text; empty when it did not move by what is shown. */
   function difference(key: FigureKey | 'carried', quantity: Quantity | null, digits?: number): string {
@@ -210,21 +213,13 @@ export function useRiderCells() {
           }),
       },
       {
-        key: 'sure',
-        label: 'Measured or better',
-        value: value(q('share', f?.sure ?? 0).replace(/\.\d$/, '')),
+        key: 'ready',
+        label: 'Ready',
+        value: value(q('share', f?.ready ?? 0).replace(/\.\d$/, '')),
         unit: '%',
-        diff: difference('sure', 'share', 0),
-        good: rose('sure'),
-        explain: () =>
-          explain.show({
-            title: 'Sizes that are known',
-            value: `${((f?.sure ?? 0) * 100).toFixed(0)} %`,
-            formula: '(measured + tried + proven) ÷ chosen',
-            inputs: a ? Object.entries(a.evidence).map(([name, n]) => ({ name, value: String(n) })) : [],
-            source: 'your survey',
-            to: { path: '/walk', label: 'Open Walk' },
-          }),
+        diff: difference('ready', 'share', 0),
+        good: rose('ready'),
+        explain: () => explain.show(readyWhy(proof.told)),
       },
     ];
   });

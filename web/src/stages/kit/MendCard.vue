@@ -12,9 +12,12 @@ import {
   lasting,
   minutesOn,
   NIGHT_WORK,
+  quickest,
+  ridersOf,
   sharedParts,
   stepsOn,
   troublesIn,
+  wayKey,
   type Need,
   type NeedMet,
   type Trouble,
@@ -62,13 +65,22 @@ const having = computed(() => ({
   book: garage.book,
 }));
 const trip = computed(() => garage.trip);
-/** Minutes of a way on this bike and trip, and what they are made of. */
+const own = computed(() =>
+  garage.doc && trip.value
+    ? quickest(garage.doc.drills, ridersOf(garage.doc, trip.value.id))
+    : new Map<string, number>(),
+);
+/** Minutes of a way on this bike and trip, own times in them, and what they are made of. */
 const minutes = (w: Way) =>
-  minutesOn(w, {
-    bike: garage.bike!,
-    company: (trip.value?.companions ?? 0) > 0,
-    dark: trip.value ? darkShare(trip.value) : 0,
-  });
+  minutesOn(
+    w,
+    {
+      bike: garage.bike!,
+      company: (trip.value?.companions ?? 0) > 0,
+      dark: trip.value ? darkShare(trip.value) : 0,
+    },
+    own.value.get(wayKey(props.troubleId, w.name)),
+  );
 const minutesWhy = (w: Way) => {
   const { minutes: sum, parts } = minutes(w);
   const said = parts.map(

@@ -6,6 +6,7 @@ import {
   CARTRIDGE_YIELD,
   figure,
   filling,
+  shownBy,
   STROKE_YIELD,
   TRAVEL_PUMP,
   tripSchema,
@@ -84,6 +85,9 @@ function setAir(fields: Partial<Trip['air']>) {
   const checked = tripSchema.safeParse({ ...props.trip, air: { ...props.trip.air, ...fields } });
   if (checked.success) garage.put('change the pressures', 'trips', checked.data);
 }
+/** What the rider's own gauge shows at a pressure, where it was compared and is off. */
+const gauge = computed(() => garage.doc?.garage.gauge ?? null);
+const off = computed(() => (gauge.value ? gauge.value.shows - gauge.value.good : 0));
 const kpa = (v: number) => `${figure(view.units, 'pressure', v)} ${unitOf(view.units, 'pressure')}`;
 const minutes = (v: number) => (v === Infinity ? 'stalls' : `${v < 10 ? v.toFixed(1) : Math.round(v)} min`);
 function why(name: string, mark: string, f: Filling, from: number) {
@@ -137,6 +141,18 @@ function why(name: string, mark: string, f: Filling, from: number) {
       <NumberField v-model="stroke" label="Hand pump, a stroke" quantity="dose" :min="10" :max="1000" />
       <NumberField v-model="flow" label="Electric pump" quantity="air flow" :min="1" :max="200" />
     </div>
+    <p v-if="gauge && Math.abs(off) >= 0.5" class="note">
+      Your gauge shows <strong class="num">{{ kpa(Math.abs(off)) }}</strong> too
+      {{ off > 0 ? 'much' : 'little' }} (compared {{ gauge.on }}): for {{ kpa(trip.air.high) }} it must show
+      <strong class="num">{{ kpa(shownBy(gauge, trip.air.high)) }}</strong><template v-if="trip.air.times > 0"
+        >, for {{ kpa(trip.air.low) }} <strong class="num">{{ kpa(shownBy(gauge, trip.air.low)) }}</strong></template
+      >.
+    </p>
+    <p v-else-if="!gauge" class="note soft">
+      A cheap gauge is often off:
+      <router-link :to="{ path: '/prove', query: { tab: 'checks' } }">compare yours with a good one</router-link> under
+      Checks, and what it must show is said here.
+    </p>
     <template v-for="r in rows" :key="r.name">
       <div class="sheet-head">
         <h2>{{ r.name }} {{ r.mark }}</h2>

@@ -95,6 +95,12 @@ function show(leg: Leg) {
         maxlength="120"
         @change="write('rename the trip', { name: text($event) })"
       />
+      <LineField
+        label="You leave on"
+        kind="date"
+        :model-value="trip.leaves ?? ''"
+        @change="write('the day of leaving', { leaves: text($event) || null })"
+      />
       <SelectField
         label="Who fetches you"
         :items="Object.entries(RECOVERY).map(([k, w]) => ({ title: String(w), value: k }))"

@@ -1,0 +1,68 @@
+import type { GarageDocument } from '../garage/index.js';
+import {
+  checksDue,
+  checksFor,
+  drillOffers,
+  heldUp,
+  readiness,
+  type Answered,
+  type CheckDue,
+  type CheckRows,
+  type DrillOffer,
+  type ProveCase,
+  type Readiness,
+} from '../prove/index.js';
+import { bookOf } from '../repairs/supplies/index.js';
+import { ridersOf } from '../trip/odds/index.js';
+
+/** A bike with the kit that an answer packed for a trip, and all that was rehearsed with it. */
+export function proveCaseOf(
+  doc: GarageDocument,
+  question: { bikeId: string; tripId: string | null },
+  answer: Answered,
+  today: string,
+): ProveCase {
+  const bike = doc.bikes.find((b) => b.id === question.bikeId);
+  if (!bike) throw new RangeError('that bike is not in this garage: choose another');
+  const trip = doc.trips.find((t) => t.id === question.tripId) ?? null;
+  return {
+    kit: answer.kit,
+    kitUse: answer.kitUse,
+    exposures: answer.exposures,
+    packing: answer.packing,
+    bike,
+    trip,
+    fasteners: doc.fasteners.filter((f) => f.bikeId === bike.id),
+    places: doc.places.filter((p) => p.bikeId === bike.id),
+    practice: doc.garage.practice,
+    book: bookOf(doc.kinds),
+    drills: doc.drills,
+    riders: trip ? ridersOf(doc, trip.id) : new Set(['me']),
+    today,
+  };
+}
+
+/** What checks are made from, of a garage and a trip. */
+export const checkRows = (doc: GarageDocument, c: Pick<ProveCase, 'trip'>): CheckRows => ({
+  supplies: doc.supplies,
+  loans: doc.loans,
+  gauge: doc.garage.gauge,
+  watches: doc.watches,
+  reminders: doc.reminders,
+  companions: c.trip?.companions ?? 0,
+});
+
+/** How ready a bike, its kit and its riders are: checks with where they stand, what is proven, and what to do next. */
+export interface ProofTold {
+  checks: CheckDue[];
+  ready: Readiness;
+  /** Of the rider, the best first. */
+  offers: DrillOffer[];
+}
+
+/** All of it for one case; the same for screens and command line. */
+export function proofTold(doc: GarageDocument, c: ProveCase, who = 'me'): ProofTold {
+  const checks = checksDue(checksFor(c, checkRows(doc, c)), doc.checks, c, doc.watches);
+  const ready = readiness(c, heldUp(checks));
+  return { checks, ready, offers: drillOffers(c, who, null, ready) };
+}

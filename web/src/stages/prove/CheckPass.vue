@@ -1,0 +1,164 @@
+<script setup lang="ts">
+/** A pass through checks in the order in which one walks round the bike: one at a time, a press each, with gloves on. */
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { passOf, STATION_NAMES, STATIONS, type CheckDue, type ProofTold, type Station } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import BikeDrawing from '../../ui/BikeDrawing.vue';
+import { hoursText } from '../../words/prove';
+import CheckAnswer from './CheckAnswer.vue';
+
+const props = defineProps<{ what: 'evening' | 'before'; told: ProofTold }>();
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const view = useView();
+/** The list as it was when the pass began: nothing moves under the hand. */
+const keys = ref(
+  passOf(props.told.checks, props.what)
+    .filter((k) => k.standing !== 'done' && k.standing !== 'skipped')
+    .map((k) => k.key),
+);
+const at = ref(0);
+const list = computed(() =>
+  keys.value.flatMap((key): CheckDue[] => {
+    const k = props.told.checks.find((x) => x.key === key);
+    return k ? [k] : [];
+  }),
+);
+const now = computed(() => list.value[at.value] ?? null);
+const station = computed<Station | null>(() =>
+  STATIONS.includes(now.value?.where as Station) ? (now.value!.where as Station) : null,
+);
+const whereText = computed(() =>
+  station.value
+    ? STATION_NAMES[station.value]
+    : { bags: 'Bags', kit: 'The kit', table: 'At the table' }[now.value?.where as 'bags' | 'kit' | 'table'],
+);
+const answer = ref<InstanceType<typeof CheckAnswer>>();
+function onKey(event: KeyboardEvent) {
+  const target = event.target as HTMLElement | null;
+  if (event.ctrlKey || event.metaKey || event.altKey || target?.closest('input, textarea')) return;
+  const does = {
+    '1': () => (now.value?.key === 'gauge' ? undefined : answer.value?.say('ok')),
+    '2': () => answer.value?.press('found'),
+    '3': () => answer.value?.press('skipped'),
+  }[event.key];
+  if (!does) return;
+  event.preventDefault();
+  does();
+}
+onMounted(() => addEventListener('keydown', onKey));
+onBeforeUnmount(() => removeEventListener('keydown', onKey));
+</script>
+
+<template>
+  <v-dialog
+    :model-value="true"
+    fullscreen
+    no-click-animation
+    :aria-label="what === 'evening' ? 'Evening round' : 'Before leaving'"
+    @update:model-value="emit('close')"
+  >
+    <div class="pass" :data-at="at">
+      <header>
+        <h1>{{ what === 'evening' ? 'Evening round' : 'Before leaving' }}</h1>
+        <span class="num soft">{{ Math.min(at + 1, list.length) }}/{{ list.length }}</span>
+        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+      </header>
+      <v-progress-linear
+        :model-value="list.length > 0 ? (at / list.length) * 100 : 100"
+        height="4"
+        aria-label="Checks gone through"
+      />
+      <template v-if="now">
+        <main>
+          <p class="soft where">{{ whereText }}</p>
+          <h2 class="big" aria-live="polite">{{ now.name }}</h2>
+          <p v-if="now.caution" class="caution">{{ now.caution }}</p>
+          <p class="how">{{ view.inWords(now.how) }}</p>
+          <p class="soft">
+            {{ view.inWords(now.why)
+            }}<template v-if="now.guards * 60 >= 1"> It guards {{ hoursText(now.guards) }}.</template>
+          </p>
+          <BikeDrawing
+            v-if="garage.bike && station"
+            class="bike"
+            :bike="garage.bike"
+            :fasteners="garage.fasteners"
+            :station="station"
+            faint
+          />
+        </main>
+        <footer>
+          <CheckAnswer ref="answer" :check="now" large @answered="at++" />
+          <p class="acts">
+            <v-btn variant="plain" :disabled="at === 0" @click="at--">Back</v-btn>
+            <v-btn variant="plain" @click="at++">Later</v-btn>
+          </p>
+        </footer>
+      </template>
+      <main v-else>
+        <h2 class="big">That was all.</h2>
+        <p class="acts"><v-btn @click="emit('close')">Close</v-btn></p>
+      </main>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.pass {
+  background: var(--ground);
+  color: var(--ink);
+  height: 100dvh;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 14px 20px;
+}
+header {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+}
+header .v-btn {
+  margin-left: auto;
+}
+main {
+  flex: 1;
+}
+.where {
+  font-size: 16px;
+  padding-top: 8px;
+}
+.big {
+  font-size: clamp(26px, 4.4vw, 44px);
+  font-weight: 600;
+  line-height: 1.1;
+  text-transform: none;
+  letter-spacing: 0;
+  color: var(--ink);
+  padding: 4px 0 10px;
+}
+.how {
+  font-size: 19px;
+  padding: 8px 0;
+  max-width: 62ch;
+}
+.bike {
+  height: min(320px, 34dvh);
+  margin-top: 10px;
+}
+footer {
+  position: sticky;
+  bottom: 0;
+  background: var(--ground);
+  padding: 8px 0;
+  display: grid;
+  gap: 8px;
+}
+.acts {
+  display: flex;
+  gap: 18px;
+}
+</style>

@@ -1,0 +1,316 @@
+<script setup lang="ts">
+/** A drill step by step, in large type: done with the spacebar or a thumb, stuck with another; the clock runs and survives whatever ends it. */
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import {
+  drillMinutes,
+  giveUp,
+  pauseDrill,
+  printShape,
+  resumeDrill,
+  stepBack,
+  stepDone,
+  stepSeconds,
+} from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { useProof } from '../../stores/proof';
+import { useView } from '../../stores/view';
+import BikeDrawing from '../../ui/BikeDrawing.vue';
+import HeadGlyph from '../../ui/HeadGlyph.vue';
+import { toneOf } from '../../ui/words';
+import { clockText, minutesText } from '../../words/prove';
+import DrillEnd from './DrillEnd.vue';
+import LiesList from './LiesList.vue';
+import PlaceSpots from './PlaceSpots.vue';
+import StuckDialog from './StuckDialog.vue';
+
+const proof = useProof();
+const garage = useGarage();
+const view = useView();
+const d = computed(() => proof.drill!);
+const r = computed(() => proof.rehearsed);
+const steps = computed(() => r.value?.steps ?? []);
+const step = computed(() => steps.value[d.value.step] ?? null);
+const over = computed(() => d.value.state === 'done' || d.value.state === 'given up');
+const PARTS = { 'get out': 'Get out', out: 'Out', back: 'Back in' } as const;
+
+/** The clock on the screen: a moment of now, four times a second. */
+const moment = ref(new Date().toISOString());
+let timer: ReturnType<typeof setInterval> | undefined;
+const here = computed(() => stepSeconds(d.value, moment.value));
+const total = computed(
+  () => d.value.seconds.reduce((s, x) => s + x, 0) - (d.value.seconds[d.value.step] ?? 0) + here.value,
+);
+const stuck = ref(false);
+const says = ref('');
+
+function done() {
+  says.value = '';
+  const turned = step.value?.needs.flatMap((n) => n.heads.map((h) => h.fastener.id)) ?? [];
+  proof.step(
+    (x, at) => stepDone(x, at, steps.value.length, turned),
+    `step ${d.value.step + 1}: ${r.value?.trouble.name ?? ''}`,
+  );
+}
+const back = () => proof.step(stepBack, 'a step back');
+const pause = () =>
+  proof.step((x, at) => (x.state === 'running' ? pauseDrill(x, at) : resumeDrill(x, at)), 'pause the drill');
+const end = () => proof.step(giveUp, `give up: ${r.value?.trouble.name ?? ''}`);
+function leave() {
+  if (d.value.state === 'running') proof.step(pauseDrill, 'pause the drill');
+  proof.close();
+}
+function onKey(event: KeyboardEvent) {
+  if (stuck.value || over.value || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
+  const target = event.target as HTMLElement | null;
+  const key = event.key.toLowerCase();
+  // A button in focus is pressed by the spacebar itself.
+  if (key === ' ' && target?.closest('button, a, input')) return;
+  const does = { ' ': done, s: () => (stuck.value = true), p: pause, backspace: back }[key];
+  if (!does) return;
+  event.preventDefault();
+  event.stopPropagation();
+  does();
+}
+let lock: { release: () => Promise<void> } | null = null;
+onMounted(async () => {
+  timer = setInterval(() => (moment.value = new Date().toISOString()), 250);
+  addEventListener('keydown', onKey, true);
+  const screens = (navigator as { wakeLock?: { request: (kind: 'screen') => Promise<typeof lock> } }).wakeLock;
+  // A screen that may not be kept awake goes dark as always.
+  lock = (await screens?.request('screen').catch(() => null)) ?? null;
+});
+onBeforeUnmount(() => {
+  clearInterval(timer);
+  removeEventListener('keydown', onKey, true);
+  void lock?.release();
+});
+const lit = computed(
+  () => new Set(step.value?.needs.flatMap((n) => n.lies.map((l) => l.placeId)).filter((x) => x !== null)),
+);
+const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) => h.fastener.station))[0] ?? null);
+</script>
+
+<template>
+  <v-dialog
+    :model-value="true"
+    fullscreen
+    persistent
+    no-click-animation
+    :aria-label="`Drill: ${r?.trouble.name ?? ''}`"
+  >
+    <div class="run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
+      <header>
+        <h1>{{ r?.trouble.name }}</h1>
+        <p class="num clock" role="timer" :aria-label="`${Math.floor(total / 60)} minutes`">{{ clockText(total) }}</p>
+        <v-btn variant="tonal" @click="leave">{{ over ? 'Close' : 'Leave, go on later' }}</v-btn>
+      </header>
+      <DrillEnd v-if="over && r" :minutes="drillMinutes(d)" @close="leave" />
+      <template v-else-if="r && step">
+        <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
+        <p v-if="d.dry" class="soft">Dry run: touch each thing, turn nothing.</p>
+        <main class="step">
+          <p class="where-in soft">
+            {{ PARTS[step.part] }} · step {{ d.step + 1 }} of {{ steps.length }}
+            <span class="num">{{ clockText(here) }}</span>
+          </p>
+          <v-progress-linear :model-value="(d.step / steps.length) * 100" height="4" aria-label="Steps done" />
+          <h2 class="big" aria-live="polite">{{ step.text }}</h2>
+          <p v-if="says" class="says" role="status">{{ says }}</p>
+          <div class="beside">
+            <div>
+              <section v-for="(n, i) in step.needs" :key="i" class="need" :class="{ lacking: !n.ok }">
+                <p v-for="h in n.heads" :key="h.fastener.id" class="head-line">
+                  <HeadGlyph :head="h.fastener.head" :tone="toneOf(h.fastener)" :size="38" />
+                  <span
+                    ><strong>{{ h.fastener.name }}</strong
+                    ><template v-if="h.fastener.count > 1"> ×{{ h.fastener.count }}</template
+                    >, {{ printShape(h.fastener.head)
+                    }}<small v-if="h.chains.length > 0">{{ h.chains.map((c) => c.join(' → ')).join(' + ') }}</small
+                    ><small v-else class="gap">nothing in this kit turns it</small
+                    ><small v-if="h.fastener.torque"
+                      >{{ view.inWords([{ quantity: 'torque', value: h.fastener.torque.value }]) }},
+                      {{
+                        h.fastener.torque.source === 'manual'
+                          ? 'by the manual'
+                          : 'a typical value: the manual’s comes first'
+                      }}</small
+                    ></span
+                  >
+                </p>
+                <p v-if="n.heads.length === 0 && step.part !== 'get out'">
+                  <strong>{{ n.ask }}</strong><template v-if="n.by">: {{ n.by }}</template
+                  ><span v-if="!n.ok" class="gap"> not in this kit</span>
+                </p>
+                <LiesList v-if="n.lies.length > 0" :lies="n.lies" />
+              </section>
+            </div>
+            <BikeDrawing
+              v-if="garage.bike && (lit.size > 0 || station)"
+              class="bike"
+              :bike="garage.bike"
+              :station="station"
+              faint
+            >
+              <template #default="{ x, y, s }"
+                ><PlaceSpots :places="garage.places" :lit="lit" :x="x" :y="y" :s="s"
+              /></template>
+            </BikeDrawing>
+          </div>
+        </main>
+        <footer>
+          <v-btn class="press done" :disabled="d.state === 'paused'" @click="done"
+            >Done <span class="key">Space</span></v-btn
+          >
+          <v-btn class="press" variant="tonal" @click="stuck = true">Stuck <span class="key">S</span></v-btn>
+          <v-btn class="press" variant="tonal" @click="pause"
+            >{{ d.state === 'paused' ? 'Go on' : 'Pause' }} <span class="key">P</span></v-btn
+          >
+          <v-btn class="press" variant="tonal" :disabled="d.step === 0" @click="back">Back</v-btn>
+          <v-btn variant="plain" @click="end">Give it up</v-btn>
+        </footer>
+      </template>
+      <p v-else class="empty">
+        This kit has no way for it any more: the drill is kept as it is.
+        <v-btn variant="tonal" @click="end">Give it up</v-btn>
+      </p>
+      <p v-if="!over && r && here > r.planned * 60" class="soft">
+        Planned were {{ minutesText(r.planned) }} for all of it.
+      </p>
+    </div>
+    <StuckDialog
+      v-if="stuck && r && step"
+      :rehearsal="r"
+      :step="step"
+      @close="stuck = false"
+      @said="
+        (text) => {
+          says = text;
+          stuck = false;
+        }
+      "
+    />
+  </v-dialog>
+</template>
+
+<style scoped>
+.run {
+  background: var(--ground);
+  color: var(--ink);
+  height: 100dvh;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  padding: 14px 20px;
+  gap: 8px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: baseline;
+  justify-content: space-between;
+}
+.clock {
+  font-size: 30px;
+  font-weight: 600;
+  margin-left: auto;
+}
+.step {
+  flex: 1;
+  min-height: 0;
+}
+.where-in {
+  display: flex;
+  justify-content: space-between;
+  font-size: 15px;
+  padding-bottom: 4px;
+}
+.big {
+  font-size: clamp(26px, 4.2vw, 44px);
+  font-weight: 600;
+  line-height: 1.12;
+  text-transform: none;
+  letter-spacing: 0;
+  color: var(--ink);
+  padding: 14px 0 10px;
+}
+.says {
+  font-size: 17px;
+  padding-bottom: 8px;
+}
+.paused .big {
+  opacity: 0.45;
+}
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 20px;
+}
+.need {
+  font-size: 17px;
+  padding: 4px 0 8px;
+  border-bottom: 1px solid var(--hair);
+}
+.head-line {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 4px 0;
+}
+.head-line small {
+  display: block;
+  font-size: 14px;
+  color: var(--soft);
+}
+.head-line small.gap {
+  color: var(--gap);
+}
+.bike {
+  height: 300px;
+  min-width: 0;
+}
+footer {
+  position: sticky;
+  bottom: 0;
+  background: var(--ground);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  padding: 10px 0;
+}
+.press {
+  min-height: 64px;
+  min-width: 110px;
+  justify-content: center;
+  font-size: 20px;
+}
+.done {
+  flex: 1;
+  background: var(--ink);
+  color: var(--sheet);
+}
+.done .key {
+  color: var(--ink);
+}
+@media (max-width: 760px) {
+  .beside {
+    grid-template-columns: 1fr;
+  }
+  .bike {
+    height: 190px;
+  }
+  .press {
+    flex: 1;
+    min-width: 80px;
+    font-size: 18px;
+  }
+  .done {
+    flex-basis: 100%;
+    order: -1;
+  }
+  .key {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+/** A drill before it begins: the way, what it takes and where that lies, cautions first. */
+import { computed, ref } from 'vue';
+import { pacesOf, practiseOn, rehearsal, wayKey, type Rehearsal } from '@necessaire/core';
+import { useProof } from '../../stores/proof';
+import { timesOf } from '../../stores/proveEdits';
+import SelectField from '../../ui/SelectField.vue';
+import { minutesText } from '../../words/prove';
+import LiesList from './LiesList.vue';
+
+const props = defineProps<{ troubleId: string }>();
+const emit = defineEmits<{ close: []; begun: [] }>();
+const proof = useProof();
+/** Ways that the kit has for it, as it goes them. */
+const ways = computed(() => {
+  const c = proof.made;
+  if (!c) return [];
+  const mends = c.kit.mends.filter((m) => m.troubleId === props.troubleId && m.bikeId === c.bike.id);
+  const best = mends.find((m) => m.way !== null)?.wayName;
+  const names = [...new Set([...(best ? [best] : []), ...mends.flatMap((m) => m.ways.map((w) => w.name))])];
+  return names.flatMap((n) => rehearsal(c, props.troubleId, n) ?? []);
+});
+const picked = ref(0);
+const r = computed<Rehearsal | null>(() => ways.value[picked.value] ?? ways.value[0] ?? null);
+const name = computed(
+  () => proof.made?.exposures.find((e) => e.trouble.id === props.troubleId)?.trouble.name ?? 'Drill',
+);
+const dry = ref(false);
+const dark = ref(false);
+const times = computed(() =>
+  r.value && proof.made
+    ? timesOf(proof.made.drills, { trouble: r.value.trouble.id, way: r.value.wayName, who: proof.who })
+    : [],
+);
+const pace = computed(() =>
+  r.value && proof.made ? pacesOf(proof.made.drills, proof.who).get(wayKey(r.value.trouble.id, r.value.wayName)) : null,
+);
+const onScrap = computed(() => (r.value ? practiseOn(r.value.way) : ''));
+function begin() {
+  if (r.value && proof.start(r.value, { dry: dry.value, dark: dark.value, who: proof.who })) emit('begun');
+}
+</script>
+
+<template>
+  <v-dialog
+    :model-value="true"
+    max-width="640"
+    scrollable
+    :aria-label="`Drill: ${name}`"
+    @update:model-value="emit('close')"
+  >
+    <div class="card">
+      <div class="head">
+        <h1>{{ name }}</h1>
+        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+      </div>
+      <template v-if="r">
+        <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
+        <p v-if="r.dry" class="caution">{{ r.dry }}</p>
+        <SelectField
+          v-if="ways.length > 1"
+          v-model="picked"
+          label="Way"
+          :items="ways.map((w, i) => ({ title: w.way.name, value: i }))"
+        />
+        <p v-else>
+          <strong>{{ r.way.name }}</strong>
+        </p>
+        <p class="times">
+          Planned <strong class="num">{{ minutesText(r.planned) }}</strong>.
+          <template v-if="times.length > 0 && pace">
+            You took <strong class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</strong>: next time about
+            <strong class="num">{{ minutesText(r.planned * pace.factor) }}</strong>, four times in five between
+            {{ minutesText(r.planned * pace.low) }} and {{ minutesText(r.planned * pace.high) }}.
+          </template>
+          <template v-else>A typical value, until you have done it.</template>
+        </p>
+        <p v-if="onScrap" class="times">Practise on {{ onScrap }}, not on the bike’s own.</p>
+        <template v-if="r.steps[0]?.part === 'get out'">
+          <h2>What it takes, in the order of unpacking</h2>
+          <LiesList :lies="r.steps[0].needs[0]!.lies" />
+        </template>
+        <div class="switches">
+          <v-switch v-if="!r.dry" v-model="dry" label="Dry run: turn nothing, use nothing up" />
+          <v-switch v-model="dark" label="In the dark" />
+          <SelectField v-if="proof.people.length > 1" v-model="proof.who" label="Who does it" :items="proof.people" />
+        </div>
+        <p v-if="dry || r.dry" class="soft">A dry run finds what is missing; it proves nothing and sets no time.</p>
+        <p v-else class="soft">
+          Leave the good tools in the drawer: whatever you have to fetch is a finding. The maker’s manual comes first.
+        </p>
+        <p class="acts">
+          <v-btn size="large" @click="begin">Begin: {{ r.steps.length }} steps</v-btn>
+          <v-btn variant="tonal" :to="{ path: '/print/repairs', query: { trouble: r.trouble.id } }"
+            >Print its sheet</v-btn
+          >
+        </p>
+      </template>
+      <p v-else class="empty">
+        This kit has no way to repair it. <router-link to="/kit?tab=mends">Repairs</router-link> says what each way
+        takes.
+      </p>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.card {
+  background: var(--sheet);
+  color: var(--ink);
+  padding: 16px 20px 18px;
+  overflow-y: auto;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: start;
+  margin-bottom: 6px;
+}
+.caution {
+  margin: 6px 0;
+}
+.times {
+  font-size: 15px;
+  padding: 6px 0;
+}
+.switches {
+  display: grid;
+  gap: 4px;
+  padding: 8px 0;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  padding-top: 12px;
+}
+</style>

@@ -1,0 +1,173 @@
+<script setup lang="ts">
+/** What is looked at again since a repair, with its limits, until a workshop has seen to it. */
+import { computed, ref } from 'vue';
+import { STATION_NAMES, STATIONS, watchState, withUnit, type Station, type Watch } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import { useView } from '../../stores/view';
+import { today } from '../../ui/day';
+import LineField from '../../ui/LineField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import OptionalNumber from '../../ui/OptionalNumber.vue';
+import SelectField from '../../ui/SelectField.vue';
+
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const km = (v: number) => withUnit(view.units, 'distance', v);
+const mine = computed(() => (garage.doc?.watches ?? []).filter((w) => w.bikeId === garage.bike?.id));
+const open = computed(() =>
+  mine.value
+    .filter((w) => w.closed === null)
+    .map((w) => ({ w, state: watchState(w, garage.bike?.odometer ?? 0) }))
+    .sort((a, b) => a.state.nextIn - b.state.nextIn),
+);
+const past = computed(() => mine.value.filter((w) => w.closed !== null));
+const FROM = { drill: 'a drill', log: 'the ride log', road: 'the road', hand: 'your hand' } as const;
+function looked(w: Watch, ok: boolean) {
+  const at = { on: today(), km: garage.bike?.odometer ?? 0, ok, note: '' };
+  if (garage.put(`looked at ${w.name}`, 'watches', { ...w, looked: [...w.looked, at].slice(-200) }))
+    notice.say(ok ? `${w.name}: fine. Again in ${km(w.everyKm)}.` : `${w.name}: have it seen to before you ride on.`);
+}
+const close = (w: Watch, how: NonNullable<Watch['closed']>['how']) =>
+  garage.put(`${w.name}: ${how}`, 'watches', { ...w, closed: { on: today(), how } });
+function setOdometer(odometer: number) {
+  if (garage.bike) garage.put('the odometer', 'bikes', { ...garage.bike, odometer });
+}
+const adding = ref(false);
+const name = ref('');
+const why = ref('');
+const everyKm = ref(50);
+const lastsKm = ref<number | null>(null);
+const lastsKmh = ref<number | null>(null);
+const station = ref<Station | ''>('');
+function add() {
+  const bike = garage.bike;
+  if (!bike || name.value.trim() === '') return;
+  const row: Watch = {
+    ...{ id: crypto.randomUUID(), bikeId: bike.id, name: name.value.trim(), why: why.value.trim(), caution: '' },
+    ...{ station: station.value === '' ? null : station.value, from: 'hand', since: today(), atKm: bike.odometer },
+    ...{ everyKm: everyKm.value, lastsKm: lastsKm.value, lastsKmh: lastsKmh.value, looked: [], closed: null },
+  };
+  if (!garage.put(`watch ${row.name}`, 'watches', row)) return;
+  name.value = '';
+  why.value = '';
+  adding.value = false;
+}
+</script>
+
+<template>
+  <div>
+    <section v-if="garage.bike">
+      <NumberField
+        label="On the clock now"
+        quantity="distance"
+        :min="0"
+        :max="100000"
+        :model-value="garage.bike.odometer"
+        @update:model-value="setOdometer"
+      />
+    </section>
+    <section v-if="open.length > 0">
+      <h2>Look at it again</h2>
+      <ul class="plain">
+        <li v-for="{ w, state } in open" :key="w.id" class="watch" :class="{ overdue: state.overdue || state.ended }">
+          <p class="head-line">
+            <strong>{{ w.name }}</strong>
+            <span class="num" :class="{ gap: state.overdue }">{{
+              state.nextIn <= 0 ? `${km(-state.nextIn)} overdue` : `in ${km(state.nextIn)}`
+            }}</span>
+          </p>
+          <p class="soft">
+            {{ w.why }}{{ w.why ? '. ' : '' }}Since {{ w.since }}, from {{ FROM[w.from]
+            }}{{ w.station ? `; ${STATION_NAMES[w.station]}` : '' }}.
+          </p>
+          <p v-if="w.lastsKm !== null || w.lastsKmh !== null" :class="{ gap: state.ended }">
+            <template v-if="state.endsIn !== null">{{
+              state.ended
+                ? `Good for ${km(w.lastsKm!)}, and that has ended: do not ride on it.`
+                : `Good for ${km(state.endsIn)} more`
+            }}</template>
+            <template v-if="w.lastsKmh !== null">
+              {{ state.endsIn !== null && !state.ended ? ', at' : 'At' }} no more than
+              {{ withUnit(view.units, 'speed', w.lastsKmh) }}</template
+            >.
+          </p>
+          <p v-if="w.caution" class="caution">{{ w.caution }}</p>
+          <p class="acts">
+            <v-btn @click="looked(w, true)">Looked: fine</v-btn>
+            <v-btn variant="tonal" @click="looked(w, false)">Not fine</v-btn>
+            <v-btn variant="tonal" @click="close(w, 'replaced')">Replaced</v-btn>
+            <v-btn variant="tonal" @click="close(w, 'seen by a workshop')">Workshop has seen it</v-btn>
+            <v-btn variant="plain" @click="close(w, 'not needed')">Not needed</v-btn>
+          </p>
+        </li>
+      </ul>
+    </section>
+    <p v-else class="empty">
+      Nothing is watched. After work on axle, brake, steering or chain, and after a plug, patch, tie or putty, a line is
+      written here by the drill, or by you.
+    </p>
+    <section>
+      <v-btn v-if="!adding" variant="tonal" @click="adding = true">Watch something</v-btn>
+      <form v-else @submit.prevent="add">
+        <LineField v-model="name" label="What to look at again" maxlength="120" autofocus />
+        <LineField v-model="why" label="What was done" maxlength="300" />
+        <NumberField v-model="everyKm" label="Every" quantity="distance" :min="1" :max="100000" />
+        <OptionalNumber
+          v-model="lastsKm"
+          label="Good for"
+          quantity="distance"
+          :min="1"
+          :max="100000"
+          empty="as before"
+        />
+        <OptionalNumber
+          v-model="lastsKmh"
+          label="At no more than"
+          quantity="speed"
+          :min="1"
+          :max="300"
+          empty="as before"
+        />
+        <SelectField
+          v-model="station"
+          label="Where"
+          :items="[
+            { title: 'not said', value: '' as const },
+            ...STATIONS.map((s) => ({ title: STATION_NAMES[s], value: s })),
+          ]"
+        />
+        <p class="acts">
+          <v-btn type="submit" :disabled="name.trim() === ''">Add</v-btn>
+          <v-btn variant="tonal" @click="adding = false">Cancel</v-btn>
+        </p>
+      </form>
+    </section>
+    <section v-if="past.length > 0">
+      <h2>Closed</h2>
+      <ul class="plain">
+        <li v-for="w in past" :key="w.id" class="soft">{{ w.name }}: {{ w.closed?.how }}, {{ w.closed?.on }}</li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 8px;
+}
+.watch {
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hair);
+  display: grid;
+  gap: 4px;
+}
+.head-line {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  font-size: 16px;
+}
+</style>

@@ -1,0 +1,223 @@
+import {
+  cannotDo,
+  cannotReach,
+  doesNotFit,
+  drillMinutes,
+  liesIn,
+  ME,
+  missing,
+  rehearsal,
+  tooWeak,
+  turnedIn,
+  watchFor,
+  type AccessSeen,
+  type CheckDone,
+  type Drill,
+  type Garage,
+  type GarageDocument,
+  type ProveCase,
+  type Rehearsal,
+  type Row,
+  type TableName,
+  type Watch,
+} from '@necessaire/core';
+import type { RowChange } from './changes';
+
+/** What somebody says who is stuck, with what it takes to make a fact of it. */
+export type Said =
+  /** A tool by `piece <id>`, a spare by the id of its row as `spare <id>`. */
+  | { reason: 'missing'; item: string; name: string }
+  | { reason: 'does not fit'; fastenerId: string; tool: string }
+  | { reason: 'too weak'; pieceId: string }
+  | { reason: 'cannot reach'; fastenerId: string; end: 'near' | 'far'; seen: AccessSeen }
+  | { reason: 'do not know how' }
+  | { reason: 'wrong place'; item: string; placeId: string };
+
+/** Rows, and the garage's own fields, that a fact changes; what it is called; empty where nothing can be written. */
+export interface Fact {
+  label: string;
+  says: string;
+  rows: RowChange[];
+  garage?: Garage;
+}
+
+const change = (table: TableName, before: Row | null, after: Row): RowChange => ({
+  table,
+  id: after.id,
+  before,
+  after,
+});
+const NOTHING: Fact = { label: '', says: '', rows: [] };
+
+/** Who did it, by name. */
+const nameOf = (doc: GarageDocument, who: string): string =>
+  who === ME ? doc.garage.rider.name : (doc.companions.find((c) => c.id === who)?.person.name ?? '');
+
+/** What being stuck changes: each reason becomes the fact that it is. */
+export function factOf(
+  doc: GarageDocument,
+  drill: Drill,
+  r: Pick<Rehearsal, 'trouble' | 'way'>,
+  said: Said,
+  given: { nextId: () => string; now: string; today: string },
+): Fact {
+  const shown = { who: nameOf(doc, drill.who), when: given.now, drill: r.trouble.name };
+  switch (said.reason) {
+    case 'missing': {
+      const row = missing(said, { id: given.nextId(), on: given.today, drill: r.trouble.name });
+      return {
+        label: `${said.name} is missing`,
+        says: `${said.name} is missing from your kits until it is found or replaced.`,
+        rows: [change('loans', null, row)],
+      };
+    }
+    case 'does not fit': {
+      const f = doc.fasteners.find((x) => x.id === said.fastenerId);
+      if (!f) return NOTHING;
+      return {
+        label: `${said.tool} does not fit ${f.name}`,
+        says: `The size of ${f.name} is assumed again: measure it in Walk.`,
+        rows: [change('fasteners', f, doesNotFit(f, said.tool, shown))],
+      };
+    }
+    case 'too weak': {
+      const p = doc.pieces.find((x) => x.id === said.pieceId);
+      if (!p) return NOTHING;
+      return {
+        label: `${p.name} is broken`,
+        says: `${p.name} counts as broken: kits are made without it.`,
+        rows: [change('pieces', p, tooWeak(p))],
+      };
+    }
+    case 'cannot reach': {
+      const f = doc.fasteners.find((x) => x.id === said.fastenerId);
+      if (!f) return NOTHING;
+      return {
+        label: `what is free at ${f.name}`,
+        says: `${f.name} is looked at anew with what is free there.`,
+        rows: [change('fasteners', f, cannotReach(f, said.end, said.seen))],
+      };
+    }
+    case 'wrong place': {
+      const before = doc.pins.find((p) => p.bikeId === drill.bikeId && p.item === said.item) ?? null;
+      const row = liesIn(said.item, said.placeId, { id: before?.id ?? given.nextId(), bikeId: drill.bikeId });
+      const place = doc.places.find((p) => p.id === said.placeId)?.name ?? '';
+      return { label: 'where it lies', says: `It lies in ${place} from now on.`, rows: [change('pins', before, row)] };
+    }
+    case 'do not know how': {
+      const { subject } = r.trouble;
+      const says = `Skill in ${subject} is set lower: kits count on it no more.`;
+      if (drill.who === ME) {
+        const rider = cannotDo(doc.garage.rider, subject, r.way.skill);
+        return rider === doc.garage.rider
+          ? NOTHING
+          : { label: `skill in ${subject}`, says, rows: [], garage: { ...doc.garage, rider } };
+      }
+      const c = doc.companions.find((x) => x.id === drill.who);
+      const person = c && cannotDo(c.person, subject, r.way.skill);
+      return c && person && person !== c.person
+        ? { label: `skill in ${subject}`, says, rows: [change('companions', c, { ...c, person })] }
+        : NOTHING;
+    }
+  }
+}
+
+/** What a finished drill leaves behind. */
+export interface Ending {
+  rows: RowChange[];
+  /** Names of heads that are proven now. */
+  proven: string[];
+  watch: Watch | null;
+  /** Spares taken off the stock: name and number. */
+  used: { name: string; units: number }[];
+}
+
+/** Takes units off the rows of a kind, the oldest first. */
+function takeOff(doc: GarageDocument, kind: string, units: number): RowChange[] {
+  const rows = doc.supplies
+    .filter((s) => (kind === 'bolt' ? s.kind.startsWith('bolt ') : s.kind === kind) && s.fittedOn === null)
+    .sort((a, b) => ((a.bought ?? '9') < (b.bought ?? '9') ? -1 : 1));
+  const out: RowChange[] = [];
+  let left = units;
+  for (const row of rows) {
+    const taken = Math.min(left, row.quantity);
+    if (taken <= 0) continue;
+    left -= taken;
+    out.push(change('supplies', row, { ...row, quantity: row.quantity - taken }));
+  }
+  return out;
+}
+
+/**
+ * What a drill that is done changes: heads that were turned are proven, what was used up goes off the stock, and what is to be looked at again goes
+ * on the watch list.
+ * @param used kinds that were really used up, and units
+ */
+export function endingOf(
+  doc: GarageDocument,
+  c: Pick<ProveCase, 'bike' | 'book'>,
+  drill: Drill,
+  r: Pick<Rehearsal, 'trouble' | 'way'>,
+  used: readonly { kind: string; units: number }[],
+  given: { nextId: () => string; now: string; today: string; watch: boolean },
+): Ending {
+  if (drill.state !== 'done' || drill.dry) return { rows: [], proven: [], watch: null, used: [] };
+  const shown = { who: nameOf(doc, drill.who), when: given.now, drill: r.trouble.name };
+  const heads = doc.fasteners.filter((f) => drill.turned.includes(f.id));
+  const stuckOn = new Set(drill.stuck.filter((s) => s.reason === 'does not fit').map((s) => s.item));
+  // A head that its tool did not fit was not shown to turn with it.
+  const turned = heads.filter((f) => !stuckOn.has(f.name));
+  const watch = given.watch
+    ? watchFor(c.bike, r.trouble, r.way, {
+        id: given.nextId(),
+        from: drill.real ? 'road' : 'drill',
+        since: given.today,
+        fasteners: doc.fasteners,
+        turned: drill.turned,
+      })
+    : null;
+  return {
+    proven: turned.map((f) => f.name),
+    watch,
+    used: used.map((u) => ({ name: c.book.of(u.kind).name, units: u.units })),
+    rows: [
+      ...turned.map((f) => change('fasteners', f, turnedIn(f, shown))),
+      ...used.flatMap((u) => takeOff(doc, u.kind, u.units)),
+      ...(watch ? [change('watches', null, watch)] : []),
+    ],
+  };
+}
+
+/** A check gone through. */
+export const checked = (
+  c: Pick<ProveCase, 'bike' | 'trip'>,
+  key: string,
+  result: CheckDone['result'],
+  note: string,
+  given: { id: string; now: string; who: string },
+): CheckDone => ({
+  id: given.id,
+  bikeId: c.bike.id,
+  tripId: c.trip?.id ?? null,
+  check: key,
+  on: given.now,
+  km: c.bike.odometer,
+  who: given.who,
+  result,
+  note: note.trim().slice(0, 300),
+});
+
+/** Times of a way by somebody, the first first, in minutes. */
+export const timesOf = (drills: readonly Drill[], of: Pick<Drill, 'trouble' | 'way' | 'who'>): number[] =>
+  drills
+    .filter((d) => d.state === 'done' && !d.dry && d.trouble === of.trouble && d.way === of.way && d.who === of.who)
+    .sort((a, b) => (a.started < b.started ? -1 : 1))
+    .map(drillMinutes);
+
+/** The rehearsal of a drill that was begun: by the way as the kit goes it now, else by its own name. */
+export function rehearsalOf(c: ProveCase, drill: Pick<Drill, 'trouble' | 'way'>): Rehearsal | null {
+  const trouble = c.exposures.find((e) => e.trouble.id === drill.trouble)?.trouble;
+  const mend = c.kit.mends.find((m) => m.troubleId === drill.trouble && m.bikeId === c.bike.id && m.way !== null);
+  const helped = mend && mend.wayName.startsWith(`${drill.way}, with `) ? mend.wayName : drill.way;
+  return trouble ? (rehearsal(c, drill.trouble, helped) ?? rehearsal(c, drill.trouble, drill.way)) : null;
+}
