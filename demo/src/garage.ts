@@ -18,6 +18,7 @@ import { crewOnTamber, tamber } from './crew.js';
 import { drawer } from './drawer.js';
 import { demoIds } from './ids.js';
 import { fastenersFrom } from './lines.js';
+import { leavesAfter, practice } from './practice.js';
 import { quarrel, quarrelLines } from './quarrel.js';
 import { osselWay } from './way.js';
 
@@ -71,12 +72,14 @@ function ossel(id: string, nextLeg: () => string, ask: KitQuestion['ask']): Trip
 /**
  * The made-up garage that a first start opens: two bikes, a toolbox, a trip.
  * @param ask what is asked of the trip's kit
+ * @param today ISO date from which drills, checks and the day of leaving are counted; null for a rider who practised nothing yet
  */
-export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
+export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | null = null): GarageDocument {
   const id = demoIds();
   const bikes = [quarrel(id('bike'), () => id('service')), carrack(id('bike'), () => id('service'))];
   const nine = ossel(id('trip'), () => id('leg'), ask);
   const three = tamber(id('trip'), () => id('leg'));
+  const leaving = (trip: Trip, days: number) => (today === null ? trip : leavesAfter(trip, today, days));
   const { companions, crew } = crewOnTamber(three, bikes[0]!.id, id);
   return {
     garage: newGarage({
@@ -146,7 +149,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
       mishaps: mishaps.map(([trouble, count, used]) => ({ trouble, count, used })),
       note: '',
     })),
-    trips: [nine, three],
+    trips: [leaving(nine, 12), leaving(three, 60)],
     places: bikes.flatMap((bike, i) =>
       [
         ...usualPlaces(bike),
@@ -161,10 +164,8 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth'): GarageDocument {
     companions,
     crews: [crew],
     loans: [],
-    drills: [],
-    checks: [],
     reminders: [],
-    watches: [],
     memories: [],
+    ...(today === null ? { drills: [], checks: [], watches: [] } : practice(today, bikes[0]!, nine, id)),
   };
 }

@@ -11,6 +11,9 @@ const GROUPS = {
   ride: 9,
   person: 10,
   crew: 11,
+  drill: 12,
+  check: 13,
+  watch: 14,
 } as const;
 
 export function demoIds() {

@@ -22,7 +22,9 @@ import { freshDatabase } from './testing/database.js';
 import { builtReadFile } from './testing/readFile.js';
 
 const readFile = builtReadFile();
-const start = async (options: StartOptions) => startServer({ ...options, readFile: await readFile });
+/** The day on which the demo is made. */
+const TODAY = '2026-06-01';
+const start = async (options: StartOptions) => startServer({ today: TODAY, ...options, readFile: await readFile });
 
 /** Fields that version 2 added. */
 const NEW_FIELDS = {
@@ -67,7 +69,7 @@ const whole = async (id = garage) =>
 describe('first start', () => {
   test('loads the demo into an empty database, once', async () => {
     const { document } = await whole(DEMO_ID);
-    expect(document).toEqual(JSON.parse(JSON.stringify(demoGarage())));
+    expect(document).toEqual(JSON.parse(JSON.stringify(demoGarage('worth', TODAY))));
     const again = await start({ databaseUrl: database.url, port: 0 });
     const list = await request(again.url).get('/api/garages').expect(200);
     expect(list.body.garages.filter((g: { garage: { name: string } }) => g.garage.name === 'Demo garage')).toHaveLength(
@@ -281,7 +283,7 @@ describe('garages', () => {
 describe('the garage file', () => {
   test('out and in again, byte for byte', async () => {
     const out = await api().get(`/api/garages/${DEMO_ID}/file`).expect(200);
-    expect(out.text).toBe(writeGarageFile(demoGarage()));
+    expect(out.text).toBe(writeGarageFile(demoGarage('worth', TODAY)));
     const copy = randomUUID();
     const send = () => api().put(`/api/garages/${copy}/file`).set('Content-Type', 'application/json').send(out.text);
     await send().expect(201);

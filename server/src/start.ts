@@ -29,6 +29,8 @@ export interface StartOptions {
   log?: Logger;
   /** Load the demo when the database holds no garage. */
   demo?: boolean;
+  /** ISO date from which the demo's drills and its day of leaving are counted; today unless said otherwise. */
+  today?: string;
 }
 
 const listen = (server: Server, port: number) =>
@@ -42,11 +44,11 @@ const listen = (server: Server, port: number) =>
   });
 
 /** Two servers may start on one empty database at once: the second finds the demo's id taken and leaves it. */
-async function loadDemo(db: Knex): Promise<void> {
+async function loadDemo(db: Knex, today: string): Promise<void> {
   const any = await db('garages').first<{ id: string } | undefined>('id');
   if (any) return;
   try {
-    await insertDocument(db, DEMO_ID, demoGarage());
+    await insertDocument(db, DEMO_ID, demoGarage('worth', today));
   } catch (error) {
     if ((error as { code?: string }).code !== '23505') throw error;
   }
@@ -63,7 +65,7 @@ export async function start(options: StartOptions): Promise<Running> {
   );
   try {
     await migrate(db);
-    if (options.demo ?? true) await loadDemo(db);
+    if (options.demo ?? true) await loadDemo(db, options.today ?? new Date().toISOString().slice(0, 10));
     const server = createServer(createApp(store, log, signals, reader, options.webRoot));
     await listen(server, options.port);
     const { port } = server.address() as AddressInfo;

@@ -1,6 +1,6 @@
-import { learned, paceFrom, pacesOf, savedByWay, wayKey, type Skill } from '../repairs/index.js';
+import { isEither, learned, paceFrom, pacesOf, savedByWay, wayKey, type Skill, type Wheel } from '../repairs/index.js';
 import { baseWay, paceOf, plannedMinutes, type ProveCase } from './proveCase.js';
-import { readiness, type Proof, type Readiness } from './proven.js';
+import { noProof, readiness, wheelsLeft, type Proof, type Readiness } from './proven.js';
 import { dryWhy, practiseOn } from './rehearsal.js';
 
 /**
@@ -18,6 +18,8 @@ export interface DrillOffer {
   /** The way that the kit goes, and its own name. */
   way: string;
   wayName: string;
+  /** Which wheel it would be, where the way is for either; null elsewhere. */
+  wheel: Wheel | null;
   /** Minutes that it will take, as far as is known: by day, laying out included. */
   minutes: number;
   /** Times that the rider did it. */
@@ -57,7 +59,12 @@ function offer(c: ProveCase, p: Proof, who: string): DrillOffer | null {
     dry === '' && p.saved > 0 && way.skill > 1
       ? e.lambda * (saves((way.minutes / now) * then) - saves(way.minutes))
       : 0;
-  const proves = dry === '' ? Math.max(0, p.saved - p.proven) : 0;
+  const shown = c.drills.filter(
+    (d) => d.bikeId === c.bike.id && d.trouble === e.trouble.id && d.way === base.name && noProof(d, c) === null,
+  );
+  const wheels = wheelsLeft(base, shown);
+  // One drill shows one wheel.
+  const proves = dry === '' ? Math.max(0, p.saved - p.proven) / Math.max(1, wheels.length) : 0;
   const guards = proves * UNTRIED_FAILS[way.skill];
   const worth = quicker + guards;
   return {
@@ -65,6 +72,7 @@ function offer(c: ProveCase, p: Proof, who: string): DrillOffer | null {
     name: e.trouble.name,
     way: way.name,
     wayName: base.name,
+    wheel: wheels[0] ?? (isEither(base) ? 'front' : null),
     minutes,
     times: pace.times,
     quicker,

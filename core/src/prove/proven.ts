@@ -1,4 +1,12 @@
-import { countsAsTime, savedByWay, type Drill, type StuckReason } from '../repairs/index.js';
+import {
+  countsAsTime,
+  isEither,
+  savedByWay,
+  WHEELS,
+  type Drill,
+  type StuckReason,
+  type Wheel,
+} from '../repairs/index.js';
 import type { Exposure } from '../trip/odds/index.js';
 import { baseWay, type ProveCase } from './proveCase.js';
 
@@ -66,6 +74,17 @@ const savedByGoing = (e: Exposure, way: string): number => {
   return w ? e.lambda * savedByWay(w, e.without, e.away) : 0;
 };
 
+/** Wheels of a way for either that are not shown yet; empty where it is no question, or both are. */
+export function wheelsLeft(way: Parameters<typeof isEither>[0], done: readonly Pick<Drill, 'wheel'>[]): Wheel[] {
+  if (!isEither(way) || done.some((d) => d.wheel === null)) return [];
+  return WHEELS.filter((w) => !done.some((d) => d.wheel === w));
+}
+/** How much of a way its drills show: one wheel of two is half of it. */
+function shownShare(e: Exposure, name: string, done: readonly Drill[]): number {
+  const way = baseWay(e.trouble, name);
+  return done.length === 0 || !way ? 0 : 1 - wheelsLeft(way, done).length / WHEELS.length;
+}
+
 /**
  * How ready bike, kit and people are: the share of the trip's hours at stake that is saved by ways which somebody who rides has gone through with
  * this kit, on this bike, without being stuck over it, in the last year (docs/model.md, readiness).
@@ -90,9 +109,10 @@ export function readiness(c: ProveCase, held: ReadonlySet<string> = new Set()): 
         list.filter((d) => d.trouble === e.trouble.id && d.way === baseOf(name));
       let [proven, by] = [0, null as string | null];
       for (const name of has) {
-        if (mine(good, name).length === 0) continue;
-        const hours = name === best ? saved : Math.min(saved, savedByGoing(e, name));
-        if (!held.has(e.trouble.id) && (hours > proven || by === null)) [proven, by] = [hours, name];
+        const share = shownShare(e, name, mine(good, name));
+        if (share === 0 || held.has(e.trouble.id)) continue;
+        const hours = share * (name === best ? saved : Math.min(saved, savedByGoing(e, name)));
+        if (hours > proven || by === null) [proven, by] = [hours, name];
       }
       const last = has
         .flatMap((name) => mine(ofBike, name))

@@ -1,7 +1,16 @@
 import type { Fastener } from '../bike/index.js';
 import { needMet } from '../kit/index.js';
 import { practisedNeeds } from '../kit/optimum/ways.js';
-import { hasTraits, lasting, type Need, type Trouble, type Way } from '../repairs/index.js';
+import {
+  hasTraits,
+  isEither,
+  lasting,
+  onWheel,
+  type Need,
+  type Trouble,
+  type Way,
+  type Wheel,
+} from '../repairs/index.js';
 import type { Saying } from '../ground/units/index.js';
 import { TIERS } from '../stow/index.js';
 import { baseWay, plannedMinutes, type ProveCase } from './proveCase.js';
@@ -44,6 +53,8 @@ export interface Rehearsal {
   /** The way as the kit goes it, and its own name. */
   way: Way;
   wayName: string;
+  /** Which wheel, where the way is for either; null for both, or where it is no question. */
+  wheel: Wheel | null;
   /** Minutes planned on this bike, by day, without own times. */
   planned: number;
   steps: RehearsalStep[];
@@ -175,19 +186,28 @@ const unpackOrder = (a: Lies, b: Lies) =>
 
 /**
  * A way as steps for this bike and kit: first all that it takes, in the order in which one unpacks, then out and back in.
+ * @param asked which wheel of a way that is for either; null for all that it may take
  * @returns null where the trouble or way is not among those of the trip
  */
-export function rehearsal(c: ProveCase, troubleId: string, wayName: string): Rehearsal | null {
+export function rehearsal(
+  c: ProveCase,
+  troubleId: string,
+  wayName: string,
+  asked: Wheel | null = null,
+): Rehearsal | null {
   const trouble = c.exposures.find((e) => e.trouble.id === troubleId)?.trouble;
   const way = trouble?.ways.find((w) => w.name === wayName);
   const base = trouble && baseWay(trouble, wayName);
   if (!trouble || !way || !base) return null;
   const where = whereAll(c);
+  const wheel = isEither(base) ? asked : null;
   const steps: RehearsalStep[] = [];
   const tools = new Set<string>();
   const turned = new Set<string>();
   for (const part of ['out', 'back'] as const)
-    for (const s of way[part].filter((x) => hasTraits(x.only, c.bike))) {
+    for (const written of way[part].filter((x) => hasTraits(x.only, c.bike))) {
+      const s = wheel === null ? written : onWheel(written, wheel);
+      if (!s) continue;
       const needs = s.needs.map((n) => stepNeed(n, c, where));
       for (const n of needs) {
         n.tools.forEach((id) => tools.add(id));
@@ -213,6 +233,7 @@ export function rehearsal(c: ProveCase, troubleId: string, wayName: string): Reh
     trouble,
     way,
     wayName: base.name,
+    wheel,
     planned: plannedMinutes(c, trouble, way, base.name),
     steps: [...get, ...steps],
     cautions: [...new Set(sentences(way.caution))],

@@ -8,7 +8,7 @@ const MOST_SECONDS = 172_800;
 
 /** A drill as it begins: its first step's clock runs. */
 export const startDrill = (
-  r: Pick<Rehearsal, 'trouble' | 'wayName' | 'planned' | 'tools' | 'dry'>,
+  r: Pick<Rehearsal, 'trouble' | 'wayName' | 'wheel' | 'planned' | 'tools' | 'dry'>,
   given: Pick<Drill, 'id' | 'bikeId' | 'tripId' | 'who' | 'dark'> & { now: string; dry: boolean; real?: boolean },
 ): Drill => ({
   id: given.id,
@@ -16,6 +16,7 @@ export const startDrill = (
   tripId: given.tripId,
   trouble: r.trouble.id,
   way: r.wayName,
+  wheel: r.wheel,
   who: given.who,
   started: given.now,
   ended: null,

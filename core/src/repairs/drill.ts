@@ -39,6 +39,8 @@ export const drillSchema = z.strictObject({
   /** Trouble, and the way's own name without what it went quicker with. */
   trouble: line(80).min(1),
   way: name,
+  /** Which wheel it was, where the way is for either; null elsewhere. */
+  wheel: z.enum(['front', 'rear']).nullable(),
   /** Who did it: `me`, or a companion's id. */
   who: line(40).min(1),
   started: z.iso.datetime(),

@@ -1,6 +1,7 @@
 export * from './way.js';
 export * from './pace.js';
 export * from './minutes.js';
+export * from './wheel.js';
 export * from './drill.js';
 export * from './ownMinutes.js';
 export * from './shared.js';

@@ -215,9 +215,10 @@ export const timesOf = (drills: readonly Drill[], of: Pick<Drill, 'trouble' | 'w
     .map(drillMinutes);
 
 /** The rehearsal of a drill that was begun: by the way as the kit goes it now, else by its own name. */
-export function rehearsalOf(c: ProveCase, drill: Pick<Drill, 'trouble' | 'way'>): Rehearsal | null {
+export function rehearsalOf(c: ProveCase, drill: Pick<Drill, 'trouble' | 'way' | 'wheel'>): Rehearsal | null {
   const trouble = c.exposures.find((e) => e.trouble.id === drill.trouble)?.trouble;
   const mend = c.kit.mends.find((m) => m.troubleId === drill.trouble && m.bikeId === c.bike.id && m.way !== null);
   const helped = mend && mend.wayName.startsWith(`${drill.way}, with `) ? mend.wayName : drill.way;
-  return trouble ? (rehearsal(c, drill.trouble, helped) ?? rehearsal(c, drill.trouble, drill.way)) : null;
+  const go = (way: string) => rehearsal(c, drill.trouble, way, drill.wheel);
+  return trouble ? (go(helped) ?? go(drill.way)) : null;
 }

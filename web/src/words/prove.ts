@@ -2,11 +2,13 @@ import type { CheckDue, CheckStanding, NoProof, ProofTold, Readiness, StuckReaso
 
 /** Hours and minutes as one says them. */
 export const minutesText = (minutes: number): string =>
-  minutes < 1
-    ? `${Math.round(minutes * 60)} s`
-    : minutes < 100
-      ? `${Math.round(minutes)} min`
-      : `${(minutes / 60).toFixed(1)} h`;
+  minutes <= 0
+    ? '0 min'
+    : minutes < 1
+      ? `${Math.round(minutes * 60)} s`
+      : minutes < 100
+        ? `${Math.round(minutes)} min`
+        : `${(minutes / 60).toFixed(1)} h`;
 export const hoursText = (hours: number): string => (hours >= 1 ? `${hours.toFixed(1)} h` : minutesText(hours * 60));
 /** A clock: 4:07, 1:02:30. */
 export function clockText(seconds: number): string {

@@ -31,6 +31,7 @@ const brings = (o: DrillOffer): string =>
     o.proves > 0 ? `proves ${hoursText(o.proves)}` : 'proven already',
     o.quicker * 60 >= 0.5 ? `${minutesText(o.quicker * 60)} less on this trip` : '',
     o.times > 0 ? `done ${counted(o.times, 'time')}` : 'never done',
+    o.wheel ? `${o.wheel} wheel` : '',
     o.on ? `on ${o.on}` : '',
   ]
     .filter(Boolean)

@@ -1,7 +1,18 @@
 <script setup lang="ts">
 /** A drill before it begins: the way, what it takes and where that lies, cautions first. */
-import { computed, ref } from 'vue';
-import { pacesOf, practiseOn, rehearsal, wayKey, type Rehearsal } from '@necessaire/core';
+import { computed, onMounted, ref } from 'vue';
+import {
+  isEither,
+  noProof,
+  pacesOf,
+  practiseOn,
+  rehearsal,
+  wayKey,
+  WHEELS,
+  wheelsLeft,
+  type Rehearsal,
+  type Wheel,
+} from '@necessaire/core';
 import { useProof } from '../../stores/proof';
 import { timesOf } from '../../stores/proveEdits';
 import SelectField from '../../ui/SelectField.vue';
@@ -11,6 +22,17 @@ import LiesList from './LiesList.vue';
 const props = defineProps<{ troubleId: string }>();
 const emit = defineEmits<{ close: []; begun: [] }>();
 const proof = useProof();
+/** Which wheel, where the way is for either: the one that was not shown yet. */
+const wheel = ref<Wheel>('front');
+const either = computed(() => r.value !== null && isEither(r.value.way));
+onMounted(() => {
+  const [c, now] = [proof.made, r.value];
+  if (!c || !now) return;
+  const shown = c.drills.filter(
+    (d) => d.bikeId === c.bike.id && d.trouble === props.troubleId && d.way === now.wayName && noProof(d, c) === null,
+  );
+  wheel.value = wheelsLeft(now.way, shown)[0] ?? 'front';
+});
 /** Ways that the kit has for it, as it goes them. */
 const ways = computed(() => {
   const c = proof.made;
@@ -18,7 +40,7 @@ const ways = computed(() => {
   const mends = c.kit.mends.filter((m) => m.troubleId === props.troubleId && m.bikeId === c.bike.id);
   const best = mends.find((m) => m.way !== null)?.wayName;
   const names = [...new Set([...(best ? [best] : []), ...mends.flatMap((m) => m.ways.map((w) => w.name))])];
-  return names.flatMap((n) => rehearsal(c, props.troubleId, n) ?? []);
+  return names.flatMap((n) => rehearsal(c, props.troubleId, n, wheel.value) ?? []);
 });
 const picked = ref(0);
 const r = computed<Rehearsal | null>(() => ways.value[picked.value] ?? ways.value[0] ?? null);
@@ -66,6 +88,12 @@ function begin() {
         <p v-else>
           <strong>{{ r.way.name }}</strong>
         </p>
+        <SelectField
+          v-if="either"
+          v-model="wheel"
+          label="Which wheel"
+          :items="WHEELS.map((w) => ({ title: w, value: w }))"
+        />
         <p class="times">
           Planned <strong class="num">{{ minutesText(r.planned) }}</strong>.
           <template v-if="times.length > 0 && pace">
