@@ -149,7 +149,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
       mishaps: mishaps.map(([trouble, count, used]) => ({ trouble, count, used })),
       note: '',
     })),
-    trips: [leaving(nine, 12), leaving(three, 60)],
+    trips: [leaving(nine, 30), leaving(three, 60)],
     places: bikes.flatMap((bike, i) =>
       [
         ...usualPlaces(bike),

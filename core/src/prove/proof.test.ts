@@ -199,6 +199,7 @@ describe('readiness', () => {
   test.each([
     ['not finished', { state: 'given up' as const }],
     ['dry', { dry: true }],
+    ['pressed through', { seconds: [299] }],
     ['stuck', { stuck: [{ step: 0, reason: 'missing' as const, item: '' }] }],
     ['stuck', { stuck: [{ step: 0, reason: 'does not fit' as const, item: '' }] }],
     ['stuck', { stuck: [{ step: 0, reason: 'too weak' as const, item: '' }] }],
@@ -219,6 +220,7 @@ describe('readiness', () => {
     ['lay elsewhere', { stuck: [{ step: 0, reason: 'wrong place' as const, item: '' }] }],
     ['a year ago to the day', { ended: '2025-06-01T10:00:00.000Z' }],
     ['out on the road', { real: true }],
+    ['in a tenth of the planned time', { seconds: [300] }],
   ] as const)('rises all the same: %s', (_, more) => {
     expect(
       readiness({

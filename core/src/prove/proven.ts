@@ -21,6 +21,7 @@ export type NoProof =
   | 'check overdue'
   | 'not finished'
   | 'dry'
+  | 'pressed through'
   | 'stuck'
   | 'by somebody who stays at home'
   | 'with other tools'
@@ -34,7 +35,8 @@ export const daysBetween = (from: string, to: string): number =>
 /** Why a drill does not prove its way for this kit and these riders; null where it does. */
 export function noProof(d: Drill, c: Pick<ProveCase, 'kit' | 'riders' | 'today'>): NoProof | null {
   if (d.state !== 'done') return 'not finished';
-  if (!countsAsTime(d)) return 'dry';
+  if (d.dry) return 'dry';
+  if (!countsAsTime(d)) return 'pressed through';
   if (d.stuck.some((s) => SPOILS.includes(s.reason))) return 'stuck';
   if (!c.riders.has(d.who)) return 'by somebody who stays at home';
   const packed = new Set(c.kit.pieces.map((p) => p.piece.id));

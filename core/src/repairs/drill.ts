@@ -72,5 +72,12 @@ export type Drill = z.infer<typeof drillSchema>;
 export const drillMinutes = (drill: Pick<Drill, 'seconds'>): number =>
   drill.seconds.reduce((sum, s) => sum + s, 0) / 60;
 
-/** Whether its time says how long the work takes: finished, and really done. */
-export const countsAsTime = (drill: Pick<Drill, 'state' | 'dry'>): boolean => drill.state === 'done' && !drill.dry;
+/** Under this share of what was planned nobody did the work: the steps were only pressed through. Planning value. */
+export const LEAST_OF_PLAN = 0.1;
+/** Whether its clock says that the work was done at all. */
+export const isBelievable = (drill: Pick<Drill, 'seconds' | 'planned'>): boolean =>
+  drillMinutes(drill) >= LEAST_OF_PLAN * drill.planned;
+
+/** Whether it counts as done: finished, not dry, and not only pressed through. */
+export const countsAsTime = (drill: Pick<Drill, 'state' | 'dry' | 'seconds' | 'planned'>): boolean =>
+  drill.state === 'done' && !drill.dry && isBelievable(drill);

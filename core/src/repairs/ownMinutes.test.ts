@@ -118,10 +118,12 @@ describe('own minutes', () => {
 
 describe('what counts as a time', () => {
   test('finished and really done; a dry run and one given up do not', () => {
-    expect(countsAsTime({ state: 'done', dry: false })).toBe(true);
-    expect(countsAsTime({ state: 'done', dry: true })).toBe(false);
-    for (const state of ['running', 'paused', 'given up'] as const)
-      expect(countsAsTime({ state, dry: false })).toBe(false);
+    const of = (more: Partial<Drill> = {}) => countsAsTime(drill(1, 84, more));
+    expect(of()).toBe(true);
+    expect(of({ dry: true })).toBe(false);
+    for (const state of ['running', 'paused', 'given up'] as const) expect(of({ state })).toBe(false);
+    // Of sixty planned minutes under six are no work.
+    expect([of({ seconds: [360] }), of({ seconds: [359] })]).toEqual([true, false]);
     expect(drillMinutes(drill(1, 84))).toBe(84);
   });
   test('by whoever did it, in the order of the days, the dark taken out', () => {

@@ -1,6 +1,7 @@
 import {
   cannotDo,
   cannotReach,
+  countsAsTime,
   doesNotFit,
   drillMinutes,
   liesIn,
@@ -210,7 +211,7 @@ export const checked = (
 /** Times of a way by somebody, the first first, in minutes. */
 export const timesOf = (drills: readonly Drill[], of: Pick<Drill, 'trouble' | 'way' | 'who'>): number[] =>
   drills
-    .filter((d) => d.state === 'done' && !d.dry && d.trouble === of.trouble && d.way === of.way && d.who === of.who)
+    .filter((d) => countsAsTime(d) && d.trouble === of.trouble && d.way === of.way && d.who === of.who)
     .sort((a, b) => (a.started < b.started ? -1 : 1))
     .map(drillMinutes);
 

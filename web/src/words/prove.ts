@@ -35,6 +35,7 @@ export const NO_PROOF_WORDS: Readonly<Record<NoProof, string>> = {
   'check overdue': 'a check of what it takes is overdue or found something',
   'not finished': 'the last drill was given up',
   dry: 'the last drill was a dry run',
+  'pressed through': 'the last drill took under a tenth of the planned time',
   stuck: 'you got stuck: the kit did not do it',
   'by somebody who stays at home': 'whoever did it does not ride along',
   'with other tools': 'it was done with tools that are not in this kit',

@@ -1,7 +1,18 @@
 <script setup lang="ts">
 /** A drill that is over: what it took against what was planned, what it proved, what was used up and what is looked at again. */
 import { computed, onMounted, ref } from 'vue';
-import { needsOf, pacesOf, readiness, skillIn, wayKey, ME, SKILL_WORDS } from '@necessaire/core';
+import {
+  countsAsTime,
+  heldUp,
+  isBelievable,
+  needsOf,
+  pacesOf,
+  readiness,
+  skillIn,
+  wayKey,
+  ME,
+  SKILL_WORDS,
+} from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -20,7 +31,8 @@ const notice = useNotice();
 const view = useView();
 const d = computed(() => proof.drill!);
 const r = computed(() => proof.rehearsed!);
-const real = computed(() => d.value.state === 'done' && !d.value.dry);
+const real = computed(() => countsAsTime(d.value));
+const pressed = computed(() => d.value.state === 'done' && !d.value.dry && !isBelievable(d.value));
 const times = computed(() => (proof.made ? timesOf(proof.made.drills, d.value) : []));
 const paceWith = (drills: typeof proof.made extends null ? never : NonNullable<typeof proof.made>['drills']) =>
   pacesOf(drills, d.value.who).get(wayKey(d.value.trouble, d.value.way));
@@ -35,8 +47,9 @@ const nth = computed(
 const ready = computed(() => {
   const c = proof.made;
   if (!c) return null;
-  const was = readiness({ ...c, drills: c.drills.filter((x) => x.id !== d.value.id) }).share;
-  return was === null ? null : { was, now: readiness(c).share ?? was };
+  const held = heldUp(proof.told?.checks ?? []);
+  const was = readiness({ ...c, drills: c.drills.filter((x) => x.id !== d.value.id) }, held).share;
+  return was === null ? null : { was, now: readiness(c, held).share ?? was };
 });
 /** Hours at risk as they were when it ended, and as they are once all is worked out anew. */
 const atStake = ref<number | null>(null);
@@ -81,7 +94,9 @@ function take() {
       Planned <span class="num">{{ minutesText(d.planned) }}</span>, {{ nth }} time
       <span class="num">{{ minutesText(minutes) }}</span>
     </h2>
-    <h2 v-else class="big">{{ d.state === 'given up' ? 'Given up' : 'Dry run done' }}</h2>
+    <h2 v-else class="big">
+      {{ d.state === 'given up' ? 'Given up' : pressed ? 'Only pressed through' : 'Dry run done' }}
+    </h2>
     <p v-if="real && pace" class="line">
       Next time about <strong class="num">{{ minutesText(d.planned * pace.factor) }}</strong>, four times in five
       between {{ minutesText(d.planned * pace.low) }} and {{ minutesText(d.planned * pace.high) }}
@@ -92,7 +107,8 @@ function take() {
       All your times: <span class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</span>.
     </p>
     <p v-if="!real" class="line soft">
-      It proves nothing and sets no time; what you were stuck over is written down all the same.
+      <template v-if="pressed">It took under a tenth of what was planned: nobody did it in that. </template>It proves
+      nothing and sets no time; what you were stuck over is written down all the same.
     </p>
     <p v-if="real && ready" class="line">
       Ready: <strong class="num">{{ percent(ready.was) }}</strong> →

@@ -66,8 +66,8 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
     </p>
     <ol v-if="done.length > 0" class="done">
       <li v-for="t in done" :key="t.test">
-        {{ testOf(t.test).step.text }} <strong>{{ testOf(t.test).answers[t.answer]?.seen }}</strong>
-        <span class="num soft"> {{ minutesText(t.minutes) }}</span>
+        {{ testOf(t.test).step.text }}{{ ' ' }}<strong>{{ testOf(t.test).answers[t.answer]?.seen }}</strong> {{ ' '
+        }}<span class="num soft">{{ minutesText(t.minutes) }}</span>
       </li>
     </ol>
     <p v-if="says" class="gap" role="alert">{{ says }}</p>

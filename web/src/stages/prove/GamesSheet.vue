@@ -29,6 +29,10 @@ const game = useTab(Object.keys(GAMES) as (keyof typeof GAMES)[], 'game');
 </template>
 
 <style scoped>
+.games .v-btn--active {
+  border: 2px solid var(--ink);
+  font-weight: 600;
+}
 .games {
   display: flex;
   flex-wrap: wrap;

@@ -55,8 +55,8 @@ const overdue = computed(
           <span class="num">{{ hoursText(told.ready.atStake) }}</span> at stake are saved by repairs that you have
           really done with this kit.
           <template v-if="best && bestId">
-            Raised fastest by
-            <v-btn variant="plain" @click="chosen = bestId">{{ best.name }}</v-btn>:
+            The quickest way up:
+            <v-btn variant="plain" @click="chosen = bestId">{{ best.name }}</v-btn>,
             <strong class="num good">+{{ percent(best.share) }}</strong> in {{ minutesText(best.minutes) }}.
           </template>
         </p>

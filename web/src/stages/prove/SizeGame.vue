@@ -22,6 +22,8 @@ const points = computed(() => {
     return `${(r * Math.cos(a)).toFixed(1)},${(r * Math.sin(a)).toFixed(1)}`;
   }).join(' ');
 });
+/** A size as one says it. */
+const sized = (size: string) => `${printSize(size)}${size.endsWith('in') ? '' : ' mm'}`;
 const half = computed(() => ((q.value?.measure ?? 10) * PX) / 2);
 const box = computed(() => Math.max(130, half.value * 2 + 70));
 function choose(i: number) {
@@ -52,7 +54,8 @@ function next() {
       </g>
     </svg>
     <p class="ask">
-      {{ FORM_WORDS[q.head.form] }}, {{ q.surface === 'worn' ? 'worn or painted' : 'clean' }}: the calliper reads
+      {{ FORM_WORDS[q.head.form].charAt(0).toUpperCase() + FORM_WORDS[q.head.form].slice(1) }},
+      {{ q.surface === 'worn' ? 'worn or painted' : 'clean' }}: the calliper reads
       <strong class="num">{{ q.measure.toFixed(2) }} mm</strong>.
       <strong>{{ q.ask === 'next' ? 'Which tool do you try next, to be sure?' : 'Which tool turns it?' }}</strong>
     </p>
@@ -63,7 +66,7 @@ function next() {
         variant="tonal"
         :class="{ right: picked !== null && i === q.right, wrong: picked === i && i !== q.right }"
         @click="choose(i)"
-        >{{ printSize(c.size) }}{{ c.size.endsWith('in') ? '' : ' mm' }}</v-btn
+        >{{ sized(c.size) }}</v-btn
       >
     </div>
     <template v-if="picked !== null">
@@ -73,7 +76,7 @@ function next() {
         {{
           q.odds
             .slice(0, 3)
-            .map((o) => `${printSize(o.head.size)} ${percent(o.odds)}`)
+            .map((o) => `${sized(o.head.size)} ${percent(o.odds)}`)
             .join(', ')
         }}.
         {{ q.ask === 'next' ? 'That try tells the most.' : '' }}
