@@ -1,5 +1,5 @@
 import { STATION_NAMES, STATIONS, type Bike, type Fastener } from '../bike/index.js';
-import { printShape, type Head } from '../ground/sizes/index.js';
+import { millimetres, printShape, type Head } from '../ground/sizes/index.js';
 import type { Gauge } from '../trip/air/index.js';
 import { shownBy } from '../trip/air/index.js';
 import type { Trip } from '../trip/index.js';
@@ -7,7 +7,7 @@ import type { Trip } from '../trip/index.js';
 /** A pocket card: what one wants to know by the road when the phone is flat. */
 export interface PocketCard {
   /** Heads by station: each size once, with the names that have it. */
-  sizes: { station: string; heads: { head: Head; text: string; names: string[] }[] }[];
+  sizes: { station: string; heads: { head: Head; text: string; names: string[] }[]; text: string }[];
   /** Torques, the manual's marked as such: they win. */
   torques: { name: string; value: number; manual: boolean }[];
   /** kPa: on the road and on loose ground, and what the own gauge shows then. */
@@ -17,6 +17,23 @@ export interface PocketCard {
 
 /** Heads of one station that a card has room for. */
 const MOST_HEADS = 6;
+
+/** A size as a number, for the order alone; what is none comes last. */
+const sizeOf = (head: Head): number => {
+  const mm = millimetres(head.size);
+  return Number.isFinite(mm) ? mm : 999;
+};
+
+/** Sizes with their form said once: `hex 8, 10; inside hex 5`. */
+function byForm(heads: readonly { text: string }[]): string {
+  const forms = new Map<string, string[]>();
+  for (const { text } of heads) {
+    const at = text.lastIndexOf(' ');
+    const form = text.slice(0, Math.max(0, at));
+    forms.set(form, [...(forms.get(form) ?? []), text.slice(at + 1)]);
+  }
+  return [...forms].map(([form, sizes]) => `${form} ${sizes.join(', ')}`.trim()).join('; ');
+}
 
 export function pocketCard(
   bike: Bike,
@@ -36,10 +53,25 @@ export function pocketCard(
         by.set(text, known);
       }
     const heads = [...by.values()].sort((a, b) => b.names.length - a.names.length || (a.text < b.text ? -1 : 1));
-    return heads.length > 0 ? [{ station: STATION_NAMES[station], heads: heads.slice(0, MOST_HEADS) }] : [];
+    // Those that most bolts have, told from small to large.
+    const shown = heads.slice(0, MOST_HEADS).sort((a, b) => sizeOf(a.head) - sizeOf(b.head));
+    return shown.length > 0 ? [{ station: STATION_NAMES[station], heads: shown, text: byForm(shown) }] : [];
   });
+  const named = new Map<string, number>();
+  for (const f of mine) if (f.torque) named.set(f.name, (named.get(f.name) ?? 0) + 1);
   const torques = mine
-    .flatMap((f) => (f.torque ? [{ name: f.name, value: f.torque.value, manual: f.torque.source === 'manual' }] : []))
+    .flatMap((f) =>
+      f.torque
+        ? [
+            {
+              // Two axles are told apart by where they are.
+              name: named.get(f.name)! > 1 ? `${f.name}, ${STATION_NAMES[f.station].toLowerCase()}` : f.name,
+              value: f.torque.value,
+              manual: f.torque.source === 'manual',
+            },
+          ]
+        : [],
+    )
     .sort((a, b) => Number(b.manual) - Number(a.manual) || b.value - a.value || (a.name < b.name ? -1 : 1));
   const pressures = trip
     ? [

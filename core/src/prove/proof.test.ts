@@ -27,7 +27,7 @@ import { AROUND, drillOffers, UNTRIED_FAILS } from './nextDrill.js';
 import { pocketCard } from './pocketCard.js';
 import { baseWay, plannedMinutes, type ProveCase } from './proveCase.js';
 import { noProof, PROOF_DAYS, readiness } from './proven.js';
-import { dryWhy, practiseOn, rehearsal } from './rehearsal.js';
+import { cautionsAt, dryWhy, practiseOn, rehearsal } from './rehearsal.js';
 import { memorySchema } from './memory.js';
 import { watchFor, watchState } from './watchFor.js';
 import { watchSchema } from './watch.js';
@@ -102,6 +102,19 @@ describe('a rehearsal', () => {
     expect(r.cautions.join(' ')).toContain('lifted bike');
     expect(r.tools.every((id) => c.kit.pieces.some((p) => p.piece.id === id))).toBe(true);
     expect(r.tools.length).toBeGreaterThan(3);
+  });
+  test('has all cautions on the first step, and on each later one those that speak of the same', () => {
+    const r = rehearsal(c, 'puncture-tube', mend('puncture-tube').wayName, 'front')!;
+    expect(r.steps[0]!.cautions).toEqual(r.cautions);
+    const raise = r.steps.find((s) => s.text.startsWith('Raise the'))!;
+    expect(raise.cautions.some((x) => x.startsWith('Props slip'))).toBe(true);
+    const axle = r.steps.find((s) => s.text.startsWith('Tighten the axle'))!;
+    expect(axle.cautions.some((x) => x.startsWith('Check by hand'))).toBe(true);
+    for (const s of r.steps) for (const x of s.cautions) expect(r.cautions).toContain(x);
+    expect(cautionsAt('Hum a song', ['Props slip: keep everybody out.'])).toEqual([]);
+    expect(cautionsAt('Put the props under it', ['Props slip: keep everybody out.', 'Fuel burns.'])).toEqual([
+      'Props slip: keep everybody out.',
+    ]);
   });
   test('is planned by day and without own times, however the trip has them', () => {
     const name = mend('puncture-tube').wayName;
@@ -566,6 +579,9 @@ describe('the pocket card', () => {
   test('has each size of a station once, the manual’s torques first, and what the own gauge shows', () => {
     const card = pocketCard(c.bike, c.fasteners, c.trip, { shows: 215, good: 200, on: TODAY });
     for (const s of card.sizes) expect(new Set(s.heads.map((h) => h.text)).size).toBe(s.heads.length);
+    expect(new Set(card.torques.map((t) => t.name)).size).toBe(card.torques.length);
+    expect(card.sizes[0]!.text).toMatch(/^inside hex 5, 10; hex 5\.5, 8, 12, 24$/u);
+    for (const s of card.sizes) for (const h of s.heads) expect(s.text).toContain(h.text.split(' ').at(-1));
     const manual = card.torques.map((t) => t.manual);
     expect(manual).toEqual([...manual].sort((a, b) => Number(b) - Number(a)));
     expect(card.torques.length).toBe(c.fasteners.filter((f) => f.torque && f.leftOut === null).length);

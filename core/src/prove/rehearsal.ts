@@ -46,6 +46,8 @@ export interface RehearsalStep {
   part: 'get out' | 'out' | 'back';
   text: string;
   needs: StepNeed[];
+  /** Cautions that belong to this step; all of them on the first. */
+  cautions: string[];
 }
 /** A way gone through on this bike with this kit. */
 export interface Rehearsal {
@@ -91,6 +93,48 @@ const ON_SCRAP: readonly (readonly [kind: string, on: string])[] = [
   ['patch', 'an old tube'],
   ['metal putty', 'a piece of scrap'],
 ];
+
+/** Words that are in every other sentence, by their first letters. */
+const COMMON: ReadonlySet<string> = new Set([
+  'with',
+  'from',
+  'befo',
+  'that',
+  'them',
+  'ever',
+  'neve',
+  'keep',
+  'unde',
+  'your',
+  'then',
+  'this',
+  'firs',
+  'when',
+  'have',
+  'hand',
+  'look',
+  'what',
+  'bike',
+  'wher',
+  'unti',
+  'into',
+  'more',
+  'away',
+  'over',
+  'abov',
+  'both',
+  'ride',
+  'do',
+  'stop',
+]);
+const stems = (text: string): string[] =>
+  (text.toLowerCase().match(/\p{L}{4,}/gu) ?? []).map((w) => w.slice(0, 4)).filter((w) => !COMMON.has(w));
+
+/** Cautions of a way that belong to a step: those that speak of the same things. Rather one too many than one too few. */
+export function cautionsAt(text: string, cautions: readonly string[]): string[] {
+  const said = new Set(stems(text));
+  return cautions.filter((c) => stems(c).some((w) => said.has(w)));
+}
 
 const sentences = (text: string): string[] => text.split(/(?<=\.) /u).filter(Boolean);
 
@@ -201,6 +245,7 @@ export function rehearsal(
   if (!trouble || !way || !base) return null;
   const where = whereAll(c);
   const wheel = isEither(base) ? asked : null;
+  const cautions = [...new Set(sentences(way.caution))];
   const steps: RehearsalStep[] = [];
   const tools = new Set<string>();
   const turned = new Set<string>();
@@ -215,7 +260,10 @@ export function rehearsal(
       }
       // What a way goes quicker with is a need without a step of its own.
       if (s.text === '' && steps.length > 0) steps.at(-1)!.needs.push(...needs);
-      else if (s.text !== '') steps.push({ part, text: s.text, needs });
+      else if (s.text !== '') {
+        const about = `${s.text} ${needs.map((n) => `${n.ask} ${n.by}`).join(' ')}`;
+        steps.push({ part, text: s.text, needs, cautions: cautionsAt(about, cautions) });
+      }
     }
   const all = new Map(steps.flatMap((s) => s.needs.flatMap((n) => n.lies)).map((l) => [l.key, l]));
   const lies = [...all.values()].sort(unpackOrder);
@@ -227,6 +275,7 @@ export function rehearsal(
             part: 'get out',
             text: 'Get everything out and lay it down in reach',
             needs: [{ ask: 'what it takes', by: '', ok: lies.every((l) => l.placeId !== null), heads: [], lies }],
+            cautions,
           },
         ];
   return {
@@ -235,8 +284,9 @@ export function rehearsal(
     wayName: base.name,
     wheel,
     planned: plannedMinutes(c, trouble, way, base.name),
-    steps: [...get, ...steps],
-    cautions: [...new Set(sentences(way.caution))],
+    // All cautions come before the first hand is laid on.
+    steps: [...get, ...steps].map((s, i) => (i === 0 ? { ...s, cautions } : s)),
+    cautions,
     lasts: lasting(way),
     dry: dryWhy(trouble, way),
     tools: [...tools].sort(),

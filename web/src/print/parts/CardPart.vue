@@ -10,6 +10,14 @@ const view = useView();
 const card = computed(() =>
   garage.bike && garage.doc ? pocketCard(garage.bike, garage.fasteners, garage.trip, garage.doc.garage.gauge) : null,
 );
+/** Stations that one face has room for. */
+const EACH_FACE = 6;
+const sizes = computed(() => {
+  const all = card.value?.sizes ?? [];
+  return Array.from({ length: Math.max(1, Math.ceil(all.length / EACH_FACE)) }, (_, i) =>
+    all.slice(i * EACH_FACE, (i + 1) * EACH_FACE),
+  );
+});
 const MOST_TORQUES = 12;
 const torques = computed(() => card.value?.torques.slice(0, MOST_TORQUES) ?? []);
 const kpa = (v: number) => withUnit(view.units, 'pressure', v);
@@ -31,13 +39,13 @@ const BLANK = [
 
 <template>
   <div v-if="card && garage.bike" class="card-part">
-    <article class="face">
+    <article v-for="(part, i) in sizes" :key="i" class="face">
       <h3>{{ garage.bike.name }}</h3>
       <table>
         <tbody>
-          <tr v-for="s in card.sizes" :key="s.station">
+          <tr v-for="s in part" :key="s.station">
             <th scope="row">{{ s.station }}</th>
-            <td>{{ s.heads.map((h) => h.text).join(', ') }}</td>
+            <td>{{ s.text }}</td>
           </tr>
         </tbody>
       </table>

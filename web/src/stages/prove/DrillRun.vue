@@ -16,7 +16,7 @@ import { useProof } from '../../stores/proof';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
-import { toneOf } from '../../ui/words';
+import { counted, toneOf } from '../../ui/words';
 import { clockText, minutesText } from '../../words/prove';
 import DrillEnd from './DrillEnd.vue';
 import LiesList from './LiesList.vue';
@@ -40,6 +40,9 @@ const here = computed(() => stepSeconds(d.value, moment.value));
 const total = computed(
   () => d.value.seconds.reduce((s, x) => s + x, 0) - (d.value.seconds[d.value.step] ?? 0) + here.value,
 );
+/** Cautions of this step, or all of the way. */
+const everyCaution = ref(false);
+const cautions = computed(() => (everyCaution.value ? (r.value?.cautions ?? []) : (step.value?.cautions ?? [])));
 const stuck = ref(false);
 const says = ref('');
 
@@ -102,11 +105,16 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
       <header>
         <h1>{{ r?.trouble.name }}</h1>
         <p class="num clock" role="timer" :aria-label="`${Math.floor(total / 60)} minutes`">{{ clockText(total) }}</p>
-        <v-btn variant="tonal" @click="leave">{{ over ? 'Close' : 'Leave, go on later' }}</v-btn>
+        <v-btn variant="tonal" @click="leave">{{ over ? 'Close' : 'Leave for now' }}</v-btn>
       </header>
       <DrillEnd v-if="over && r" :minutes="drillMinutes(d)" @close="leave" />
       <template v-else-if="r && step">
-        <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
+        <p v-for="c in cautions" :key="c" class="caution">{{ c }}</p>
+        <p v-if="r.cautions.length > step.cautions.length" class="all">
+          <v-btn variant="plain" :aria-expanded="everyCaution" @click="everyCaution = !everyCaution">{{
+            everyCaution ? 'Only those of this step' : counted(r.cautions.length, 'caution') + ' in all'
+          }}</v-btn>
+        </p>
         <p v-if="d.dry" class="soft">Dry run: touch each thing, turn nothing.</p>
         <main class="step">
           <p class="where-in soft">
@@ -200,7 +208,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
   overflow-y: auto;
   display: flex;
   flex-direction: column;
-  padding: 14px 20px;
+  padding: 14px 20px 0;
   gap: 8px;
 }
 header {
@@ -277,7 +285,7 @@ footer {
   flex-wrap: wrap;
   gap: 10px;
   align-items: center;
-  padding: 10px 0;
+  padding: 10px 0 14px;
 }
 .press {
   min-height: 64px;

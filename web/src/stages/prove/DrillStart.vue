@@ -162,6 +162,10 @@ function begin() {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-  padding-top: 12px;
+  position: sticky;
+  bottom: -18px;
+  margin-top: 12px;
+  padding: 10px 0 18px;
+  background: var(--sheet);
 }
 </style>

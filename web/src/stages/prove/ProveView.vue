@@ -64,17 +64,21 @@ const overdue = computed(
         <NextStage />
       </div>
       <p v-if="open && !proof.drill" class="open-drill">
-        A drill is open: <strong>{{ openName }}</strong>, step {{ open.step + 1 }}.
+        <span
+          >A drill is open: <strong>{{ openName }}</strong>, step {{ open.step + 1 }}.</span
+        >
         <v-btn @click="proof.takeUp(open)">Go on</v-btn>
       </p>
       <p v-if="overdue.length > 0" class="open-drill">
-        <strong class="gap">{{ counted(overdue.length, 'check needs', 'checks need') }} you:</strong>
-        {{
-          overdue
-            .slice(0, 3)
-            .map((k) => k.name)
-            .join(', ')
-        }}{{ overdue.length > 3 ? ' …' : '' }}.
+        <span
+          ><strong class="gap">{{ counted(overdue.length, 'check needs', 'checks need') }} you:</strong>{{ ' ' }}
+          {{
+            overdue
+              .slice(0, 3)
+              .map((k) => k.name)
+              .join(', ')
+          }}{{ overdue.length > 3 ? ' …' : '' }}.</span
+        >
         <v-btn variant="tonal" @click="tab = 'checks'">Open checks</v-btn>
       </p>
       <template v-if="garage.trip && told && told.ready.troubles.length > 0">
