@@ -1,6 +1,6 @@
 import { axeOn, expect, goTo, isPhone, open, settled, test } from './fixtures';
 
-const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew'];
+const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove'];
 
 for (const theme of ['light', 'dark'] as const)
   test(`no view has a fault that axe finds, ${theme}`, async ({ page, app }) => {
@@ -37,6 +37,11 @@ for (const theme of ['light', 'dark'] as const)
     for (const mode of ['Load', 'Priorities', 'Saved layouts']) {
       await page.locator('.modes').getByRole('tab', { name: mode }).click();
       await faults(`Stow, ${mode}`);
+    }
+    await goTo(page, 'Prove');
+    for (const tab of ['Checks', 'Watch list', 'Games', 'Calendar and paper']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await faults(`Prove, ${tab}`);
     }
     await goTo(page, 'Walk');
     await page.locator('[data-fastener]').first().click();

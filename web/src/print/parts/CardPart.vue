@@ -11,14 +11,14 @@ const card = computed(() =>
   garage.bike && garage.doc ? pocketCard(garage.bike, garage.fasteners, garage.trip, garage.doc.garage.gauge) : null,
 );
 /** Stations that one face has room for. */
-const EACH_FACE = 6;
+const EACH_FACE = 5;
 const sizes = computed(() => {
   const all = card.value?.sizes ?? [];
   return Array.from({ length: Math.max(1, Math.ceil(all.length / EACH_FACE)) }, (_, i) =>
     all.slice(i * EACH_FACE, (i + 1) * EACH_FACE),
   );
 });
-const MOST_TORQUES = 12;
+const MOST_TORQUES = 11;
 const torques = computed(() => card.value?.torques.slice(0, MOST_TORQUES) ?? []);
 const kpa = (v: number) => withUnit(view.units, 'pressure', v);
 const nm = (v: number) => withUnit(view.units, 'torque', v);
@@ -40,7 +40,7 @@ const BLANK = [
 <template>
   <div v-if="card && garage.bike" class="card-part">
     <article v-for="(part, i) in sizes" :key="i" class="face">
-      <h3>{{ garage.bike.name }}</h3>
+      <h2>{{ garage.bike.name }}</h2>
       <table>
         <tbody>
           <tr v-for="s in part" :key="s.station">
@@ -51,7 +51,7 @@ const BLANK = [
       </table>
     </article>
     <article class="face">
-      <h3>Torque</h3>
+      <h2>Torque</h2>
       <table>
         <tbody>
           <tr v-for="t in torques" :key="t.name">
@@ -64,7 +64,7 @@ const BLANK = [
       <p class="foot">The torque in the manual comes first. * is not from the manual.</p>
     </article>
     <article class="face">
-      <h3>Air and fluids</h3>
+      <h2>Air and fluids</h2>
       <table>
         <tbody>
           <tr v-for="p in card.pressures" :key="p.name">
@@ -83,7 +83,7 @@ const BLANK = [
       <p class="foot">Pressures are the trip’s: the manual’s come first, loaded and cold.</p>
     </article>
     <article class="face">
-      <h3>Who and where</h3>
+      <h2>Who and where</h2>
       <p>
         {{ garage.doc?.garage.rider.name || 'Name' }}<template v-if="garage.trip">, {{ garage.trip.name }}</template
         ><template v-if="garage.trip?.leaves">, from {{ garage.trip.leaves }}</template
@@ -113,7 +113,7 @@ const BLANK = [
   font-size: 9px;
   line-height: 1.2;
 }
-h3 {
+h2 {
   font-size: 12px;
   color: #000;
 }

@@ -24,7 +24,7 @@ const where = (k: CheckDue) => STATION_NAMES[k.where as Station] ?? NAMES[k.wher
 <template>
   <div class="columns checks-part">
     <section v-for="g in groups" :key="g.name">
-      <h3>{{ g.name }}</h3>
+      <h2>{{ g.name }}</h2>
       <ul>
         <li v-for="k in g.list" :key="k.key">
           <span class="tick" aria-hidden="true" />

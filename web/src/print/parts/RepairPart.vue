@@ -11,9 +11,9 @@ const PARTS = { 'get out': '', out: '', back: 'back in: ' } as const;
 
 <template>
   <article class="repair">
-    <h3>
+    <h2>
       {{ of.trouble.name }}: {{ of.way.name }} <span>{{ minutesText(of.planned) }}</span>
-    </h3>
+    </h2>
     <p v-for="c in of.cautions" :key="c" class="care">{{ c }}</p>
     <p v-if="of.lasts.length > 0">{{ view.inWords(of.lasts) }}</p>
     <ol>
@@ -45,12 +45,12 @@ const PARTS = { 'get out': '', out: '', back: 'back in: ' } as const;
   break-inside: avoid;
   padding-bottom: 10px;
 }
-h3 {
+h2 {
   color: #000;
   font-size: 15px;
   border-bottom: 1px solid #000;
 }
-h3 span {
+h2 span {
   float: right;
   font-weight: 500;
   font-size: 12px;

@@ -42,6 +42,8 @@ function onKey(event: KeyboardEvent) {
     '1': () => (now.value?.key === 'gauge' ? undefined : answer.value?.say('ok')),
     '2': () => answer.value?.press('found'),
     '3': () => answer.value?.press('skipped'),
+    // The field that had the cursor may be gone with its answer.
+    Escape: () => emit('close'),
   }[event.key];
   if (!does) return;
   event.preventDefault();
@@ -60,18 +62,18 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
     @update:model-value="emit('close')"
   >
     <div class="pass" :data-at="at">
-      <header>
+      <div class="top-line">
         <h1>{{ what === 'evening' ? 'Evening round' : 'Before leaving' }}</h1>
         <span class="num soft">{{ Math.min(at + 1, list.length) }}/{{ list.length }}</span>
         <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
-      </header>
+      </div>
       <v-progress-linear
         :model-value="list.length > 0 ? (at / list.length) * 100 : 100"
         height="4"
         aria-label="Checks gone through"
       />
       <template v-if="now">
-        <main>
+        <div class="middle">
           <p class="soft where">{{ whereText }}</p>
           <h2 class="big" aria-live="polite">{{ now.name }}</h2>
           <p v-if="now.caution" class="caution">{{ now.caution }}</p>
@@ -88,19 +90,19 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
             :station="station"
             faint
           />
-        </main>
-        <footer>
+        </div>
+        <div class="presses">
           <CheckAnswer ref="answer" :check="now" large @answered="at++" />
           <p class="acts">
             <v-btn variant="plain" :disabled="at === 0" @click="at--">Back</v-btn>
             <v-btn variant="plain" @click="at++">Later</v-btn>
           </p>
-        </footer>
+        </div>
       </template>
-      <main v-else>
+      <div v-else class="middle">
         <h2 class="big">That was all.</h2>
         <p class="acts"><v-btn @click="emit('close')">Close</v-btn></p>
-      </main>
+      </div>
     </div>
   </v-dialog>
 </template>
@@ -116,15 +118,15 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
   gap: 8px;
   padding: 14px 20px;
 }
-header {
+.top-line {
   display: flex;
   gap: 16px;
   align-items: baseline;
 }
-header .v-btn {
+.top-line .v-btn {
   margin-left: auto;
 }
-main {
+.middle {
   flex: 1;
 }
 .where {
@@ -149,7 +151,7 @@ main {
   height: min(320px, 34dvh);
   margin-top: 10px;
 }
-footer {
+.presses {
   position: sticky;
   bottom: 0;
   background: var(--ground);

@@ -89,7 +89,7 @@ function take() {
 </script>
 
 <template>
-  <main class="end">
+  <div class="end">
     <h2 v-if="real" class="big">
       Planned <span class="num">{{ minutesText(d.planned) }}</span>, {{ nth }} time
       <span class="num">{{ minutesText(minutes) }}</span>
@@ -181,7 +181,7 @@ function take() {
         </tbody>
       </v-table>
     </section>
-  </main>
+  </div>
 </template>
 
 <style scoped>

@@ -102,11 +102,11 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
     :aria-label="`Drill: ${r?.trouble.name ?? ''}`"
   >
     <div class="run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
-      <header>
+      <div class="top-line">
         <h1>{{ r?.trouble.name }}</h1>
         <p class="num clock" role="timer" :aria-label="`${Math.floor(total / 60)} minutes`">{{ clockText(total) }}</p>
         <v-btn variant="tonal" @click="leave">{{ over ? 'Close' : 'Leave for now' }}</v-btn>
-      </header>
+      </div>
       <DrillEnd v-if="over && r" :minutes="drillMinutes(d)" @close="leave" />
       <template v-else-if="r && step">
         <p v-for="c in cautions" :key="c" class="caution">{{ c }}</p>
@@ -116,7 +116,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
           }}</v-btn>
         </p>
         <p v-if="d.dry" class="soft">Dry run: touch each thing, turn nothing.</p>
-        <main class="step">
+        <div class="step">
           <p class="where-in soft">
             {{ PARTS[step.part] }} · step {{ d.step + 1 }} of {{ steps.length }}
             <span class="num">{{ clockText(here) }}</span>
@@ -164,8 +164,8 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
               /></template>
             </BikeDrawing>
           </div>
-        </main>
-        <footer>
+        </div>
+        <div class="presses">
           <v-btn class="press done" :disabled="d.state === 'paused'" @click="done"
             >Done <span class="key">Space</span></v-btn
           >
@@ -175,7 +175,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
           >
           <v-btn class="press" variant="tonal" :disabled="d.step === 0" @click="back">Back</v-btn>
           <v-btn variant="plain" @click="end">Give it up</v-btn>
-        </footer>
+        </div>
       </template>
       <p v-else class="empty">
         This kit has no way for it any more: the drill is kept as it is.
@@ -211,7 +211,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
   padding: 14px 20px 0;
   gap: 8px;
 }
-header {
+.top-line {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 18px;
@@ -277,7 +277,7 @@ header {
   height: 300px;
   min-width: 0;
 }
-footer {
+.presses {
   position: sticky;
   bottom: 0;
   background: var(--ground);
