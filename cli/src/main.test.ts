@@ -52,6 +52,47 @@ describe('necessaire crew', () => {
   });
 });
 
+describe('necessaire prove', () => {
+  const practised = () =>
+    broken('practised.json', writeGarageFile(demoGarage('worth', new Date().toISOString().slice(0, 10))));
+  test('says how ready one is, which drill is next and what is to be checked', async () => {
+    const { code, out } = await run('prove', practised(), '--json');
+    expect(code).toBe(0);
+    const told = JSON.parse(out) as {
+      ready: number;
+      hoursAtStake: number;
+      hoursProven: number;
+      drills: { worth: number; minutes: number }[];
+      checks: { name: string; standing: string; due: string | null }[];
+    };
+    expect(told.ready).toBeCloseTo(told.hoursProven / told.hoursAtStake, 12);
+    expect(told.ready).toBeGreaterThan(0.05);
+    const rates = told.drills.map((d) => d.worth / d.minutes);
+    expect(rates).toEqual([...rates].sort((a, b) => b - a));
+    expect(told.checks.find((k) => k.name === 'Battery')?.standing).toBe('found');
+    expect(told.checks.find((k) => k.name === 'Throttle')?.due).toMatch(/^20\d\d-/u);
+    const text = await run('prove', practised());
+    expect(text.out).toMatch(/^Quarrel 450, Nine days on the Ossel plateau\nready \d+ % {3}at stake/u);
+    expect(text.out).toMatch(/DRILLS\n +\d+ min {2}/u);
+    expect(text.out).not.toMatch(/done +/u);
+  });
+  test('gives the checks as a calendar file', async () => {
+    const { code, out } = await run('prove', practised(), '--calendar');
+    expect(code).toBe(0);
+    expect(out.startsWith('BEGIN:VCALENDAR\r\n')).toBe(true);
+    expect(out).toContain('SUMMARY:Nine days on the Ossel plateau');
+  });
+  test('bad input, no trip, no bike: exit 2 with what to do', async () => {
+    const none = (fields: object) =>
+      broken('less.json', JSON.stringify({ ...JSON.parse(writeGarageFile(demoGarage())), ...fields }));
+    expect((await run('prove', none({ trips: [], crews: [] }))).err).toMatch(/trips: there is no trip/u);
+    expect((await run('prove', none({ bikes: [], fasteners: [], places: [] }))).err).toMatch(
+      /bikes: there is no bike/u,
+    );
+    expect((await run('prove', none({ bikes: 3 }))).code).toBe(2);
+  });
+});
+
 describe('necessaire kit', () => {
   test('gives the answer of the core, as JSON', async () => {
     const doc = demoGarage('lightest');

@@ -3,6 +3,7 @@ import { crewCommand } from './crew.js';
 import { deviceCommand } from './devices.js';
 import { realIo, UsageError, type Io } from './io.js';
 import { kitCommand } from './kit.js';
+import { proveCommand } from './prove.js';
 
 const USAGE = `necessaire kit FILE [--bike NAME] [--trip NAME] [--json]
 
@@ -15,6 +16,11 @@ Works out the lightest kit of an exported garage: the same answer as the screens
 necessaire crew FILE [--trip NAME] [--json]
 
 Who carries what on a trip that several ride: a list for each, and for all.
+
+necessaire prove FILE [--bike NAME] [--trip NAME] [--json | --calendar]
+
+How ready bike, kit and rider are: what is proven, which drill is next, what is to be checked.
+  --calendar    the checks as a calendar file (RFC 5545)
 
 necessaire calliper [--size 13 | --across 12.91] [options]
 necessaire scale    [--piece NAME | --mass 85] [options]
@@ -53,7 +59,7 @@ export async function main(args: string[], given: Partial<Io> = {}): Promise<num
         ...{ bike: text, trip: text, json: { ...flag, default: false }, help: { ...flag, short: 'h', default: false } },
         ...{ size: text, across: text, piece: text, mass: text, lines: text, every: text, noise: text, zero: text },
         ...{ drop: text, seed: text, server: text, garage: text, name: text },
-        ...{ inch: flag, keyboard: flag, stream: flag },
+        ...{ inch: flag, keyboard: flag, stream: flag, calendar: flag },
       },
     });
     if (values.help) {
@@ -63,9 +69,12 @@ export async function main(args: string[], given: Partial<Io> = {}): Promise<num
     const [command, file, ...more] = positionals;
     if ((command === 'calliper' || command === 'scale') && file === undefined)
       return await deviceCommand(command, values, io);
-    if ((command !== 'kit' && command !== 'crew') || !file || more.length > 0)
-      throw new UsageError('say: necessaire kit FILE, necessaire crew FILE, necessaire calliper or necessaire scale');
-    return command === 'crew' ? await crewCommand(file, values, io) : await kitCommand(file, values, io);
+    const run = { kit: kitCommand, crew: crewCommand, prove: proveCommand }[command ?? ''];
+    if (!run || !file || more.length > 0)
+      throw new UsageError(
+        'say: necessaire kit FILE, necessaire crew FILE, necessaire prove FILE, necessaire calliper or necessaire scale',
+      );
+    return await run(file, values, io);
   } catch (error) {
     const usage = error instanceof UsageError || (error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS');
     io.err(`${error instanceof Error ? error.message : String(error)}\n${usage ? `\n${USAGE}` : ''}`);
