@@ -162,6 +162,13 @@ describe('checks are made from data', () => {
     const none = checksFor({ ...c, trip: null }, rows);
     for (const key of ['papers', 'card', 'fuel-water']) expect(keys(none)).not.toContain(key);
   });
+  test('sealant is looked at where it was put in, in tubeless tyres', () => {
+    const sealed = { ...c.bike, prevention: [{ id: 'sealant', state: 'done' as const }] };
+    expect(of('sealant', { ...c, bike: { ...sealed, tyres: 'tubeless' } })).toMatchObject({ goodFor: 180 });
+    expect(of('sealant', { ...c, bike: sealed })).toBeUndefined();
+    const may = { ...sealed, tyres: 'tubeless' as const, prevention: [{ id: 'sealant', state: 'may' as const }] };
+    expect(of('sealant', { ...c, bike: may })).toBeUndefined();
+  });
   test('work that falls due on the trip is done before it', () => {
     const service = {
       ...c.bike.services[0]!,

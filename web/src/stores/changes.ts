@@ -1,6 +1,7 @@
 import {
   judge,
   keyOf,
+  TABLES,
   undoing,
   type Body,
   type Change,
@@ -19,6 +20,32 @@ export interface RowChange {
 
 /** Number of each row in the order in which rows were first made: the server's order, which a row that comes back takes up again. */
 export type RowOrder = Map<string, number>;
+
+/** What a page knows of a garage at the server, as it is opened: rows in their order, each with its revision. */
+export function openedOf(
+  known: { edition: number; rows: ReadonlyMap<string, { revision: number; row: Body | null }> },
+  garageId: string,
+  order: ReadonlyMap<string, number>,
+): { document: GarageDocument; revisions: Record<TableName, Record<string, number>>; revision: number } | null {
+  const own = known.rows.get(keyOf({ table: 'garage', id: garageId }));
+  if (!own?.row) return null;
+  const rows = Object.fromEntries(TABLES.map((t) => [t, [] as Row[]])) as Record<TableName, Row[]>;
+  const revisions = Object.fromEntries(TABLES.map((t) => [t, {}])) as Record<TableName, Record<string, number>>;
+  for (const [key, { revision, row }] of known.rows) {
+    const at = key.indexOf(' ');
+    const table = key.slice(0, at) as TableName;
+    if (row === null || !(table in rows)) continue;
+    rows[table].push(row as unknown as Row);
+    revisions[table][(row as unknown as Row).id] = revision;
+  }
+  const place = (id: string) => order.get(id) ?? Number.MAX_SAFE_INTEGER;
+  for (const table of TABLES) rows[table].sort((a, b) => place(a.id) - place(b.id));
+  return {
+    document: { garage: own.row as unknown as GarageDocument['garage'], ...rows } as unknown as GarageDocument,
+    revisions,
+    revision: own.revision,
+  };
+}
 
 /** The document with rows as they are now, null for none. Rows keep their place; new ones go to the end and are entered into the order. */
 export function withRows(

@@ -26,10 +26,11 @@ import {
   type TableName,
   type Where,
 } from '@necessaire/core';
-import { api, type GarageRecord, type OpenGarage } from '../api/client';
+import { api, ApiError, type GarageRecord, type OpenGarage } from '../api/client';
+import { keepGarage, keepList, keptGarage, keptList } from '../sync/garageStore';
 import { hearOthers, type Others } from '../sync/others';
 import { browserPorts } from '../sync/ports';
-import { withRows, type RowChange, type RowOrder } from './changes';
+import { openedOf, withRows, type RowChange, type RowOrder } from './changes';
 import { History } from './history';
 import { useView } from './view';
 
@@ -40,6 +41,26 @@ export type Refused = Extract<Entry, { state: 'refused' }>;
 export type Undone = { label: string; why: string | null } | null;
 
 const MOST_UNDO = 200;
+/** A change that follows soon is kept with the next, ms. */
+const KEEP_AFTER = 1500;
+/** A server that has not answered by then is far away: what is kept here is shown meanwhile, ms. */
+const FAR = 1200;
+/** Whether the server was not reached, as against refusing. */
+const isAway = (error: unknown): boolean => error instanceof ApiError && (error.status === 0 || error.status >= 500);
+/** The same, but no longer than a server nearby takes, where there is something else to show. */
+async function soon<T>(work: Promise<T>, impatient: boolean): Promise<T> {
+  if (!impatient) return work;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, refuse) => {
+    timer = setTimeout(() => refuse(new ApiError(0, 'far', 'The server is far away.', '')), FAR);
+  });
+  try {
+    return await Promise.race([work, late]);
+  } finally {
+    clearTimeout(timer);
+    work.catch(() => undefined);
+  }
+}
 const WELL: Standing = { unsent: 0, trouble: null, stored: true };
 /** Until the outbox has been looked into, nobody says that all is saved. */
 const OPENING: Standing = { ...WELL, unsent: 1 };
@@ -66,6 +87,8 @@ export const useGarage = defineStore('garage', () => {
   );
   const trouble = computed(() => standing.value.trouble);
 
+  /** Edition that this browser keeps, or is about to. */
+  let keptEdition = 0;
   let session: Session | null = null;
   let others: Others | null = null;
   let order: RowOrder = new Map();
@@ -94,25 +117,62 @@ export const useGarage = defineStore('garage', () => {
 
   async function refreshList() {
     list.value = await api.list();
+    void keepList(list.value);
+  }
+  /** The garages there are: by the server, or as they were last seen where it is not reached. */
+  async function known(): Promise<GarageRecord[]> {
+    const kept = await keptList();
+    try {
+      await soon(refreshList(), kept.length > 0);
+    } catch (error) {
+      if (kept.length === 0 || !isAway(error)) throw error;
+      list.value = kept;
+    }
+    return list.value.filter((g) => !g.deleted);
+  }
+  /** A garage by the server, or as it was last seen here where the server is away or slow; then what changed since is asked for. */
+  async function fetched(id: string): Promise<OpenGarage> {
+    const kept = await keptGarage(id);
+    try {
+      return await soon(api.open(id), kept !== null);
+    } catch (error) {
+      if (!kept || !isAway(error)) throw error;
+      return kept;
+    }
   }
 
   /** Opens a garage; without an id the one last open, else the first. Unsent edits of an earlier visit are taken up again. */
   async function open(id?: string) {
     await settle();
-    await refreshList();
-    const live = list.value.filter((g) => !g.deleted);
+    const live = await known();
     const wanted = live.find((g) => g.id === (id ?? view.garageId)) ?? live[0];
     if (!wanted) {
       await create('My garage');
       return;
     }
-    take(await api.open(wanted.id));
+    const opened = await fetched(wanted.id);
+    take(opened);
     await session?.start();
+    void keepGarage(opened);
+    // What is shown may be from before: what changed since is asked for.
+    if (session) void session.check();
+  }
+
+  /** The server's state is kept beside the outbox, some time after it changed, so that the garage opens without it. */
+  let keeper: ReturnType<typeof setTimeout> | undefined;
+  function keepLater(own: Session, id: string) {
+    clearTimeout(keeper);
+    keeper = setTimeout(() => {
+      const now = openedOf(own.known, id, order);
+      if (now && session === own)
+        void keepGarage({ ...now, id, garage: now.document.garage, deleted: false, edition: own.known.edition });
+    }, KEEP_AFTER);
   }
 
   function take(opened: OpenGarage) {
     session?.close();
     others?.close();
+    keptEdition = opened.edition;
     const { document, revisions, id } = opened;
     const known = new Map<string, { revision: number; row: Body | null }>([
       [keyOf({ table: 'garage', id }), { revision: opened.revision, row: document.garage }],
@@ -136,6 +196,10 @@ export const useGarage = defineStore('garage', () => {
       browserPorts(id, (edition) => others?.tell(edition)),
       (rows) => {
         if (session === own) show(own, rows);
+        if (own.known.edition !== keptEdition) {
+          keptEdition = own.known.edition;
+          keepLater(own, id);
+        }
       },
     );
     session = own;

@@ -12,7 +12,7 @@ import {
   type GarageDocument,
 } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
-import { checked, endingOf, factOf, timesOf, type Said } from './proveEdits';
+import { checked, endingOf, factOf, timesOf, watchOfLog, type Said } from './proveEdits';
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 let doc: GarageDocument;
@@ -190,6 +190,30 @@ describe('the end of a drill', () => {
   test('a dry run, or one given up, leaves nothing', () => {
     for (const more of [{ dry: true }, { state: 'given up' as const }])
       expect(end(more, [{ kind: 'patch', units: 1 }])).toEqual({ rows: [], proven: [], watch: null, used: [] });
+  });
+});
+
+describe('a mishap in the ride log', () => {
+  const at = { id: uuid(40), today: '2026-06-20' };
+  const ride = (more: object = {}) => ({ bike: doc.bikes[0]!.id, date: '2026-06-10', ...more });
+  const of = (trouble: string, way: string | null, more: object = {}) =>
+    watchOfLog(doc, doc.bikes[0]!, ride(more), { trouble, way }, at);
+  test('puts its repair on the watch list, by the kit’s way and the heads that it turns', () => {
+    const row = of('puncture-tube', 'Patch the tube')!;
+    expect(ROW_SCHEMAS.watches.parse(row)).toEqual(row);
+    expect(row).toMatchObject({ from: 'log', since: '2026-06-10', everyKm: 30, atKm: doc.bikes[0]!.odometer });
+    expect(row.why).toContain('patch');
+    // Named with what helps, it is the same way; unknown, the first.
+    expect(of('puncture-tube', 'Patch the tube, with a prop')!.why).toBe(row.why);
+    expect(of('tube-torn-front', null)!.why).toContain('turned');
+  });
+  test('but not for a bulb, another bike, a ride long past, or what nobody knows', () => {
+    expect(of('bulb', null)).toBeNull();
+    expect(of('puncture-tube', null, { bike: doc.bikes[1]!.id })).toBeNull();
+    expect(of('puncture-tube', null, { bike: null })).toBeNull();
+    expect(of('puncture-tube', 'Patch the tube', { date: '2026-05-21' })).not.toBeNull();
+    expect(of('puncture-tube', 'Patch the tube', { date: '2026-05-20' })).toBeNull();
+    expect(of('no such trouble', null)).toBeNull();
   });
 });
 

@@ -1,23 +1,29 @@
 import {
+  baseWay,
   cannotDo,
   cannotReach,
   countsAsTime,
+  daysBetween,
   doesNotFit,
   drillMinutes,
   liesIn,
   ME,
   missing,
+  needsOf,
   rehearsal,
   tooWeak,
+  troublesIn,
   turnedIn,
   watchFor,
   type AccessSeen,
+  type Bike,
   type CheckDone,
   type Drill,
   type Garage,
   type GarageDocument,
   type ProveCase,
   type Rehearsal,
+  type Ride,
   type Row,
   type TableName,
   type Watch,
@@ -187,6 +193,35 @@ export function endingOf(
       ...(watch ? [change('watches', null, watch)] : []),
     ],
   };
+}
+
+/** Days that a logged ride may be back for its repairs to be watched still. */
+const LOG_DAYS = 30;
+
+/**
+ * What a mishap written into the ride log puts on the watch list: by the way that the kit goes for it, with the heads that it turns; null where the
+ * ride is long past, was on another bike, or nothing is to be looked at again.
+ */
+export function watchOfLog(
+  doc: GarageDocument,
+  bike: Bike,
+  ride: Pick<Ride, 'bike' | 'date'>,
+  mishap: { trouble: string; way: string | null },
+  given: { id: string; today: string },
+): Watch | null {
+  const trouble = troublesIn(doc).find((t) => t.id === mishap.trouble);
+  if (!trouble || ride.bike !== bike.id || daysBetween(ride.date, given.today) > LOG_DAYS) return null;
+  const way = (mishap.way !== null && baseWay(trouble, mishap.way)) || trouble.ways[0];
+  if (!way) return null;
+  const fasteners = doc.fasteners.filter((f) => f.bikeId === bike.id && f.leftOut === null);
+  const roles = new Set(needsOf(way, bike).heads.map((h) => h.role));
+  return watchFor(bike, trouble, way, {
+    id: given.id,
+    from: 'log',
+    since: ride.date,
+    fasteners,
+    turned: fasteners.filter((f) => f.role !== null && roles.has(f.role)).map((f) => f.id),
+  });
 }
 
 /** A check gone through. */

@@ -163,6 +163,9 @@ const list = (names: readonly string[], most = 5): string => {
   return rest > 0 ? `${names.slice(0, most).join(', ')} and ${rest} more` : names.join(', ');
 };
 
+/** Sealant is looked at again after so many days. Typical value: the maker’s paper comes first. */
+const SEALANT_DAYS = 180;
+
 /** Torque marks, station by station: what shakes loose there, and what lives hang on. */
 function marks(c: ProveCase): Check[] {
   const watched = (f: Fastener) => f.leftOut === null && (f.shakesLoose || isCritical(f));
@@ -238,10 +241,31 @@ function watched(c: ProveCase, watches: readonly Watch[]): Check[] {
     });
 }
 
+/** What was done before leaving and wears off. */
+function prevented(c: ProveCase): Check[] {
+  const sealed = c.bike.prevention.some((p) => p.id === 'sealant' && p.state === 'done');
+  return sealed && c.bike.tyres === 'tubeless'
+    ? [
+        check({
+          key: 'sealant',
+          name: 'Sealant still wet',
+          when: 'before leaving',
+          daysBefore: 7,
+          goodFor: SEALANT_DAYS,
+          where: 'rear-wheel',
+          how: 'Turn the valve to the bottom, let some air out through a wire: it comes out wet. Top it up by the maker’s figure where it does not.',
+          why: 'It dries within a year and seals nothing then.',
+          caution: 'A valve core flies out under pressure: let the air out first, and keep your face away from it.',
+          ...guarding(c, ['puncture-tubeless', 'slow-leak']),
+        }),
+      ]
+    : [];
+}
+
 /** Checks of the bike itself. */
 export function checksOfBike(c: ProveCase, watches: readonly Watch[]): Check[] {
   const usual = LOOKS.filter((l) => hasTraits(l.only ?? {}, c.bike)).map(({ against, only: _only, ...l }) =>
     check({ ...l, daysBefore: 7, ...guarding(c, against) }),
   );
-  return [...usual, ...marks(c), ...services(c), ...watched(c, watches)];
+  return [...usual, ...marks(c), ...prevented(c), ...services(c), ...watched(c, watches)];
 }

@@ -79,13 +79,18 @@ function setSkill() {
   const rider = { ...doc.garage.rider, skills: { ...doc.garage.rider.skills, [l.subject]: l.skill } };
   if (garage.edit(`skill in ${l.subject}`, [], { ...doc.garage, rider })) notice.say(`Skill in ${l.subject} is set.`);
 }
-function take() {
+/** Writes down what the drill showed; also where one leaves without pressing it. */
+function finish() {
   const end = ending.value;
-  if (!end || !proof.take(end)) return;
+  if (taken.value || !real.value || !end || !proof.take(end)) return;
   taken.value = true;
-  notice.say('Written down. Ctrl Z takes it back.');
+  if (end.rows.length > 0) notice.say('Written down. Ctrl Z takes it back.');
+}
+function take() {
+  finish();
   emit('close');
 }
+defineExpose({ finish });
 </script>
 
 <template>

@@ -58,7 +58,9 @@ const back = () => proof.step(stepBack, 'a step back');
 const pause = () =>
   proof.step((x, at) => (x.state === 'running' ? pauseDrill(x, at) : resumeDrill(x, at)), 'pause the drill');
 const end = () => proof.step(giveUp, `give up: ${r.value?.trouble.name ?? ''}`);
+const theEnd = ref<InstanceType<typeof DrillEnd>>();
 function leave() {
+  theEnd.value?.finish();
   if (d.value.state === 'running') proof.step(pauseDrill, 'pause the drill');
   proof.close();
 }
@@ -107,7 +109,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
         <p class="num clock" role="timer" :aria-label="`${Math.floor(total / 60)} minutes`">{{ clockText(total) }}</p>
         <v-btn variant="tonal" @click="leave">{{ over ? 'Close' : 'Leave for now' }}</v-btn>
       </div>
-      <DrillEnd v-if="over && r" :minutes="drillMinutes(d)" @close="leave" />
+      <DrillEnd v-if="over && r" ref="theEnd" :minutes="drillMinutes(d)" @close="leave" />
       <template v-else-if="r && step">
         <p v-for="c in cautions" :key="c" class="caution">{{ c }}</p>
         <p v-if="r.cautions.length > step.cautions.length" class="all">

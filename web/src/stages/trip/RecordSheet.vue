@@ -18,7 +18,9 @@ import {
 } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useExplain } from '../../stores/explain';
+import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import { watchOfLog } from '../../stores/proveEdits';
 import { useView } from '../../stores/view';
 import CsvDialog from '../../ui/CsvDialog.vue';
 import { download, fileName } from '../../ui/download';
@@ -30,6 +32,7 @@ const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const explain = useExplain();
+const answers = useAnswer();
 const rides = computed(() => [...(garage.doc?.rides ?? [])].sort((a, b) => (a.date < b.date ? 1 : -1)));
 const opened = ref<string | null>(null);
 const today = () => new Date().toISOString().slice(0, 10);
@@ -55,7 +58,17 @@ function remove(ride: Ride) {
   notice.say('Ride taken out. Ctrl Z brings it back.');
 }
 const addMishap = (ride: Ride, trouble: string) => {
-  if (trouble) change(ride, { mishaps: [...ride.mishaps, { trouble, count: 1, used: '' }] });
+  if (!trouble) return;
+  const after = { ...ride, mishaps: [...ride.mishaps, { trouble, count: 1, used: '' }] };
+  const { doc, bike } = garage;
+  const way = answers.answer?.kit.mends.find((m) => m.troubleId === trouble && m.bikeId === bike?.id)?.wayName ?? null;
+  const watch =
+    doc && bike ? watchOfLog(doc, bike, ride, { trouble, way }, { id: crypto.randomUUID(), today: today() }) : null;
+  const ok = garage.edit('change a ride', [
+    { table: 'rides', id: ride.id, before: ride, after },
+    ...(watch ? [{ table: 'watches' as const, id: watch.id, before: null, after: watch }] : []),
+  ]);
+  if (ok && watch) notice.say(`${watch.name} is on the watch list now: see Prove.`);
 };
 const setMishap = (ride: Ride, i: number, fields: Partial<Ride['mishaps'][number]>) =>
   change(ride, { mishaps: ride.mishaps.map((m, k) => (k === i ? { ...m, ...fields } : m)) });
