@@ -14,7 +14,7 @@ export interface App {
   databaseUrl: string;
   /** Stops the server and starts it again at the same address on the same data. */
   stop: () => Promise<void>;
-  startAgain: () => Promise<void>;
+  startAgain: (webRoot?: string) => Promise<void>;
 }
 
 async function onAdmin(sql: string) {
@@ -33,7 +33,7 @@ export const test = base.extend<{ app: App }>({
     const url = new URL(process.env['TEST_DATABASE_URL']!);
     url.pathname = `/${name}`;
     const { start } = (await import(join(root, 'dist/server/index.mjs'))) as { start: typeof Start };
-    const boot = (port: number) => start({ databaseUrl: url.href, port, webRoot: join(root, 'dist/web') });
+    const boot = (port: number, webRoot = join(root, 'dist/web')) => start({ databaseUrl: url.href, port, webRoot });
     let running: Running | null = await boot(0);
     const at = running.url;
     const faults: string[] = [];
@@ -45,8 +45,8 @@ export const test = base.extend<{ app: App }>({
         await running?.stop();
         running = null;
       },
-      startAgain: async () => {
-        running = await boot(Number(new URL(at).port));
+      startAgain: async (webRoot) => {
+        running = await boot(Number(new URL(at).port), webRoot);
       },
     });
     await page.close();

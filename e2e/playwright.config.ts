@@ -25,6 +25,8 @@ export default defineConfig({
       ],
     },
     contextOptions: { reducedMotion: 'reduce' },
+    // Each test has a server of its own: what one kept in the browser is not for the next. Offline tests let it.
+    serviceWorkers: 'block',
     trace: 'off',
     screenshot: 'only-on-failure',
   },

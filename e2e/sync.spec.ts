@@ -113,7 +113,7 @@ test('what two pages type while the server is away is all there when they come b
   // Pages of one browser see each other's edits without any server.
   await expect(row(second, 'Third bolt')).toBeVisible();
   await expect(row(page, 'Second bolt')).toBeVisible();
-  await expect(saved(page)).toHaveText('Not saved yet');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   await second.close();
   await page.goto('about:blank');
   line.mend();
@@ -140,7 +140,7 @@ test('unsent edits keep what they were made on: after a closed page too, the sam
   line.break();
   await correct(page, 'Stay bolt', '14 Stay bolt');
   await correct(page, 'Guard bolt', '12 Guard bolt 22nm');
-  await expect(saved(page)).toHaveText('Not saved yet');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   await page.goto('about:blank');
   await correct(other, 'Stay bolt', '15 Stay bolt');
   await correct(other, 'Guard bolt', '12 Guard bolt x3');
@@ -197,7 +197,7 @@ test('a fastener typed on a bike that was deleted elsewhere lies in the tray, ho
   const other = await device(browser, app.url);
   line.break();
   await enter(page, '13 single bolt');
-  await expect(saved(page)).toHaveText('Not saved yet');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   await other.getByTitle('Choose the bike').click();
   await other.getByRole('menuitem', { name: 'Change this bike' }).click();
   await other.getByRole('dialog').getByRole('button', { name: 'Delete bike' }).click();
@@ -235,7 +235,7 @@ test('a sign-in page that answers everything is said to be one, and not asked wi
   });
   await enter(page, '13 lower bolt');
   await expect(page.getByRole('alert')).toContainText('such as a sign-in page');
-  await expect(saved(page)).toHaveText('Not saved yet');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   // The pauses grow: half a second, one, two, four.
   await expect.poll(() => asked, { timeout: 20_000 }).toBeGreaterThanOrEqual(3);
   expect(asked).toBeLessThanOrEqual(4);

@@ -108,7 +108,7 @@ test('two devices: different fields are joined, the same field is asked about', 
   // Now both change the same field, one of them without a network.
   await context.setOffline(true);
   await setMass(page, '370');
-  await expect(page.locator('.kept')).toHaveText('Not saved yet');
+  await expect(page.locator('.kept')).toHaveText('On this device, not sent');
   await setMass(other, '380');
   await expect(other.locator('.kept')).toHaveText('Saved');
   await context.setOffline(false);
@@ -157,7 +157,7 @@ test('a server that is away loses nothing that was typed', async ({ page, app })
   await open(page, app);
   await app.stop();
   await enter(page, '13 outer bolt');
-  await expect(page.locator('.kept')).toHaveText('Not saved yet');
+  await expect(page.locator('.kept')).toHaveText('On this device, not sent');
   await expect(page.getByRole('alert')).toContainText('Your changes are stored here and will be sent when it is back');
   await expect(page.locator('[data-fastener]', { hasText: 'Outer bolt' })).toBeVisible();
   await app.startAgain();
@@ -171,7 +171,7 @@ test('what was typed while the server was away survives closing the page', async
   await open(page, app);
   await app.stop();
   await enter(page, '13 spare bolt');
-  await expect(page.locator('.kept')).toHaveText('Not saved yet');
+  await expect(page.locator('.kept')).toHaveText('On this device, not sent');
   page.on('dialog', (d) => void d.accept());
   await page.goto('about:blank');
   await app.startAgain();

@@ -1,9 +1,51 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
 
+/** All that the program is made of lies in the browser after one visit; the answers of the server never do. */
+const offline = VitePWA({
+  // A new version is offered, never forced: an edit under way is not torn off.
+  registerType: 'prompt',
+  injectRegister: false,
+  includeAssets: ['icon.svg'],
+  manifest: {
+    id: '/',
+    name: 'Necessaire',
+    short_name: 'Necessaire',
+    description: 'From a measured motorcycle to the smallest kit that gets everyone home.',
+    lang: 'en',
+    start_url: '/',
+    scope: '/',
+    display: 'standalone',
+    orientation: 'any',
+    background_color: '#ECE5D6',
+    theme_color: '#23261F',
+    icons: [
+      { src: '/icons/icon-192.png', sizes: '192x192', type: 'image/png' },
+      { src: '/icons/icon-512.png', sizes: '512x512', type: 'image/png' },
+      { src: '/icons/icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+    ],
+    shortcuts: [
+      { name: 'Road: fix it out there', short_name: 'Road', url: '/road' },
+      { name: 'Checks', short_name: 'Checks', url: '/prove?tab=checks' },
+    ],
+  },
+  workbox: {
+    globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
+    // The solver is larger than what is usually kept.
+    maximumFileSizeToCacheInBytes: 12 * 1024 * 1024,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//u, /^\/health/u],
+    cleanupOutdatedCaches: true,
+    // Pages of before keep their version until they are told to change.
+    skipWaiting: false,
+    clientsClaim: true,
+  },
+});
+
 export default defineConfig({
-  plugins: [vue(), vuetify({ autoImport: true })],
+  plugins: [vue(), vuetify({ autoImport: true }), offline],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

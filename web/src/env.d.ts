@@ -1,3 +1,4 @@
+/// <reference types="vite/client" />
 declare module 'highs/runtime?url' {
   const url: string;
   export default url;

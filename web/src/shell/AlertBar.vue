@@ -3,6 +3,7 @@
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
+import { loadNewer, nearlyFull, newerWaits, persisted } from '../sync/offline';
 
 const TrayDialog = defineAsyncComponent(() => import('./TrayDialog.vue'));
 const garage = useGarage();
@@ -13,11 +14,16 @@ const open = ref(false);
 const only = computed(() => (garage.tray.length === 1 ? garage.tray[0]! : null));
 const NOT_STORED =
   'This browser does not store what is not sent yet: leave this page open until all is saved, or free some space.';
+const UNSURE =
+  'This browser may clear what is not sent yet when it runs short of room. Add Necessaire to the home screen, or leave it open until all is sent.';
+const FULL = 'Hardly any room is left in this browser: free some before you ride, or your changes may not be kept.';
+const unsure = computed(() => persisted.value === false && garage.keeping === 'not kept');
 const all = computed(() =>
   [
     { key: 'answer', text: answers.failed },
-    { key: 'sending', text: garage.trouble },
+    { key: 'sending', text: garage.trouble && unsure.value ? `${garage.trouble} ${UNSURE}` : garage.trouble },
     { key: 'storing', text: garage.standing.stored ? null : NOT_STORED },
+    { key: 'full', text: nearlyFull.value ? FULL : null },
   ].filter((l): l is { key: string; text: string } => l.text !== null),
 );
 const lines = computed(() => all.value.filter((l) => !closed.value.includes(l.key)));
@@ -40,6 +46,13 @@ watch(all, (now) => (closed.value = closed.value.filter((k) => now.some((l) => l
       @click:close="closed.push(l.key)"
     >
       {{ l.text }}
+    </v-alert>
+    <v-alert v-if="newerWaits" class="alert" variant="tonal" density="compact" role="status">
+      A new version of Necessaire is here. Nothing of yours is lost by loading it.
+      <template #append
+        ><v-btn variant="plain" @click="loadNewer">Load it</v-btn>
+        <v-btn variant="plain" @click="newerWaits = false">Later</v-btn></template
+      >
     </v-alert>
     <v-alert v-if="garage.tray.length > 0" class="alert" color="error" variant="flat" density="compact" role="alert">
       <template v-if="only"

@@ -3,6 +3,7 @@ import { defineAsyncComponent, onBeforeUnmount, onMounted } from 'vue';
 import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
+import { keepOffline } from '../sync/offline';
 import AlertBar from './AlertBar.vue';
 import BriefLine from './BriefLine.vue';
 import ReadoutPanel from './ReadoutPanel.vue';
@@ -60,6 +61,8 @@ onMounted(() => {
   // Once the first view stands, the search is fetched, so that it opens at once.
   // Fetched beforehand; where that fails it is fetched when it is opened.
   setTimeout(() => void import('./CommandBox.vue').catch(() => undefined), SEARCH_AFTER_MS);
+  // And all else is kept for days without a network.
+  setTimeout(() => void keepOffline(), SEARCH_AFTER_MS);
 });
 onBeforeUnmount(() => removeEventListener('keydown', onKey));
 </script>

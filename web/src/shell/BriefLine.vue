@@ -22,7 +22,7 @@ const company = computed(() => {
   return n === 0 ? 'alone' : `with ${n} ${n === 1 ? 'companion' : 'companions'}`;
 });
 const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text);
-const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'Not saved yet' } as const;
+const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'On this device, not sent' } as const;
 </script>
 
 <template>

@@ -116,8 +116,10 @@ export const useGarage = defineStore('garage', () => {
     at.table === 'garage' ? (doc.value?.garage ?? null) : rowNow(at.table, at.id);
 
   async function refreshList() {
-    list.value = await api.list();
-    void keepList(list.value);
+    const listed = await api.list();
+    // As it came: what the page watches cannot be stored.
+    void keepList(listed);
+    list.value = listed;
   }
   /** The garages there are: by the server, or as they were last seen where it is not reached. */
   async function known(): Promise<GarageRecord[]> {

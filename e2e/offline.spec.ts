@@ -1,0 +1,166 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import type { GarageDocument } from '@necessaire/core';
+import { enter, expect, goTo, open, settled, test, type App } from './fixtures';
+
+test.use({ serviceWorkers: 'allow' });
+const root = join(import.meta.dirname ?? __dirname, '..');
+
+/** Waits until all that the program is made of lies in the browser, and the garage with it. */
+async function allHere(page: Page) {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await expect
+    .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 40_000 })
+    .toBe(true);
+  await expect
+    .poll(
+      () =>
+        page.evaluate(
+          () =>
+            new Promise<number>((resolve) => {
+              const asked = indexedDB.open('necessaire-garages');
+              asked.onsuccess = () => {
+                const count = asked.result.transaction('garages').objectStore('garages').count();
+                count.onsuccess = () => {
+                  asked.result.close();
+                  resolve(count.result);
+                };
+              };
+              asked.onerror = () => resolve(0);
+            }),
+        ),
+      { timeout: 20_000 },
+    )
+    .toBeGreaterThan(0);
+}
+/** Fasteners of a name at the server. */
+async function atServer(app: App, name: string): Promise<number> {
+  const json = async (path: string) => (await fetch(`${app.url}/api/garages${path}`)).json() as Promise<unknown>;
+  const { garages } = (await json('')) as { garages: { id: string }[] };
+  const { document } = (await json(`/${garages[0]!.id}`)) as { document: GarageDocument };
+  return document.fasteners.filter((f) => f.name === name).length;
+}
+
+test('after one visit all stages open and compute without a server, from a cold start, and all is sent once', async ({
+  page,
+  app,
+  context,
+}) => {
+  test.slow();
+  await open(page, app);
+  await allHere(page);
+  await page.close();
+  await app.stop();
+  await context.setOffline(true);
+  const cold = await context.newPage();
+  await open(cold, app, '/walk');
+  await enter(cold, '13 far bolt');
+  await expect(cold.locator('[data-fastener]', { hasText: 'Far bolt' })).toBeVisible();
+  await expect(cold.locator('.kept')).toHaveText('On this device, not sent');
+  for (const stage of ['Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove']) await goTo(cold, stage);
+  // A drill begun without a network is there after the page went away.
+  await cold.locator('.rows').getByRole('button', { name: 'Battery flat' }).click();
+  await cold.getByRole('button', { name: /^Begin/ }).click();
+  await cold.keyboard.press('Space');
+  await expect(cold.locator('.run')).toHaveAttribute('data-step', '1');
+  cold.on('dialog', (d) => void d.accept());
+  await cold.close();
+  const again = await context.newPage();
+  await open(again, app, '/prove');
+  await expect(again.locator('.open-drill').first()).toContainText('Battery flat, step 2');
+  await goTo(again, 'Walk');
+  await expect(again.locator('[data-fastener]', { hasText: 'Far bolt' })).toBeVisible();
+  // Two pages, and the server comes back under both.
+  const second = await context.newPage();
+  await open(second, app, '/walk');
+  await app.startAgain();
+  await context.setOffline(false);
+  await expect(again.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
+  await expect(second.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
+  expect(await atServer(app, 'Far bolt')).toBe(1);
+});
+
+test('what changed elsewhere while one was away is there once the server is', async ({ page, app, context }) => {
+  await open(page, app);
+  await allHere(page);
+  await page.close();
+  await context.setOffline(true);
+  const away = await context.newPage();
+  await open(away, app, '/walk');
+  await expect(away.locator('[data-fastener]', { hasText: 'Elsewhere' })).toHaveCount(0);
+  // Somebody else writes meanwhile.
+  const list = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
+  const id = list.garages[0]!.id;
+  const { document } = (await (await fetch(`${app.url}/api/garages/${id}`)).json()) as { document: GarageDocument };
+  const row = { ...document.fasteners[0]!, id: '99999999-0000-4000-8000-000000000001', name: 'Elsewhere' };
+  const made = await fetch(`${app.url}/api/garages/${id}/fasteners/${row.id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ revision: 0, row }),
+  });
+  expect(made.ok).toBe(true);
+  await context.setOffline(false);
+  await expect(away.locator('[data-fastener]', { hasText: 'Elsewhere' })).toBeVisible({ timeout: 60_000 });
+});
+
+test('a new version is offered, never forced, and what is unsent outlives it', async ({ page, app }) => {
+  test.slow();
+  await open(page, app);
+  await allHere(page);
+  const newer = mkdtempSync(join(tmpdir(), 'necessaire-newer-'));
+  try {
+    cpSync(join(root, 'dist/web'), newer, { recursive: true });
+    const index = join(newer, 'index.html');
+    writeFileSync(index, readFileSync(index, 'utf8').replace('</title>', '</title><meta name="newer" content="yes">'));
+    const worker = join(newer, 'sw.js');
+    const text = readFileSync(worker, 'utf8');
+    const told = text.replace(
+      /("?url"?:\s*"index\.html",\s*"?revision"?:\s*")[0-9a-f]+|("?revision"?:\s*")[0-9a-f]+(",\s*"?url"?:\s*"index\.html")/u,
+      (_all, a: string, b: string, c: string) => (a ? `${a}0000newer` : `${b}0000newer${c}`),
+    );
+    expect(told).not.toBe(text);
+    writeFileSync(worker, told);
+    await app.stop();
+    await enter(page, '13 unsent bolt');
+    await expect(page.locator('.kept')).toHaveText('On this device, not sent');
+    await app.startAgain(newer);
+    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
+    const offer = page.getByText('A new version of Necessaire is here.');
+    await expect(offer).toBeVisible({ timeout: 40_000 });
+    expect(await page.locator('meta[name="newer"]').count()).toBe(0);
+    page.on('dialog', (d) => void d.accept());
+    await page.getByRole('button', { name: 'Load it' }).click();
+    await expect(page.locator('meta[name="newer"]')).toHaveCount(1, { timeout: 40_000 });
+    await settled(page);
+    await expect(page.locator('[data-fastener]', { hasText: 'Unsent bolt' })).toBeVisible();
+    await expect(page.locator('.kept')).toHaveText('Saved', { timeout: 40_000 });
+    expect(await atServer(app, 'Unsent bolt')).toBe(1);
+  } finally {
+    rmSync(newer, { recursive: true });
+  }
+});
+
+test('it can be put on a home screen: name, icons, and where it begins', async ({ page, app }) => {
+  await open(page, app);
+  const href = await page.locator('link[rel="manifest"]').getAttribute('href');
+  const manifest = (await (await page.request.get(new URL(href!, app.url).href)).json()) as {
+    name: string;
+    display: string;
+    icons: { src: string; sizes: string; purpose?: string }[];
+  };
+  expect([manifest.name, manifest.display]).toEqual(['Necessaire', 'standalone']);
+  expect(manifest.icons.some((i) => i.purpose === 'maskable')).toBe(true);
+  for (const icon of manifest.icons) {
+    const size = await page.evaluate(async (src) => {
+      const image = new Image();
+      image.src = src;
+      await image.decode();
+      return `${image.naturalWidth}x${image.naturalHeight}`;
+    }, icon.src);
+    expect(size).toBe(icon.sizes);
+  }
+});

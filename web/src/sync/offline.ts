@@ -1,0 +1,46 @@
+import { Workbox } from 'workbox-window';
+import { ref } from 'vue';
+import { askToPersist } from './garageStore';
+
+/** Whether everything that the program is made of lies in this browser. */
+export const allHere = ref(false);
+/** Whether a newer version waits to be loaded. */
+export const newerWaits = ref(false);
+/** Whether the browser keeps what is stored here even when it runs short of room; null until it was asked. */
+export const persisted = ref<boolean | null>(null);
+/** Whether hardly any room is left for what is stored here. */
+export const nearlyFull = ref(false);
+
+/** Room that a long ride's edits and a garage take with ease, bytes. */
+const ROOM = 24 * 1024 * 1024;
+/** How often a page that stays open asks for a newer version, ms. */
+const ASK_EVERY = 3_600_000;
+
+let worker: Workbox | null = null;
+
+/** Lets the browser keep the program for days without a network; called once the first view stands. */
+export async function keepOffline(): Promise<void> {
+  void askToPersist().then((yes) => (persisted.value = yes));
+  if ('storage' in navigator && navigator.storage.estimate) {
+    const { quota, usage } = await navigator.storage.estimate();
+    nearlyFull.value = quota !== undefined && usage !== undefined && quota - usage < ROOM;
+  }
+  if (!import.meta.env.PROD || !('serviceWorker' in navigator) || worker) return;
+  worker = new Workbox('/sw.js');
+  worker.addEventListener('waiting', () => (newerWaits.value = true));
+  worker.addEventListener('activated', () => (allHere.value = true));
+  try {
+    const registration = await worker.register();
+    if (registration?.active) allHere.value = true;
+    setInterval(() => void worker?.update().catch(() => undefined), ASK_EVERY);
+  } catch {
+    // A browser that keeps no worker shows the program as long as the server is there.
+  }
+}
+
+/** Loads the newer version: what is unsent lies in the outbox and is sent from there. */
+export function loadNewer(): void {
+  if (!worker) return;
+  worker.addEventListener('controlling', () => location.reload());
+  worker.messageSkipWaiting();
+}
