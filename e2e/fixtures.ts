@@ -120,6 +120,7 @@ const HEADINGS: Record<string, string> = {
   Stow: 'A place for each item',
   Crew: 'Who carries what',
   Prove: 'What is proven, and what only planned',
+  Road: 'What is wrong?',
 };
 /** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */
 export async function goTo(page: Page, stage: string) {

@@ -25,6 +25,7 @@ export * from './stow/index.js';
 export * from './stow/load/index.js';
 export * from './crew/index.js';
 export * from './prove/index.js';
+export * from './road/index.js';
 export * from './garage/index.js';
 export * from './garage/csv/index.js';
 export * from './garage/sync/index.js';

@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: '/stow', component: () => import('./stages/stow/StowView.vue'), meta: { title: 'Stow' } },
     { path: '/crew', component: () => import('./stages/crew/CrewView.vue'), meta: { title: 'Crew' } },
     { path: '/prove', component: () => import('./stages/prove/ProveView.vue'), meta: { title: 'Prove' } },
+    { path: '/road', component: () => import('./stages/road/RoadView.vue'), meta: { title: 'Road' } },
     { path: '/print', component: () => import('./print/PrintView.vue'), meta: { title: 'Print', bare: true } },
     { path: '/print/buy', component: () => import('./print/BuyPrint.vue'), meta: { title: 'Buy list', bare: true } },
     {

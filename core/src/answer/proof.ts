@@ -13,7 +13,8 @@ import {
   type Readiness,
 } from '../prove/index.js';
 import { bookOf } from '../repairs/supplies/index.js';
-import { ridersOf } from '../trip/odds/index.js';
+import { appliesTo, quickest, troubleOn } from '../repairs/index.js';
+import { darkShare, ridersOf, troublesIn } from '../trip/odds/index.js';
 
 /** A bike with the kit that an answer packed for a trip, and all that was rehearsed with it. */
 export function proveCaseOf(
@@ -25,7 +26,15 @@ export function proveCaseOf(
   const bike = doc.bikes.find((b) => b.id === question.bikeId);
   if (!bike) throw new RangeError('that bike is not in this garage: choose another');
   const trip = doc.trips.find((t) => t.id === question.tripId) ?? null;
+  const riders = trip ? ridersOf(doc, trip.id) : new Set(['me']);
+  const on = new Map(answer.exposures.map((e) => [e.trouble.id, e.trouble]));
+  const own = quickest(doc.drills, riders);
+  // What the trip does not ask for can happen all the same.
+  const plain = { bike, company: (trip?.companions ?? 0) > 0, dark: trip ? darkShare(trip) : 0, own };
   return {
+    troubles: troublesIn(doc)
+      .filter((t) => appliesTo(t, bike))
+      .map((t) => on.get(t.id) ?? (t.subject === 'service' ? t : troubleOn(t, plain))),
     kit: answer.kit,
     kitUse: answer.kitUse,
     exposures: answer.exposures,
@@ -37,7 +46,7 @@ export function proveCaseOf(
     practice: doc.garage.practice,
     book: bookOf(doc.kinds),
     drills: doc.drills,
-    riders: trip ? ridersOf(doc, trip.id) : new Set(['me']),
+    riders,
     today,
   };
 }

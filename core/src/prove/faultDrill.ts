@@ -55,7 +55,9 @@ export function faultSearch(c: ProveCase, tree: FaultTree): { search: FaultSearc
 /** Draws a fault of the bike's likely ones; the same seed draws the same. */
 export function drawFault(c: ProveCase, seed: number): FaultDrill {
   const draw = drawsFrom(seed);
-  const all = FAULT_TREES.map((tree) => ({ tree, ...faultSearch(c, tree) })).filter((x) => x.search.causes.length > 1);
+  const all = FAULT_TREES.filter((tree) => !tree.inOrder)
+    .map((tree) => ({ tree, ...faultSearch(c, tree) }))
+    .filter((x) => x.search.causes.length > 1);
   const weight = (causes: readonly Cause[]) => causes.reduce((s, k) => s + k.weight, 0);
   const pick = <T>(list: readonly T[], of: (x: T) => number): T => {
     let left = draw() * list.reduce((s, x) => s + of(x), 0);

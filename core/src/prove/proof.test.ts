@@ -128,7 +128,7 @@ describe('a rehearsal', () => {
     ];
     const then = { ...doc, trips: [dark], drills: practised };
     const exposures = exposuresIn(then, { bikeId: c.bike.id, tripId: dark.id, today: TODAY });
-    const again = { ...c, trip: dark, drills: practised, exposures };
+    const again = { ...c, trip: dark, drills: practised, exposures, troubles: exposures.map((e) => e.trouble) };
     const way = exposures.find((e) => e.trouble.id === 'puncture-tube')!.trouble.ways.find((w) => w.name === name)!;
     expect(way.minutes).toBeCloseTo(plain * paceFrom([1.5]).factor * 1.5, 6);
     expect(

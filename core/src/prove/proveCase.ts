@@ -20,6 +20,8 @@ export interface Answered {
 export interface ProveCase extends Answered {
   bike: Bike;
   trip: Trip | null;
+  /** All that can happen to this bike, on its trip or on none, with its own minutes. */
+  troubles: readonly Trouble[];
   fasteners: readonly Fastener[];
   places: readonly Place[];
   practice: Practice;

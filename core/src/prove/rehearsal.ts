@@ -231,7 +231,7 @@ const unpackOrder = (a: Lies, b: Lies) =>
 /**
  * A way as steps for this bike and kit: first all that it takes, in the order in which one unpacks, then out and back in.
  * @param asked which wheel of a way that is for either; null for all that it may take
- * @returns null where the trouble or way is not among those of the trip
+ * @returns null where this bike cannot have the trouble, or it knows no such way
  */
 export function rehearsal(
   c: ProveCase,
@@ -239,7 +239,7 @@ export function rehearsal(
   wayName: string,
   asked: Wheel | null = null,
 ): Rehearsal | null {
-  const trouble = c.exposures.find((e) => e.trouble.id === troubleId)?.trouble;
+  const trouble = c.troubles.find((t) => t.id === troubleId);
   const way = trouble?.ways.find((w) => w.name === wayName);
   const base = trouble && baseWay(trouble, wayName);
   if (!trouble || !way || !base) return null;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { FAULT_TREES, type FaultTree, type Test } from './faults.js';
+import { FAULT_TREES } from './faults.js';
+import type { FaultTree, Test } from './faultTree.js';
 import {
   bestOrder,
   causesOf,
@@ -82,6 +83,9 @@ const small: fc.Arbitrary<FaultTree> = fc
   .map((list) => ({
     id: 'made',
     symptom: 'made up',
+    words: '',
+    inOrder: false,
+    first: '',
     tests: list.map(({ heads, ends, never }, i): Test => ({
       id: `t${i}`,
       caution: '',

@@ -1,4 +1,4 @@
-import type { FaultTree, Test } from './faults.js';
+import type { FaultTree, Test } from './faultTree.js';
 
 /** One way in which a symptom may have come: the answer at which its search ends. */
 export interface Cause {

@@ -1,61 +1,12 @@
-import { readStep, type WayStep } from './way.js';
+import { but, careful, LIVE, PROBE, test, tree, type FaultTree } from './faultTree.js';
+import { SEEN_TREES } from './faultsSeen.js';
 import { COOLANT, FUEL, LIFT, PLUG_HOT, RAIL, SPARKS, WIRING } from './words.js';
-
-/** One question of a search for a fault: what to try, and where each answer leads. */
-export interface Test {
-  id: string;
-  /** Shown before the step; empty where nothing can happen. */
-  caution: string;
-  step: WayStep;
-  /** What both answers look like; each leads to another test, or to a trouble that is then the cause. */
-  answers: { seen: string; then: { test: string } | { trouble: string } }[];
-  /** Number of the answer that is seen where the fault is none that this test looks for. */
-  sound: number;
-  /** The answer that another cause shows where it is not the sound one, by `<test> <number of the answer>` at which that cause's search ends. */
-  instead: Readonly<Record<string, number>>;
-  /** Not done while it may still be one of these troubles: it would make them worse. */
-  never: readonly string[];
-}
-/** A way from a symptom to its cause. */
-export interface FaultTree {
-  id: string;
-  symptom: string;
-  tests: readonly Test[];
-}
-
-type Answer = [seen: string, then: string];
-/** A test; an answer that begins with `?` leads to another test, else to a trouble. */
-const test = (id: string, line: string, ...answers: Answer[]): Test => ({
-  id,
-  caution: '',
-  step: readStep(line),
-  answers: answers.map(([seen, then]) => ({
-    seen,
-    then: then.startsWith('?') ? { test: then.slice(1) } : { trouble: then },
-  })),
-  // Where all is well the search goes on, or it ends in what is left.
-  sound:
-    answers.findIndex(([, then]) => then.startsWith('?')) < 0
-      ? answers.length - 1
-      : answers.findIndex(([, then]) => then.startsWith('?')),
-  instead: {},
-  never: [],
-});
-
-/** A test that can hurt, with its caution. */
-const careful = (caution: string, t: Test): Test => ({ ...t, caution });
-
-/** A test whose sound answer is another than the one that leads on, or that is not done while it may be something. */
-const but = (more: Partial<Pick<Test, 'sound' | 'instead' | 'never'>>, t: Test): Test => ({ ...t, ...more });
-
-const PROBE =
-  'A probe that slips from positive to metal makes sparks and burns: hold it by its insulation, and keep other metal away.';
-const LIVE = 'Ignition volts knock you down: hands off plug, cap and lead while the engine turns.';
 
 /** Searches from what a rider sees to what it is, the quick and the likely first. */
 export const FAULT_TREES: readonly FaultTree[] = [
-  {
+  tree({
     id: 'no-crank',
+    words: 'no start dead starter button silent click battery',
     symptom: 'Nothing happens at the button',
     tests: [
       test(
@@ -109,9 +60,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ),
       ),
     ],
-  },
-  {
+  }),
+  tree({
     id: 'no-spark',
+    words: 'no start turns does not fire cranks spark',
     symptom: 'It turns but does not fire',
     tests: [
       careful(
@@ -180,9 +132,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ),
       ),
     ],
-  },
-  {
+  }),
+  tree({
     id: 'misfire',
+    words: 'runs badly stutters hesitates dies misfires weak',
     symptom: 'It runs badly or dies under load',
     tests: [
       careful(
@@ -237,9 +190,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ),
       ),
     ],
-  },
-  {
+  }),
+  tree({
     id: 'no-light',
+    words: 'lights electrics dark lamp dead bulb fuse',
     symptom: 'No light, or a dead circuit',
     tests: [
       test('one', 'Is one lamp dead, or several?', ['one', '?bulbseen'], ['several', '?fuseseen']),
@@ -274,9 +228,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ),
       ),
     ],
-  },
-  {
+  }),
+  tree({
     id: 'hot',
+    words: 'overheats temperature steam boils fan',
     symptom: 'It overheats',
     tests: [
       careful(
@@ -307,9 +262,10 @@ export const FAULT_TREES: readonly FaultTree[] = [
         ),
       ),
     ],
-  },
-  {
+  }),
+  tree({
     id: 'wobble',
+    words: 'wobble pulls shakes weaves handling steering',
     symptom: 'It wobbles or pulls',
     tests: [
       test(
@@ -334,5 +290,6 @@ export const FAULT_TREES: readonly FaultTree[] = [
       test('bars', 'Are the bars straight when the wheel is?', ['no', 'forks-twisted'], ['yes', '?load']),
       test('load', 'Is the luggage tight, and even on both sides?', ['no', 'luggage'], ['yes', 'fastener-loose']),
     ],
-  },
+  }),
+  ...SEEN_TREES,
 ];

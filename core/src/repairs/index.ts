@@ -7,6 +7,7 @@ export * from './ownMinutes.js';
 export * from './shared.js';
 export * from './trouble.js';
 export * from './known.js';
+export { type FaultTree, type Test } from './faultTree.js';
 export * from './faults.js';
 export * from './faultOrder.js';
 export * from './prevention.js';

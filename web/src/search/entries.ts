@@ -146,7 +146,8 @@ export function useEntries() {
       kind: 'search for a fault',
       name: f.symptom,
       says: 'step by step',
-      run: go({ path: '/kit', query: { tab: 'mends', symptom: f.id } }),
+      words: f.words,
+      run: go({ path: '/road', query: { seek: f.id } }),
     })),
   );
   const items = computed<Found[]>(() =>

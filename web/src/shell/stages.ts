@@ -32,6 +32,9 @@ export function useStages() {
     const on = ladder(garage.fasteners);
     const unsure = on.assumed;
     const counted = on.assumed + on.measured + on.tried + on.proven;
+    const watching = (garage.doc?.watches ?? []).filter(
+      (w) => w.closed === null && w.bikeId === garage.bike?.id,
+    ).length;
     const km = trip ? figure(view.units, 'distance', tripKm(trip)) : '';
     return [
       {
@@ -97,6 +100,13 @@ export function useStages() {
         live: f && !f.missing.ready ? `${Math.round(f.ready * 100)} %` : '–',
         done: !!f && !f.missing.ready && f.ready >= 0.8,
         begun: (garage.doc?.drills.length ?? 0) + (garage.doc?.checks.length ?? 0) > 0,
+      },
+      {
+        path: '/road',
+        name: 'Road',
+        live: watching > 0 ? `${watching} watched` : 'ready',
+        done: false,
+        begun: true,
       },
     ];
   });

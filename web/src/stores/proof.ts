@@ -85,7 +85,7 @@ export const useProof = defineStore('proof', () => {
   }
   const write = (label: string, next: Drill): boolean => garage.put(label, 'drills', next);
 
-  function start(r: Rehearsal, given: { dry: boolean; dark: boolean; who: string }): boolean {
+  function start(r: Rehearsal, given: { dry: boolean; dark: boolean; who: string; real?: boolean }): boolean {
     const bike = garage.bike;
     if (!bike) return false;
     const row = startDrill(r, {

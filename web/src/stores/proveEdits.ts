@@ -191,8 +191,44 @@ export function endingOf(
       ...turned.map((f) => change('fasteners', f, turnedIn(f, shown))),
       ...used.flatMap((u) => takeOff(doc, u.kind, u.units)),
       ...(watch ? [change('watches', null, watch)] : []),
+      ...(drill.real
+        ? [
+            loggedMishap(
+              doc,
+              c.bike.id,
+              { trouble: drill.trouble, used: used.map((u) => `${u.units} ${c.book.of(u.kind).name}`).join(', ') },
+              { id: given.nextId(), today: given.today },
+            ),
+          ]
+        : []),
     ],
   };
+}
+
+/** A mishap written into the ride log of its day: the day's ride of that bike gets it, or a new one is begun. */
+export function loggedMishap(
+  doc: GarageDocument,
+  bikeId: string,
+  mishap: { trouble: string; used: string },
+  given: { id: string; today: string },
+): RowChange {
+  const before = doc.rides.find((r) => r.bike === bikeId && r.date === given.today) ?? null;
+  const ride: Ride = before ?? {
+    ...{
+      id: given.id,
+      bike: bikeId,
+      date: given.today,
+      km: { paved: 0, gravel: 0, track: 0 },
+      crossings: 0,
+      mishaps: [],
+    },
+    note: '',
+  };
+  const known = ride.mishaps.find((m) => m.trouble === mishap.trouble);
+  const mishaps = known
+    ? ride.mishaps.map((m) => (m === known ? { ...m, count: m.count + 1 } : m))
+    : [...ride.mishaps, { trouble: mishap.trouble, count: 1, used: mishap.used.slice(0, 200) }];
+  return change('rides', before, { ...ride, mishaps });
 }
 
 /** Days that a logged ride may be back for its repairs to be watched still. */
@@ -252,7 +288,7 @@ export const timesOf = (drills: readonly Drill[], of: Pick<Drill, 'trouble' | 'w
 
 /** The rehearsal of a drill that was begun: by the way as the kit goes it now, else by its own name. */
 export function rehearsalOf(c: ProveCase, drill: Pick<Drill, 'trouble' | 'way' | 'wheel'>): Rehearsal | null {
-  const trouble = c.exposures.find((e) => e.trouble.id === drill.trouble)?.trouble;
+  const trouble = c.troubles.find((t) => t.id === drill.trouble);
   const mend = c.kit.mends.find((m) => m.troubleId === drill.trouble && m.bikeId === c.bike.id && m.way !== null);
   const helped = mend && mend.wayName.startsWith(`${drill.way}, with `) ? mend.wayName : drill.way;
   const go = (way: string) => rehearsal(c, drill.trouble, way, drill.wheel);

@@ -14,6 +14,7 @@ export const PAGES: {
     '/stow': 'where it goes',
     '/crew': 'who carries what',
     '/prove': 'practise and check',
+    '/road': 'fix it out there',
   },
   pages: [
     {
@@ -171,6 +172,12 @@ export const PAGES: {
       says: 'everything as one print',
       words: 'paper print repair sheets steps',
       to: { path: '/print/book' },
+    },
+    {
+      name: 'What is wrong?',
+      says: 'find the fault and mend it, without a signal',
+      words: 'broken breakdown roadside help fault emergency where am i position',
+      to: { path: '/road' },
     },
     { name: 'Print the list', says: 'one page by place', words: 'paper', to: { path: '/print' } },
   ],

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+/** The evening: what was mended today, what to restock, what to look at tomorrow, and what falls due. */
+import { computed } from 'vue';
+import { passOf, type ProofTold, type ProveCase } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
+import { today } from '../../ui/day';
+import { counted } from '../../ui/words';
+
+const props = defineProps<{ told: ProofTold; of: ProveCase }>();
+const garage = useGarage();
+const name = (id: string) => props.of.troubles.find((t) => t.id === id)?.name ?? id;
+const rides = computed(() =>
+  [...(garage.doc?.rides ?? [])]
+    .filter((r) => r.bike === garage.bike?.id && r.mishaps.length > 0)
+    .sort((a, b) => (a.date < b.date ? 1 : -1)),
+);
+const todays = computed(() => rides.value.find((r) => r.date === today()) ?? null);
+/** Spares of the kit that the rider no longer owns enough of. */
+const restock = computed(() => props.of.kit.spares.filter((s) => s.buy > 0));
+const tomorrow = computed(() => [
+  ...passOf(props.told.checks, 'evening').filter((k) => k.standing !== 'done' && k.standing !== 'skipped'),
+]);
+const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'overdue' || k.standing === 'found'));
+</script>
+
+<template>
+  <div>
+    <section>
+      <h2>Today</h2>
+      <ul v-if="todays" class="plain">
+        <li v-for="m in todays.mishaps" :key="m.trouble">
+          <strong>{{ name(m.trouble) }}</strong>{{ m.count > 1 ? ` ×${m.count}` : '' }}
+          <span class="soft">{{ m.used }}</span>
+        </li>
+      </ul>
+      <p v-else class="soft">Nothing happened yet.</p>
+      <p><router-link to="/trip?tab=record">Ride log</router-link></p>
+    </section>
+    <section>
+      <h2>In the evening</h2>
+      <p v-if="urgent.length > 0" class="gap">
+        {{
+          urgent
+            .map((k) => k.name)
+            .slice(0, 4)
+            .join(', ')
+        }}{{ urgent.length > 4 ? ' …' : '' }}
+      </p>
+      <p>
+        {{ counted(tomorrow.length, 'look') }} round the bike.
+        <router-link to="/prove?tab=checks">Evening round</router-link> ·
+        <router-link to="/prove?tab=watch">Watch list</router-link>
+      </p>
+    </section>
+    <section>
+      <h2>Restock</h2>
+      <ul v-if="restock.length > 0" class="plain">
+        <li v-for="s in restock.slice(0, 12)" :key="s.kind">
+          {{ s.name }} <strong class="num">{{ s.buy }}</strong>
+        </li>
+      </ul>
+      <p v-if="restock.length > 12" class="soft">and {{ restock.length - 12 }} more</p>
+      <p v-if="restock.length === 0" class="soft">All that the kit counts on is there.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+section {
+  padding: 12px 16px;
+  border-bottom: 1px solid var(--hair);
+}
+.plain {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.plain li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+</style>

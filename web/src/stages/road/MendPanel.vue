@@ -1,0 +1,220 @@
+<script setup lang="ts">
+/** Mend it: what not to do first, the way that this kit, these people and this light allow, where each thing lies, and what would do instead. */
+import { computed, ref } from 'vue';
+import {
+  insteadOf,
+  lasting,
+  needMet,
+  rehearsal,
+  stopFirst,
+  waysNow,
+  type Need,
+  type ProveCase,
+  type Trouble,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import { useProof } from '../../stores/proof';
+import { loggedMishap, watchOfLog } from '../../stores/proveEdits';
+import { useView } from '../../stores/view';
+import { today } from '../../ui/day';
+import LackWords from '../../ui/LackWords.vue';
+import { minutesText } from '../../words/prove';
+import { GRADE_NAMES } from '../../words/pages';
+import LiesList from '../prove/LiesList.vue';
+
+const props = defineProps<{ trouble: Trouble; of: ProveCase }>();
+const proof = useProof();
+const garage = useGarage();
+const notice = useNotice();
+const view = useView();
+const stop = computed(() => stopFirst(props.trouble));
+const read = ref(stop.value.length === 0);
+const dark = ref(false);
+const ways = computed(() => waysNow(props.of, props.trouble, dark.value));
+const picked = ref<string | null>(null);
+const way = computed(() => ways.value.find((w) => w.way.name === picked.value) ?? ways.value[0] ?? null);
+const r = computed(() => (way.value ? rehearsal(props.of, props.trouble.id, way.value.way.name) : null));
+const having = computed(() => ({
+  kit: props.of.kit,
+  chains: Object.fromEntries(
+    Object.entries(props.of.kitUse).map(([id, list]) => [id, list.map((ch) => ch.links.map((l) => l.piece.name))]),
+  ),
+  fasteners: props.of.fasteners,
+  practice: props.of.practice,
+  book: props.of.book,
+}));
+/** Needs of the way that the kit does not meet, each with what would do instead. */
+const lacking = computed(() => {
+  const needs: Need[] = way.value ? [...way.value.way.out, ...way.value.way.back].flatMap((s) => s.needs) : [];
+  const out = new Map<string, { ask: string; instead: ReturnType<typeof insteadOf> }>();
+  for (const n of needs) {
+    const met = needMet(n, having.value);
+    if (!met.ok) out.set(met.ask, { ask: met.ask, instead: insteadOf(props.of, n) });
+  }
+  return [...out.values()];
+});
+function begin() {
+  if (r.value) proof.start(r.value, { dry: false, dark: dark.value, who: proof.who, real: true });
+}
+/** Mended already: written into the day's log, with what it asks for afterwards. */
+function logged() {
+  const { doc, bike } = garage;
+  if (!doc || !bike || !way.value) return;
+  const ride = loggedMishap(
+    doc,
+    bike.id,
+    { trouble: props.trouble.id, used: '' },
+    { id: crypto.randomUUID(), today: today() },
+  );
+  const watch = watchOfLog(
+    doc,
+    bike,
+    { bike: bike.id, date: today() },
+    { trouble: props.trouble.id, way: way.value.way.name },
+    { id: crypto.randomUUID(), today: today() },
+  );
+  const rows = [ride, ...(watch ? [{ table: 'watches' as const, id: watch.id, before: null, after: watch }] : [])];
+  if (garage.edit(`log: ${props.trouble.name}`, rows))
+    notice.say(`${props.trouble.name} is in the log of today. Ctrl Z takes it back.`);
+}
+</script>
+
+<template>
+  <div v-if="!read" class="stop">
+    <p v-for="s in stop" :key="s" class="big">{{ s }}</p>
+    <v-btn class="press" @click="read = true">Understood</v-btn>
+  </div>
+  <div v-else>
+    <v-switch v-model="dark" label="It is dark" />
+    <div class="ways" role="group" aria-label="Ways to mend it">
+      <v-btn
+        v-for="w in ways"
+        :key="w.way.name"
+        variant="tonal"
+        class="way"
+        :class="{ on: w === way, not: !w.has }"
+        :aria-pressed="w === way"
+        @click="picked = w.way.name"
+      >
+        <strong>{{ w.way.name }}</strong>
+        <span class="num">{{ GRADE_NAMES[w.grade] }} · {{ minutesText(w.minutes) }}</span>
+        <small v-if="!w.has" class="gap"><LackWords :lacks="[w.why]" /></small>
+      </v-btn>
+    </div>
+    <template v-if="way && r">
+      <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
+      <p v-if="r.lasts.length > 0" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
+      <section v-if="lacking.length > 0" class="instead">
+        <h2>You have not got that</h2>
+        <ul>
+          <li v-for="l in lacking" :key="l.ask">
+            <strong>{{ l.ask }}</strong>:
+            <template v-if="l.instead.length > 0">
+              <span v-for="x in l.instead" :key="x.name"
+                >{{ x.name }} ({{ x.mind }}<template v-if="x.lies[0]">; {{ x.lies[0].place }}</template
+                >).
+              </span>
+            </template>
+            <template v-else>nothing in this kit does it instead: ask whoever rides with you.</template>
+          </li>
+        </ul>
+      </section>
+      <template v-if="r.steps[0]?.part === 'get out'">
+        <h2>Get out, in this order</h2>
+        <LiesList :lies="r.steps[0].needs[0]!.lies" />
+      </template>
+      <p class="presses">
+        <v-btn class="press go" @click="begin">Begin, step by step</v-btn>
+        <v-btn class="press" variant="tonal" @click="logged">It is mended: write it down</v-btn>
+      </p>
+    </template>
+    <p v-else class="big">No way is known for it here. Ask for help: the card says where you are.</p>
+    <section class="ladder">
+      <h2>It does not move</h2>
+      <p>
+        Clean the recess, soak it, wait ten minutes. Six-point tool, square and pushed home; strike it, then pull; then
+        a little tighter and back again. If it slips: locking pliers, then two filed flats.
+        <router-link :to="{ query: { mend: 'head-rounded' } }">Head rounded or seized</router-link>
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.big {
+  font-size: clamp(22px, 3vw, 34px);
+  font-family: var(--v-font-heading);
+  font-weight: 600;
+  line-height: 1.16;
+  padding: 8px 0;
+}
+.stop {
+  border: 3px solid var(--gap);
+  padding: 10px 18px 18px;
+  margin-top: 10px;
+}
+.ways {
+  display: grid;
+  gap: 8px;
+  margin: 8px 0 12px;
+}
+.way {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 12px;
+  min-height: 60px;
+  text-align: left;
+  font-size: 18px;
+  align-items: center;
+}
+.way.on {
+  border: 2px solid var(--ink);
+}
+.way.not strong {
+  font-weight: 500;
+  color: var(--soft);
+}
+.way small {
+  grid-column: 1 / -1;
+  font-size: 13.5px;
+}
+.caution {
+  margin: 6px 0;
+  font-size: 15px;
+}
+.lasts {
+  font-size: 16px;
+  padding: 4px 0;
+}
+.instead {
+  border-left: 3px dashed var(--gap);
+  padding: 4px 0 4px 12px;
+  margin: 8px 0;
+  font-size: 16px;
+}
+.instead ul {
+  margin: 0;
+  padding-left: 18px;
+}
+.presses {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  padding: 12px 0;
+}
+.press {
+  min-height: 72px;
+  font-size: 21px;
+  justify-content: center;
+}
+.go {
+  flex: 1;
+  background: var(--ink);
+  color: var(--sheet);
+}
+.ladder {
+  padding: 10px 0;
+  font-size: 16px;
+}
+</style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+/** A search: the test that saves most minutes, answered by a large press; what it may be as bars; back at any time. */
+import { computed, ref } from 'vue';
+import { seek, testMinutes, type FaultTree, type ProveCase, type Seen } from '@necessaire/core';
+import { percent } from '../../ui/words';
+import { minutesText } from '../../words/prove';
+import { END_WORDS } from '../../words/road';
+
+const props = defineProps<{ tree: FaultTree; of: ProveCase }>();
+const emit = defineEmits<{ mend: [troubleId: string] }>();
+const seen = ref<Seen[]>([]);
+const read = ref(props.tree.first === '');
+const now = computed(() => seek(props.of, props.tree, seen.value));
+const name = (id: string) => props.of.troubles.find((t) => t.id === id)?.name ?? id;
+const testOf = (id: string) => props.tree.tests.find((t) => t.id === id);
+const take = (answer: number | null) => {
+  const test = now.value.next;
+  if (test) seen.value = [...seen.value, { test: test.id, answer }];
+};
+const back = () => (seen.value = seen.value.slice(0, -1));
+const MOST = 5;
+const suspects = computed(() => now.value.suspects.slice(0, MOST));
+const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())]);
+</script>
+
+<template>
+  <div v-if="!read" class="stop">
+    <p class="big">{{ tree.first }}</p>
+    <v-btn class="press" @click="read = true">That is done</v-btn>
+  </div>
+  <div v-else>
+    <template v-if="now.next">
+      <p v-if="now.next.caution" class="caution">{{ now.next.caution }}</p>
+      <h2 class="big" aria-live="polite">{{ now.next.step.text }}</h2>
+      <p class="soft">
+        {{ minutesText(testMinutes(now.next))
+        }}<template v-if="now.minutes !== null"> · about {{ minutesText(now.minutes) }} to know it</template>
+      </p>
+      <div class="answers">
+        <v-btn v-for="(a, i) in now.next.answers" :key="a.seen" variant="tonal" class="press" @click="take(i)">{{
+          a.seen
+        }}</v-btn>
+        <v-btn variant="tonal" class="press unsure" @click="take(null)">I cannot tell</v-btn>
+      </div>
+    </template>
+    <p v-else-if="now.end" class="big end" role="status">{{ END_WORDS[now.end] }}</p>
+    <p v-if="seen.length > 0"><v-btn variant="tonal" @click="back">One back</v-btn></p>
+    <ul class="suspects" aria-label="What it may be">
+      <li v-for="s in suspects" :key="s.trouble">
+        <v-btn variant="text" class="suspect" @click="emit('mend', s.trouble)">
+          <span class="name">{{ name(s.trouble) }}</span>
+          <span class="bar"><i :style="{ width: `${s.share * 100}%` }" /></span>
+          <span class="num">{{ percent(s.share) }}</span>
+        </v-btn>
+      </li>
+    </ul>
+    <p v-if="!now.next && lacking.length > 0" class="soft">With {{ lacking.join(', ') }} more could be told.</p>
+    <ol v-if="seen.length > 0" class="path soft">
+      <li v-for="s in seen" :key="s.test">
+        {{ testOf(s.test)?.step.text }}{{ ' ' }}
+        <strong>{{ s.answer === null ? 'cannot tell' : testOf(s.test)?.answers[s.answer]?.seen }}</strong>
+      </li>
+    </ol>
+    <p class="soft">Odds are those of your trip and bike; minutes are typical values.</p>
+  </div>
+</template>
+
+<style scoped>
+.big {
+  font-size: clamp(24px, 3.4vw, 38px);
+  font-family: var(--v-font-heading);
+  font-weight: 600;
+  line-height: 1.14;
+  text-transform: none;
+  letter-spacing: 0;
+  color: var(--ink);
+  padding: 12px 0 6px;
+}
+.stop {
+  border: 3px solid var(--gap);
+  padding: 10px 18px 18px;
+  margin-top: 10px;
+}
+.answers {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 10px;
+  margin: 12px 0;
+}
+.press {
+  min-height: 76px;
+  font-size: 21px;
+  line-height: 1.1;
+  justify-content: center;
+}
+.unsure {
+  border-style: dashed;
+}
+.suspects {
+  list-style: none;
+  margin: 10px 0;
+  padding: 0;
+}
+.suspect {
+  display: grid;
+  grid-template-columns: minmax(140px, 2fr) minmax(60px, 2fr) 54px;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  min-height: 48px;
+  border-bottom: 1px solid var(--hair);
+  text-align: left;
+  font-size: 16px;
+}
+.bar {
+  height: 14px;
+  border: 1px solid var(--line);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink);
+}
+.num {
+  text-align: right;
+}
+.path {
+  padding-left: 22px;
+  font-size: 14px;
+}
+</style>
