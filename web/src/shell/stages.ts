@@ -104,7 +104,7 @@ export function useStages() {
       {
         path: '/road',
         name: 'Road',
-        live: watching > 0 ? `${watching} watched` : 'ready',
+        live: watching > 0 ? `watch ${watching}` : 'ready',
         done: false,
         begun: true,
       },

@@ -12,7 +12,7 @@ export const HELP_WORDS: Readonly<Record<MarkKind, string>> = {
 
 /** How a search ended, in a sentence. */
 export const END_WORDS: Readonly<Record<NonNullable<Seeking['end']>, string>> = {
-  found: 'It is this.',
+  found: 'Most likely this:',
   open: 'Nothing that you have with you tells more: begin with the likeliest.',
   'nothing fits': 'Nothing known fits what you saw. Go back and look again, or choose the problem yourself.',
 };

@@ -2,7 +2,7 @@
 /** What is wrong, and what to do: large presses, one thing at a time, without a signal. */
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { FAULT_TREES, type FaultTree } from '@necessaire/core';
+import { FAULT_TREES, faultSearch, type FaultTree } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
@@ -27,7 +27,16 @@ const go = (query: Record<string, string>) => void router.push({ query });
 const typed = ref('');
 const card = ref(false);
 watch([tree, trouble], () => (typed.value = ''));
-const symptoms = computed(() => FAULT_TREES.filter((t) => matches(typed.value, `${t.symptom} ${t.words}`)));
+/** People first, then what is likeliest on this trip. */
+const ordered = computed(() => {
+  const c = proof.made;
+  const weight = (t: FaultTree) => (c ? faultSearch(c, t).search.causes.reduce((s, k) => s + k.weight, 0) : 0);
+  return [...FAULT_TREES]
+    .map((t) => ({ t, w: t.inOrder ? Infinity : weight(t) }))
+    .sort((a, b) => (a.w === b.w ? 0 : b.w - a.w))
+    .map((x) => x.t);
+});
+const symptoms = computed(() => ordered.value.filter((t) => matches(typed.value, `${t.symptom} ${t.words}`)));
 const problems = computed(() =>
   typed.value.trim() === ''
     ? []

@@ -43,7 +43,12 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
         <v-btn variant="tonal" class="press unsure" @click="take(null)">I cannot tell</v-btn>
       </div>
     </template>
-    <p v-else-if="now.end" class="big end" role="status">{{ END_WORDS[now.end] }}</p>
+    <template v-else-if="now.end">
+      <p class="big end" role="status">{{ END_WORDS[now.end] }}</p>
+      <v-btn v-if="now.end === 'found' && suspects[0]" class="press" @click="emit('mend', suspects[0].trouble)"
+        >{{ name(suspects[0].trouble) }}: how to mend it</v-btn
+      >
+    </template>
     <p v-if="seen.length > 0"><v-btn variant="tonal" @click="back">One back</v-btn></p>
     <ul class="suspects" aria-label="What it may be">
       <li v-for="s in suspects" :key="s.trouble">
