@@ -1,6 +1,6 @@
 import { axeOn, expect, goTo, isPhone, open, settled, test } from './fixtures';
 
-const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove'];
+const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove', 'Road'];
 
 for (const theme of ['light', 'dark'] as const)
   test(`no view has a fault that axe finds, ${theme}`, async ({ page, app }) => {

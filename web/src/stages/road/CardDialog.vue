@@ -34,6 +34,8 @@ onMounted(locate);
 const said = computed(() => (at.value ? positionText(at.value) : null));
 const where = computed(() => (at.value && garage.trip?.route ? whereOnRoute(garage.trip.route, at.value) : null));
 const light = computed(() => (at.value ? daylightLeft(at.value, new Date().toISOString()) : null));
+/** So far off the track one is not on it, km. */
+const FAR_OFF = 5;
 const km = (v: number) => withUnit(view.units, 'distance', v);
 /** Details that one chose to write: they stay on this device, and go into no file. */
 const OWN = 'necessaire-own-card';
@@ -89,7 +91,10 @@ const water = computed(() => {
         <v-btn variant="tonal" @click="locate">Look again</v-btn>
       </section>
       <section v-if="where">
-        <p class="big">
+        <p v-if="where.off > FAR_OFF" class="big">
+          <span class="num">{{ km(where.off) }}</span> off the way of this trip
+        </p>
+        <p v-else class="big">
           <template v-if="where.last"
             ><span class="num">{{ km(where.last.km) }}</span> after {{ where.last.name }}</template
           >

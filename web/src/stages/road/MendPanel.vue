@@ -18,6 +18,7 @@ import { useProof } from '../../stores/proof';
 import { loggedMishap, watchOfLog } from '../../stores/proveEdits';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
+import { counted } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import { minutesText } from '../../words/prove';
 import { GRADE_NAMES } from '../../words/pages';
@@ -32,6 +33,13 @@ const stop = computed(() => stopFirst(props.trouble));
 const read = ref(stop.value.length === 0);
 const dark = ref(false);
 const ways = computed(() => waysNow(props.of, props.trouble, dark.value));
+/** The ways that can be done; the others only when asked for, and without what would merely be quicker. */
+const everyWay = ref(false);
+const can = computed(() => ways.value.filter((w) => w.has));
+const shown = computed(() =>
+  everyWay.value || can.value.length === 0 ? ways.value.filter((w) => w.has || !w.way.helped) : can.value,
+);
+const more = computed(() => ways.value.filter((w) => !w.has && !w.way.helped).length);
 const picked = ref<string | null>(null);
 const way = computed(() => ways.value.find((w) => w.way.name === picked.value) ?? ways.value[0] ?? null);
 const r = computed(() => (way.value ? rehearsal(props.of, props.trouble.id, way.value.way.name) : null));
@@ -89,7 +97,7 @@ function logged() {
     <v-switch v-model="dark" label="It is dark" />
     <div class="ways" role="group" aria-label="Ways to mend it">
       <v-btn
-        v-for="w in ways"
+        v-for="w in shown"
         :key="w.way.name"
         variant="tonal"
         class="way"
@@ -102,8 +110,19 @@ function logged() {
         <small v-if="!w.has" class="gap"><LackWords :lacks="[w.why]" /></small>
       </v-btn>
     </div>
+    <p v-if="can.length > 0 && more > 0">
+      <v-btn variant="plain" :aria-expanded="everyWay" @click="everyWay = !everyWay">{{
+        everyWay
+          ? 'Only what I can do here'
+          : `${counted(more, 'other way', 'other ways')} that this kit lacks something for`
+      }}</v-btn>
+    </p>
     <template v-if="way && r">
       <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
+      <p class="presses">
+        <v-btn class="press go" @click="begin">Begin, step by step</v-btn>
+        <v-btn class="press" variant="tonal" @click="logged">It is mended: write it down</v-btn>
+      </p>
       <p v-if="r.lasts.length > 0" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
       <section v-if="lacking.length > 0" class="instead">
         <h2>You have not got that</h2>
@@ -124,10 +143,6 @@ function logged() {
         <h2>Get out, in this order</h2>
         <LiesList :lies="r.steps[0].needs[0]!.lies" />
       </template>
-      <p class="presses">
-        <v-btn class="press go" @click="begin">Begin, step by step</v-btn>
-        <v-btn class="press" variant="tonal" @click="logged">It is mended: write it down</v-btn>
-      </p>
     </template>
     <p v-else class="big">No way is known for it here. Ask for help: the card says where you are.</p>
     <section class="ladder">

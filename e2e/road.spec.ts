@@ -1,0 +1,143 @@
+import type { Page } from '@playwright/test';
+import type { GarageDocument } from '@necessaire/core';
+import { expect, faultless, goTo, isPhone, open, settled, test, type App } from './fixtures';
+
+const run = (page: Page) => page.locator('.run');
+/** The demo's first trip as the server has it. */
+async function route(app: App) {
+  const json = async (path: string) => (await fetch(`${app.url}/api/garages${path}`)).json() as Promise<unknown>;
+  const { garages } = (await json('')) as { garages: { id: string }[] };
+  const { document } = (await json(`/${garages[0]!.id}`)) as { document: GarageDocument };
+  return document.trips[0]!.route!;
+}
+
+test('from what is seen to what it is, and mended step by step into the log, the stock and the watch list', async ({
+  page,
+  app,
+}) => {
+  test.slow();
+  await page.clock.install();
+  await open(page, app, '/road');
+  // People come first.
+  await expect(page.locator('.symptom').first()).toHaveText('After a fall');
+  await faultless(page, 'Road');
+  await page.getByRole('searchbox', { name: 'Say it in a word or two' }).fill('flat');
+  await page.getByRole('button', { name: 'A tyre is flat', exact: true }).click();
+  await expect(page.locator('h1')).toHaveText('A tyre is flat');
+  const question = (await page.locator('.big').first().textContent())!;
+  await page.getByRole('button', { name: 'I cannot tell' }).click();
+  await expect(page.locator('.big').first()).not.toHaveText(question);
+  await page.getByRole('button', { name: 'One back' }).click();
+  await expect(page.locator('.big').first()).toHaveText(question);
+  await faultless(page, 'a search');
+  // Answered until one trouble is left, whatever is asked first.
+  for (let i = 0; i < 6; i++) {
+    const minutes = page.getByRole('button', { name: 'yes, with a tube in it' });
+    const no = page.locator('.answers').getByRole('button', { name: 'no', exact: true });
+    if (await minutes.isVisible()) await minutes.click();
+    else if (await no.isVisible()) await no.click();
+    else break;
+  }
+  await page.getByRole('button', { name: 'Puncture, tubed: how to mend it' }).click();
+  await expect(page.locator('h1')).toHaveText('Puncture, tubed');
+  await expect(page.locator('.way').first()).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('.way').first()).toContainText('Patch the tube');
+  await expect(page.locator('main')).toContainText('Props slip');
+  await faultless(page, 'how to mend it');
+  // In the dark it takes longer.
+  const minutesOf = async () => Number(/(\d+) min/u.exec((await page.locator('.way').first().textContent())!)![1]);
+  const day = await minutesOf();
+  await page.getByRole('checkbox', { name: 'It is dark' }).check();
+  expect(await minutesOf()).toBeGreaterThan(day);
+  await page.getByRole('checkbox', { name: 'It is dark' }).uncheck();
+  await page.getByRole('button', { name: 'Begin, step by step' }).click();
+  while ((await run(page).getAttribute('data-state')) === 'running') {
+    const at = Number(await run(page).getAttribute('data-step'));
+    await page.clock.fastForward(90_000);
+    await page.keyboard.press('Space');
+    await expect(run(page)).toHaveAttribute('data-step', String(at + 1));
+  }
+  await run(page)
+    .getByRole('checkbox', { name: /^Tube patches/ })
+    .check();
+  await run(page).getByRole('button', { name: 'Write it down' }).click();
+  await settled(page);
+  // Written as it happened: the day, the stock, the watch list.
+  await expect(page.locator('.road-sheet')).toContainText('Puncture, tubed');
+  await expect(page.locator('.road-sheet')).toContainText('Tube patches');
+  await goTo(page, 'Prove');
+  await page.getByRole('tab', { name: 'Watch list' }).click();
+  await expect(page.locator('.watch').filter({ hasText: 'Puncture, tubed' })).toContainText('from the road');
+});
+
+test('brakes, fuel, heat, packs and injuries stop first with what not to do', async ({ page, app }) => {
+  for (const [id, says] of [
+    ['brake-line', 'Do not ride while the brakes are in doubt'],
+    ['fuel-hose', 'no flame'],
+    ['coolant-hose', 'it scalds'],
+    ['battery', 'lithium pack'],
+    ['injury-serious', 'emergency number'],
+  ] as const) {
+    await open(page, app, `/road?mend=${id}`);
+    await expect(page.locator('.stop')).toContainText(says);
+    await expect(page.getByRole('button', { name: 'Begin, step by step' })).toBeHidden();
+    await page.getByRole('button', { name: 'Understood' }).click();
+    await expect(page.locator('.stop')).toBeHidden();
+  }
+  await page.goto(`${app.url}/road?seek=fallen`);
+  await settled(page);
+  await expect(page.locator('.stop')).toContainText('Call the local emergency number');
+  await page.getByRole('button', { name: 'That is done' }).click();
+  await expect(page.locator('.big').first()).toContainText('Is anybody hurt?');
+});
+
+test('what is not there has something instead, and what is mended is logged in two presses', async ({ page, app }) => {
+  await open(page, app, '/road?mend=puncture-tube');
+  await page.getByRole('button', { name: /other ways? that this kit lacks/ }).click();
+  await page.locator('.way').filter({ hasText: 'Fit a front tube' }).click();
+  await expect(page.locator('.instead')).toContainText('You have not got that');
+  await page.getByRole('link', { name: 'Head rounded or seized' }).click();
+  await expect(page.locator('h1')).toHaveText('Head rounded or seized during a repair');
+  await page.getByRole('button', { name: 'It is mended: write it down' }).click();
+  await expect(page.locator('.road-sheet')).toContainText('Head rounded or seized');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.road-sheet')).toContainText('Nothing happened yet');
+});
+
+test('the card says where one is, how far from the last mark, and keeps one’s details on the device', async ({
+  page,
+  app,
+  context,
+}) => {
+  const points = (await route(app)).points;
+  const [lat, lon] = points[Math.floor(points.length / 3)]!;
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: lat, longitude: lon, accuracy: 8 });
+  await open(page, app, '/road?seek=hurt');
+  await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
+  const card = page.getByRole('dialog', { name: 'Where am I, whom to call' });
+  await expect(card).toContainText(`${lat.toFixed(5)}, ${lon.toFixed(5)}`);
+  await expect(card).toContainText(/\d+ km after \w+/u);
+  await expect(card.locator('tbody tr').first()).toContainText(/km (?:ahead|back)/u);
+  await expect(card).toContainText('Light:');
+  await expect(card).toContainText('to the reserve');
+  await card.getByRole('textbox', { name: /^Blood group/ }).fill('0 negative');
+  await card.getByRole('textbox', { name: /^Blood group/ }).press('Tab');
+  await faultless(page, 'the card');
+  await card.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await settled(page);
+  await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
+  await expect(card.getByRole('textbox', { name: /^Blood group/ })).toHaveValue('0 negative');
+  // Nothing of it is in the garage.
+  const { garages } = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
+  const file = await (await fetch(`${app.url}/api/garages/${garages[0]!.id}/file`)).text();
+  expect(file).not.toContain('0 negative');
+  // Without leave it says so, and what to do.
+  await context.clearPermissions();
+  await page.reload();
+  await settled(page);
+  await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
+  await expect(card.getByRole('alert')).toContainText(/Allow it in the browser|No position yet/u);
+  expect(isPhone(page)).toBe(false);
+});
