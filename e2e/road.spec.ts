@@ -65,6 +65,10 @@ test('from what is seen to what it is, and mended step by step into the log, the
   // Written as it happened: the day, the stock, the watch list.
   await expect(page.locator('.road-sheet')).toContainText('Puncture, tubed');
   await expect(page.locator('.road-sheet')).toContainText('Tube patches');
+  // What is left of the trip with what is left in the bag.
+  await page.getByRole('button', { name: 'Look ahead' }).click();
+  await expect(page.locator('.road-sheet')).toContainText(/\d+\.\d % get home unaided with what is left in the bag/u);
+  await expect(page.locator('.road-sheet')).toContainText('Less than was packed');
   await goTo(page, 'Prove');
   await page.getByRole('tab', { name: 'Watch list' }).click();
   await expect(page.locator('.watch').filter({ hasText: 'Puncture, tubed' })).toContainText('from the road');

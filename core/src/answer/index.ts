@@ -8,3 +8,4 @@ export * from './inWords.js';
 export * from './riderFile.js';
 export * from './theirs.js';
 export * from './proof.js';
+export * from './fromHere.js';

@@ -1,6 +1,9 @@
+import { fit } from '../bike/fit/index.js';
+import type { Fastener } from '../bike/index.js';
 import type { Need } from '../repairs/index.js';
+import type { Supply } from '../repairs/supplies/index.js';
 import type { ProveCase } from '../prove/index.js';
-import type { PieceFunction } from '../toolbox/tools/index.js';
+import type { Piece, PieceFunction } from '../toolbox/tools/index.js';
 import { whereAll, type Lies } from '../prove/rehearsal.js';
 
 /** Something that does instead: at what it costs, and where it lies. */
@@ -78,6 +81,37 @@ const STANDS: Readonly<Record<string, readonly (readonly [kind: string, mind: st
     ['cable tie', 'not on hot coolant for long'],
   ],
 };
+
+/** Somebody who rides along and has what is missing. */
+export interface Lender {
+  who: string;
+  name: string;
+}
+/**
+ * Who of those that ride along owns a tool or spare that meets a need: by what it does, by the head's own size, or by its kind.
+ * @param others everybody else with all that is theirs
+ */
+export function lendersOf(
+  need: Need,
+  others: readonly { name: string; pieces: readonly Piece[]; supplies: readonly Supply[] }[],
+  fasteners: readonly Fastener[],
+): Lender[] {
+  const heads =
+    need.by === 'head' ? fasteners.filter((f) => f.role === need.role && f.leftOut === null).map((f) => f.head) : [];
+  return others.flatMap((o): Lender[] => {
+    if (need.by === 'supply') {
+      const has = o.supplies.find((s) => s.kind === need.kind && s.quantity >= need.units && s.condition !== 'spent');
+      return has ? [{ who: o.name, name: need.kind }] : [];
+    }
+    const piece = o.pieces.find((p) =>
+      need.by === 'function'
+        ? p.functions.includes(need.does) && p.condition !== 'broken'
+        : p.condition !== 'broken' &&
+          heads.some((h) => p.modes.some((m) => fit(m.turns, h, m.grip).verdict === 'fits')),
+    );
+    return piece ? [{ who: o.name, name: piece.name }] : [];
+  });
+}
 
 /**
  * What of this kit would do for a need that is not there: other tools and spares at a poorer grade, with what to mind; for a head what grips it. What

@@ -7,7 +7,8 @@ import { faultSearch, type ProveCase } from '../prove/index.js';
 import { darkShare } from '../trip/odds/index.js';
 import { apart, marksOnTheWay, routeKm, spotsAlong } from '../trip/route/index.js';
 import { demoCase, TODAY } from '../testing/proveCase.js';
-import { insteadOf } from './instead.js';
+import { fit } from '../bike/fit/index.js';
+import { insteadOf, lendersOf } from './instead.js';
 import { mayDo, seek, type Seen } from './seeking.js';
 import { stopFirst, waysNow } from './waysNow.js';
 import { daylightLeft, ON_WAY_SPEED, positionText, whereOnRoute } from './whereNow.js';
@@ -177,6 +178,21 @@ describe('what would do instead', () => {
         { by: 'supply', kind: 'cable tie', units: 2 },
       ),
     ).toEqual([]);
+  });
+  test('somebody who rides along has it: by what it does, by the head’s size, by its kind', () => {
+    const ada = { name: 'Ada', pieces: doc.pieces, supplies: doc.supplies };
+    const bo = { name: 'Bo', pieces: [], supplies: [] };
+    const of = (need: Parameters<typeof lendersOf>[0], others = [ada, bo]) => lendersOf(need, others, c.fasteners);
+    expect(of({ by: 'supply', kind: 'patch', units: 2 })).toEqual([{ who: 'Ada', name: 'patch' }]);
+    expect(of({ by: 'supply', kind: 'patch', units: 999 })).toEqual([]);
+    expect(of({ by: 'function', does: 'lever tyre', count: 1 })[0]?.who).toBe('Ada');
+    const axle = of({ by: 'head', role: 'front axle', ifAny: false })[0]!;
+    const piece = doc.pieces.find((p) => p.name === axle.name)!;
+    const head = c.fasteners.find((f) => f.role === 'front axle')!.head;
+    expect(piece.modes.some((m) => fit(m.turns, head, m.grip).verdict === 'fits')).toBe(true);
+    const broken = { ...ada, pieces: ada.pieces.map((p) => ({ ...p, condition: 'broken' as const })) };
+    expect(of({ by: 'head', role: 'front axle', ifAny: false }, [broken])).toEqual([]);
+    expect(of({ by: 'function', does: 'lever tyre', count: 1 }, [broken])).toEqual([]);
   });
   test('a head is gripped by what grips, at its own cost', () => {
     const list = insteadOf(c, { by: 'head', role: 'front axle', ifAny: false });

@@ -14,6 +14,7 @@ import {
   type ProveCase,
   type Rehearsal,
 } from '@necessaire/core';
+import { whenAndWhere } from '../sync/position';
 import { today } from '../ui/day';
 import { useAnswer } from './answer';
 import { useGarage } from './garage';
@@ -138,7 +139,8 @@ export const useProof = defineStore('proof', () => {
     const { doc } = garage;
     const [c, d, r] = [made.value, drill.value, rehearsed.value];
     if (!doc || !c || !d || !r) return null;
-    return endingOf(doc, c, d, r, used, { nextId, now: now(), today: today(), watch });
+    const said = whenAndWhere(r.trouble.name);
+    return endingOf(doc, c, d, r, used, { nextId, now: now(), today: today(), watch, said });
   }
   function take(end: Ending): boolean {
     const d = drill.value;

@@ -12,7 +12,7 @@ import {
   type GarageDocument,
 } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
-import { checked, endingOf, factOf, timesOf, watchOfLog, type Said } from './proveEdits';
+import { checked, endingOf, factOf, loggedMishap, timesOf, watchOfLog, type Said } from './proveEdits';
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 let doc: GarageDocument;
@@ -214,6 +214,41 @@ describe('a mishap in the ride log', () => {
     expect(of('puncture-tube', 'Patch the tube', { date: '2026-05-21' })).not.toBeNull();
     expect(of('puncture-tube', 'Patch the tube', { date: '2026-05-20' })).toBeNull();
     expect(of('no such trouble', null)).toBeNull();
+  });
+});
+
+describe('what happened on the road', () => {
+  const at = { id: uuid(50), today: '2026-06-20' };
+  test('goes into the ride of its day, with when and where; the second time it counts', () => {
+    const first = loggedMishap(
+      doc,
+      doc.bikes[0]!.id,
+      { trouble: 'bulb', used: '1 Headlamp bulb', said: '14:05 Bulb at 45, 21' },
+      at,
+    );
+    expect(ROW_SCHEMAS.rides.parse(first.after)).toEqual(first.after);
+    expect(first).toMatchObject({
+      table: 'rides',
+      id: uuid(50),
+      before: null,
+      after: { date: '2026-06-20', note: '14:05 Bulb at 45, 21' },
+    });
+    const then = { ...doc, rides: [...doc.rides, first.after as GarageDocument['rides'][number]] };
+    const second = loggedMishap(
+      then,
+      doc.bikes[0]!.id,
+      { trouble: 'bulb', used: '', said: '16:00 Bulb' },
+      { ...at, id: uuid(51) },
+    );
+    expect(second).toMatchObject({
+      id: uuid(50),
+      after: {
+        mishaps: [{ trouble: 'bulb', count: 2, used: '1 Headlamp bulb' }],
+        note: '14:05 Bulb at 45, 21\n16:00 Bulb',
+      },
+    });
+    const other = loggedMishap(then, doc.bikes[1]!.id, { trouble: 'fuse', used: '' }, { ...at, id: uuid(52) });
+    expect(other).toMatchObject({ id: uuid(52), before: null, after: { note: '' } });
   });
 });
 

@@ -166,7 +166,7 @@ export function endingOf(
   drill: Drill,
   r: Pick<Rehearsal, 'trouble' | 'way'>,
   used: readonly { kind: string; units: number }[],
-  given: { nextId: () => string; now: string; today: string; watch: boolean },
+  given: { nextId: () => string; now: string; today: string; watch: boolean; said?: string },
 ): Ending {
   if (drill.state !== 'done' || drill.dry) return { rows: [], proven: [], watch: null, used: [] };
   const shown = { who: nameOf(doc, drill.who), when: given.now, drill: r.trouble.name };
@@ -196,7 +196,11 @@ export function endingOf(
             loggedMishap(
               doc,
               c.bike.id,
-              { trouble: drill.trouble, used: used.map((u) => `${u.units} ${c.book.of(u.kind).name}`).join(', ') },
+              {
+                trouble: drill.trouble,
+                used: used.map((u) => `${u.units} ${c.book.of(u.kind).name}`).join(', '),
+                said: given.said ?? '',
+              },
               { id: given.nextId(), today: given.today },
             ),
           ]
@@ -209,7 +213,7 @@ export function endingOf(
 export function loggedMishap(
   doc: GarageDocument,
   bikeId: string,
-  mishap: { trouble: string; used: string },
+  mishap: { trouble: string; used: string; said?: string },
   given: { id: string; today: string },
 ): RowChange {
   const before = doc.rides.find((r) => r.bike === bikeId && r.date === given.today) ?? null;
@@ -228,7 +232,9 @@ export function loggedMishap(
   const mishaps = known
     ? ride.mishaps.map((m) => (m === known ? { ...m, count: m.count + 1 } : m))
     : [...ride.mishaps, { trouble: mishap.trouble, count: 1, used: mishap.used.slice(0, 200) }];
-  return change('rides', before, { ...ride, mishaps });
+  // When and where, in words: one line an event.
+  const note = [ride.note, mishap.said].filter(Boolean).join('\n').slice(0, 2000);
+  return change('rides', before, { ...ride, mishaps, note });
 }
 
 /** Days that a logged ride may be back for its repairs to be watched still. */

@@ -8,6 +8,7 @@ import {
   contentsOfKept,
   coverageOf,
   frontier,
+  fromHere,
   howSure,
   kitCase,
   kitFrom,
@@ -29,8 +30,10 @@ import {
   type Coverage,
   type CurvePicture,
   type CurvePoint,
+  type Kit,
   type KeptKit,
   type Difference,
+  type FromHere,
   type GarageDocument,
   type HowSure,
   type ManyBikes,
@@ -54,6 +57,15 @@ const LEVEL_SOLVES = 30;
 const worker = {
   async answer(doc: GarageDocument, question: Question, onPhase: (phase: Phase) => void): Promise<Answer> {
     return answerFor(doc, question, await solver, onPhase, memory);
+  },
+  /** What is left of a trip with what is left in the bag. */
+  async fromHere(
+    doc: GarageDocument,
+    question: { bikeId: string; tripId: string; today: string },
+    kit: Kit,
+    leg: number,
+  ): Promise<FromHere> {
+    return fromHere(doc, question, kit, leg, await solver);
   },
   /** Heads against pieces: the coverage picture of one bike. */
   coverage(doc: GarageDocument, bikeId: string): Coverage {

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { daylightLeft, legNeeds, positionText, whereOnRoute, withUnit, type Spot } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import { tellPlace } from '../../sync/position';
 import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { hoursText } from '../../words/prove';
@@ -21,7 +22,10 @@ function locate() {
     return;
   }
   navigator.geolocation.getCurrentPosition(
-    (p) => (at.value = { lat: p.coords.latitude, lon: p.coords.longitude, off: p.coords.accuracy }),
+    (p) => {
+      at.value = { lat: p.coords.latitude, lon: p.coords.longitude, off: p.coords.accuracy };
+      tellPlace(at.value);
+    },
     (e) =>
       (trouble.value =
         e.code === 1

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 /** The evening: what was mended today, what to restock, what to look at tomorrow, and what falls due. */
-import { computed } from 'vue';
-import { passOf, type ProofTold, type ProveCase } from '@necessaire/core';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { passOf, type FromHere, type ProofTold, type ProveCase } from '@necessaire/core';
+import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { today } from '../../ui/day';
-import { counted } from '../../ui/words';
+import SelectField from '../../ui/SelectField.vue';
+import { counted, percent } from '../../ui/words';
+import { hoursText } from '../../words/prove';
 
 const props = defineProps<{ told: ProofTold; of: ProveCase }>();
 const garage = useGarage();
+const answers = useAnswer();
 const name = (id: string) => props.of.troubles.find((t) => t.id === id)?.name ?? id;
 const rides = computed(() =>
   [...(garage.doc?.rides ?? [])]
@@ -20,6 +24,24 @@ const restock = computed(() => props.of.kit.spares.filter((s) => s.buy > 0));
 const tomorrow = computed(() => [
   ...passOf(props.told.checks, 'evening').filter((k) => k.standing !== 'done' && k.standing !== 'skipped'),
 ]);
+/** What the trip looks like from a leg on, with what is left in the bag. */
+const leg = ref(0);
+const here = shallowRef<FromHere | null>(null);
+const looking = ref(false);
+const legs = computed(() => (garage.trip?.legs ?? []).map((l, i) => ({ title: l.name, value: i })));
+async function look() {
+  const { doc, bike, trip } = garage;
+  const kit = answers.answer?.kit;
+  if (!doc || !bike || !trip || !kit || looking.value) return;
+  looking.value = true;
+  try {
+    const question = { bikeId: bike.id, tripId: trip.id, today: today() };
+    here.value = await answers.ask((w) => w.fromHere(doc, question, kit, Math.min(leg.value, trip.legs.length - 1)));
+  } finally {
+    looking.value = false;
+  }
+}
+watch([leg, () => garage.version, () => garage.trip?.id], () => (here.value = null));
 const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'overdue' || k.standing === 'found'));
 </script>
 
@@ -52,6 +74,27 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
         <router-link to="/prove?tab=watch">Watch list</router-link>
       </p>
     </section>
+    <section v-if="legs.length > 0">
+      <h2>The trip from here</h2>
+      <SelectField v-model="leg" label="Next leg" :items="legs" />
+      <p class="act"><v-btn variant="tonal" :loading="looking" @click="look">Look ahead</v-btn></p>
+      <template v-if="here">
+        <p role="status">
+          <strong class="num">{{ percent(here.home, 1) }}</strong> get home unaided with what is left in the bag,
+          <span class="num">{{ hoursText(here.atStake) }}</span> at risk; as packed {{ percent(here.packed.home, 1) }},
+          {{ hoursText(here.packed.atStake) }}.
+        </p>
+        <p v-if="here.less.length > 0" class="soft">
+          Less than was packed:
+          {{
+            here.less
+              .slice(0, 6)
+              .map((l) => `${l.name} ${l.left} of ${l.packed}`)
+              .join(', ')
+          }}{{ here.less.length > 6 ? ' …' : '' }}.
+        </p>
+      </template>
+    </section>
     <section>
       <h2>Restock</h2>
       <ul v-if="restock.length > 0" class="plain">
@@ -69,6 +112,9 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
 section {
   padding: 12px 16px;
   border-bottom: 1px solid var(--hair);
+}
+.act {
+  padding: 8px 0;
 }
 .plain {
   list-style: none;

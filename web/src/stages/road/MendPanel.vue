@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import {
   insteadOf,
   lasting,
+  lendersOf,
   needMet,
   rehearsal,
   stopFirst,
@@ -17,6 +18,7 @@ import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
 import { loggedMishap, watchOfLog } from '../../stores/proveEdits';
 import { useView } from '../../stores/view';
+import { whenAndWhere } from '../../sync/position';
 import { today } from '../../ui/day';
 import { counted } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
@@ -52,13 +54,27 @@ const having = computed(() => ({
   practice: props.of.practice,
   book: props.of.book,
 }));
+/** Who rides along, with what is theirs. */
+const others = computed(() =>
+  (garage.doc?.companions ?? [])
+    .filter((c) => props.of.riders.has(c.id))
+    .map((c) => ({ name: c.person.name, pieces: c.pieces, supplies: c.supplies })),
+);
 /** Needs of the way that the kit does not meet, each with what would do instead. */
 const lacking = computed(() => {
   const needs: Need[] = way.value ? [...way.value.way.out, ...way.value.way.back].flatMap((s) => s.needs) : [];
-  const out = new Map<string, { ask: string; instead: ReturnType<typeof insteadOf> }>();
+  const out = new Map<
+    string,
+    { ask: string; instead: ReturnType<typeof insteadOf>; lend: ReturnType<typeof lendersOf> }
+  >();
   for (const n of needs) {
     const met = needMet(n, having.value);
-    if (!met.ok) out.set(met.ask, { ask: met.ask, instead: insteadOf(props.of, n) });
+    if (!met.ok)
+      out.set(met.ask, {
+        ask: met.ask,
+        instead: insteadOf(props.of, n),
+        lend: lendersOf(n, others.value, props.of.fasteners),
+      });
   }
   return [...out.values()];
 });
@@ -72,7 +88,7 @@ function logged() {
   const ride = loggedMishap(
     doc,
     bike.id,
-    { trouble: props.trouble.id, used: '' },
+    { trouble: props.trouble.id, used: '', said: whenAndWhere(props.trouble.name) },
     { id: crypto.randomUUID(), today: today() },
   );
   const watch = watchOfLog(
@@ -135,7 +151,10 @@ function logged() {
                 >).
               </span>
             </template>
-            <template v-else>nothing in this kit does it instead: ask whoever rides with you.</template>
+            <template v-else-if="l.lend.length === 0"
+              >nothing in this kit does it instead: ask whoever comes by.</template
+            >
+            <span v-for="x in l.lend" :key="x.who">{{ x.who }} has it: {{ x.name }}. </span>
           </li>
         </ul>
       </section>
