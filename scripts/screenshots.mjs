@@ -42,6 +42,16 @@ const SHOTS = [
       await page.locator('.run[data-step="3"]').waitFor();
     },
   ],
+  [
+    'road',
+    '/road',
+    PHONE,
+    'light',
+    async (page) => {
+      await page.getByRole('button', { name: 'It cuts out while riding' }).click();
+      await page.locator('.answers').waitFor();
+    },
+  ],
   ['walk', '/walk', LAPTOP, 'light'],
   [
     'walk-size',
@@ -76,17 +86,6 @@ const SHOTS = [
       await page.getByRole('button', { name: 'Show fasteners against tools' }).click();
       await page.getByRole('tab', { name: /^Toolbox/ }).click();
       await page.getByRole('application').waitFor();
-    },
-  ],
-  [
-    'match-weighs',
-    '/match',
-    LAPTOP,
-    'dark',
-    async (page) => {
-      await page.getByRole('tab', { name: 'What adds weight' }).click();
-      await page.getByRole('button', { name: 'Work it out' }).click();
-      await page.locator('.weigh').first().waitFor({ timeout: 60_000 });
     },
   ],
   ['trip', '/trip', LAPTOP, 'light'],

@@ -39,6 +39,7 @@ import {
   type StowItem,
 } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
+import { proofTold, proveCaseOf } from './proof.js';
 import { stowInput } from './stowInput.js';
 import { offeredPieces, usablePieces, type Piece } from '../toolbox/tools/index.js';
 
@@ -189,10 +190,14 @@ export interface Answer {
   /** What was to be packed, for whoever searches on or looks at a change. */
   stow: StowInput;
   unknown: Unknown;
+  /** Share of the hours at stake that repairs save which were really done with this kit; null where nothing is at stake. */
+  ready: number | null;
 }
 
 export type Phase = 'chains' | 'odds' | 'kit' | 'stow' | 'cures';
 
+/** Where no day is said nothing is long ago. */
+const NO_DAY = '1970-01-01';
 const MOST_OTHERS = 5;
 
 /** Subjects whose things make a pouch of their own; tools for whatever is loose or due serve everywhere. */
@@ -346,6 +351,8 @@ export function answerFor(
     const links = reachOf(chosen[i]!, marked).best.flatMap((c) => c.links);
     a.barred = [...new Set(links.filter((l) => never.has(l.piece.id)).map((l) => l.piece.name))];
   });
+  const told = { kit, kitUse, exposures: list, packing };
+  const { ready } = proofTold(doc, proveCaseOf(doc, question, told, question.today ?? NO_DAY));
   return {
     fasteners: answers,
     chosen: chosen.length,
@@ -365,6 +372,7 @@ export function answerFor(
     packing,
     stow,
     unknown: unknownOf(chosen.length, trip, list),
+    ready: ready.share,
   };
 }
 

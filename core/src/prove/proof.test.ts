@@ -19,7 +19,9 @@ import { newPerson } from '../crew/index.js';
 import { TIERS } from '../stow/index.js';
 import { demoCase, doneDrill, TODAY } from '../testing/proveCase.js';
 import { uuid } from '../testing/make.js';
-import { proofTold } from '../answer/index.js';
+import { answerFor, proofTold, proveCaseOf, type Answer } from '../answer/index.js';
+import { loadSolver } from '@necessaire/solver';
+import type { Solve } from '../ground/milp.js';
 import { bestMinutes, drawFault, faultSearch, isFound, testFault } from './faultDrill.js';
 import { cannotDo, cannotReach, doesNotFit, missing, stepLine, tooWeak, turnedIn, withOwnStep } from './facts.js';
 import { answerGrade, findCards, nextCard, nextDue, remembered, rightAnswers, thingsToChoose } from './findIt.js';
@@ -36,8 +38,11 @@ import { FAULT_TREES } from '../repairs/faults.js';
 
 let c: ProveCase;
 let doc: GarageDocument;
+let answer: Answer;
+let solve: Solve;
 beforeAll(async () => {
-  ({ c, doc } = await demoCase());
+  solve = await loadSolver();
+  ({ c, doc, answer } = await demoCase());
 });
 const exposure = (id: string) => c.exposures.find((e) => e.trouble.id === id)!;
 const mend = (id: string) => c.kit.mends.find((m) => m.troubleId === id && m.bikeId === c.bike.id)!;
@@ -651,6 +656,16 @@ describe('all of it together', () => {
     };
     const back = readGarageFile(writeGarageFile(full));
     expect(back.ok && back.document).toEqual(full);
+  });
+  test('the answer says the same of readiness as what is told of it', () => {
+    expect(answer.ready).toBe(0);
+    const way = baseWay(exposure('clutch-lever').trouble, mend('clutch-lever').wayName)!.name;
+    const drills = [doneDrill(c, 'clutch-lever', way)];
+    const question = { bikeId: c.bike.id, tripId: c.trip!.id, today: TODAY };
+    const again = answerFor({ ...doc, drills }, question, solve);
+    const told = proofTold({ ...doc, drills }, proveCaseOf({ ...doc, drills }, question, again, TODAY));
+    expect(again.ready).toBe(told.ready.share);
+    expect(again.ready).toBeGreaterThan(0.01);
   });
   test('told at once: checks, readiness and offers of one case', () => {
     const told = proofTold({ ...doc, checks: [] }, c);

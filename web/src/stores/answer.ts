@@ -3,8 +3,6 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
   inWords,
-  proofTold,
-  proveCaseOf,
   type Answer,
   type Fastener,
   type GarageDocument,
@@ -39,13 +37,7 @@ export interface Figures {
 /** Figures that the readout shows. */
 export type FigureKey = 'reached' | 'gaps' | 'mass' | 'bulk' | 'home' | 'atStake' | 'ready';
 
-/** How ready a bike, its kit and riders are by an answer; 0 where nothing is at stake. */
-function readyOf(doc: GarageDocument, question: Pick<Question, 'bikeId' | 'tripId'>, a: Answer): number {
-  if (!doc.bikes.some((b) => b.id === question.bikeId)) return 0;
-  return proofTold(doc, proveCaseOf(doc, question, a, today())).ready.share ?? 0;
-}
-
-const figuresOf = (doc: GarageDocument, question: Pick<Question, 'bikeId' | 'tripId'>, a: Answer): Figures => ({
+const figuresOf = (a: Answer): Figures => ({
   reached: a.reached,
   chosen: a.chosen,
   gaps: a.chosen - a.reached,
@@ -53,7 +45,7 @@ const figuresOf = (doc: GarageDocument, question: Pick<Question, 'bikeId' | 'tri
   bulk: a.kit.bulk,
   home: a.kit.home,
   atStake: a.kit.atStake,
-  ready: readyOf(doc, question, a),
+  ready: a.ready ?? 0,
   carried: new Set(a.fasteners.map((f) => f.id).filter((id) => a.kit.reached.includes(id))).size,
   missing: {
     reached: a.unknown.reached,
@@ -148,7 +140,7 @@ export const useAnswer = defineStore('answer', () => {
     const kept = await lastAnswer(garageId, answerOf(doc, question));
     if (!kept || answer.value || view.garageId !== garageId) return;
     answer.value = kept;
-    figures.value = figuresOf(doc, question, kept);
+    figures.value = figuresOf(kept);
     old.value = true;
   }
 
@@ -198,7 +190,7 @@ export const useAnswer = defineStore('answer', () => {
       );
       if (running !== mine || view.garageId !== garageId) return;
       if (!mine.stale) {
-        const now = figuresOf(doc, question, made);
+        const now = figuresOf(made);
         // Another bike or trip is another question: no difference is shown between two of them.
         before.value = asked === subject ? figures.value : null;
         subject = asked;

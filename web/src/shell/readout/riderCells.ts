@@ -3,7 +3,6 @@ import { figure, unitOf, type Missing, type Quantity } from '@necessaire/core';
 import { useAnswer, type FigureKey } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
-import { useProof } from '../../stores/proof';
 import { useView } from '../../stores/view';
 import { readyWhy } from '../../words/prove';
 import type { Cell } from './cell';
@@ -30,7 +29,6 @@ export function useRiderCells() {
   const garage = useGarage();
   const view = useView();
   const explain = useExplain();
-  const proof = useProof();
 
   /** Difference of a figure as text; empty when it did not move by what is shown. */
   function difference(key: FigureKey | 'carried', quantity: Quantity | null, digits?: number): string {
@@ -219,7 +217,8 @@ export function useRiderCells() {
         unit: '%',
         diff: difference('ready', 'share', 0),
         good: rose('ready'),
-        explain: () => explain.show(readyWhy(proof.told)),
+        // What it is made of is worked out when it is asked for.
+        explain: () => void import('../../stores/proof').then((p) => explain.show(readyWhy(p.useProof().told))),
       },
     ];
   });
