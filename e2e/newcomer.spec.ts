@@ -143,7 +143,7 @@ test('in inch units no stage, tab or reason keeps a metric figure', async ({ pag
   // A cartridge is called by the grams that are stamped on it.
   const leftovers = async () =>
     (await page.locator('body').innerText()).split('\n').filter((l) => metric.test(l) && !/cartridge/i.test(l));
-  for (const stage of ['Walk', 'Match', 'Trip', 'Kit', 'Stow']) {
+  for (const stage of ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Prove', 'Road']) {
     await goTo(page, stage);
     expect(await leftovers(), stage).toEqual([]);
     for (const tab of await page.getByRole('tab').all()) {

@@ -18,6 +18,7 @@ import { connect } from './db/connect.js';
 import { migrate } from './db/migrate.js';
 import * as firstMigration from './db/migrations/001_garages.js';
 import * as stowMigration from './db/migrations/005_stow.js';
+import * as proveMigration from './db/migrations/011_prove.js';
 import { freshDatabase } from './testing/database.js';
 import { builtReadFile } from './testing/readFile.js';
 
@@ -83,6 +84,32 @@ describe('first start', () => {
     await Promise.all(pools.map((p) => migrate(p)));
     expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '11' });
     await Promise.all(pools.map((p) => p.destroy()));
+    await other.drop();
+  });
+  test('version 10 goes back to 9 and on again: what only it knew is gone, the rest stays', async () => {
+    const other = await freshDatabase();
+    const running_ = await start({ databaseUrl: other.url, port: 0 });
+    await running_.stop();
+    const db = connect(other.url);
+    await proveMigration.down(db);
+    const { rows: tables } = await db.raw(
+      `select table_name from information_schema.tables where table_name in ('drills', 'checks', 'reminders', 'watches', 'memories')`,
+    );
+    expect(tables).toEqual([]);
+    const [trip] = await db('trips').select('body');
+    const [own] = await db('garages').select('body');
+    expect([trip.body.leaves, own.body.gauge]).toEqual([undefined, undefined]);
+    await proveMigration.up(db);
+    await db.destroy();
+    const again = await start({ databaseUrl: other.url, port: 0 });
+    const { document } = (await request(again.url).get(`/api/garages/${DEMO_ID}`).expect(200)).body as {
+      document: GarageDocument;
+    };
+    const demo = demoGarage('worth', TODAY);
+    expect(document.trips).toEqual(JSON.parse(JSON.stringify(demo.trips.map((t) => ({ ...t, leaves: null })))));
+    expect([document.drills, document.garage.gauge]).toEqual([[], null]);
+    expect(document.fasteners.length).toBe(demo.fasteners.length);
+    await again.stop();
     await other.drop();
   });
   test('a database of version 1 is brought to the version of today, its rows with it', async () => {

@@ -39,7 +39,7 @@ import {
   type StowItem,
 } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
-import { proofTold, proveCaseOf } from './proof.js';
+import { proveCaseOf, readyShare } from './proof.js';
 import { stowInput } from './stowInput.js';
 import { offeredPieces, usablePieces, type Piece } from '../toolbox/tools/index.js';
 
@@ -351,8 +351,15 @@ export function answerFor(
     const links = reachOf(chosen[i]!, marked).best.flatMap((c) => c.links);
     a.barred = [...new Set(links.filter((l) => never.has(l.piece.id)).map((l) => l.piece.name))];
   });
+  // Nothing practised is nothing proven, without a look.
+  const stakes = list.some((e) => e.atStake > 0);
   const told = { kit, kitUse, exposures: list, packing };
-  const { ready } = proofTold(doc, proveCaseOf(doc, question, told, question.today ?? NO_DAY));
+  const ready =
+    doc.drills.length === 0
+      ? stakes
+        ? 0
+        : null
+      : readyShare(doc, proveCaseOf(doc, question, told, question.today ?? NO_DAY));
   return {
     fasteners: answers,
     chosen: chosen.length,
@@ -372,7 +379,7 @@ export function answerFor(
     packing,
     stow,
     unknown: unknownOf(chosen.length, trip, list),
-    ready: ready.share,
+    ready,
   };
 }
 

@@ -69,9 +69,16 @@ export interface ProofTold {
   offers: DrillOffer[];
 }
 
+/** Checks with where they stand, and how ready one is by them. */
+function stateOf(doc: GarageDocument, c: ProveCase): Pick<ProofTold, 'checks' | 'ready'> {
+  const checks = checksDue(checksFor(c, checkRows(doc, c)), doc.checks, c, doc.watches);
+  return { checks, ready: readiness(c, heldUp(checks)) };
+}
+/** Share of the hours at stake that is proven; null where nothing is at stake. */
+export const readyShare = (doc: GarageDocument, c: ProveCase): number | null => stateOf(doc, c).ready.share;
+
 /** All of it for one case; the same for screens and command line. */
 export function proofTold(doc: GarageDocument, c: ProveCase, who = 'me'): ProofTold {
-  const checks = checksDue(checksFor(c, checkRows(doc, c)), doc.checks, c, doc.watches);
-  const ready = readiness(c, heldUp(checks));
+  const { checks, ready } = stateOf(doc, c);
   return { checks, ready, offers: drillOffers(c, who, null, ready) };
 }

@@ -1,4 +1,15 @@
-import { isEither, learned, paceFrom, pacesOf, savedByWay, wayKey, type Skill, type Wheel } from '../repairs/index.js';
+import {
+  isEither,
+  learned,
+  paceFrom,
+  pacesOf,
+  savedByWay,
+  wayKey,
+  type OwnPace,
+  type PaceOf,
+  type Skill,
+  type Wheel,
+} from '../repairs/index.js';
 import { baseWay, paceOf, plannedMinutes, type ProveCase } from './proveCase.js';
 import { noProof, readiness, wheelsLeft, type Proof, type Readiness } from './proven.js';
 import { dryWhy, practiseOn } from './rehearsal.js';
@@ -38,20 +49,26 @@ export interface DrillOffer {
   on: string;
 }
 
+/** Own times, read once for all offers: of whoever practises, and of the quickest who ride. */
+interface Known {
+  mine: ReadonlyMap<string, PaceOf>;
+  pace: OwnPace;
+}
+
 /** What the next drill by somebody would be worth: the learning it brings, and what it proves. */
-function offer(c: ProveCase, p: Proof, who: string): DrillOffer | null {
+function offer(c: ProveCase, p: Proof, known: Known): DrillOffer | null {
   const e = c.exposures.find((x) => x.trouble.id === p.troubleId);
   const way = e?.trouble.ways.find((w) => w.name === p.way);
   const base = e && p.way !== null ? baseWay(e.trouble, p.way) : undefined;
   if (!e || !way || !base) return null;
-  const planned = plannedMinutes(c, e.trouble, way, base.name);
+  const planned = plannedMinutes(c, e.trouble, way, base.name, known.pace);
   const key = wayKey(e.trouble.id, base.name);
-  const mine = pacesOf(c.drills, who).get(key);
+  const mine = known.mine.get(key);
   const pace = mine ?? paceFrom([]);
   const minutes = planned * pace.factor + AROUND;
   const dry = dryWhy(e.trouble, way);
   // On the road whoever is quickest by own times does it: practice counts once it makes somebody quicker than that.
-  const now = paceOf(c).get(key) ?? 1;
+  const now = known.pace.get(key) ?? 1;
   const then = Math.min(now, mine ? mine.after : learned(2));
   const saves = (minutes: number) => savedByWay({ ...way, minutes }, e.without, e.away);
   // What anybody can do at once has nothing to learn.
@@ -97,8 +114,9 @@ export function drillOffers(
   haveMinutes: number | null = null,
   ready: Readiness = readiness(c),
 ): DrillOffer[] {
+  const known: Known = { mine: pacesOf(c.drills, who), pace: paceOf(c) };
   return ready.troubles
-    .flatMap((p) => offer(c, p, who) ?? [])
+    .flatMap((p) => offer(c, p, known) ?? [])
     .filter((o) => haveMinutes === null || o.minutes <= haveMinutes)
     .sort(
       (a, b) => b.rate - a.rate || b.worth - a.worth || a.minutes - b.minutes || (a.troubleId < b.troubleId ? -1 : 1),

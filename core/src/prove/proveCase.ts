@@ -49,8 +49,9 @@ export function plannedMinutes(
   trouble: Pick<Trouble, 'id' | 'subject'>,
   way: Pick<Way, 'minutes'>,
   wayName: string,
+  pace: OwnPace = paceOf(c),
 ): number {
-  const own = paceOf(c).get(wayKey(trouble.id, wayName)) ?? 1;
+  const own = pace.get(wayKey(trouble.id, wayName)) ?? 1;
   // Work that falls due is planned for no certain hour.
   const dark = trouble.subject === 'service' || !c.trip ? 0 : darkShare(c.trip);
   return way.minutes / own / (1 + (NIGHT_WORK - 1) * dark);

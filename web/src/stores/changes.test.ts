@@ -10,7 +10,7 @@ import {
   type GarageDocument,
   type Row,
 } from '@necessaire/core';
-import { replayed, withRows } from './changes';
+import { openedOf, replayed, withRows } from './changes';
 
 const row = (id: string, quantity: number, note = '') => ({ id, kind: 'patch', quantity, note }) as Row<'supplies'>;
 const doc: GarageDocument = {
@@ -92,4 +92,46 @@ test('a row that comes back takes up its old place; new ones go to the end', () 
     'c',
     'd',
   ]);
+});
+
+describe('a garage as it is kept in the browser', () => {
+  const known = (rows: readonly { table: 'supplies'; row: Row<'supplies'>; revision: number; gone?: boolean }[]) => ({
+    edition: 7,
+    rows: new Map<string, { revision: number; row: Body | null }>([
+      [keyOf({ table: 'garage', id: 'g' }), { revision: 4, row: doc.garage as unknown as Body }],
+      ...rows.map(
+        (r) =>
+          [
+            keyOf({ table: r.table, id: r.row.id }),
+            { revision: r.revision, row: r.gone ? null : (r.row as unknown as Body) },
+          ] as const,
+      ),
+    ]),
+  });
+  const order = new Map([
+    ['a', 0],
+    ['b', 1],
+    ['c', 2],
+  ]);
+  test('is what the server has, in its order, without what is deleted', () => {
+    const kept = openedOf(
+      known([
+        { table: 'supplies', row: row('c', 3), revision: 1 },
+        { table: 'supplies', row: row('d', 9), revision: 1 },
+        { table: 'supplies', row: row('a', 1), revision: 5 },
+        { table: 'supplies', row: row('b', 2), revision: 2, gone: true },
+      ]),
+      'g',
+      order,
+    )!;
+    // What the order does not know yet goes to the end.
+    expect(kept.document.supplies.map((s) => s.id)).toEqual(['a', 'c', 'd']);
+    expect(kept.revisions.supplies).toEqual({ a: 5, c: 1, d: 1 });
+    expect([kept.revision, kept.document.garage.name, kept.document.bikes]).toEqual([4, 'G', []]);
+    const all = doc.supplies.map((s, i) => ({ table: 'supplies' as const, row: s, revision: i + 1 }));
+    expect(openedOf(known(all), 'g', order)!.document).toEqual(doc);
+  });
+  test('is none before its own fields are known', () => {
+    expect(openedOf({ edition: 1, rows: new Map() }, 'g', order)).toBeNull();
+  });
 });

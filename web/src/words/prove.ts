@@ -1,4 +1,4 @@
-import type { CheckDue, CheckStanding, NoProof, ProofTold, Readiness, StuckReason } from '@necessaire/core';
+import type { CheckDue, CheckStanding, NoProof, Occasion, ProofTold, Readiness, StuckReason } from '@necessaire/core';
 
 /** Hours and minutes as one says them. */
 export const minutesText = (minutes: number): string =>
@@ -52,6 +52,13 @@ export const STANDING_WORDS: Readonly<Record<CheckStanding, string>> = {
   skipped: 'skipped',
 };
 
+export const OCCASION_WORDS: Readonly<Record<Occasion, string>> = {
+  'before leaving': 'before leaving',
+  'each evening': 'each evening',
+  'after some km': 'by distance',
+  'on a date': 'on a date',
+};
+
 /** When a check is due, in a few words. */
 export function whenText(k: CheckDue, km: (v: number) => string): string {
   if (k.inKm !== null) return k.inKm <= 0 ? `${km(-k.inKm)} overdue` : `in ${km(k.inKm)}`;
@@ -59,7 +66,7 @@ export function whenText(k: CheckDue, km: (v: number) => string): string {
   if (k.when === 'before leaving')
     return k.daysBefore === 1 ? 'the day before leaving' : `${k.daysBefore} days before leaving`;
   if (k.when === 'after some km' && k.everyKm !== null) return `after ${km(k.everyKm)}`;
-  return k.when;
+  return OCCASION_WORDS[k.when];
 }
 
 /** What raises readiness fastest, as a name and a share. */

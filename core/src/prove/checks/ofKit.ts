@@ -1,4 +1,4 @@
-import { say } from '../../ground/units/index.js';
+import { measure, say } from '../../ground/units/index.js';
 import type { KitPiece, KitSpare } from '../../kit/index.js';
 import { goodUntil, type Supply } from '../../repairs/supplies/index.js';
 import { fitsNowhere } from '../../stow/index.js';
@@ -295,11 +295,11 @@ function bags(c: ProveCase): Check[] {
     }),
     check({
       key: 'first-100',
-      name: 'After the first hundred km',
+      name: 'First stop: straps and marks',
       when: 'after some km',
       everyKm: 100,
       where: 'bags',
-      how: 'Stop: straps, rattle, rubbing, chain slack, and the torque marks of what you turned last.',
+      how: say`Stop after ${measure('distance', 100)}: straps, rattle, rubbing, chain slack, and the torque marks of what you turned last.`,
       why: 'What settles does so in the first hour.',
       ...guarding(c, ['luggage', 'fastener-loose']),
     }),

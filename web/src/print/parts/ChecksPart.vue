@@ -14,7 +14,7 @@ const checks = computed(() => proof.told?.checks ?? []);
 const groups = computed(() => [
   { name: 'Before leaving', list: checks.value.filter((k) => k.when === 'before leaving' || k.when === 'on a date') },
   {
-    name: 'Each evening, and after some km',
+    name: 'Each evening, and by distance',
     list: checks.value.filter((k) => k.when === 'each evening' || k.when === 'after some km'),
   },
 ]);

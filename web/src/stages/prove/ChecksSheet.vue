@@ -22,7 +22,7 @@ const km = (v: number) => withUnit(view.units, 'distance', v);
 const GROUPS = [
   { key: 'before leaving', name: 'Before leaving' },
   { key: 'each evening', name: 'Each evening' },
-  { key: 'after some km', name: 'After some km' },
+  { key: 'after some km', name: 'By distance' },
   { key: 'on a date', name: 'On a date' },
 ] as const;
 const groups = computed(() =>

@@ -7,6 +7,7 @@ import { today } from '../../ui/day';
 import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import SelectField from '../../ui/SelectField.vue';
+import { OCCASION_WORDS } from '../../words/prove';
 
 const garage = useGarage();
 const open = ref(false);
@@ -42,7 +43,11 @@ function add() {
     <form v-else @submit.prevent="add">
       <LineField v-model="name" label="What to look at" maxlength="120" autofocus />
       <LineField v-model="how" label="How" maxlength="300" />
-      <SelectField v-model="when" label="When" :items="OCCASIONS" />
+      <SelectField
+        v-model="when"
+        label="When"
+        :items="OCCASIONS.map((o) => ({ title: OCCASION_WORDS[o], value: o }))"
+      />
       <NumberField
         v-if="when === 'after some km'"
         v-model="everyKm"

@@ -22,6 +22,8 @@ const points = computed(() => {
     return `${(r * Math.cos(a)).toFixed(1)},${(r * Math.sin(a)).toFixed(1)}`;
   }).join(' ');
 });
+/** What the calliper shows, with all its digits. */
+const reading = computed(() => withUnit(view.units, 'length', q.value?.measure ?? 0, view.units === 'metric' ? 2 : 3));
 /** A size as one says it. */
 const sized = (size: string) => `${printSize(size)}${size.endsWith('in') ? '' : ' mm'}`;
 const half = computed(() => ((q.value?.measure ?? 10) * PX) / 2);
@@ -56,7 +58,7 @@ function next() {
     <p class="ask">
       {{ FORM_WORDS[q.head.form].charAt(0).toUpperCase() + FORM_WORDS[q.head.form].slice(1) }},
       {{ q.surface === 'worn' ? 'worn or painted' : 'clean' }}: the calliper reads
-      <strong class="num">{{ q.measure.toFixed(2) }} mm</strong>.
+      <strong class="num">{{ reading }}</strong>.
       <strong>{{ q.ask === 'next' ? 'Which tool do you try next, to be sure?' : 'Which tool turns it?' }}</strong>
     </p>
     <div class="choices">

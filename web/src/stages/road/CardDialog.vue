@@ -38,6 +38,12 @@ onMounted(locate);
 const said = computed(() => (at.value ? positionText(at.value) : null));
 const where = computed(() => (at.value && garage.trip?.route ? whereOnRoute(garage.trip.route, at.value) : null));
 const light = computed(() => (at.value ? daylightLeft(at.value, new Date().toISOString()) : null));
+/** How sure the position is, in metres or feet. */
+const FEET = 3.28084;
+const offText = computed(() => {
+  const metres = at.value?.off ?? 0;
+  return view.units === 'metric' ? `${Math.round(metres)} m` : `${Math.round(metres * FEET)} ft`;
+});
 /** So far off the track one is not on it, km. */
 const FAR_OFF = 5;
 const km = (v: number) => withUnit(view.units, 'distance', v);
@@ -88,7 +94,7 @@ const water = computed(() => {
       <section aria-live="polite">
         <p v-if="said" class="big num">{{ said.decimal }}</p>
         <p v-if="said" class="num">
-          {{ said.minutes }} <span class="soft">within {{ Math.round(at?.off ?? 0) }} m</span>
+          {{ said.minutes }} <span class="soft">within {{ offText }}</span>
         </p>
         <p v-else-if="trouble" class="gap" role="alert">{{ trouble }}</p>
         <p v-else class="soft">Looking for the position …</p>
