@@ -47,7 +47,7 @@ test('a repair is rehearsed step by step, and becomes proof, minutes and a watch
   await run(page)
     .getByRole('checkbox', { name: /^Brake lever/ })
     .check();
-  await run(page).getByRole('button', { name: 'Write it down' }).click();
+  await run(page).getByRole('button', { name: 'Save' }).click();
   await settled(page);
   expect(await percentOf(page)).toBeGreaterThan(before);
   const row = page.locator('.rows').getByRole('button', { name: 'Brake lever broken' });
@@ -117,8 +117,8 @@ test('torn off, paused or left, a drill is taken up where it was', async ({ page
   await expect(run(page)).toBeHidden();
   await page.getByRole('button', { name: 'Go on' }).first().click();
   await expect(run(page)).toHaveAttribute('data-state', 'paused');
-  await page.getByRole('button', { name: 'Give it up' }).click();
-  await expect(run(page).locator('.big')).toHaveText('Given up');
+  await page.getByRole('button', { name: 'Stop the drill' }).click();
+  await expect(run(page).locator('.big')).toHaveText('Stopped');
 });
 
 test('stuck asks why, and each reason becomes the fact that it is', async ({ page, app }) => {
@@ -132,26 +132,26 @@ test('stuck asks why, and each reason becomes the fact that it is', async ({ pag
   await stuck('It lies elsewhere');
   await choose(dialog.getByRole('combobox', { name: 'Where it lies' }), 'Tank bag');
   const what = (await dialog.locator('.v-select__selection').first().textContent())!.trim();
-  await dialog.getByRole('button', { name: 'Write it down' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(run(page).getByRole('status')).toContainText('It lies in Tank bag from now on.');
   await stuck('I cannot get at it');
   await choose(dialog.getByRole('combobox', { name: 'What is in the way' }), 'How far a handle swings');
   await dialog.getByRole('textbox', { name: 'Degrees' }).fill('35');
   await dialog.getByRole('textbox', { name: 'Degrees' }).press('Tab');
   await faultless(page, 'stuck');
-  await dialog.getByRole('button', { name: 'Write it down' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await stuck('The tool does not fit');
-  await dialog.getByRole('button', { name: 'Write it down' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(run(page).getByRole('status')).toContainText('is assumed again: measure it in Walk.');
   await stuck('I do not know how');
   await dialog.getByRole('textbox', { name: 'A step of my own' }).fill('Hold the perch with the other hand');
   await dialog.getByRole('button', { name: 'Add my step' }).click();
   await expect(run(page).getByRole('status')).toContainText('my way');
   await stuck('Something is missing');
-  await dialog.getByRole('button', { name: 'Write it down' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(run(page).getByRole('status')).toContainText('missing from your kits');
   await settled(page);
-  await page.getByRole('button', { name: 'Give it up' }).click();
+  await page.getByRole('button', { name: 'Stop the drill' }).click();
   await expect(run(page).getByRole('listitem')).toHaveCount(5);
   await run(page).getByRole('button', { name: 'Close' }).click();
   // Each is where it belongs.
@@ -227,7 +227,7 @@ test('checks go by keys round the bike, have their days, and the gauge tells Air
   await shows.fill('215');
   await page.getByRole('textbox', { name: 'The good one shows' }).fill('200');
   await page.getByRole('textbox', { name: 'The good one shows' }).press('Tab');
-  await page.getByRole('button', { name: 'Keep the difference' }).click();
+  await page.getByRole('button', { name: 'Save both readings' }).click();
   await expect(line('Tyre gauge beside a good one')).toContainText('done');
   // One's own check stands among them.
   await page.getByRole('button', { name: 'Add a check of your own' }).click();
@@ -249,7 +249,7 @@ test('what is watched is looked at by the odometer, until it is replaced', async
   await clock.press('Tab');
   await expect(watch).toContainText('8 km overdue');
   await expect(page.locator('.open-drill').last()).toContainText('Look again: Front wheel out and in');
-  await watch.getByRole('button', { name: 'Looked: fine' }).click();
+  await watch.getByRole('button', { name: 'Checked: fine' }).click();
   await expect(watch).toContainText('in 50 km');
   await page.getByRole('button', { name: 'Watch something' }).click();
   await page.getByRole('textbox', { name: 'What to look at again' }).fill('Plugged rear tyre');
@@ -372,6 +372,6 @@ test('without a trip it says what comes first, and readiness explains itself', a
   await open(page, app, '/prove');
   await (await figure(page, 'Ready')).click();
   const panel = page.getByRole('dialog').or(page.locator('.explain')).first();
-  await expect(panel).toContainText('hours at stake on the trip without any kit');
+  await expect(panel).toContainText('hours at risk on the trip without any kit');
   await expect(panel).toContainText('raises it fastest');
 });

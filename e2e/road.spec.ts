@@ -38,12 +38,12 @@ test('from what is seen to what it is, and mended step by step into the log, the
     else if (await no.isVisible()) await no.click();
     else break;
   }
-  await page.getByRole('button', { name: 'Puncture, tubed: how to mend it' }).click();
+  await page.getByRole('button', { name: 'Puncture, tubed: how to fix it' }).click();
   await expect(page.locator('h1')).toHaveText('Puncture, tubed');
   await expect(page.locator('.way').first()).toHaveAttribute('aria-pressed', 'true');
   await expect(page.locator('.way').first()).toContainText('Patch the tube');
   await expect(page.locator('main')).toContainText('Props slip');
-  await faultless(page, 'how to mend it');
+  await faultless(page, 'how to fix it');
   // In the dark it takes longer.
   const minutesOf = async () => Number(/(\d+) min/u.exec((await page.locator('.way').first().textContent())!)![1]);
   const day = await minutesOf();
@@ -60,7 +60,7 @@ test('from what is seen to what it is, and mended step by step into the log, the
   await run(page)
     .getByRole('checkbox', { name: /^Tube patches/ })
     .check();
-  await run(page).getByRole('button', { name: 'Write it down' }).click();
+  await run(page).getByRole('button', { name: 'Save' }).click();
   await settled(page);
   // Written as it happened: the day, the stock, the watch list.
   await expect(page.locator('.road-sheet')).toContainText('Puncture, tubed');
@@ -97,12 +97,12 @@ test('brakes, fuel, heat, packs and injuries stop first with what not to do', as
 
 test('what is not there has something instead, and what is mended is logged in two presses', async ({ page, app }) => {
   await open(page, app, '/road?mend=puncture-tube');
-  await page.getByRole('button', { name: /other ways? that this kit lacks/ }).click();
+  await page.getByRole('button', { name: /other methods? that this kit lacks/ }).click();
   await page.locator('.way').filter({ hasText: 'Fit a front tube' }).click();
-  await expect(page.locator('.instead')).toContainText('You have not got that');
+  await expect(page.locator('.instead')).toContainText('Missing from your kit');
   await page.getByRole('link', { name: 'Head rounded or seized' }).click();
   await expect(page.locator('h1')).toHaveText('Head rounded or seized during a repair');
-  await page.getByRole('button', { name: 'It is mended: write it down' }).click();
+  await page.getByRole('button', { name: 'Already fixed: log it' }).click();
   await expect(page.locator('.road-sheet')).toContainText('Head rounded or seized');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.road-sheet')).toContainText('Nothing happened yet');

@@ -38,7 +38,7 @@ export async function proveCommand(file: string, options: Options, io: Io): Prom
   const told = proofTold(doc, proveCaseOf(doc, question, answer, question.today));
   if (options.calendar) {
     const of = { id: trip.id, name: trip.name, leaves: trip.leaves, days: tripDays(trip) };
-    io.out(calendarFile(told.checks, [], { bike, trip: of, units: 'metric', now: new Date().toISOString() }));
+    io.out(calendarFile(told.checks, { bike, trip: of, units: 'metric', now: new Date().toISOString() }));
     return 0;
   }
   const summary = summaryOf(told, bike.name, trip.name);

@@ -2,14 +2,6 @@ import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-g
 import { said, type UnitSystem } from '../ground/units/index.js';
 import { dayAfter, type CheckDue } from './checks/index.js';
 
-/** A drill that one wants to do on a day. */
-export interface PlannedDrill {
-  key: string;
-  name: string;
-  date: string;
-  minutes: number;
-}
-
 /** What a calendar is made for. */
 export interface CalendarGiven {
   bike: { id: string; name: string };
@@ -30,7 +22,7 @@ const REMIND_SECONDS = 4 * 3600;
  * Checks with a day, and the trip itself, as a calendar file (RFC 5545): all-day events, each with an alarm, the same UID every time, and a sequence
  * number that grows, so that importing it again corrects what is there. What is done or dropped is sent as cancelled.
  */
-export function calendarFile(due: readonly CheckDue[], drills: readonly PlannedDrill[], given: CalendarGiven): string {
+export function calendarFile(due: readonly CheckDue[], given: CalendarGiven): string {
   const { bike, trip, units, now } = given;
   const calendar = ical({
     name: `${bike.name}${trip ? `: ${trip.name}` : ''}`,
@@ -66,12 +58,6 @@ export function calendarFile(due: readonly CheckDue[], drills: readonly PlannedD
       summary: d.name,
       description: [said(units, d.how), said(units, d.why), d.caution].filter(Boolean).join('\n'),
       off: d.standing === 'done' || d.standing === 'skipped',
-    });
-  for (const d of drills)
-    add(`drill-${d.key}`, d.date, 1, {
-      summary: `Drill: ${d.name}`,
-      description: `About ${Math.round(d.minutes)} minutes with the packed kit.`,
-      off: false,
     });
   if (trip?.leaves)
     add('trip', trip.leaves, Math.max(1, trip.days), { summary: trip.name, description: bike.name, off: false });

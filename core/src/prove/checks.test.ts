@@ -336,12 +336,8 @@ describe('when a check is due', () => {
 });
 
 describe('the calendar', () => {
-  const file = (
-    list: readonly CheckDue[],
-    now = '2026-06-01T10:00:00.000Z',
-    drills: Parameters<typeof calendarFile>[1] = [],
-  ) =>
-    calendarFile(list, drills, {
+  const file = (list: readonly CheckDue[], now = '2026-06-01T10:00:00.000Z') =>
+    calendarFile(list, {
       bike: c.bike,
       trip: { id: c.trip!.id, name: c.trip!.name, leaves: LEAVES, days: 9 },
       units: 'metric',
@@ -408,13 +404,8 @@ describe('the calendar', () => {
     expect(text).not.toContain('X-MICROSOFT');
     expect(events(text)[0]!.summary).toBe(odd.name);
   });
-  test('a drill that is planned is a day of its own; without a trip there are dates alone', () => {
-    const text = file([], '2026-06-01T10:00:00.000Z', [
-      { key: 'puncture-tube', name: 'Puncture, tubed', date: '2026-06-06', minutes: 54.6 },
-    ]);
-    const drill = events(text).find((e) => e.summary === 'Drill: Puncture, tubed')!;
-    expect([drill.start, drill.description]).toEqual(['2026-06-06', 'About 55 minutes with the packed kit.']);
-    const bare = calendarFile([], [], {
+  test('without a trip there are dates alone', () => {
+    const bare = calendarFile([], {
       bike: newBike(uuid(2), 'Bike'),
       trip: null,
       units: 'metric',

@@ -12,7 +12,7 @@ import {
   type FaultSearch,
   type FaultTree,
 } from '../repairs/index.js';
-import type { ProveCase } from './proveCase.js';
+import { havingOf, type ProveCase } from './proveCase.js';
 
 /** A fault to find: what is seen, and what nobody knows yet. */
 export interface FaultDrill {
@@ -31,10 +31,7 @@ const LEAST = 1e-4;
 export function faultSearch(c: ProveCase, tree: FaultTree): { search: FaultSearch; lacks: Map<string, string[]> } {
   const lambda = new Map(c.exposures.map((e) => [e.trouble.id, e.lambda]));
   const known = new Map(TROUBLES.map((t) => [t.id, t]));
-  const chains = Object.fromEntries(
-    Object.entries(c.kitUse).map(([id, list]) => [id, list.map((ch) => ch.links.map((l) => l.piece.name))]),
-  );
-  const having = { kit: c.kit, chains, fasteners: c.fasteners, practice: c.practice, book: c.book };
+  const having = havingOf(c);
   const lacks = new Map<string, string[]>();
   for (const t of tree.tests) {
     const lacking = t.step.needs

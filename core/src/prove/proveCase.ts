@@ -1,5 +1,5 @@
 import type { Bike, Fastener } from '../bike/index.js';
-import type { Kit } from '../kit/index.js';
+import type { Having, Kit } from '../kit/index.js';
 import { NIGHT_WORK, quickest, wayKey, type Drill, type OwnPace, type Trouble, type Way } from '../repairs/index.js';
 import type { SupplyBook } from '../repairs/supplies/index.js';
 import type { Packing, Place } from '../stow/index.js';
@@ -56,3 +56,16 @@ export function plannedMinutes(
   const dark = trouble.subject === 'service' || !c.trip ? 0 : darkShare(c.trip);
   return way.minutes / own / (1 + (NIGHT_WORK - 1) * dark);
 }
+
+/** What of a case says whether a need is met: the kit, its chains by name, the heads and the practice. */
+export const havingOf = (
+  c: Pick<ProveCase, 'kit' | 'kitUse' | 'fasteners' | 'practice' | 'book'>,
+): Having & { book: SupplyBook } => ({
+  kit: c.kit,
+  chains: Object.fromEntries(
+    Object.entries(c.kitUse).map(([id, list]) => [id, list.map((chain) => chain.links.map((l) => l.piece.name))]),
+  ),
+  fasteners: c.fasteners,
+  practice: c.practice,
+  book: c.book,
+});

@@ -1,5 +1,5 @@
 import type { Fastener } from '../bike/index.js';
-import { needMet } from '../kit/index.js';
+import { needMet, type Having } from '../kit/index.js';
 import { practisedNeeds } from '../kit/optimum/ways.js';
 import {
   hasTraits,
@@ -13,7 +13,7 @@ import {
 } from '../repairs/index.js';
 import type { Saying } from '../ground/units/index.js';
 import { TIERS } from '../stow/index.js';
-import { baseWay, plannedMinutes, type ProveCase } from './proveCase.js';
+import { baseWay, havingOf, plannedMinutes, type ProveCase } from './proveCase.js';
 
 /** Where a thing of the kit lies: its place, how soon that is reached, and what it lies in. */
 export interface Lies {
@@ -140,9 +140,8 @@ const sentences = (text: string): string[] => text.split(/(?<=\.) /u).filter(Boo
 
 /** Why a way is only gone through dry; empty where it can be done on a sound bike. */
 export function dryWhy(trouble: Pick<Trouble, 'subject'>, way: Pick<Way, 'out' | 'back' | 'travel'>): string {
-  if (trouble.subject === 'people')
-    return 'It is done to people: go through it in hand and thought, and take a course.';
-  if (way.travel !== null) return 'It ends on the road: go through it in hand and thought.';
+  if (trouble.subject === 'people') return 'It is done to people: talk it through, and take a first-aid course.';
+  if (way.travel !== null) return 'It ends on the road: lay out each tool and talk the steps through.';
   const needs = [...way.out, ...way.back].flatMap((s) => s.needs);
   if (needs.some((n) => n.by === 'function' && NOT_ON_A_SOUND_BIKE.has(n.does)))
     return 'It harms a sound bike, or needs one that is not: lay out each piece and go through the steps.';
@@ -180,16 +179,18 @@ export function whereAll(c: Pick<ProveCase, 'packing' | 'places'>): Map<string, 
 }
 
 /** What meets one need on this bike: pieces, heads and where it all lies. */
-function stepNeed(need: Need, c: ProveCase, where: ReadonlyMap<string, Lies[]>): StepNeed & { tools: string[] } {
-  const chains = Object.fromEntries(
-    Object.entries(c.kitUse).map(([id, list]) => [id, list.map((ch) => ch.links.map((l) => l.piece.name))]),
-  );
-  const met = needMet(need, { kit: c.kit, chains, fasteners: c.fasteners, practice: c.practice, book: c.book });
+function stepNeed(
+  need: Need,
+  c: ProveCase,
+  where: ReadonlyMap<string, Lies[]>,
+  having: Having,
+): StepNeed & { tools: string[] } {
+  const met = needMet(need, having);
   const of = (key: string) => where.get(key) ?? [];
   if (need.by === 'head') {
     const heads = c.fasteners
       .filter((f) => f.role === need.role && f.leftOut === null)
-      .map((f): Turned => ({ fastener: f, chains: chains[f.id] ?? [] }));
+      .map((f): Turned => ({ fastener: f, chains: (having.chains[f.id] ?? []).map((ch) => [...ch]) }));
     const tools = [
       ...new Set(
         heads.flatMap((h) => (c.kitUse[h.fastener.id] ?? []).flatMap((ch) => ch.links.map((l) => l.piece.id))),
@@ -244,6 +245,7 @@ export function rehearsal(
   const base = trouble && baseWay(trouble, wayName);
   if (!trouble || !way || !base) return null;
   const where = whereAll(c);
+  const having = havingOf(c);
   const wheel = isEither(base) ? asked : null;
   const cautions = [...new Set(sentences(way.caution))];
   const steps: RehearsalStep[] = [];
@@ -253,7 +255,7 @@ export function rehearsal(
     for (const written of way[part].filter((x) => hasTraits(x.only, c.bike))) {
       const s = wheel === null ? written : onWheel(written, wheel);
       if (!s) continue;
-      const needs = s.needs.map((n) => stepNeed(n, c, where));
+      const needs = s.needs.map((n) => stepNeed(n, c, where, having));
       for (const n of needs) {
         n.tools.forEach((id) => tools.add(id));
         n.heads.forEach((h) => turned.add(h.fastener.id));

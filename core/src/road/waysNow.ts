@@ -2,7 +2,7 @@ import { wayMet } from '../kit/index.js';
 import { practisedWays } from '../kit/optimum/ways.js';
 import { GRADES, NIGHT_WORK, type Grade, type Trouble, type Way } from '../repairs/index.js';
 import { darkShare } from '../trip/odds/index.js';
-import type { ProveCase } from '../prove/index.js';
+import { havingOf, type ProveCase } from '../prove/index.js';
 
 /** A way to mend a trouble here and now. */
 export interface WayNow {
@@ -20,20 +20,10 @@ export interface WayNow {
  * what keeps from them.
  */
 export function waysNow(c: ProveCase, trouble: Trouble, dark: boolean): WayNow[] {
-  const chains = Object.fromEntries(
-    Object.entries(c.kitUse).map(([id, list]) => [id, list.map((ch) => ch.links.map((l) => l.piece.name))]),
-  );
-  const having = { kit: c.kit, chains, fasteners: c.fasteners, practice: c.practice, book: c.book };
-  const known = new Set(
-    c.kit.mends
-      .filter((m) => m.troubleId === trouble.id && m.bikeId === c.bike.id)
-      .flatMap((m) => m.ways.map((w) => w.name)),
-  );
-  const others = new Map(
-    c.kit.mends
-      .filter((m) => m.troubleId === trouble.id && m.bikeId === c.bike.id)
-      .flatMap((m) => m.others.map((o) => [o.name, o.why])),
-  );
+  const having = havingOf(c);
+  const mends = c.kit.mends.filter((m) => m.troubleId === trouble.id && m.bikeId === c.bike.id);
+  const known = new Set(mends.flatMap((m) => m.ways.map((w) => w.name)));
+  const others = new Map(mends.flatMap((m) => m.others.map((o) => [o.name, o.why])));
   // The trip's minutes have its hours in the dark in them.
   const light = 1 + (NIGHT_WORK - 1) * (c.trip && trouble.subject !== 'service' ? darkShare(c.trip) : 0);
   return practisedWays(trouble, c.bike, c.trip ?? undefined, c.practice)

@@ -175,7 +175,7 @@ export const PAGES: {
     },
     {
       name: 'What is wrong?',
-      says: 'find the fault and mend it, without a signal',
+      says: 'find the fault and fix it, without a signal',
       words: 'broken breakdown roadside help fault emergency where am i position',
       to: { path: '/road' },
     },

@@ -96,10 +96,10 @@ export function readyWhy(told: ProofTold | null): {
     title: 'Ready',
     value: ready?.share === null || !ready ? '–' : `${Math.round((ready.share ?? 0) * 100)} %`,
     formula:
-      'hours that repairs save which somebody who rides has done with this kit on this bike in the last year ÷ hours at stake on the trip without any kit',
+      'hours that repairs save which somebody who rides has done with this kit on this bike in the last year ÷ hours at risk on the trip without any kit',
     inputs: ready
       ? [
-          { name: 'hours at stake without any kit', value: hoursText(ready.atStake) },
+          { name: 'hours at risk without any kit', value: hoursText(ready.atStake) },
           { name: 'saved by this kit, if all goes as planned', value: hoursText(ready.saved) },
           { name: 'saved by what was really done', value: hoursText(ready.proven) },
           ...ready.troubles

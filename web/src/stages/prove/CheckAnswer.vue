@@ -52,7 +52,7 @@ defineExpose({ say, press });
     <div v-if="check.key === 'gauge'" class="gauge">
       <NumberField v-model="shows" label="Yours shows" quantity="pressure" :min="20" :max="900" />
       <NumberField v-model="good" label="The good one shows" quantity="pressure" :min="20" :max="900" />
-      <v-btn @click="compare">Keep the difference</v-btn>
+      <v-btn @click="compare">Save both readings</v-btn>
     </div>
     <form v-if="saying" class="words" @submit.prevent="say(saying)">
       <LineField
@@ -62,7 +62,7 @@ defineExpose({ say, press });
         autofocus
       />
       <p class="acts">
-        <v-btn type="submit">{{ saying === 'found' ? 'Write it down' : 'Skip it' }}</v-btn>
+        <v-btn type="submit">{{ saying === 'found' ? 'Save' : 'Skip it' }}</v-btn>
         <v-btn variant="tonal" @click="saying = null">Back</v-btn>
       </p>
     </form>

@@ -7,6 +7,7 @@ import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
 import { hoursText } from '../../words/prove';
 import CheckAnswer from './CheckAnswer.vue';
+import './fullScreen.css';
 
 const props = defineProps<{ what: 'evening' | 'before'; told: ProofTold }>();
 const emit = defineEmits<{ close: [] }>();
@@ -61,7 +62,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
     :aria-label="what === 'evening' ? 'Evening round' : 'Before leaving'"
     @update:model-value="emit('close')"
   >
-    <div class="pass" :data-at="at">
+    <div class="full-screen pass" :data-at="at">
       <div class="top-line">
         <h1>{{ what === 'evening' ? 'Evening round' : 'Before leaving' }}</h1>
         <span class="num soft">{{ Math.min(at + 1, list.length) }}/{{ list.length }}</span>
@@ -108,16 +109,6 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
 </template>
 
 <style scoped>
-.pass {
-  background: var(--ground);
-  color: var(--ink);
-  height: 100dvh;
-  overflow-y: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  padding: 14px 20px;
-}
 .top-line {
   display: flex;
   gap: 16px;
@@ -133,15 +124,6 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
   font-size: 16px;
   padding-top: 8px;
 }
-.big {
-  font-size: clamp(26px, 4.4vw, 44px);
-  font-weight: 600;
-  line-height: 1.1;
-  text-transform: none;
-  letter-spacing: 0;
-  color: var(--ink);
-  padding: 4px 0 10px;
-}
 .how {
   font-size: 19px;
   padding: 8px 0;
@@ -152,12 +134,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
   margin-top: 10px;
 }
 .presses {
-  position: sticky;
-  bottom: 0;
-  background: var(--ground);
-  padding: 8px 0;
   display: grid;
-  gap: 8px;
 }
 .acts {
   display: flex;

@@ -84,7 +84,7 @@ function finish() {
   const end = ending.value;
   if (taken.value || !real.value || !end || !proof.take(end)) return;
   taken.value = true;
-  if (end.rows.length > 0) notice.say('Written down. Ctrl Z takes it back.');
+  if (end.rows.length > 0) notice.say('Saved. Ctrl Z takes it back.');
 }
 function take() {
   finish();
@@ -100,7 +100,7 @@ defineExpose({ finish });
       <span class="num">{{ minutesText(minutes) }}</span>
     </h2>
     <h2 v-else class="big">
-      {{ d.state === 'given up' ? 'Given up' : pressed ? 'Only pressed through' : 'Dry run done' }}
+      {{ d.state === 'given up' ? 'Stopped' : pressed ? 'Only pressed through' : 'Dry run done' }}
     </h2>
     <p v-if="real && pace" class="line">
       Next time about <strong class="num">{{ minutesText(d.planned * pace.factor) }}</strong>, four times in five
@@ -173,7 +173,7 @@ defineExpose({ finish });
         You were “{{ SKILL_WORDS[skillIn(garage.doc!.garage.rider, learned.subject)] }}” in {{ learned.subject }}.
         <v-btn variant="tonal" @click="setSkill">Say “{{ SKILL_WORDS[learned.skill] }}” now</v-btn>
       </p>
-      <p class="acts"><v-btn class="press" @click="take">Write it down</v-btn></p>
+      <p class="acts"><v-btn class="press" @click="take">Save</v-btn></p>
     </template>
     <section>
       <h3>Step by step</h3>

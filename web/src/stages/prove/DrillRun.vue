@@ -22,6 +22,7 @@ import DrillEnd from './DrillEnd.vue';
 import LiesList from './LiesList.vue';
 import PlaceSpots from './PlaceSpots.vue';
 import StuckDialog from './StuckDialog.vue';
+import './fullScreen.css';
 
 const proof = useProof();
 const garage = useGarage();
@@ -31,7 +32,7 @@ const r = computed(() => proof.rehearsed);
 const steps = computed(() => r.value?.steps ?? []);
 const step = computed(() => steps.value[d.value.step] ?? null);
 const over = computed(() => d.value.state === 'done' || d.value.state === 'given up');
-const PARTS = { 'get out': 'Get out', out: 'Out', back: 'Back in' } as const;
+const PARTS = { 'get out': 'Unpack', out: 'Out', back: 'Back in' } as const;
 
 /** The clock on the screen: a moment of now, four times a second. */
 const moment = ref(new Date().toISOString());
@@ -57,7 +58,7 @@ function done() {
 const back = () => proof.step(stepBack, 'a step back');
 const pause = () =>
   proof.step((x, at) => (x.state === 'running' ? pauseDrill(x, at) : resumeDrill(x, at)), 'pause the drill');
-const end = () => proof.step(giveUp, `give up: ${r.value?.trouble.name ?? ''}`);
+const end = () => proof.step(giveUp, `stop: ${r.value?.trouble.name ?? ''}`);
 const theEnd = ref<InstanceType<typeof DrillEnd>>();
 function leave() {
   theEnd.value?.finish();
@@ -103,7 +104,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
     no-click-animation
     :aria-label="`Drill: ${r?.trouble.name ?? ''}`"
   >
-    <div class="run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
+    <div class="full-screen run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
       <div class="top-line">
         <h1>{{ r?.trouble.name }}</h1>
         <p class="num clock" role="timer" :aria-label="`${Math.floor(total / 60)} minutes`">{{ clockText(total) }}</p>
@@ -176,12 +177,12 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
             >{{ d.state === 'paused' ? 'Go on' : 'Pause' }} <span class="key">P</span></v-btn
           >
           <v-btn class="press" variant="tonal" :disabled="d.step === 0" @click="back">Back</v-btn>
-          <v-btn variant="plain" @click="end">Give it up</v-btn>
+          <v-btn variant="plain" @click="end">Stop the drill</v-btn>
         </div>
       </template>
       <p v-else class="empty">
-        This kit has no way for it any more: the drill is kept as it is.
-        <v-btn variant="tonal" @click="end">Give it up</v-btn>
+        The trip no longer knows this repair: the drill stays saved as it is.
+        <v-btn variant="tonal" @click="end">Stop the drill</v-btn>
       </p>
       <p v-if="!over && r && here > r.planned * 60" class="soft">
         Planned were {{ minutesText(r.planned) }} for all of it.
@@ -203,16 +204,6 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
 </template>
 
 <style scoped>
-.run {
-  background: var(--ground);
-  color: var(--ink);
-  height: 100dvh;
-  overflow-y: auto;
-  display: flex;
-  flex-direction: column;
-  padding: 14px 20px 0;
-  gap: 8px;
-}
 .top-line {
   display: flex;
   flex-wrap: wrap;
@@ -234,15 +225,6 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
   justify-content: space-between;
   font-size: 15px;
   padding-bottom: 4px;
-}
-.big {
-  font-size: clamp(26px, 4.2vw, 44px);
-  font-weight: 600;
-  line-height: 1.12;
-  text-transform: none;
-  letter-spacing: 0;
-  color: var(--ink);
-  padding: 14px 0 10px;
 }
 .says {
   font-size: 17px;
@@ -278,16 +260,6 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
 .bike {
   height: 300px;
   min-width: 0;
-}
-.presses {
-  position: sticky;
-  bottom: 0;
-  background: var(--ground);
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-  padding: 10px 0 14px;
 }
 .press {
   min-height: 64px;

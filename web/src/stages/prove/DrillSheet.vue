@@ -78,7 +78,7 @@ const brings = (o: DrillOffer): string =>
       </p>
     </section>
     <section v-if="dry.length > 0">
-      <h2>Only in hand and thought</h2>
+      <h2>Dry run only</h2>
       <p class="soft small">These harm a sound bike or need help: lay out each piece, and go through the steps.</p>
       <p class="dry">
         <v-btn

@@ -82,7 +82,7 @@ function begin() {
         <SelectField
           v-if="ways.length > 1"
           v-model="picked"
-          label="Way"
+          label="Method"
           :items="ways.map((w, i) => ({ title: w.way.name, value: i }))"
         />
         <p v-else>
@@ -125,8 +125,8 @@ function begin() {
         </p>
       </template>
       <p v-else class="empty">
-        This kit has no way to repair it. <router-link to="/kit?tab=mends">Repairs</router-link> says what each way
-        takes.
+        This kit has no method for this repair. <router-link to="/kit?tab=mends">Repairs</router-link> says what each
+        way takes.
       </p>
     </div>
   </v-dialog>

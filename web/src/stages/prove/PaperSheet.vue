@@ -19,7 +19,7 @@ const open = computed(() => dated.value.filter((k) => k.standing !== 'done' && k
 function save() {
   const { bike, trip } = garage;
   if (!bike) return;
-  const text = calendarFile(dated.value, [], {
+  const text = calendarFile(dated.value, {
     bike,
     trip: trip ? { id: trip.id, name: trip.name, leaves: trip.leaves, days: tripDays(trip) } : null,
     units: view.units,

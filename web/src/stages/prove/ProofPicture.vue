@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Hours at stake as one measure: proven, only planned, and lost all the same; below it trouble by trouble. Pressing one rehearses it. */
+/** Hours at stake as one measure: proven, only planned, and lost anyway; below it trouble by trouble. Pressing one rehearses it. */
 import { computed, ref } from 'vue';
 import { scaleLinear } from 'd3-scale';
 import type { Proof, ProofTold } from '@necessaire/core';
@@ -17,7 +17,7 @@ const parts = computed(() => {
   return [
     { key: 'proven', name: 'proven', hours: proven, from: 0, wide: x(proven) },
     { key: 'planned', name: 'only planned', hours: saved - proven, from: x(proven), wide: x(saved - proven) },
-    { key: 'lost', name: 'lost all the same', hours: atStake - saved, from: x(saved), wide: x(atStake - saved) },
+    { key: 'lost', name: 'lost anyway', hours: atStake - saved, from: x(saved), wide: x(atStake - saved) },
   ];
 });
 const most = computed(() => Math.max(...ready.value.troubles.map((p) => p.atStake), 1e-9));
@@ -28,7 +28,7 @@ const x = computed(() => scaleLinear([0, most.value], [0, 100]));
 function says(p: Proof): string {
   if (p.by !== null) return p.proven < p.saved - 1e-6 ? `proven: ${p.by}, in part` : `proven: ${p.by}`;
   if (p.lapsed !== null) return NO_PROOF_WORDS[p.lapsed];
-  return p.way === null ? 'this kit has no way' : p.way;
+  return p.way === null ? 'this kit has no method for it' : p.way;
 }
 </script>
 
@@ -56,7 +56,7 @@ function says(p: Proof): string {
         {{ p.name }} <span class="num">{{ hoursText(p.hours) }}</span></span
       >
     </p>
-    <ul class="rows" aria-label="Problems by the hours at stake">
+    <ul class="rows" aria-label="Problems by the hours at risk">
       <li v-for="p in rows" :key="p.troubleId">
         <v-btn
           variant="text"

@@ -52,8 +52,8 @@ const overdue = computed(
         </p>
         <p v-else-if="told && told.ready.share !== null" role="status">
           <strong class="num ready">{{ percent(told.ready.share) }}</strong> of the
-          <span class="num">{{ hoursText(told.ready.atStake) }}</span> at stake are saved by repairs that you have
-          really done with this kit.
+          <span class="num">{{ hoursText(told.ready.atStake) }}</span> at risk are saved by repairs that you have really
+          done with this kit.
           <template v-if="best && bestId">
             The quickest way up:
             <v-btn variant="plain" @click="chosen = bestId">{{ best.name }}</v-btn>,

@@ -118,10 +118,10 @@ function take() {
   const made = said();
   if (!d) return;
   if (!made) {
-    emit('said', 'It is written down; nothing of it is in your toolbox to be marked.');
+    emit('said', 'Saved; nothing of it is in your toolbox to be marked.');
     return;
   }
-  emit('said', proof.stuck(stuckAt(d, made.said.reason, made.item), made.said) || 'It is written down.');
+  emit('said', proof.stuck(stuckAt(d, made.said.reason, made.item), made.said) || 'Saved.');
 }
 /** A step that the known way lacks: the rider's own way of it stands beside. */
 function addStep() {
@@ -210,7 +210,7 @@ function addStep() {
         </template>
         <p class="acts">
           <v-btn v-if="reason === 'do not know how' && ownStep.trim()" @click="addStep">Add my step</v-btn>
-          <v-btn v-else type="submit">Write it down</v-btn>
+          <v-btn v-else type="submit">Save</v-btn>
           <v-btn variant="tonal" @click="reason = null">Back</v-btn>
         </p>
       </form>

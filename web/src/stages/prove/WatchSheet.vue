@@ -95,7 +95,7 @@ function add() {
           </p>
           <p v-if="w.caution" class="caution">{{ w.caution }}</p>
           <p class="acts">
-            <v-btn @click="looked(w, true)">Looked: fine</v-btn>
+            <v-btn @click="looked(w, true)">Checked: fine</v-btn>
             <v-btn variant="tonal" @click="looked(w, false)">Not fine</v-btn>
             <v-btn variant="tonal" @click="close(w, 'replaced')">Replaced</v-btn>
             <v-btn variant="tonal" @click="close(w, 'seen by a workshop')">Workshop has seen it</v-btn>

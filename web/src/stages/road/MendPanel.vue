@@ -2,6 +2,7 @@
 /** Mend it: what not to do first, the way that this kit, these people and this light allow, where each thing lies, and what would do instead. */
 import { computed, ref } from 'vue';
 import {
+  havingOf,
   insteadOf,
   lasting,
   lendersOf,
@@ -45,15 +46,7 @@ const more = computed(() => ways.value.filter((w) => !w.has && !w.way.helped).le
 const picked = ref<string | null>(null);
 const way = computed(() => ways.value.find((w) => w.way.name === picked.value) ?? ways.value[0] ?? null);
 const r = computed(() => (way.value ? rehearsal(props.of, props.trouble.id, way.value.way.name) : null));
-const having = computed(() => ({
-  kit: props.of.kit,
-  chains: Object.fromEntries(
-    Object.entries(props.of.kitUse).map(([id, list]) => [id, list.map((ch) => ch.links.map((l) => l.piece.name))]),
-  ),
-  fasteners: props.of.fasteners,
-  practice: props.of.practice,
-  book: props.of.book,
-}));
+const having = computed(() => havingOf(props.of));
 /** Who rides along, with what is theirs. */
 const others = computed(() =>
   (garage.doc?.companions ?? [])
@@ -111,7 +104,7 @@ function logged() {
   </div>
   <div v-else>
     <v-switch v-model="dark" label="It is dark" />
-    <div class="ways" role="group" aria-label="Ways to mend it">
+    <div class="ways" role="group" aria-label="Methods">
       <v-btn
         v-for="w in shown"
         :key="w.way.name"
@@ -130,18 +123,18 @@ function logged() {
       <v-btn variant="plain" :aria-expanded="everyWay" @click="everyWay = !everyWay">{{
         everyWay
           ? 'Only what I can do here'
-          : `${counted(more, 'other way', 'other ways')} that this kit lacks something for`
+          : `${counted(more, 'other method', 'other methods')} that this kit lacks something for`
       }}</v-btn>
     </p>
     <template v-if="way && r">
       <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
       <p class="presses">
         <v-btn class="press go" @click="begin">Begin, step by step</v-btn>
-        <v-btn class="press" variant="tonal" @click="logged">It is mended: write it down</v-btn>
+        <v-btn class="press" variant="tonal" @click="logged">Already fixed: log it</v-btn>
       </p>
       <p v-if="r.lasts.length > 0" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
       <section v-if="lacking.length > 0" class="instead">
-        <h2>You have not got that</h2>
+        <h2>Missing from your kit</h2>
         <ul>
           <li v-for="l in lacking" :key="l.ask">
             <strong>{{ l.ask }}</strong>:
@@ -159,11 +152,11 @@ function logged() {
         </ul>
       </section>
       <template v-if="r.steps[0]?.part === 'get out'">
-        <h2>Get out, in this order</h2>
+        <h2>Take out, in this order</h2>
         <LiesList :lies="r.steps[0].needs[0]!.lies" />
       </template>
     </template>
-    <p v-else class="big">No way is known for it here. Ask for help: the card says where you are.</p>
+    <p v-else class="big">No method is known for it here. Ask for help: the card says where you are.</p>
     <section class="ladder">
       <h2>It does not move</h2>
       <p>

@@ -46,7 +46,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
     <template v-else-if="now.end">
       <p class="big end" role="status">{{ END_WORDS[now.end] }}</p>
       <v-btn v-if="now.end === 'found' && suspects[0]" class="press" @click="emit('mend', suspects[0].trouble)"
-        >{{ name(suspects[0].trouble) }}: how to mend it</v-btn
+        >{{ name(suspects[0].trouble) }}: how to fix it</v-btn
       >
     </template>
     <p v-if="seen.length > 0"><v-btn variant="tonal" @click="back">One back</v-btn></p>
@@ -54,7 +54,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
       <li v-for="s in suspects" :key="s.trouble">
         <v-btn variant="text" class="suspect" @click="emit('mend', s.trouble)">
           <span class="name">{{ name(s.trouble) }}</span>
-          <span class="bar"><i :style="{ width: `${s.share * 100}%` }" /></span>
+          <v-progress-linear :model-value="s.share * 100" height="14" :aria-label="name(s.trouble)" />
           <span class="num">{{ percent(s.share) }}</span>
         </v-btn>
       </li>
@@ -116,15 +116,6 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
   border-bottom: 1px solid var(--hair);
   text-align: left;
   font-size: 16px;
-}
-.bar {
-  height: 14px;
-  border: 1px solid var(--line);
-}
-.bar i {
-  display: block;
-  height: 100%;
-  background: var(--ink);
 }
 .num {
   text-align: right;

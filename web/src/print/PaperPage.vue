@@ -1,0 +1,23 @@
+<script setup lang="ts">
+/** A page of paper under its bar; what stands on it comes from the slot, once it is worked out. */
+import './paper.css';
+
+defineProps<{ title: string; says: string; ready: boolean; size: 'large' | 'middle' }>();
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="paper-wrap">
+    <nav class="bar" aria-label="Print">
+      <v-btn variant="tonal" to="/prove?tab=paper">Back</v-btn><v-btn @click="print">Print</v-btn>
+    </nav>
+    <main v-if="ready" class="paper" :class="size">
+      <header>
+        <h1>{{ title }}</h1>
+        <p>{{ says }}</p>
+      </header>
+      <slot />
+    </main>
+    <p v-else class="empty">Working out the kit …</p>
+  </div>
+</template>
