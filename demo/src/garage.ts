@@ -166,6 +166,8 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
     loans: [],
     reminders: [],
     memories: [],
+    happened: [],
+    reviews: [],
     ...(today === null ? { drills: [], checks: [], watches: [] } : practice(today, bikes[0]!, nine, id)),
   };
 }

@@ -82,7 +82,7 @@ describe('first start', () => {
     const other = await freshDatabase();
     const pools = [connect(other.url), connect(other.url), connect(other.url)];
     await Promise.all(pools.map((p) => migrate(p)));
-    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '11' });
+    expect(await pools[0]!('knex_migrations').count('* as n').first()).toEqual({ n: '12' });
     await Promise.all(pools.map((p) => p.destroy()));
     await other.drop();
   });

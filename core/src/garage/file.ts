@@ -7,7 +7,7 @@ import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } fro
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */
 export const FILE_FORMAT = 'necessaire-garage';
-export const FILE_VERSION = 10;
+export const FILE_VERSION = 11;
 /** Greatest size of a garage file, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
@@ -35,6 +35,8 @@ const fileSchema = z.strictObject({
   reminders: z.array(ROW_SCHEMAS.reminders).max(MOST_ROWS.reminders),
   watches: z.array(ROW_SCHEMAS.watches).max(MOST_ROWS.watches),
   memories: z.array(ROW_SCHEMAS.memories).max(MOST_ROWS.memories),
+  happened: z.array(ROW_SCHEMAS.happened).max(MOST_ROWS.happened),
+  reviews: z.array(ROW_SCHEMAS.reviews).max(MOST_ROWS.reviews),
 });
 
 /**

@@ -4,6 +4,8 @@ import { DEFAULT_PRACTICE, practiceSchema } from '../toolbox/practice.js';
 import { checkDoneSchema, reminderSchema } from '../prove/checkDone.js';
 import { memorySchema } from '../prove/memory.js';
 import { watchSchema } from '../prove/watch.js';
+import { happenedSchema } from '../road/happened.js';
+import { reviewedSchema } from '../road/reviewed.js';
 import { keptKitSchema } from '../kit/keptKit.js';
 import { drillSchema } from '../repairs/drill.js';
 import { ownMendSchema } from '../repairs/own.js';
@@ -60,6 +62,8 @@ export const ROW_SCHEMAS = {
   reminders: reminderSchema,
   watches: watchSchema,
   memories: memorySchema,
+  happened: happenedSchema,
+  reviews: reviewedSchema,
 } as const;
 export type TableName = keyof typeof ROW_SCHEMAS;
 export const TABLES = Object.keys(ROW_SCHEMAS) as TableName[];
@@ -87,6 +91,8 @@ export const MOST_ROWS: Record<TableName, number> = {
   reminders: 300,
   watches: 1000,
   memories: 5000,
+  happened: 10_000,
+  reviews: 300,
 };
 
 /** A whole garage in memory. */
@@ -112,6 +118,8 @@ export interface GarageDocument {
   reminders: Row<'reminders'>[];
   watches: Row<'watches'>[];
   memories: Row<'memories'>[];
+  happened: Row<'happened'>[];
+  reviews: Row<'reviews'>[];
 }
 
 /** A garage as it is when nothing of it was said but its name. */
@@ -146,4 +154,6 @@ export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): G
   reminders: [],
   watches: [],
   memories: [],
+  happened: [],
+  reviews: [],
 });

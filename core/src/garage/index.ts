@@ -1,6 +1,7 @@
 export * from './garage.js';
 export * from './file.js';
 export {
+  editToNow,
   garageTo2,
   garageTo3,
   garageTo4,

@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from '@jest/globals';
 import { FILE_VERSION, readGarageFile, writeGarageFile } from './file.js';
+import { editToNow } from './upgrade.js';
+import { uuid } from '../testing/make.js';
 import type { GarageDocument } from './garage.js';
 
 /** Files as the program of each version wrote them: never changed, for riders have such files. */
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 const textOf = (version: number): string =>
   readFileSync(fileURLToPath(new URL(`../testing/fixtures/garage-v${version}.json`, import.meta.url)), 'utf8');
 const raw = (version: number) => JSON.parse(textOf(version)) as Record<string, Record<string, unknown>[]>;
@@ -73,6 +75,13 @@ describe('files of every version are read, with the meaning that they had', () =
     expect(doc.garage.rider).toMatchObject({ name: 'Ines', hand: 2, skills: { wheels: 3 }, firstAid: true });
     expect([doc.companions.length, doc.crews[0]?.members.length, doc.loans[0]?.to]).toEqual([1, 2, 'a stranger']);
   });
+  test('version 10 wrote nothing down on the way but rides, and never looked back', () => {
+    const doc = read(10);
+    expect([doc.happened, doc.reviews]).toEqual([[], []]);
+    expect(doc.trips[0]?.leaves).toBe('2026-06-12');
+    expect(doc.garage.gauge).toEqual({ shows: 215, good: 205, on: '2026-05-01' });
+    expect([doc.drills.map((d) => d.real), doc.checks.length, doc.watches.length]).toEqual([[false, true], 2, 1]);
+  });
   test('version 2 rode its legs by days, alone, in mild weather', () => {
     const legs = read(2).trips[0]?.legs ?? [];
     expect(legs.length).toBeGreaterThan(3);
@@ -106,5 +115,53 @@ describe('files of every version are read, with the meaning that they had', () =
     expect(read(6).supplies.every((s) => s.mark === null)).toBe(true);
     expect(read(6).garage.rates).toEqual([]);
     expect(read(7).garage.words).toEqual([]);
+  });
+});
+
+describe('an edit that an older version left in the outbox goes out as it is written now', () => {
+  const edit = (change: Record<string, unknown>) =>
+    ({ id: uuid(1), label: 'x', changes: [change] }) as unknown as Parameters<typeof editToNow>[0];
+  test.each(VERSIONS)('version %i: rows made, set whole or deleted become what the file’s become', (version) => {
+    const doc = read(version);
+    for (const table of ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'places'] as const)
+      for (const [i, row] of (raw(version)[table] ?? []).entries()) {
+        const now = JSON.parse(JSON.stringify(doc[table][i])) as Record<string, unknown>;
+        for (const kind of ['make', 'delete'] as const) {
+          const [c] = editToNow(edit({ kind, table, id: row['id'], base: 1, row }), version).changes;
+          expect([table, kind, c?.kind === 'set' ? null : c?.row]).toEqual([table, kind, expect.objectContaining(now)]);
+        }
+        const fields = Object.keys(row).map((field) => ({ field, was: row[field], now: row[field] }));
+        const [set] = editToNow(edit({ kind: 'set', table, id: row['id'], base: 1, fields }), version).changes;
+        for (const f of set?.kind === 'set' ? set.fields : [])
+          if (f.field in now)
+            expect([table, f.field, f.was, f.now]).toEqual([table, f.field, now[f.field], now[f.field]]);
+        expect(set?.kind === 'set' && set.fields.length).toBe(fields.length);
+      }
+  });
+  test('the garage’s own fields too; a field that was not there stays so, and none comes in by itself', () => {
+    const [c] = editToNow(
+      edit({
+        kind: 'set',
+        table: 'garage',
+        id: uuid(2),
+        base: 3,
+        fields: [
+          { field: 'rider', was: { mass: 80_000 }, now: { mass: 82_000 } },
+          { field: 'words', now: [] },
+        ],
+      }),
+      8,
+    ).changes;
+    expect(c).toMatchObject({
+      base: 3,
+      fields: [
+        { field: 'rider', was: { mass: 80_000, hand: 3 }, now: { mass: 82_000, skills: {} } },
+        { field: 'words', was: undefined, now: [] },
+      ],
+    });
+  });
+  test('one of today is left as it is', () => {
+    const given = edit({ kind: 'make', table: 'rides', id: uuid(3), row: { id: uuid(3) } });
+    expect(editToNow(given, FILE_VERSION)).toBe(given);
   });
 });

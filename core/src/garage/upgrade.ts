@@ -1,4 +1,5 @@
 import type { TableName } from './garage.js';
+import type { Body, Change, Edit, Where } from './sync/change.js';
 
 type Row = Record<string, unknown>;
 
@@ -274,48 +275,80 @@ export const rowTo10 = (table: TableName, row: Row): Row => (table === 'trips' ?
 /** The garage's own fields of version 9: nobody compared gauges. */
 export const garageTo10 = (garage: Row): Row => ({ gauge: null, ...garage });
 
-/** One version further: its rows through one function, its own fields through another. What is not a list is left for the check. */
-function fileTo(file: Row, version: number, row: typeof rowTo2, own: typeof garageTo2): Row {
-  const tables = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
+/** What brings the rows and the garage's own fields of one version to the next, and the tables that are new in it. */
+interface Step {
+  to: number;
+  row: (table: TableName, row: Row) => Row;
+  own: (garage: Row) => Row;
+  tables: readonly TableName[];
+}
+const asItWas = (_table: TableName, row: Row): Row => row;
+const STEPS: readonly Step[] = [
+  { to: 2, row: rowTo2, own: garageTo2, tables: [] },
+  { to: 3, row: rowTo3, own: garageTo3, tables: ['rides'] },
+  { to: 4, row: rowTo4, own: garageTo4, tables: ['mends', 'kits'] },
+  { to: 5, row: rowTo5, own: garageTo5, tables: ['packings'] },
+  { to: 6, row: rowTo6, own: garageTo6, tables: [] },
+  { to: 7, row: rowTo7, own: garageTo7, tables: ['kinds'] },
+  { to: 8, row: asItWas, own: garageTo8, tables: [] },
+  { to: 9, row: asItWas, own: garageTo9, tables: ['companions', 'crews', 'loans'] },
+  { to: 10, row: rowTo10, own: garageTo10, tables: ['drills', 'checks', 'reminders', 'watches', 'memories'] },
+  { to: 11, row: asItWas, own: (garage) => garage, tables: ['happened', 'reviews'] },
+];
+/** Steps that what a version wrote goes through. */
+const stepsFrom = (version: number): readonly Step[] => STEPS.filter((s) => s.to > version);
+const isRow = (v: unknown): v is Row => typeof v === 'object' && v !== null && !Array.isArray(v);
+
+/** Tables whose rows ever changed. */
+const REWRITTEN = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
+
+/** One version further. What is not a list is left for the check. */
+function fileTo(file: Row, { to, row, own, tables }: Step): Row {
   const rows = Object.fromEntries(
-    tables
-      .filter((table) => Array.isArray(file[table]))
-      .map((table) => [
-        table,
-        (file[table] as unknown[]).map((r) => (typeof r === 'object' && r !== null ? row(table, r as Row) : r)),
-      ]),
+    REWRITTEN.flatMap((table) => {
+      const list = file[table];
+      return Array.isArray(list) ? [[table, list.map((r: unknown) => (isRow(r) ? row(table, r) : r))]] : [];
+    }),
   );
   const garage = file['garage'];
-  return {
-    ...file,
-    // What a version did not know yet is empty.
-    ...(version >= 3 ? { rides: file['rides'] ?? [] } : {}),
-    ...(version >= 4 ? { mends: file['mends'] ?? [], kits: file['kits'] ?? [] } : {}),
-    ...(version >= 5 ? { packings: file['packings'] ?? [] } : {}),
-    ...(version >= 7 ? { kinds: file['kinds'] ?? [] } : {}),
-    ...(version >= 9
-      ? { companions: file['companions'] ?? [], crews: file['crews'] ?? [], loans: file['loans'] ?? [] }
-      : {}),
-    ...(version >= 10
-      ? Object.fromEntries(
-          ['drills', 'checks', 'reminders', 'watches', 'memories'].map((table) => [table, file[table] ?? []]),
-        )
-      : {}),
-    ...rows,
-    version,
-    garage: typeof garage === 'object' && garage !== null ? own(garage as Row) : garage,
-  };
+  // What a version did not know yet is empty.
+  const fresh = Object.fromEntries(tables.map((table) => [table, file[table] ?? []]));
+  return { ...file, ...fresh, ...rows, version: to, garage: isRow(garage) ? own(garage) : garage };
 }
 
 /** Brings a file of an older version to the one now written, step by step. */
-export function fileToNow(file: Row, version: number): Row {
-  const second = version < 2 ? fileTo(file, 2, rowTo2, garageTo2) : file;
-  const third = version < 3 ? fileTo(second, 3, rowTo3, garageTo3) : second;
-  const fourth = version < 4 ? fileTo(third, 4, rowTo4, garageTo4) : third;
-  const fifth = version < 5 ? fileTo(fourth, 5, rowTo5, garageTo5) : fourth;
-  const sixth = version < 6 ? fileTo(fifth, 6, rowTo6, garageTo6) : fifth;
-  const seventh = version < 7 ? fileTo(sixth, 7, rowTo7, garageTo7) : sixth;
-  const eighth = version < 8 ? fileTo(seventh, 8, rowTo8, garageTo8) : seventh;
-  const ninth = version < 9 ? fileTo(eighth, 9, rowTo9, garageTo9) : eighth;
-  return version < 10 ? fileTo(ninth, 10, rowTo10, garageTo10) : ninth;
+export const fileToNow = (file: Row, version: number): Row => stepsFrom(version).reduce(fileTo, file);
+
+/** A row that an older version wrote, as it is written now. */
+const rowToNow = (table: Where, row: Body, version: number): Body =>
+  stepsFrom(version).reduce((r: Row, step) => (table === 'garage' ? step.own(r) : step.row(table, r)), { ...row });
+
+/** Fields of a row as they are written now: what a step adds to them of its own belongs to the whole row, not to them. */
+function fieldsToNow(table: Where, fields: readonly (readonly [string, unknown])[], version: number): Row {
+  const given = Object.fromEntries(fields.filter(([, value]) => value !== undefined));
+  const now = rowToNow(table, given, version);
+  return Object.fromEntries(Object.entries(now).filter(([field]) => field in given));
+}
+
+/**
+ * Brings an edit that an older version entered into the outbox to what is written now, so that a newer program sends it as it was meant.
+ * @param version the version of the garage file that it was entered under
+ */
+export function editToNow(edit: Edit, version: number): Edit {
+  if (stepsFrom(version).length === 0) return edit;
+  const changes = edit.changes.map((c): Change => {
+    if (c.kind !== 'set') return { ...c, row: rowToNow(c.table, c.row, version) };
+    const was = fieldsToNow(
+      c.table,
+      c.fields.map((f) => [f.field, f.was]),
+      version,
+    );
+    const now = fieldsToNow(
+      c.table,
+      c.fields.map((f) => [f.field, f.now]),
+      version,
+    );
+    return { ...c, fields: c.fields.map(({ field }) => ({ field, was: was[field], now: now[field] })) };
+  });
+  return { ...edit, changes };
 }

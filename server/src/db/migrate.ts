@@ -10,6 +10,7 @@ import * as own from './migrations/008_own.js';
 import * as words from './migrations/009_words.js';
 import * as crew from './migrations/010_crew.js';
 import * as prove from './migrations/011_prove.js';
+import * as review from './migrations/012_review.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -23,6 +24,7 @@ const MIGRATIONS = [
   { name: '009_words', ...words },
   { name: '010_crew', ...crew },
   { name: '011_prove', ...prove },
+  { name: '012_review', ...review },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

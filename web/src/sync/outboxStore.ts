@@ -1,12 +1,16 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Entry, OutboxStore } from '@necessaire/core';
+import { editToNow, FILE_VERSION, type Entry, type OutboxStore } from '@necessaire/core';
 
 interface Lying {
   garage: string;
   /** Place in the outbox: edits go out in this order. */
   at: number;
   entry: Entry;
+  /** Version of the garage file that it was entered under; absent from before versions were noted. */
+  version?: number;
 }
+/** The version whose program entered edits without saying so. */
+const UNSAID = 10;
 interface Schema extends DBSchema {
   edits: { key: [string, string]; value: Lying; indexes: { garage: string } };
 }
@@ -28,7 +32,15 @@ function database(): Promise<IDBPDatabase<Schema>> {
   return opened;
 }
 
-const inOrder = (all: readonly Lying[]) => [...all].sort((a, b) => a.at - b.at);
+/** In the order in which they go out, as they are written now. */
+const inOrder = (all: readonly Lying[]): Lying[] =>
+  [...all]
+    .sort((a, b) => a.at - b.at)
+    .map((l) =>
+      (l.version ?? UNSAID) < FILE_VERSION
+        ? { ...l, entry: { ...l.entry, edit: editToNow(l.entry.edit, l.version ?? UNSAID) } }
+        : l,
+    );
 
 /** The outbox of a garage in this browser: one record an edit, shared by all its pages, kept over reloads. */
 export function outboxStore(garage: string): OutboxStore {
@@ -50,12 +62,12 @@ export function outboxStore(garage: string): OutboxStore {
         old.delete(entry.edit.id);
         if (known && known.at > at) {
           at = known.at;
-          if (known.entry !== entry) writes.push(tx.store.put({ garage, at, entry }));
+          if (known.entry !== entry) writes.push(tx.store.put({ garage, at, entry, version: FILE_VERSION }));
           return;
         }
         const next = now.slice(i + 1).flatMap((e) => old.get(e.edit.id)?.at ?? [])[0];
         at = next === undefined ? Math.floor(at) + 1 : (at + next) / 2;
-        writes.push(tx.store.put({ garage, at, entry }));
+        writes.push(tx.store.put({ garage, at, entry, version: FILE_VERSION }));
       });
       for (const id of old.keys()) writes.push(tx.store.delete([garage, id]));
       // A browser that is full says so when the transaction ends.
