@@ -104,6 +104,7 @@ test('what is not there has something instead, and what is mended is logged in t
   await expect(page.locator('h1')).toHaveText('Head rounded or seized during a repair');
   await page.getByRole('button', { name: 'Already fixed: log it' }).click();
   await expect(page.locator('.road-sheet')).toContainText('Head rounded or seized');
+  await expect(page.locator('.notice')).toContainText('is in the log');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.road-sheet')).toContainText('Nothing happened yet');
 });
@@ -144,4 +145,114 @@ test('the card says where one is, how far from the last mark, and keeps one’s 
   await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
   await expect(card.getByRole('alert')).toContainText(/Allow it in the browser|No position yet/u);
   expect(isPhone(page)).toBe(false);
+});
+
+test('a fall, a repair, something used, lent or missing, and a check are each written down in two presses', async ({
+  page,
+  app,
+  context,
+}) => {
+  const [lat, lon] = (await route(app)).points[40]!;
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: lat, longitude: lon, accuracy: 8 });
+  await open(page, app, '/road');
+  // Where one is, is known from the card on.
+  await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
+  const card = page.getByRole('dialog', { name: 'Where am I, whom to call' });
+  await expect(card).toContainText(lat.toFixed(5));
+  await card.getByRole('button', { name: 'Close' }).click();
+  const log = page.getByRole('dialog', { name: 'Write it down' });
+  const openLog = async () => {
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(log).toBeVisible();
+  };
+  const day = page.locator('.road-sheet');
+  await openLog();
+  await faultless(page, 'writing it down');
+  await log.getByRole('button', { name: 'A fall', exact: true }).click();
+  await expect(log).toBeHidden();
+  await expect(day).toContainText(/Fall\s*logged, \d+:\d+.*, -?\d+\.\d{5}, -?\d+\.\d{5}/u);
+  await openLog();
+  await log.getByRole('button', { name: 'Puncture, tubed fixed: Patch the tube' }).click();
+  await expect(page.locator('.notice')).toContainText('2 Tube patches off the stock');
+  await expect(day).toContainText('Puncture, tubed');
+  // The line that says so takes it back by a press.
+  await page.locator('.notice').getByRole('button', { name: 'Undo' }).click();
+  await expect(day).not.toContainText('Puncture, tubed');
+  await expect(page.locator('.notice')).toContainText('Undone: log: Puncture, tubed');
+  await openLog();
+  await log.getByRole('button', { name: 'Cable ties', exact: true }).click();
+  await expect(day).toContainText('Cable ties');
+  await openLog();
+  await log.getByRole('button', { name: 'Not there' }).click();
+  await log.getByRole('searchbox', { name: 'Find' }).fill('Chain breaker');
+  await log.getByRole('button', { name: '“Chain breaker”, not in the kit' }).click();
+  await expect(day).toContainText(/Chain breaker\s*was missing/u);
+  await openLog();
+  const check = log.locator('section').last().locator('.press').first();
+  const name = (await check.textContent())!.trim();
+  await check.click();
+  await expect(page.locator('.notice')).toContainText(`${name}: checked`);
+  // A fall is looked at again.
+  await goTo(page, 'Prove');
+  await page.getByRole('tab', { name: 'Watch list' }).click();
+  await expect(page.locator('.watch').filter({ hasText: 'After a fall' })).toContainText('Try both brakes');
+});
+
+test('in the middle of the steps one sees what would do instead', async ({ page, app }) => {
+  await open(page, app, '/road?mend=puncture-tube');
+  await page.getByRole('button', { name: 'Begin, step by step' }).click();
+  const missing = page.getByRole('button', { name: /^I have not got that/u });
+  while (!(await missing.first().isVisible())) {
+    const at = Number(await run(page).getAttribute('data-step'));
+    await page.keyboard.press('Space');
+    await expect(run(page)).toHaveAttribute('data-step', String(at + 1));
+  }
+  await missing.first().click();
+  await expect(run(page).locator('.instead')).toContainText(/Instead: .+/u);
+  await faultless(page, 'what would do instead');
+});
+
+test('afterwards: what was used, missed and never touched; accepted in one press, undone in one', async ({
+  page,
+  app,
+}) => {
+  await open(page, app, '/road?mend=puncture-tube');
+  await page.getByRole('button', { name: 'Already fixed: log it' }).click();
+  await settled(page);
+  await page.getByRole('link', { name: 'Review the trip' }).click();
+  await expect(page.locator('h1')).toHaveText('How did it go?');
+  const review = page.locator('.review');
+  await expect(review.locator('.big')).toContainText(/^\d+ of \d+ things used: /u);
+  await expect(review.locator('.v-chip').filter({ hasText: 'Hand pump' })).toBeVisible();
+  await faultless(page, 'the review');
+  // A thing that was not used after all.
+  const count = async () => Number(/^(\d+) of/u.exec((await review.locator('.big').textContent())!)![1]);
+  const before = await count();
+  await review.getByRole('button', { name: 'Hand pump was not used' }).click();
+  expect(await count()).toBe(before - 1);
+  await review.getByRole('textbox', { name: 'Something else that was missing' }).fill('Chain breaker');
+  await review.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(review).toContainText('Chain breaker');
+  // Two reviews of spring and this one: the third trip without a touch.
+  const idle = review.getByRole('checkbox', { name: /^Leave Bit T20 at home: .* not touched on 3 trips in a row/u });
+  await idle.check();
+  await review.getByRole('checkbox', { name: /^The trip was ridden as planned/u }).check();
+  await expect(review.locator('tr').filter({ hasText: 'Puncture, tubed' })).toContainText(
+    /1\s*× \d\.\d\d\s*× \d\.\d\d/u,
+  );
+  await review.getByRole('button', { name: 'Save review, 2 changes' }).click();
+  await expect(review.locator('.big')).toHaveText('Saved. 1 thing stays at home; distance into ride log and odometer.');
+  await settled(page);
+  await faultless(page, 'a saved review');
+  await goTo(page, 'Kit');
+  await expect(page.locator('main')).not.toContainText('Bit T20');
+  await page.goBack();
+  await settled(page);
+  await expect(page.locator('.review')).toContainText('Reviews of this bike');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.notice')).toContainText('Undone: review of the trip');
+  await settled(page);
+  await goTo(page, 'Kit');
+  await expect(page.locator('main')).toContainText('Bit T20');
 });

@@ -81,6 +81,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
   const three = tamber(id('trip'), () => id('leg'));
   const leaving = (trip: Trip, days: number) => (today === null ? trip : leavesAfter(trip, today, days));
   const { companions, crew } = crewOnTamber(three, bikes[0]!.id, id);
+  const pieces = drawer(() => id('piece'));
   return {
     garage: newGarage({
       name: 'Demo garage',
@@ -93,7 +94,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
       ...fastenersFrom(carrackLines, bikes[1]!.id, () => id('fastener')),
     ],
     kinds: [],
-    pieces: drawer(() => id('piece')),
+    pieces,
     supplies: (
       [
         ['front tube', 1, { fits: '80/100-21, straight' }],
@@ -168,6 +169,6 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
     memories: [],
     happened: [],
     reviews: [],
-    ...(today === null ? { drills: [], checks: [], watches: [] } : practice(today, bikes[0]!, nine, id)),
+    ...(today === null ? { drills: [], checks: [], watches: [] } : practice(today, bikes[0]!, nine, pieces, id)),
   };
 }

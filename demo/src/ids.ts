@@ -14,6 +14,7 @@ const GROUPS = {
   drill: 12,
   check: 13,
   watch: 14,
+  review: 15,
 } as const;
 
 export function demoIds() {

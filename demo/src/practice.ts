@@ -1,17 +1,32 @@
-import type { Bike, CheckDone, Drill, GarageDocument, Trip, Watch } from '@necessaire/core';
+import type { Bike, CheckDone, Drill, GarageDocument, Piece, Reviewed, Trip, Watch } from '@necessaire/core';
 import type { demoIds } from './ids.js';
 
 /** ISO date so many days from another. */
 const day = (today: string, days: number): string =>
   new Date(Date.parse(today) + days * 86_400_000).toISOString().slice(0, 10);
 
+/** Tools that were along on both weekends. */
+const ALONG: readonly string[] = [
+  'Combination spanner 12',
+  'Combination spanner 27',
+  'Plain bar ⅜ in, 250 mm',
+  'Adapter ⅜ in to ¼ in',
+  'Socket ¼ in, 8',
+  'Socket ¼ in, 10',
+  'Bit T20',
+  'Bit PH2',
+  'Bit inside hex 4',
+  'Adjustable spanner 250 mm, light alloy',
+];
+
 /** What the made-up rider practised and looked at before the long trip, counted from the day on which the demo is made. */
 export function practice(
   today: string,
   bike: Bike,
   trip: Trip,
+  pieces: readonly Piece[],
   id: ReturnType<typeof demoIds>,
-): Pick<GarageDocument, 'drills' | 'checks' | 'watches'> {
+): Pick<GarageDocument, 'drills' | 'checks' | 'watches' | 'reviews'> {
   const drill = (
     ago: number,
     trouble: string,
@@ -57,6 +72,25 @@ export function practice(
     result,
     note,
   });
+  /** A weekend of spring that was looked back on: what was along, and what of it was used. */
+  const weekend = (ago: number, name: string, used: readonly string[], missed: readonly string[] = []): Reviewed => ({
+    id: id('review'),
+    bikeId: bike.id,
+    tripId: null,
+    name,
+    from: day(today, -ago),
+    to: day(today, 1 - ago),
+    made: `${day(today, 2 - ago)}T19:00:00.000Z`,
+    carried: pieces
+      .filter((p) => ALONG.includes(p.name))
+      .map((p) => ({
+        item: `piece ${p.id}`,
+        name: p.name,
+        mass: p.mass * p.count,
+        used: used.includes(p.name) ? 1 : 0,
+      })),
+    missed: [...missed],
+  });
   const watch: Watch = {
     id: id('watch'),
     bikeId: bike.id,
@@ -74,6 +108,10 @@ export function practice(
     closed: null,
   };
   return {
+    reviews: [
+      weekend(40, 'Two days round Sill lake', ['Combination spanner 27', 'Plain bar ⅜ in, 250 mm']),
+      weekend(26, 'A weekend in the Lerrig hills', ['Combination spanner 12'], ['Second pair of gloves']),
+    ],
     drills: [
       drill(48, 'puncture-tube', 'Patch the tube', 50, [6, 17, 24, 11, 16, 10], { wheel: 'front' }),
       drill(9, 'puncture-tube', 'Patch the tube', 50, [4, 12, 15, 9, 9, 8], { wheel: 'front' }),

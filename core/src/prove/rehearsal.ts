@@ -36,6 +36,8 @@ export interface Turned {
 }
 /** One thing that a step asks for, and what of the kit meets it. */
 export interface StepNeed {
+  /** The need as the way has it; null for all of them together. */
+  need: Need | null;
   ask: string;
   by: string;
   ok: boolean;
@@ -196,7 +198,7 @@ function stepNeed(
         heads.flatMap((h) => (c.kitUse[h.fastener.id] ?? []).flatMap((ch) => ch.links.map((l) => l.piece.id))),
       ),
     ];
-    return { ...met, heads, lies: tools.flatMap((id) => of(`piece ${id}`).slice(0, 1)), tools };
+    return { ...met, need, heads, lies: tools.flatMap((id) => of(`piece ${id}`).slice(0, 1)), tools };
   }
   const asked = practisedNeeds(
     { heads: [], functions: need.by === 'function' ? [need] : [], supplies: need.by === 'supply' ? [need] : [] },
@@ -220,6 +222,7 @@ function stepNeed(
   );
   return {
     ...met,
+    need,
     heads: [],
     lies: [...able.flatMap(({ id, n }) => of(`piece ${id}`).slice(0, n)), ...stocks],
     tools: able.map((a) => a.id),
@@ -276,7 +279,9 @@ export function rehearsal(
           {
             part: 'get out',
             text: 'Get everything out and lay it down in reach',
-            needs: [{ ask: 'what it takes', by: '', ok: lies.every((l) => l.placeId !== null), heads: [], lies }],
+            needs: [
+              { need: null, ask: 'what it takes', by: '', ok: lies.every((l) => l.placeId !== null), heads: [], lies },
+            ],
             cautions,
           },
         ];

@@ -81,6 +81,23 @@ export function watchFor(
   };
 }
 
+/** After a fall the bike is looked at again, whatever it shows at first. */
+export const watchAfterFall = (bike: Pick<Bike, 'id' | 'odometer'>, given: Pick<Watch, 'id' | 'since'>): Watch => ({
+  ...given,
+  bikeId: bike.id,
+  name: 'After a fall',
+  why: 'Bars, levers, pegs, wheels and axles may be bent, and cables and hoses trapped',
+  caution: 'Try both brakes, turn the bars from stop to stop and spin both wheels before you ride on.',
+  station: 'cockpit',
+  from: 'road',
+  atKm: bike.odometer,
+  everyKm: AFTER_WORK_KM,
+  lastsKm: null,
+  lastsKmh: null,
+  looked: [],
+  closed: null,
+});
+
 /** Where a watched thing stands at an odometer: km until the next look, and until what it is good for ends. Below nought it is overdue. */
 export function watchState(
   w: Pick<Watch, 'atKm' | 'everyKm' | 'looked' | 'lastsKm' | 'closed'>,

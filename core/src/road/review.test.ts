@@ -115,6 +115,15 @@ describe('what was used, missed and never touched', () => {
     const right = reviewOf(c, rows, days, new Map([[pieceKey(other.id), 1]]));
     expect(right.carried.find((t) => t.item === pieceKey(other.id))).toMatchObject({ used: 1, idle: 0 });
   });
+  test('a moment belongs to the day of the rider’s own clock', () => {
+    const tool = c.kit.pieces[0]!.piece;
+    // Nine in the evening far to the west is tomorrow already by UTC.
+    const late = happened({ on: '2026-06-02T02:00:00.000Z', item: pieceKey(tool.id) });
+    const west = (moment: string) => new Date(Date.parse(moment) - 5 * 3_600_000).toISOString().slice(0, 10);
+    const of = (rows: ReviewRows) => reviewOf(c, rows, days).carried.find((t) => t.item === pieceKey(tool.id))?.used;
+    expect(of(rowsWith({ happened: [late], dayOf: west }))).toBe(1);
+    expect(of(rowsWith({ happened: [late] }))).toBe(0);
+  });
   test('a thing is idle from the third trip in a row, and one touch begins anew', () => {
     const tool = c.kit.pieces[0]!;
     const key = pieceKey(tool.piece.id);

@@ -17,6 +17,8 @@ export interface ReviewRows {
   drills: readonly Drill[];
   happened: readonly Happened[];
   reviews: readonly Reviewed[];
+  /** The date of a moment by the rider’s own clock; by UTC where it is not given. */
+  dayOf?: (moment: string) => string;
 }
 /** First and last day of a trip, ISO dates. */
 export interface Days {
@@ -82,13 +84,13 @@ export interface Review {
   ride: Pick<Ride, 'km' | 'crossings'> | null;
 }
 
-const dayOf = (moment: string): string => moment.slice(0, 10);
+const dayIn = (rows: Pick<ReviewRows, 'dayOf'>, moment: string): string => rows.dayOf?.(moment) ?? moment.slice(0, 10);
 const inside = (date: string, { from, to }: Days): boolean => date >= from && date <= to;
 const later = (date: string, days: number): string =>
   new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 const before = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 const kmOf = (r: Pick<Ride, 'km'>): number => TERRAINS.reduce((s, on) => s + r.km[on], 0);
-const doneOn = (d: Drill): string => dayOf(d.ended ?? d.started);
+const doneOn = (rows: Pick<ReviewRows, 'dayOf'>, d: Drill): string => dayIn(rows, d.ended ?? d.started);
 
 /**
  * The days that a review looks back on where nobody says: from the day of leaving, else from the first thing that was written down since the last
@@ -103,8 +105,8 @@ export function daysOfTrip(rows: ReviewRows, bikeId: string, trip: Trip | null, 
   }
   const days = [
     ...rows.rides.filter((r) => r.bike === bikeId).map((r) => r.date),
-    ...rows.drills.filter((d) => d.bikeId === bikeId && d.real).map(doneOn),
-    ...rows.happened.filter((h) => h.bikeId === bikeId).map((h) => dayOf(h.on)),
+    ...rows.drills.filter((d) => d.bikeId === bikeId && d.real).map((d) => doneOn(rows, d)),
+    ...rows.happened.filter((h) => h.bikeId === bikeId).map((h) => dayIn(rows, h.on)),
   ].filter((d) => d > last && d <= today);
   return { from: days.sort(before)[0] ?? today, to: today };
 }
@@ -114,11 +116,11 @@ function usesOf(rows: ReviewRows, bikeId: string, days: Days): Map<string, numbe
   const uses = new Map<string, number>();
   const add = (item: string, n: number) => void uses.set(item, (uses.get(item) ?? 0) + n);
   for (const d of rows.drills)
-    if (d.real && !d.dry && d.bikeId === bikeId && inside(doneOn(d), days))
+    if (d.real && !d.dry && d.bikeId === bikeId && inside(doneOn(rows, d), days))
       // A repair that was broken off before the first step had nothing in the hand yet.
       if (d.state === 'done' || d.step > 0) for (const id of new Set(d.tools)) add(pieceKey(id), 1);
   for (const h of rows.happened)
-    if (h.what === 'used' && h.item !== '' && h.bikeId === bikeId && inside(dayOf(h.on), days))
+    if (h.what === 'used' && h.item !== '' && h.bikeId === bikeId && inside(dayIn(rows, h.on), days))
       add(h.item, Math.max(h.units, h.item.startsWith('piece ') ? 1 : 0));
   return uses;
 }
@@ -190,7 +192,7 @@ function ratesOf(c: ProveCase, rows: ReviewRows, days: Days, ride: Review['ride'
 /** Minutes of the repairs of these days: against their plan, and what is planned for them next time. */
 function timesOf(c: ProveCase, rows: ReviewRows, days: Days): TimeMoved[] {
   return rows.drills
-    .filter((d) => d.real && d.bikeId === c.bike.id && countsAsTime(d) && inside(doneOn(d), days))
+    .filter((d) => d.real && d.bikeId === c.bike.id && countsAsTime(d) && inside(doneOn(rows, d), days))
     .map((d) => ({
       drillId: d.id,
       trouble: d.trouble,
@@ -208,10 +210,10 @@ function missedOf(c: ProveCase, rows: ReviewRows, days: Days): Missed[] {
     if (!known || known.trouble === '') out.set(m.name.toLowerCase(), m);
   };
   for (const h of rows.happened)
-    if (h.what === 'missed' && h.bikeId === c.bike.id && inside(dayOf(h.on), days))
+    if (h.what === 'missed' && h.bikeId === c.bike.id && inside(dayIn(rows, h.on), days))
       add({ name: h.name, trouble: h.trouble });
   for (const d of rows.drills)
-    if (d.real && d.bikeId === c.bike.id && inside(doneOn(d), days))
+    if (d.real && d.bikeId === c.bike.id && inside(doneOn(rows, d), days))
       for (const s of d.stuck) if (s.reason === 'missing' && s.item) add({ name: s.item, trouble: d.trouble });
   return [...out.values()];
 }

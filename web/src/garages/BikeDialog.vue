@@ -40,7 +40,7 @@ function remove() {
     ...mine(garage.doc?.fasteners).map((r) => ({ table: 'fasteners' as const, id: r.id })),
     { table: 'bikes', id: bike.id },
   );
-  notice.say(`${bike.name} deleted with all that hangs on it. Ctrl Z brings it back.`);
+  notice.done(`${bike.name} deleted with all that hangs on it.`);
   emit('close');
 }
 </script>

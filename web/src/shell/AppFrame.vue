@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onBeforeUnmount, onMounted } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -20,6 +20,13 @@ const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
+/** The garage as it was when the line was said: what was edited since is not taken back by it. */
+const saidAt = ref(0);
+watch(
+  () => notice.said,
+  () => (saidAt.value = garage.version),
+);
+const canTakeBack = computed(() => notice.undoable && saidAt.value === garage.version);
 const explain = useExplain();
 
 const SEARCH_AFTER_MS = 1500;
@@ -81,7 +88,11 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
     <CommandBox v-if="view.commandOpen" />
     <ExplainPanel v-if="explain.shown" />
     <ConflictDialog v-if="garage.questions.length > 0" />
-    <v-snackbar class="notice" :model-value="notice.text !== ''" :timeout="-1" :text="notice.text" />
+    <v-snackbar class="notice" :model-value="notice.text !== ''" :timeout="-1" :text="notice.text">
+      <template v-if="canTakeBack" #actions>
+        <v-btn class="undo" variant="text" @click="notice.undone(garage.undo(), false)">Undo</v-btn>
+      </template>
+    </v-snackbar>
     <KeysDialog v-if="view.keysOpen" />
   </div>
 </template>

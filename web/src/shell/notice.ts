@@ -3,23 +3,35 @@ import { ref } from 'vue';
 import type { Undone } from '../stores/garage';
 
 const SHOWN_MS = 4000;
+/** What can be taken back stands longer: one reads it first, then reaches for it. */
+const UNDO_MS = 8000;
 
 /** One short line that says what just happened; read out by screen readers. */
 export const useNotice = defineStore('notice', () => {
   const text = ref('');
+  /** Whether what it says can be taken back by a press beside it. */
+  const undoable = ref(false);
+  /** How many lines were said so far: the same line twice is two. */
+  const count = ref(0);
   let timer: ReturnType<typeof setTimeout> | undefined;
-  function say(what: string) {
+  const hide = () => (text.value = '');
+  function show(what: string, canUndo: boolean) {
     text.value = what;
+    undoable.value = canUndo;
+    count.value++;
     clearTimeout(timer);
-    timer = setTimeout(() => (text.value = ''), SHOWN_MS);
+    timer = setTimeout(hide, canUndo ? UNDO_MS : SHOWN_MS);
   }
-  const undone = (done: Undone, redo: boolean) =>
+  const say = (what: string) => show(what, false);
+  /** Says what an edit did; it can be undone from there. */
+  const done = (what: string) => show(what, true);
+  const undone = (result: Undone, redo: boolean) =>
     say(
-      done === null
+      result === null
         ? `Nothing to ${redo ? 'redo' : 'undo'}`
-        : done.why === null
-          ? `${redo ? 'Redone' : 'Undone'}: ${done.label}`
-          : `Not ${redo ? 'redone' : 'undone'}: ${done.label}. ${done.why}`,
+        : result.why === null
+          ? `${redo ? 'Redone' : 'Undone'}: ${result.label}`
+          : `Not ${redo ? 'redone' : 'undone'}: ${result.label}. ${result.why}`,
     );
-  return { text, say, undone };
+  return { text, undoable, said: count, say, done, undone };
 });

@@ -14,7 +14,7 @@ import {
   type ProveCase,
   type Rehearsal,
 } from '@necessaire/core';
-import { whenAndWhere } from '../sync/position';
+import { whenAndWhere, whereNow } from '../sync/position';
 import { today } from '../ui/day';
 import { useAnswer } from './answer';
 import { useGarage } from './garage';
@@ -140,7 +140,7 @@ export const useProof = defineStore('proof', () => {
     const [c, d, r] = [made.value, drill.value, rehearsed.value];
     if (!doc || !c || !d || !r) return null;
     const said = whenAndWhere(r.trouble.name);
-    return endingOf(doc, c, d, r, used, { nextId, now: now(), today: today(), watch, said });
+    return endingOf(doc, c, d, r, used, { nextId, now: now(), today: today(), watch, said, place: whereNow() });
   }
   function take(end: Ending): boolean {
     const d = drill.value;

@@ -11,6 +11,7 @@ import {
   missing,
   needsOf,
   rehearsal,
+  spareKey,
   tooWeak,
   troublesIn,
   turnedIn,
@@ -48,7 +49,7 @@ export interface Fact {
   garage?: Garage;
 }
 
-const change = (table: TableName, before: Row | null, after: Row): RowChange => ({
+export const change = (table: TableName, before: Row | null, after: Row): RowChange => ({
   table,
   id: after.id,
   before,
@@ -57,7 +58,7 @@ const change = (table: TableName, before: Row | null, after: Row): RowChange => 
 const NOTHING: Fact = { label: '', says: '', rows: [] };
 
 /** Who did it, by name. */
-const nameOf = (doc: GarageDocument, who: string): string =>
+export const nameOf = (doc: GarageDocument, who: string): string =>
   who === ME ? doc.garage.rider.name : (doc.companions.find((c) => c.id === who)?.person.name ?? '');
 
 /** What being stuck changes: each reason becomes the fact that it is. */
@@ -140,7 +141,7 @@ export interface Ending {
 }
 
 /** Takes units off the rows of a kind, the oldest first. */
-function takeOff(doc: GarageDocument, kind: string, units: number): RowChange[] {
+export function takeOff(doc: GarageDocument, kind: string, units: number): RowChange[] {
   const rows = doc.supplies
     .filter((s) => (kind === 'bolt' ? s.kind.startsWith('bolt ') : s.kind === kind) && s.fittedOn === null)
     .sort((a, b) => ((a.bought ?? '9') < (b.bought ?? '9') ? -1 : 1));
@@ -166,7 +167,7 @@ export function endingOf(
   drill: Drill,
   r: Pick<Rehearsal, 'trouble' | 'way'>,
   used: readonly { kind: string; units: number }[],
-  given: { nextId: () => string; now: string; today: string; watch: boolean; said?: string },
+  given: { nextId: () => string; now: string; today: string; watch: boolean; said?: string; place?: string },
 ): Ending {
   if (drill.state !== 'done' || drill.dry) return { rows: [], proven: [], watch: null, used: [] };
   const shown = { who: nameOf(doc, drill.who), when: given.now, drill: r.trouble.name };
@@ -193,6 +194,20 @@ export function endingOf(
       ...(watch ? [change('watches', null, watch)] : []),
       ...(drill.real
         ? [
+            ...used.map((u) =>
+              change('happened', null, {
+                id: given.nextId(),
+                bikeId: c.bike.id,
+                tripId: drill.tripId,
+                on: given.now,
+                what: 'used',
+                item: spareKey(u.kind),
+                name: c.book.of(u.kind).name,
+                units: u.units,
+                trouble: drill.trouble,
+                place: given.place ?? '',
+              }),
+            ),
             loggedMishap(
               doc,
               c.bike.id,

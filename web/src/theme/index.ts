@@ -27,6 +27,7 @@ export const vuetify = createVuetify({
     VCard: { rounded: 0, elevation: 0, border: true },
     // Framed: the act of a form. Tonal: another act. Plain: a word in a line that acts. Text: a row or a picture that can be pressed.
     VBtn: { variant: 'outlined', rounded: 0 },
+    VBtnToggle: { variant: 'tonal', mandatory: true },
     VTextField: {
       variant: 'outlined',
       density: 'compact',

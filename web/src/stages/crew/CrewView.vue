@@ -102,7 +102,7 @@ function give(item: string, from: number, to: number | 'home' | null) {
   crew.fix(item, key, token?.count ?? 1);
   const who =
     to === null ? 'is placed automatically' : to === 'home' ? 'stays at home' : `goes to ${a.names[to]?.name}`;
-  notice.say(`${name} ${who}. Ctrl Z takes it back.`);
+  notice.done(`${name} ${who}.`);
 }
 function drop(key: string, to: number) {
   const { from, item } = parse(key);

@@ -91,7 +91,7 @@ async function replaceBy(who: string, files: File[]) {
   if (!doc) return;
   const { companion } = companionFrom(doc, { nextId: () => crypto.randomUUID(), read: today(), id: who });
   if (garage.put(`read ${companion.person.name}’s file`, 'companions', companion))
-    notice.say(`${companion.person.name} is as in their file. Ctrl Z brings back what you had.`);
+    notice.done(`${companion.person.name} is as in their file.`);
 }
 function setSkill(who: string, subject: Subject, to: number) {
   const person = personOf(who);
@@ -123,11 +123,11 @@ const AXLES = ['17', '19', '22', '24', '27', '30', '32', '36'];
 function leave(who: string) {
   const name = nameOf(who);
   if (opened.value === who) opened.value = null;
-  if (crew.leave(who)) notice.say(`${name} does not ride along. What you know of them stays; Ctrl Z takes it back.`);
+  if (crew.leave(who)) notice.done(`${name} does not ride along. What you know of them stays.`);
 }
 function forget(c: Companion) {
   garage.remove(`forget ${c.person.name}`, { table: 'companions', id: c.id });
-  notice.say(`${c.person.name} is deleted. Ctrl Z brings them back.`);
+  notice.done(`${c.person.name} is deleted.`);
 }
 </script>
 

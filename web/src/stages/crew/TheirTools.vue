@@ -37,7 +37,7 @@ function add() {
     if (i.at === 'spare') supplies.push(newSupply({ id: crypto.randomUUID(), ...i.spare }));
     else pieces.push(newPiece(i.tool.model, { id: crypto.randomUUID(), ...i.tool.said }));
   if (!write(`${name()} owns ${says.value ?? ''}`, { pieces, supplies })) return;
-  notice.say(`${name()} owns ${says.value ?? ''}. Ctrl Z takes it back.`);
+  notice.done(`${name()} owns ${says.value ?? ''}.`);
   line.value = '';
 }
 const things = computed(() => [

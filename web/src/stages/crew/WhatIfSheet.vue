@@ -97,7 +97,7 @@ function planFor(who: number) {
       { id: crypto.randomUUID(), name: `${them.name} turns back`, groups: [others, [them.key]], legs: [] },
     ],
   });
-  notice.say(`Both must get home now: ${them.name}, and the others. Ctrl Z takes it back.`);
+  notice.done(`Both must get home now: ${them.name}, and the others.`);
 }
 const cureText = (c: CrewCure) =>
   c.additions

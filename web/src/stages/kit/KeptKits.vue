@@ -43,7 +43,7 @@ function keep() {
     made: new Date().toISOString(),
   };
   garage.put(`keep ${kept.name}`, 'kits', kept);
-  notice.say(`${kept.name} is saved: ${massText(view.units, kept.figures.mass)}. Ctrl Z takes it back.`);
+  notice.done(`${kept.name} is saved: ${massText(view.units, kept.figures.mass)}.`);
   name.value = '';
 }
 /** A list of the rider's own is looked at by the same model before it is kept. */

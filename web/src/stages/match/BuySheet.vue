@@ -57,7 +57,7 @@ function plan() {
     'plan the buy list',
     pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
   );
-  notice.say(`${pieces.length} tools are in the toolbox, noted "to buy". Ctrl Z takes them out.`);
+  notice.done(`${pieces.length} tools are in the toolbox, noted "to buy".`);
 }
 </script>
 

@@ -93,7 +93,7 @@ function measure(p: Piece, size: string) {
 const change = (p: Piece, label: string, fields: Partial<Piece>) => garage.put(label, 'pieces', { ...p, ...fields });
 function remove(p: Piece) {
   garage.remove(`take out ${p.name}`, { table: 'pieces', id: p.id });
-  notice.say(`${p.name} taken out of the toolbox. Ctrl Z brings it back.`);
+  notice.done(`${p.name} taken out of the toolbox.`);
   view.pieceId = null;
 }
 const conditionOf = (text: string): Piece['condition'] => (text === 'worn' || text === 'broken' ? text : 'good');
@@ -105,7 +105,7 @@ const reading = ref(false);
 const readTable = (text: string) => readPieces(text, garage.doc?.pieces ?? [], () => crypto.randomUUID());
 function writeTable(rows: Piece[]) {
   garage.put(`read ${rows.length} tools from a table`, 'pieces', ...rows);
-  notice.say(`${rows.length} tools read. Ctrl Z takes them all back.`);
+  notice.done(`${rows.length} tools read.`);
   reading.value = false;
 }
 const csvOut = () => download(fileName('drawer', 'csv'), writePieces(garage.doc?.pieces ?? []), 'text/csv');

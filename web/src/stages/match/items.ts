@@ -14,7 +14,7 @@ export function itemsText(items: readonly ReadItem[], book: SupplyBook): string 
   const [tool] = tools;
   const said = [
     ...(tools.length === 1 && tool ? [`${itemText(tool, book)} is in the toolbox.`] : []),
-    ...(tools.length > 1 ? [`${tools.length} tools are in the toolbox. Ctrl Z takes them out.`] : []),
+    ...(tools.length > 1 ? [`${tools.length} tools are in the toolbox.`] : []),
     ...(spares.length > 0
       ? [`${spares.map((s) => itemText(s, book)).join(', ')} → spares, under Part specs in Kit.`]
       : []),

@@ -22,7 +22,7 @@ export function usePutItems() {
     });
     const label = list.length === 1 ? itemText(first, garage.book) : `${list.length} items`;
     if (!garage.edit(`add ${label}`, changes)) return false;
-    notice.say(itemsText(list, garage.book));
+    notice.done(itemsText(list, garage.book));
     return true;
   }
   return { put };

@@ -29,7 +29,7 @@ watch(
 function say(result: CheckDone['result']) {
   const { name } = props.check;
   if (!proof.check(props.check, result, note.value)) return;
-  notice.say(`${name}: ${result === 'ok' ? 'fine' : result}. Ctrl Z takes it back.`);
+  notice.done(`${name}: ${result === 'ok' ? 'fine' : result}.`);
   saying.value = null;
   note.value = '';
   emit('answered');

@@ -53,7 +53,11 @@ const ready = computed(() => {
 });
 /** Hours at risk as they were when it ended, and as they are once all is worked out anew. */
 const atStake = ref<number | null>(null);
-onMounted(() => (atStake.value = answers.before?.atStake ?? answers.figures?.atStake ?? null));
+onMounted(() => {
+  atStake.value = answers.before?.atStake ?? answers.figures?.atStake ?? null;
+  // On the road a spare that the way takes is gone; at home mostly not.
+  if (d.value.real) used.value = spares.value.map((s) => s.kind);
+});
 const spares = computed(() =>
   garage.bike
     ? needsOf(r.value.way, garage.bike).supplies.map((s) => ({ ...s, name: garage.book.of(s.kind).name }))
@@ -63,6 +67,8 @@ const used = ref<string[]>([]);
 const watchIt = ref(true);
 const taken = ref(false);
 const usedNow = computed(() => spares.value.filter((s) => used.value.includes(s.kind)));
+/** What is written down: what was really done on the road even where its clock says nothing. */
+const writes = computed(() => real.value || (d.value.real && d.value.state === 'done' && !d.value.dry));
 const ending = computed(() => proof.ending(usedNow.value, watchIt.value));
 /** A skill that this shows, where less was thought of the rider. */
 const learned = computed(() => {
@@ -82,9 +88,9 @@ function setSkill() {
 /** Writes down what the drill showed; also where one leaves without pressing it. */
 function finish() {
   const end = ending.value;
-  if (taken.value || !real.value || !end || !proof.take(end)) return;
+  if (taken.value || !writes.value || !end || !proof.take(end)) return;
   taken.value = true;
-  if (end.rows.length > 0) notice.say('Saved. Ctrl Z takes it back.');
+  if (end.rows.length > 0) notice.done('Saved.');
 }
 function take() {
   finish();
@@ -100,7 +106,7 @@ defineExpose({ finish });
       <span class="num">{{ minutesText(minutes) }}</span>
     </h2>
     <h2 v-else class="big">
-      {{ d.state === 'given up' ? 'Stopped' : pressed ? 'Only pressed through' : 'Dry run done' }}
+      {{ d.state === 'given up' ? 'Stopped' : writes ? 'Fixed' : pressed ? 'Only pressed through' : 'Dry run done' }}
     </h2>
     <p v-if="real && pace" class="line">
       Next time about <strong class="num">{{ minutesText(d.planned * pace.factor) }}</strong>, four times in five
@@ -111,7 +117,10 @@ defineExpose({ finish });
     <p v-if="times.length > 1" class="line">
       All your times: <span class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</span>.
     </p>
-    <p v-if="!real" class="line soft">
+    <p v-if="writes && !real" class="line soft">
+      Its clock ran for under a tenth of what was planned, so it sets no time. What was used and turned is written down.
+    </p>
+    <p v-else-if="!real" class="line soft">
       <template v-if="pressed">It took under a tenth of what was planned: nobody did it in that. </template>It proves
       nothing and sets no time; what you were stuck over is written down all the same.
     </p>
@@ -135,7 +144,7 @@ defineExpose({ finish });
         </li>
       </ul>
     </section>
-    <template v-if="real && ending && !taken">
+    <template v-if="writes && ending && !taken">
       <section v-if="ending.proven.length > 0">
         <h3>{{ counted(ending.proven.length, 'head is', 'heads are') }} proven</h3>
         <p>{{ ending.proven.join(', ') }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A drill step by step, in large type: done with the spacebar or a thumb, stuck with another; the clock runs and survives whatever ends it. */
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import {
   drillMinutes,
   giveUp,
@@ -19,6 +19,7 @@ import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { counted, toneOf } from '../../ui/words';
 import { clockText, minutesText } from '../../words/prove';
 import DrillEnd from './DrillEnd.vue';
+import InsteadOf from './InsteadOf.vue';
 import LiesList from './LiesList.vue';
 import PlaceSpots from './PlaceSpots.vue';
 import StuckDialog from './StuckDialog.vue';
@@ -45,6 +46,12 @@ const total = computed(
 const everyCaution = ref(false);
 const cautions = computed(() => (everyCaution.value ? (r.value?.cautions ?? []) : (step.value?.cautions ?? [])));
 const stuck = ref(false);
+/** The need that is not at hand, by its place in the step. */
+const lacks = ref<number | null>(null);
+watch(
+  () => d.value.step,
+  () => (lacks.value = null),
+);
 const says = ref('');
 
 function done() {
@@ -153,6 +160,18 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
                   ><span v-if="!n.ok" class="gap"> not in this kit</span>
                 </p>
                 <LiesList v-if="n.lies.length > 0" :lies="n.lies" />
+                <template v-if="n.need && proof.made">
+                  <p v-if="lacks === i || !n.ok" class="instead" role="status">
+                    <strong>Instead:</strong> <InsteadOf :need="n.need" :of="proof.made" />
+                  </p>
+                  <v-btn
+                    v-if="n.ok"
+                    variant="plain"
+                    :aria-expanded="lacks === i"
+                    @click="lacks = lacks === i ? null : i"
+                    >I have not got {{ n.heads.length > 0 ? 'that tool' : 'that' }}</v-btn
+                  >
+                </template>
               </section>
             </div>
             <BikeDrawing
@@ -242,6 +261,10 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
   font-size: 17px;
   padding: 4px 0 8px;
   border-bottom: 1px solid var(--hair);
+}
+.instead {
+  border-left: 3px dashed var(--gap);
+  padding-left: 10px;
 }
 .head-line {
   display: flex;

@@ -16,7 +16,7 @@ const game = useTab(Object.keys(GAMES) as (keyof typeof GAMES)[], 'game');
   <div>
     <section>
       <v-btn-toggle v-model="game" mandatory class="games" aria-label="Which game">
-        <v-btn v-for="(name, key) in GAMES" :key="key" :value="key" variant="tonal">{{ name }}</v-btn>
+        <v-btn v-for="(name, key) in GAMES" :key="key" :value="key">{{ name }}</v-btn>
       </v-btn-toggle>
       <SelectField v-if="proof.people.length > 1" v-model="proof.who" label="Who plays" :items="proof.people" />
     </section>
@@ -29,10 +29,6 @@ const game = useTab(Object.keys(GAMES) as (keyof typeof GAMES)[], 'game');
 </template>
 
 <style scoped>
-.games .v-btn--active {
-  border: 2px solid var(--ink);
-  font-weight: 600;
-}
 .games {
   display: flex;
   flex-wrap: wrap;

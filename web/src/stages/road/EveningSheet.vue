@@ -4,10 +4,11 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { passOf, type FromHere, type ProofTold, type ProveCase } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
-import { today } from '../../ui/day';
+import { clockOf, dayOf, today } from '../../ui/day';
 import SelectField from '../../ui/SelectField.vue';
 import { counted, percent } from '../../ui/words';
 import { hoursText } from '../../words/prove';
+import { HAPPENED_WORDS } from '../../words/road';
 
 const props = defineProps<{ told: ProofTold; of: ProveCase }>();
 const garage = useGarage();
@@ -19,6 +20,13 @@ const rides = computed(() =>
     .sort((a, b) => (a.date < b.date ? 1 : -1)),
 );
 const todays = computed(() => rides.value.find((r) => r.date === today()) ?? null);
+/** What else was written down today, the latest first. */
+const written = computed(() =>
+  (garage.doc?.happened ?? [])
+    .filter((h) => h.bikeId === garage.bike?.id && dayOf(h.on) === today())
+    .sort((a, b) => (a.on < b.on ? 1 : -1))
+    .slice(0, 12),
+);
 /** Spares of the kit that the rider no longer owns enough of. */
 const restock = computed(() => props.of.kit.spares.filter((s) => s.buy > 0));
 const tomorrow = computed(() => [
@@ -55,7 +63,13 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
           <span class="soft">{{ m.used }}</span>
         </li>
       </ul>
-      <p v-else class="soft">Nothing happened yet.</p>
+      <ul v-if="written.length > 0" class="plain">
+        <li v-for="h in written" :key="h.id">
+          <strong>{{ h.name }}</strong>
+          <span class="soft">{{ HAPPENED_WORDS[h.what] }}, {{ clockOf(h.on) }}{{ h.place ? `, ${h.place}` : '' }}</span>
+        </li>
+      </ul>
+      <p v-if="!todays && written.length === 0" class="soft">Nothing happened yet.</p>
       <p><router-link to="/trip?tab=record">Ride log</router-link></p>
     </section>
     <section>
@@ -94,6 +108,11 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
           }}{{ here.less.length > 6 ? ' …' : '' }}.
         </p>
       </template>
+    </section>
+    <section>
+      <h2>After the trip</h2>
+      <p class="soft">What was used, what was missing, what can stay at home.</p>
+      <p class="act"><v-btn variant="tonal" to="/road?after=1">Review the trip</v-btn></p>
     </section>
     <section>
       <h2>Restock</h2>

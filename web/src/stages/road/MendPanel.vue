@@ -3,9 +3,7 @@
 import { computed, ref } from 'vue';
 import {
   havingOf,
-  insteadOf,
   lasting,
-  lendersOf,
   needMet,
   rehearsal,
   stopFirst,
@@ -17,14 +15,15 @@ import {
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
-import { loggedMishap, watchOfLog } from '../../stores/proveEdits';
+import { fixedRows, missedRows } from '../../stores/roadEdits';
 import { useView } from '../../stores/view';
-import { whenAndWhere } from '../../sync/position';
-import { today } from '../../ui/day';
+import { momentNow, whenAndWhere } from '../../sync/position';
 import { counted } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import { minutesText } from '../../words/prove';
 import { GRADE_NAMES } from '../../words/pages';
+import { fixedWords } from '../../words/road';
+import InsteadOf from '../prove/InsteadOf.vue';
 import LiesList from '../prove/LiesList.vue';
 
 const props = defineProps<{ trouble: Trouble; of: ProveCase }>();
@@ -47,53 +46,31 @@ const picked = ref<string | null>(null);
 const way = computed(() => ways.value.find((w) => w.way.name === picked.value) ?? ways.value[0] ?? null);
 const r = computed(() => (way.value ? rehearsal(props.of, props.trouble.id, way.value.way.name) : null));
 const having = computed(() => havingOf(props.of));
-/** Who rides along, with what is theirs. */
-const others = computed(() =>
-  (garage.doc?.companions ?? [])
-    .filter((c) => props.of.riders.has(c.id))
-    .map((c) => ({ name: c.person.name, pieces: c.pieces, supplies: c.supplies })),
-);
 /** Needs of the way that the kit does not meet, each with what would do instead. */
 const lacking = computed(() => {
   const needs: Need[] = way.value ? [...way.value.way.out, ...way.value.way.back].flatMap((s) => s.needs) : [];
-  const out = new Map<
-    string,
-    { ask: string; instead: ReturnType<typeof insteadOf>; lend: ReturnType<typeof lendersOf> }
-  >();
-  for (const n of needs) {
-    const met = needMet(n, having.value);
-    if (!met.ok)
-      out.set(met.ask, {
-        ask: met.ask,
-        instead: insteadOf(props.of, n),
-        lend: lendersOf(n, others.value, props.of.fasteners),
-      });
+  const out = new Map<string, { ask: string; need: Need }>();
+  for (const need of needs) {
+    const met = needMet(need, having.value);
+    if (!met.ok) out.set(met.ask, { ask: met.ask, need });
   }
   return [...out.values()];
 });
 function begin() {
   if (r.value) proof.start(r.value, { dry: false, dark: dark.value, who: proof.who, real: true });
 }
-/** Mended already: written into the day's log, with what it asks for afterwards. */
+/** Fixed already: into the day's log, with all that the method changes. */
 function logged() {
-  const { doc, bike } = garage;
-  if (!doc || !bike || !way.value) return;
-  const ride = loggedMishap(
-    doc,
-    bike.id,
-    { trouble: props.trouble.id, used: '', said: whenAndWhere(props.trouble.name) },
-    { id: crypto.randomUUID(), today: today() },
-  );
-  const watch = watchOfLog(
-    doc,
-    bike,
-    { bike: bike.id, date: today() },
-    { trouble: props.trouble.id, way: way.value.way.name },
-    { id: crypto.randomUUID(), today: today() },
-  );
-  const rows = [ride, ...(watch ? [{ table: 'watches' as const, id: watch.id, before: null, after: watch }] : [])];
-  if (garage.edit(`log: ${props.trouble.name}`, rows))
-    notice.say(`${props.trouble.name} is in the log of today. Ctrl Z takes it back.`);
+  const { doc } = garage;
+  if (!doc || !r.value) return;
+  const said = whenAndWhere(props.trouble.name);
+  const fixed = fixedRows(doc, props.of, r.value, { ...momentNow(), who: proof.who, dark: dark.value, said });
+  if (garage.edit(`log: ${props.trouble.name}`, fixed.rows)) notice.done(fixedWords(props.trouble.name, fixed.ending));
+}
+/** It was needed and is not there: the review asks about it. */
+function missed(ask: string) {
+  if (garage.edit(`missing: ${ask}`, missedRows(props.of, ask, props.trouble.id, momentNow())))
+    notice.done(`${ask} is noted as missing.`);
 }
 </script>
 
@@ -138,16 +115,10 @@ function logged() {
         <ul>
           <li v-for="l in lacking" :key="l.ask">
             <strong>{{ l.ask }}</strong>:
-            <template v-if="l.instead.length > 0">
-              <span v-for="x in l.instead" :key="x.name"
-                >{{ x.name }} ({{ x.mind }}<template v-if="x.lies[0]">; {{ x.lies[0].place }}</template
-                >).
-              </span>
-            </template>
-            <template v-else-if="l.lend.length === 0"
-              >nothing in this kit does it instead: ask whoever comes by.</template
+            <InsteadOf :need="l.need" :of="of" />
+            <v-btn variant="plain" :aria-label="`Note ${l.ask} as missing`" @click="missed(l.ask)"
+              >Note as missing</v-btn
             >
-            <span v-for="x in l.lend" :key="x.who">{{ x.who }} has it: {{ x.name }}. </span>
           </li>
         </ul>
       </section>

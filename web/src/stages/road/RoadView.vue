@@ -10,8 +10,10 @@ import LineField from '../../ui/LineField.vue';
 import { matches } from '../../words/road';
 import DrillRun from '../prove/DrillRun.vue';
 import CardDialog from './CardDialog.vue';
+import LogDialog from './LogDialog.vue';
 import EveningSheet from './EveningSheet.vue';
 import MendPanel from './MendPanel.vue';
+import ReviewPanel from './ReviewPanel.vue';
 import SeekPanel from './SeekPanel.vue';
 
 const garage = useGarage();
@@ -26,6 +28,8 @@ const trouble = computed(() => proof.made?.troubles.find((t) => t.id === text('m
 const go = (query: Record<string, string>) => void router.push({ query });
 const typed = ref('');
 const card = ref(false);
+const writing = ref(false);
+const after = computed(() => text('after') !== null);
 watch([tree, trouble], () => (typed.value = ''));
 /** People first, then what is likeliest on this trip. */
 const ordered = computed(() => {
@@ -53,9 +57,14 @@ const open = computed(() => proof.unfinished.find((d) => d.real) ?? null);
   <div class="stage">
     <section class="picture road" :data-working="answers.busy ? 'yes' : 'no'">
       <div class="stage-head road-head">
-        <h1>{{ trouble ? trouble.name : tree ? tree.symptom : 'What is wrong?' }}</h1>
+        <h1>{{ trouble ? trouble.name : tree ? tree.symptom : after ? 'How did it go?' : 'What is wrong?' }}</h1>
         <span class="acts">
-          <v-btn v-if="tree || trouble" variant="tonal" @click="go({})">Begin again</v-btn>
+          <v-btn v-if="tree || trouble || after" variant="tonal" class="card-press" @click="go({})">{{
+            after ? 'Back to the road' : 'Begin again'
+          }}</v-btn>
+          <v-btn v-if="proof.told && proof.made && !after" variant="tonal" class="card-press" @click="writing = true"
+            >Write it down</v-btn
+          >
           <v-btn class="card-press" @click="card = true">Where am I, whom to call</v-btn>
         </span>
       </div>
@@ -69,6 +78,7 @@ const open = computed(() => proof.unfinished.find((d) => d.real) ?? null);
           <v-btn @click="proof.takeUp(open)">Go on</v-btn>
         </p>
         <MendPanel v-if="trouble" :key="trouble.id" :trouble="trouble" :of="proof.made" />
+        <ReviewPanel v-else-if="after" :key="`${proof.made.bike.id} ${proof.made.trip?.id}`" :of="proof.made" />
         <SeekPanel
           v-else-if="tree"
           :key="tree.id"
@@ -110,6 +120,12 @@ const open = computed(() => proof.unfinished.find((d) => d.real) ?? null);
     <section class="sheet road-sheet" aria-label="The day">
       <EveningSheet v-if="proof.told && proof.made" :told="proof.told" :of="proof.made" />
     </section>
+    <LogDialog
+      v-if="writing && proof.told && proof.made"
+      :told="proof.told"
+      :of="proof.made"
+      @close="writing = false"
+    />
     <CardDialog v-if="card" @close="card = false" />
     <DrillRun v-if="proof.drill" />
   </div>

@@ -37,7 +37,7 @@ function keep() {
     note: '',
   };
   garage.put(`keep ${row.name}`, 'packings', row);
-  notice.say(`${row.name} is saved. Ctrl Z takes it back.`);
+  notice.done(`${row.name} is saved.`);
   name.value = '';
 }
 const against = ref('');
@@ -92,7 +92,7 @@ function packAgain(p: KeptPacking) {
       after: r,
     })),
   ]);
-  notice.say(`${wanted.length} things lie as in ${p.name}. Ctrl Z takes it back.`);
+  notice.done(`${wanted.length} things lie as in ${p.name}.`);
 }
 </script>
 

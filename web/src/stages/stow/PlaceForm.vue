@@ -40,7 +40,7 @@ function remove() {
     table: 'places',
     id: props.place.id,
   });
-  notice.say(`${props.place.name} deleted. Ctrl Z brings it back.`);
+  notice.done(`${props.place.name} deleted.`);
   emit('close');
 }
 </script>

@@ -191,7 +191,7 @@ function move(key: string, to: string | null) {
     return;
   }
   garage.put(`move ${name}`, 'pins', pinRow(key, to));
-  notice.say(`${name} goes to ${placeName(to).toLowerCase()}. Ctrl Z takes it back.`);
+  notice.done(`${name} goes to ${placeName(to).toLowerCase()}.`);
 }
 /** Half of a packet becomes a part of its own, where the whole lies; from there it can be moved. */
 function split(key: string) {
@@ -209,11 +209,11 @@ useTouchDrops((key, to) => move(key, to));
 function mend(fault: StowFault) {
   const moves = fault.mending?.moves ?? [];
   garage.put(`mend: ${fault.title}`, 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
-  notice.say(`${moves.map((m) => `${m.name} goes to ${m.placeName.toLowerCase()}`).join(', ')}. Ctrl Z takes it back.`);
+  notice.done(`${moves.map((m) => `${m.name} goes to ${m.placeName.toLowerCase()}`).join(', ')}.`);
 }
 function freeAll() {
   garage.remove('let the rules place everything', ...pinsHere.value.map((p) => ({ table: 'pins' as const, id: p.id })));
-  notice.say('The rules choose for everything. Ctrl Z brings your own choices back.');
+  notice.done('The rules choose for everything.');
 }
 
 function pickItem(key: string) {

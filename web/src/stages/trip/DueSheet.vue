@@ -65,11 +65,11 @@ function add() {
 }
 function done(s: Service) {
   setService(s, { lastKm: props.bike.odometer, lastHours: props.bike.engineHours, lastDate: today });
-  notice.say(`${s.name} is done today at ${km(props.bike.odometer)}. Ctrl Z takes it back.`);
+  notice.done(`${s.name} is done today at ${km(props.bike.odometer)}.`);
 }
 function remove(s: Service) {
   setBike(`take out ${s.name}`, { services: props.bike.services.filter((x) => x.id !== s.id) });
-  notice.say(`${s.name} taken out. Ctrl Z brings it back.`);
+  notice.done(`${s.name} taken out.`);
 }
 const setDate = (s: Service, text: string) => {
   if (text === '' || /^\d{4}-\d{2}-\d{2}$/.test(text)) setService(s, { lastDate: text === '' ? null : text });

@@ -58,7 +58,7 @@ function add() {
 }
 function remove(leg: Leg) {
   write(`delete ${leg.name}`, { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
-  notice.say(`${leg.name} deleted. Ctrl Z brings it back.`);
+  notice.done(`${leg.name} deleted.`);
 }
 /** Who rides along is said in Crew: their number is not typed twice. */
 const crewed = computed(
@@ -67,7 +67,7 @@ const crewed = computed(
 const planning = ref(false);
 function removeTrip() {
   garage.remove(`delete ${props.trip.name}`, { table: 'trips', id: props.trip.id });
-  notice.say(`${props.trip.name} deleted. Ctrl Z brings it back.`);
+  notice.done(`${props.trip.name} deleted.`);
 }
 function show(leg: Leg) {
   const s = stranded.value.get(leg.id)!;

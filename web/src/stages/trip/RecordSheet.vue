@@ -55,7 +55,7 @@ function setDate(ride: Ride, text: string) {
 }
 function remove(ride: Ride) {
   garage.remove('take out a ride', { table: 'rides', id: ride.id });
-  notice.say('Ride taken out. Ctrl Z brings it back.');
+  notice.done('Ride taken out.');
 }
 const addMishap = (ride: Ride, trouble: string) => {
   if (!trouble) return;
@@ -119,7 +119,7 @@ const readTable = (text: string) =>
   readRides(text, garage.bike!.id, garage.doc?.rides ?? [], () => crypto.randomUUID());
 function writeTable(rows: Ride[]) {
   garage.put(`read ${rows.length} rides`, 'rides', ...rows);
-  notice.say(`${rows.length} rides read. Ctrl Z takes them all back.`);
+  notice.done(`${rows.length} rides read.`);
   reading.value = false;
 }
 const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.rides ?? []), 'text/csv');

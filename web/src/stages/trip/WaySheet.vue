@@ -89,7 +89,7 @@ function makeLegs() {
     };
   });
   write('make legs from the way', { legs });
-  notice.say(`${legs.length} legs made from the way. Ctrl Z brings the old ones back.`);
+  notice.done(`${legs.length} legs made from the way.`);
 }
 const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.units, 'distance')}`;
 </script>

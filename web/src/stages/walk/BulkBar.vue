@@ -17,7 +17,7 @@ function change(label: string, to: (f: Fastener) => Fastener | null) {
     `${label} ${n} rows`,
     props.chosen.map((before) => ({ table: 'fasteners' as const, id: before.id, before, after: to(before) })),
   );
-  notice.say(`${n} ${n === 1 ? 'row' : 'rows'}: ${label}. Ctrl Z takes it back.`);
+  notice.done(`${n} ${n === 1 ? 'row' : 'rows'}: ${label}.`);
 }
 const TRAITS = [
   { key: 'shakesLoose', label: 'shakes loose' },

@@ -56,8 +56,7 @@ function read(line: string): ListLine<Fastener> {
   };
 }
 function take(rows: Fastener[]) {
-  if (garage.put(`add ${rows.length} fasteners`, 'fasteners', ...rows))
-    notice.say(`${rows.length} fasteners added. Ctrl Z takes them out.`);
+  if (garage.put(`add ${rows.length} fasteners`, 'fasteners', ...rows)) notice.done(`${rows.length} fasteners added.`);
 }
 </script>
 

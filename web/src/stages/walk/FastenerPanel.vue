@@ -50,7 +50,7 @@ function again() {
 function remove() {
   const { id, name } = props.fastener;
   garage.remove(`delete ${name}`, { table: 'fasteners', id });
-  notice.say(`${name} deleted. Ctrl Z brings it back.`);
+  notice.done(`${name} deleted.`);
   emit('close');
 }
 </script>

@@ -143,7 +143,7 @@ function assumeAll() {
     `assume ${rows.length} fasteners`,
     rows.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
   );
-  notice.say(`${rows.length} rows stand as assumed. Ctrl Z takes them back.`);
+  notice.done(`${rows.length} rows stand as assumed.`);
 }
 const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do').length);
 </script>

@@ -184,7 +184,7 @@ const notice = useNotice();
 const readTable = (text: string) => readFasteners(text, garage.bike!.id, garage.fasteners, () => crypto.randomUUID());
 function takeTable(rows: Fastener[]) {
   garage.put(`read ${rows.length} rows from a table`, 'fasteners', ...rows);
-  notice.say(`${rows.length} rows read. Ctrl Z takes them all back.`);
+  notice.done(`${rows.length} rows read.`);
   dialog.value = null;
 }
 </script>

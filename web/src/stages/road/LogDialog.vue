@@ -1,0 +1,177 @@
+<script setup lang="ts">
+/** Write it down in one more press: a fall, a repair, something used, missed or lent, a check; with time and place. */
+import { computed, ref } from 'vue';
+import { pieceKey, spareKey, type CheckDue, type ProofTold, type ProveCase } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useGarage } from '../../stores/garage';
+import { useProof } from '../../stores/proof';
+import type { RowChange } from '../../stores/changes';
+import { fallRows, fixedRows, kitWay, lentRows, missedRows, usedRows, type Thing } from '../../stores/roadEdits';
+import { momentNow, whenAndWhere, whereNow } from '../../sync/position';
+import LineField from '../../ui/LineField.vue';
+import { fixedWords, matches } from '../../words/road';
+
+const props = defineProps<{ told: ProofTold; of: ProveCase }>();
+const emit = defineEmits<{ close: [] }>();
+const garage = useGarage();
+const proof = useProof();
+const notice = useNotice();
+const typed = ref('');
+const does = ref<'used' | 'lent' | 'missed'>('used');
+
+/** Problems that are offered without typing, the likeliest; service comes after them. */
+const LIKELY = 6;
+const SERVICES = 3;
+const things = computed<Thing[]>(() => [
+  ...props.of.kit.pieces.map((p) => ({ item: pieceKey(p.piece.id), name: p.piece.name })),
+  ...props.of.kit.spares.filter((s) => s.quantity > 0).map((s) => ({ item: spareKey(s.kind), name: s.name })),
+]);
+const fixable = computed(() => {
+  const ways = [...props.of.exposures]
+    .sort((a, b) => b.lambda - a.lambda)
+    .flatMap((e) => {
+      const r = matches(typed.value, e.trouble.name) ? kitWay(props.of, e.trouble.id) : null;
+      return r ? [r] : [];
+    });
+  const service = (r: (typeof ways)[number]) => r.trouble.subject === 'service';
+  return [...ways.filter((r) => !service(r)).slice(0, LIKELY), ...ways.filter(service).slice(0, SERVICES)];
+});
+const shown = computed(() => things.value.filter((t) => matches(typed.value, t.name)));
+const checks = computed(() =>
+  props.told.checks
+    .filter((k) => k.standing !== 'done' && k.standing !== 'skipped' && k.standing !== 'later')
+    .filter((k) => matches(typed.value, k.name))
+    .slice(0, 12),
+);
+function write(label: string, rows: RowChange[], says: string) {
+  if (rows.length === 0 || !garage.edit(label, rows)) return;
+  notice.done(says);
+  emit('close');
+}
+const fall = () => write('log: fall', fallRows(props.of, momentNow()), 'Fall logged, and on the watch list.');
+function repair(r: (typeof fixable.value)[number]) {
+  const { doc } = garage;
+  if (!doc) return;
+  const said = whenAndWhere(r.trouble.name);
+  const fixed = fixedRows(doc, props.of, r, { ...momentNow(), who: proof.who, dark: false, said });
+  write(`log: ${r.trouble.name}`, fixed.rows, fixedWords(r.trouble.name, fixed.ending));
+}
+function thing(t: Thing) {
+  const { doc } = garage;
+  if (!doc) return;
+  const at = momentNow();
+  switch (does.value) {
+    case 'used':
+      return write(`used: ${t.name}`, usedRows(doc, props.of, t, at), `${t.name} used.`);
+    case 'lent':
+      return write(
+        `lent: ${t.name}`,
+        lentRows(doc, t, '', at),
+        `${t.name} is lent: out of your kits until it is back.`,
+      );
+    case 'missed':
+      return missed(t.name);
+  }
+}
+const missed = (name: string) =>
+  write(`missing: ${name}`, missedRows(props.of, name, '', momentNow()), `${name} is noted as missing.`);
+function check(k: CheckDue) {
+  if (!proof.check(k, 'ok', whereNow())) return;
+  notice.done(`${k.name}: checked.`);
+  emit('close');
+}
+</script>
+
+<template>
+  <v-dialog
+    :model-value="true"
+    max-width="760"
+    scrollable
+    aria-label="Write it down"
+    @update:model-value="emit('close')"
+  >
+    <div class="card">
+      <div class="top-line">
+        <h1>Write it down</h1>
+        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+      </div>
+      <LineField v-model="typed" label="Find" placeholder="tube, chain, evening" kind="search" />
+      <section>
+        <h2>Happened</h2>
+        <div class="presses">
+          <v-btn class="press" @click="fall">A fall</v-btn>
+          <v-btn v-for="r in fixable" :key="r.trouble.id" variant="tonal" class="press" @click="repair(r)"
+            ><span class="two"
+              ><strong>{{ r.trouble.name }}</strong
+              ><small>fixed: {{ r.wayName }}</small></span
+            ></v-btn
+          >
+        </div>
+      </section>
+      <section>
+        <div class="top-line">
+          <h2>From the kit</h2>
+          <v-btn-toggle v-model="does" aria-label="What became of it">
+            <v-btn value="used">Used</v-btn>
+            <v-btn value="lent">Lent</v-btn>
+            <v-btn value="missed">Not there</v-btn>
+          </v-btn-toggle>
+        </div>
+        <div class="presses">
+          <v-btn v-for="t in shown" :key="t.item" variant="tonal" class="press" @click="thing(t)">{{ t.name }}</v-btn>
+          <v-btn v-if="does === 'missed' && typed.trim()" variant="outlined" class="press" @click="missed(typed)"
+            >“{{ typed.trim() }}”, not in the kit</v-btn
+          >
+        </div>
+        <p v-if="shown.length === 0" class="soft">Nothing of that name is in the kit.</p>
+      </section>
+      <section v-if="checks.length > 0">
+        <h2>Checked, and in order</h2>
+        <div class="presses">
+          <v-btn v-for="k in checks" :key="k.key" variant="tonal" class="press" @click="check(k)">{{ k.name }}</v-btn>
+        </div>
+        <p class="soft">Found something? <router-link to="/prove?tab=checks">Say what in Prove</router-link></p>
+      </section>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.card {
+  background: var(--sheet);
+  color: var(--ink);
+  padding: 16px 20px 20px;
+  overflow-y: auto;
+  display: grid;
+  gap: 10px;
+}
+.top-line {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px 12px;
+}
+section {
+  border-top: 1px solid var(--hair);
+  padding-top: 8px;
+}
+.presses {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(160px, 40%), 1fr));
+  gap: 8px;
+  padding: 8px 0;
+}
+.press {
+  min-height: 64px;
+  font-size: 17px;
+  line-height: 1.15;
+}
+.two {
+  display: grid;
+}
+.two small {
+  font-size: 13px;
+  color: var(--soft);
+}
+</style>

@@ -1,0 +1,367 @@
+<script setup lang="ts">
+/** Looking back on a trip: what was used, missed and never touched, what it says of rates and minutes; what is accepted is one edit. */
+import { computed, ref } from 'vue';
+import {
+  daysOfTrip,
+  figure,
+  reviewOf,
+  tripDays,
+  unitOf,
+  type CarriedThing,
+  type Days,
+  type ProveCase,
+  type RateMoved,
+  type ReviewRows,
+} from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
+import { useExplain } from '../../stores/explain';
+import { useGarage } from '../../stores/garage';
+import { missedRows, reviewRows } from '../../stores/roadEdits';
+import { useView } from '../../stores/view';
+import { momentNow } from '../../sync/position';
+import { dayOf, today } from '../../ui/day';
+import LineField from '../../ui/LineField.vue';
+import { counted, massText } from '../../ui/words';
+import { hoursText, minutesText } from '../../words/prove';
+import { idleWords, usedWords } from '../../words/road';
+
+const props = defineProps<{ of: ProveCase }>();
+const garage = useGarage();
+const view = useView();
+const notice = useNotice();
+const explain = useExplain();
+const mass = (grams: number) => massText(view.units, grams);
+const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.units, 'distance')}`;
+
+const rows = computed<ReviewRows>(() => ({
+  bikes: garage.doc?.bikes ?? [],
+  rides: garage.doc?.rides ?? [],
+  drills: garage.doc?.drills ?? [],
+  happened: garage.doc?.happened ?? [],
+  // The one that is looked at again does not count against itself.
+  reviews: (garage.doc?.reviews ?? []).filter((r) => r.id !== again.value),
+  dayOf,
+}));
+/** The review that is done over; null for a new one. */
+const again = ref<string | null>(null);
+const days = ref<Days>(daysOfTrip(rows.value, props.of.bike.id, props.of.trip, today()));
+/** Uses that the rider set right, by item. */
+const used = ref(new Map<string, number>());
+const r = computed(() => reviewOf(props.of, rows.value, days.value, used.value));
+const was = computed(() => r.value.carried.filter((t) => t.used > 0));
+const rest = computed(() => r.value.carried.filter((t) => t.used === 0));
+const moved = computed(() =>
+  r.value.rates.filter((m) => m.events > 0 || Math.abs(m.after / m.before - 1) >= 0.02).slice(0, 8),
+);
+const setUsed = (t: CarriedThing, n: number) => (used.value = new Map(used.value).set(t.item, n));
+function setDay(which: keyof Days, text: string) {
+  if (!/^\d{4}-\d{2}-\d{2}$/u.test(text)) return;
+  const next = { ...days.value, [which]: text };
+  if (next.from <= next.to) days.value = next;
+  else notice.say('The first day has to come before the last.');
+}
+
+const home = ref<string[]>([]);
+const musts = ref<string[]>([]);
+const bought = ref<string[]>([]);
+/** The trip’s km are taken as ridden where these days are most of the trip’s. */
+const spanned = (Date.parse(days.value.to) - Date.parse(days.value.from)) / 86_400_000 + 1;
+const takeKm = ref(spanned >= (props.of.trip ? tripDays(props.of.trip) : 1) * 0.75);
+const more = ref('');
+function addMissed() {
+  const name = more.value.trim();
+  if (!name) return;
+  const at = { ...momentNow(), now: `${days.value.to}T12:00:00.000Z` };
+  if (garage.edit(`missing: ${name}`, missedRows(props.of, name, '', at))) more.value = '';
+}
+const asks = computed(() => r.value.missed.filter((m) => props.of.troubles.some((t) => t.id === m.trouble)));
+const troubleName = (id: string) => props.of.troubles.find((t) => t.id === id)?.name ?? id;
+const changes = computed(() =>
+  [
+    home.value.length > 0 ? `${counted(home.value.length, 'thing stays', 'things stay')} at home` : '',
+    musts.value.length > 0 ? `${counted(musts.value.length, 'repair')} the kit must allow` : '',
+    bought.value.length > 0 ? `${counted(bought.value.length, 'spare')} restocked` : '',
+    r.value.ride && takeKm.value ? 'distance into ride log and odometer' : '',
+  ].filter(Boolean),
+);
+/** Label of the edit, by which the history knows it. */
+const LABEL = 'review of the trip';
+/** What was saved, in words, and the garage as it was then; null while it is looked at. */
+const saved = ref<{ changes: string; version: number } | null>(null);
+function accept() {
+  const { doc } = garage;
+  if (!doc) return;
+  const said = changes.value.join('; ');
+  const accepted = { home: home.value, musts: musts.value, bought: bought.value, km: takeKm.value };
+  if (!garage.edit(LABEL, reviewRows(doc, props.of, r.value, accepted, momentNow(), again.value))) return;
+  again.value = null;
+  saved.value = { changes: said, version: garage.version };
+}
+function takeBack() {
+  notice.undone(garage.undo(), false);
+  saved.value = null;
+}
+const past = computed(() =>
+  (garage.doc?.reviews ?? []).filter((x) => x.bikeId === props.of.bike.id).sort((a, b) => (a.to < b.to ? 1 : -1)),
+);
+function redo(id: string) {
+  const row = past.value.find((x) => x.id === id);
+  if (!row) return;
+  again.value = id;
+  days.value = { from: row.from, to: row.to };
+  used.value = new Map(row.carried.map((t) => [t.item, t.used]));
+  saved.value = null;
+}
+const why = (m: RateMoved) =>
+  explain.show({
+    title: m.name,
+    value: `× ${m.before.toFixed(2)} → × ${m.after.toFixed(2)}`,
+    formula: 'factor on the typical rate = (κ + n) ÷ (κ + E), κ = 2, over all rides; before and after these days',
+    inputs: [
+      { name: 'happened on these days (n)', value: String(m.events) },
+      { name: 'expected over these days’ distance by the typical rates (E)', value: m.expected.toFixed(3) },
+    ],
+    source: 'your own ride log, with the typical rates weighing as two events',
+  });
+</script>
+
+<template>
+  <div class="review">
+    <template v-if="saved">
+      <p class="big" role="status">Saved. {{ saved.changes ? `${saved.changes}.` : 'Nothing else changed.' }}</p>
+      <p class="acts">
+        <v-btn v-if="saved.version === garage.version" variant="tonal" @click="takeBack">Undo all of it</v-btn>
+        <v-btn variant="text" to="/kit">Open Kit</v-btn>
+      </p>
+    </template>
+    <template v-else>
+      <p class="big">{{ usedWords(r, mass) }}</p>
+      <div class="days">
+        <LineField
+          label="First day"
+          kind="date"
+          :model-value="days.from"
+          @change="setDay('from', ($event.target as HTMLInputElement).value)"
+        />
+        <LineField
+          label="Last day"
+          kind="date"
+          :model-value="days.to"
+          @change="setDay('to', ($event.target as HTMLInputElement).value)"
+        />
+      </div>
+      <section>
+        <h2>Used</h2>
+        <p v-if="was.length === 0" class="soft">Nothing so far. Add what you used from the list below.</p>
+        <v-chip-group column aria-label="Used things">
+          <v-chip
+            v-for="t in was"
+            :key="t.item"
+            closable
+            :close-label="`${t.name} was not used`"
+            @click:close="setUsed(t, 0)"
+          >
+            {{ t.name }}<template v-if="t.used > 1"> ×{{ t.used }}</template>
+          </v-chip>
+        </v-chip-group>
+        <v-autocomplete
+          label="Add something that was used"
+          :items="rest.map((t) => ({ title: t.name, value: t.item }))"
+          :model-value="null"
+          hide-details
+          @update:model-value="
+            (item: string | null) =>
+              item &&
+              setUsed(
+                rest.find((t) => t.item === item)!,
+                1,
+              )
+          "
+        />
+      </section>
+      <section>
+        <h2>Missing when you needed it</h2>
+        <ul v-if="r.missed.length > 0" class="plain">
+          <li v-for="m in r.missed" :key="m.name">
+            <strong>{{ m.name }}</strong> <span v-if="m.trouble" class="soft">{{ troubleName(m.trouble) }}</span>
+          </li>
+        </ul>
+        <v-checkbox
+          v-for="m in asks"
+          :key="m.trouble"
+          v-model="musts"
+          :value="m.trouble"
+          :label="`The kit must be able to fix this next time: ${troubleName(m.trouble)}`"
+        />
+        <form class="line" @submit.prevent="addMissed">
+          <LineField v-model="more" label="Something else that was missing" maxlength="160" />
+          <v-btn type="submit" variant="tonal" :disabled="!more.trim()">Add</v-btn>
+        </form>
+      </section>
+      <section>
+        <h2>Never used on three trips</h2>
+        <p v-if="r.idle.length === 0" class="soft">
+          Nothing yet: this needs the reviews of three trips. {{ counted(past.length, 'review') }} so far.
+        </p>
+        <template v-else>
+          <p class="soft">
+            Not used does not mean not needed. Each line says what the thing weighs and how many hours it saves on such
+            a trip.
+          </p>
+          <v-checkbox
+            v-for="t in r.idle"
+            :key="t.item"
+            v-model="home"
+            :value="t.item"
+            :label="`Leave ${t.name} at home: ${mass(t.mass)}, saves ${hoursText(t.guards)}, ${idleWords(t.idle)}${t.worthIt ? '; worth its weight' : ''}`"
+          />
+        </template>
+      </section>
+      <section v-if="r.times.length > 0">
+        <h2>Minutes</h2>
+        <v-table>
+          <thead>
+            <tr>
+              <th scope="col">Repair</th>
+              <th scope="col">Planned</th>
+              <th scope="col">Took</th>
+              <th scope="col">Next time</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="t in r.times" :key="t.drillId">
+              <th scope="row">{{ t.name }}, {{ t.way }}</th>
+              <td class="num">{{ minutesText(t.planned) }}</td>
+              <td class="num">{{ minutesText(t.took) }}</td>
+              <td class="num">{{ minutesText(t.next) }}</td>
+            </tr>
+          </tbody>
+        </v-table>
+      </section>
+      <section>
+        <h2>Breakdown rates</h2>
+        <v-checkbox
+          v-if="r.ride"
+          v-model="takeKm"
+          :label="`The trip was ridden as planned: ${km(r.ride.km.paved + r.ride.km.gravel + r.ride.km.track)} into ride log and odometer`"
+        />
+        <p v-if="moved.length === 0" class="soft">No rate moves by these days.</p>
+        <v-table v-else>
+          <thead>
+            <tr>
+              <th scope="col">Problem</th>
+              <th scope="col">Happened</th>
+              <th scope="col">Rate before</th>
+              <th scope="col">After</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="m in moved" :key="m.trouble">
+              <th scope="row">{{ m.name }}</th>
+              <td class="num">{{ m.events }}</td>
+              <td class="num">× {{ m.before.toFixed(2) }}</td>
+              <td class="num">
+                <v-btn variant="text" :aria-label="`Why × ${m.after.toFixed(2)} for ${m.name}`" @click="why(m)"
+                  >× {{ m.after.toFixed(2) }}</v-btn
+                >
+              </td>
+            </tr>
+          </tbody>
+        </v-table>
+      </section>
+      <section v-if="r.buy.length > 0">
+        <h2>To buy</h2>
+        <p class="soft">Tick what you have bought again: it goes into the toolbox.</p>
+        <v-checkbox v-for="b in r.buy" :key="b.kind" v-model="bought" :value="b.kind" :label="`${b.name} ×${b.buy}`" />
+      </section>
+      <p class="sticky">
+        <v-btn class="press" @click="accept">{{
+          changes.length > 0 ? `Save review, ${counted(changes.length, 'change')}` : 'Save review'
+        }}</v-btn>
+        <span v-if="changes.length > 0" class="soft">{{ changes.join('; ') }}</span>
+      </p>
+    </template>
+    <section v-if="past.length > 0">
+      <h2>Reviews of this bike</h2>
+      <ul class="plain">
+        <li v-for="x in past" :key="x.id">
+          <span
+            ><strong>{{ x.name }}</strong> <span class="soft num">{{ x.from }} – {{ x.to }}</span></span
+          >
+          <v-btn variant="text" :aria-label="`Do the review of ${x.name} again`" @click="redo(x.id)">Do again</v-btn>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.review {
+  max-width: 820px;
+  font-size: 16px;
+}
+.big {
+  font-size: clamp(24px, 3.4vw, 38px);
+  font-family: var(--v-font-heading);
+  font-weight: 600;
+  line-height: 1.14;
+  padding: 10px 0;
+}
+section {
+  border-top: 1px solid var(--hair);
+  padding: 12px 0;
+}
+.days,
+.line {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  padding-bottom: 10px;
+  align-items: end;
+}
+.line {
+  grid-template-columns: minmax(0, 1fr) auto;
+}
+.plain {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.plain li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  padding: 4px 0;
+}
+th[scope='row'] {
+  font-weight: 500;
+  text-align: left;
+}
+td.num,
+th[scope='col']:not(:first-child) {
+  text-align: right;
+}
+.acts {
+  display: flex;
+  gap: 10px;
+  padding-bottom: 12px;
+}
+.sticky {
+  position: sticky;
+  bottom: 0;
+  background: var(--ground);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  padding: 10px 0 14px;
+  border-top: 1px solid var(--line);
+}
+.press {
+  min-height: 64px;
+  font-size: 20px;
+  background: var(--ink);
+  color: var(--sheet);
+}
+</style>
