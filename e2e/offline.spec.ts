@@ -37,6 +37,21 @@ async function allHere(page: Page) {
     )
     .toBeGreaterThan(0);
 }
+/** Edits that lie in this browser and are not at the server. */
+const inOutbox = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const asked = indexedDB.open('necessaire-outbox');
+        asked.onsuccess = () => {
+          const count = asked.result.transaction('edits').objectStore('edits').count();
+          count.onsuccess = () => {
+            asked.result.close();
+            resolve(count.result);
+          };
+        };
+      }),
+  );
 /** Fasteners of a name at the server. */
 async function atServer(app: App, name: string): Promise<number> {
   const json = async (path: string) => (await fetch(`${app.url}/api/garages${path}`)).json() as Promise<unknown>;
@@ -67,6 +82,8 @@ test('after one visit all stages open and compute without a server, from a cold 
   await cold.getByRole('button', { name: /^Begin/ }).click();
   await cold.keyboard.press('Space');
   await expect(cold.locator('.run')).toHaveAttribute('data-step', '1');
+  // The bolt, the drill and its first step lie in the browser.
+  await expect.poll(() => inOutbox(cold)).toBe(3);
   cold.on('dialog', (d) => void d.accept());
   await cold.close();
   const again = await context.newPage();
@@ -105,6 +122,129 @@ test('what changed elsewhere while one was away is there once the server is', as
   expect(made.ok).toBe(true);
   await context.setOffline(false);
   await expect(away.locator('[data-fastener]', { hasText: 'Elsewhere' })).toBeVisible({ timeout: 60_000 });
+});
+
+test('two phones and a laptop days away, one with its clock off by a year: all of it arrives once, and the same field is asked about', async ({
+  page,
+  app,
+  browser,
+}) => {
+  test.slow();
+  const YEAR = 365 * 86_400_000;
+  const clocks = [0, -YEAR, 3 * 86_400_000];
+  const NAMES = ['Far', 'Near', 'Odd'];
+  await page.close();
+  const contexts = await Promise.all(clocks.map(() => browser.newContext({ serviceWorkers: 'allow' })));
+  const away: Page[] = [];
+  for (const [i, context] of contexts.entries()) {
+    const first = await context.newPage();
+    await open(first, app);
+    await allHere(first);
+    await first.close();
+    await context.setOffline(true);
+    const cold = await context.newPage();
+    await cold.clock.setSystemTime(Date.now() + clocks[i]!);
+    await open(cold, app, '/walk');
+    away.push(cold);
+  }
+  const factor = (p: Page) => p.getByRole('textbox', { name: 'Care ×' });
+  for (const [i, p] of away.entries()) {
+    for (const size of [13, 14, 17]) await enter(p, `${size} ${NAMES[i]} bolt`);
+    await expect(p.locator('[data-fastener]', { hasText: `${NAMES[i]} bolt` })).toHaveCount(3);
+    await expect(p.locator('.kept')).toHaveText('On this device, not sent');
+    // Each of them says something else about the same.
+    await goTo(p, 'Trip');
+    await factor(p).fill(String(1 + (i + 1) / 10));
+    await factor(p).press('Tab');
+  }
+  // They come back one after another; the one in the middle is killed while it sends.
+  for (const [i, context] of contexts.entries()) {
+    await context.setOffline(false);
+    if (i === 1) {
+      await away[1]!.close();
+      away[1] = await context.newPage();
+      await open(away[1]!, app, '/trip');
+    }
+    await away[i]!.evaluate(() => window.dispatchEvent(new Event('online')));
+    if (i === 0) await expect(away[0]!.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
+    else await expect(away[i]!.getByRole('dialog')).toContainText('changed in another window', { timeout: 60_000 });
+  }
+  for (const name of NAMES) expect([name, await atServer(app, `${name} bolt`)]).toEqual([name, 3]);
+  for (const context of contexts) await context.close();
+});
+
+test('a garage and edits that an older version left in the browser are read as it meant them', async ({
+  page,
+  app,
+  context,
+}) => {
+  await open(page, app);
+  await allHere(page);
+  // As version 9 left them: no day of leaving, none of the tables that came later, and a trip that was not sent yet.
+  await page.evaluate(async () => {
+    const opened = (name: string) =>
+      new Promise<IDBDatabase>((resolve, reject) => {
+        const asked = indexedDB.open(name);
+        asked.onsuccess = () => resolve(asked.result);
+        asked.onerror = () => reject(new Error('no database'));
+      });
+    const done = (r: IDBRequest) =>
+      new Promise<unknown>((resolve, reject) => {
+        r.onsuccess = () => resolve(r.result);
+        r.onerror = () => reject(new Error('not done'));
+      });
+    const garages = await opened('necessaire-garages');
+    const at = garages.transaction('garages').objectStore('garages');
+    const [key] = (await done(at.getAllKeys())) as string[];
+    const kept = (await done(garages.transaction('garages').objectStore('garages').get(key!))) as {
+      file: string;
+      build?: string;
+    };
+    const file = JSON.parse(kept.file) as Record<string, unknown> & {
+      trips: Record<string, unknown>[];
+      garage: Record<string, unknown>;
+    };
+    for (const table of ['drills', 'checks', 'reminders', 'watches', 'memories', 'happened', 'reviews'])
+      delete file[table];
+    for (const trip of file.trips) delete trip['leaves'];
+    delete file.garage['gauge'];
+    delete kept.build;
+    const old = { ...kept, file: JSON.stringify({ ...file, version: 9 }) };
+    await done(garages.transaction('garages', 'readwrite').objectStore('garages').put(old, key));
+    garages.close();
+    const outbox = await opened('necessaire-outbox');
+    const row = {
+      ...file.trips[0],
+      id: '77777777-0000-4000-8000-000000000001',
+      name: 'Left by version 9',
+      route: null,
+    };
+    const edit = {
+      id: '77777777-0000-4000-8000-000000000002',
+      label: 'add a trip',
+      changes: [{ kind: 'make', table: 'trips', id: row.id, row }],
+    };
+    const lying = { garage: key, at: 1, entry: { edit, state: 'unsent' }, version: 9 };
+    await done(outbox.transaction('edits', 'readwrite').objectStore('edits').put(lying));
+    outbox.close();
+  });
+  await page.close();
+  await context.setOffline(true);
+  const cold = await context.newPage();
+  await open(cold, app, '/trip');
+  await expect(cold.locator('.kept')).toHaveText('On this device, not sent');
+  await cold.getByRole('button', { name: 'nine days on the Ossel plateau' }).click();
+  await expect(cold.getByRole('menuitem', { name: 'Left by version 9' })).toBeVisible();
+  await cold.keyboard.press('Escape');
+  await context.setOffline(false);
+  await expect(cold.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
+  const { garages } = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
+  const { document } = (await (await fetch(`${app.url}/api/garages/${garages[0]!.id}`)).json()) as {
+    document: GarageDocument;
+  };
+  expect(document.trips.filter((t) => t.name === 'Left by version 9')).toEqual([
+    expect.objectContaining({ leaves: null }),
+  ]);
 });
 
 test('a new version is offered, never forced, and what is unsent outlives it', async ({ page, app }) => {

@@ -1,8 +1,10 @@
 /** Builds the pages and the server. With --if-changed only when a source is newer than the last build. */
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { promisify } from 'node:util';
+import { brotliCompress, constants } from 'node:zlib';
 import { build } from 'esbuild';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -54,6 +56,18 @@ if (!(process.argv.includes('--if-changed') && upToDate())) {
     },
   );
   if (vite.status !== 0) process.exit(vite.status ?? 1);
+  // Packed once here, as small as it gets, rather than at each request.
+  const assets = join(root, 'dist/web/assets');
+  const packed = readdirSync(assets).filter((f) => /\.(?:js|css|svg|wasm)$/.test(f));
+  await Promise.all(
+    packed.map(async (f) => {
+      const all = readFileSync(join(assets, f));
+      // What is large and loaded behind the first view need not be the very smallest.
+      const quality = all.length > 300_000 ? 9 : 11;
+      const small = await promisify(brotliCompress)(all, { params: { [constants.BROTLI_PARAM_QUALITY]: quality } });
+      writeFileSync(join(assets, `${f}.br`), small);
+    }),
+  );
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, new Date().toISOString());
 }

@@ -45,6 +45,8 @@ const offline = VitePWA({
 });
 
 export default defineConfig({
+  // The tools of developers stay outside of what riders load.
+  define: { __VUE_PROD_DEVTOOLS__: 'false', __BUILD__: JSON.stringify(new Date().toISOString()) },
   plugins: [vue(), vuetify({ autoImport: true }), offline],
   build: {
     outDir: '../dist/web',
@@ -57,6 +59,18 @@ export default defineConfig({
         if (!log.message.includes('node:module')) handle(level, log);
       },
       checks: { pluginTimings: false },
+      output: {
+        chunkFileNames: (chunk) => `assets/${chunk.name.split('~')[0]}-[hash].js`,
+        assetFileNames: (asset) =>
+          `assets/${(asset.names[0] ?? 'part').split('~')[0]!.replace(/\.[^.]*$/u, '')}-[hash][extname]`,
+        // Few pieces: each costs a slow phone more than the bytes in it. What the first view needs is one; what stages share goes by who shares it.
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'], priority: 2 },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 40_000, priority: 1 },
+          ],
+        },
+      },
     },
   },
   worker: { format: 'es' },

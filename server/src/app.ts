@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -102,7 +103,15 @@ export function createApp(store: Store, log: Logger, signals: Signals, reader: F
   for (const table of TABLES) app.use(`/api/${table}`, garageMissing);
   app.use('/api', notFound);
   if (webRoot && existsSync(join(webRoot, 'index.html'))) {
-    app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y' }), notFound);
+    const forGood = { immutable: true, maxAge: '1y' } as const;
+    // Packed by the build; a browser that does not take that gets it plain.
+    const packed = staticGzip(join(webRoot, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      index: false,
+      serveStatic: forGood,
+    });
+    app.use('/assets', packed, notFound);
     app.use(express.static(webRoot, { index: false }));
     app.get('/{*path}', (_req, res) => {
       res.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useTheme } from 'vuetify';
 import AppFrame from './shell/AppFrame.vue';
@@ -27,7 +27,8 @@ async function open() {
     failed.value = error instanceof Error ? error.message : String(error);
   }
 }
-onMounted(open);
+// Asked for at once: the frame is put up meanwhile.
+void open();
 </script>
 
 <template>

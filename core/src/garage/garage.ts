@@ -17,7 +17,7 @@ import { goalsSchema, NEW_GOALS } from '../stow/goals.js';
 import { packingSchema } from '../stow/keptPacking.js';
 import { pinSchema, placeSchema } from '../stow/place.js';
 import { loanSchema } from '../toolbox/loan.js';
-import { ownWordsSchema } from '../toolbox/line/index.js';
+import { ownWordsSchema } from '../toolbox/line/ownWords.js';
 import { pieceSchema } from '../toolbox/tools/piece.js';
 import { gaugeSchema } from '../trip/air/gauge.js';
 import { rideSchema } from '../trip/ride.js';

@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { defineAsyncComponent, ref } from 'vue';
 import { MOST_BYTES } from '@necessaire/core';
-import { api, ApiError } from '../api/client';
+import { ApiError } from '../api/client';
 import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
-import { ownWordsOpen } from '../ui/line/useOwnWords';
+import { ownWordsOpen } from '../ui/line/ownWordsOpen';
 
 const FileButton = defineAsyncComponent(() => import('../ui/FileButton.vue'));
 const OwnWordsDialog = defineAsyncComponent(() => import('./OwnWordsDialog.vue'));
-const LineField = defineAsyncComponent(() => import('../ui/LineField.vue'));
+const GarageItems = defineAsyncComponent(() => import('./GarageItems.vue'));
+const GarageDialogs = defineAsyncComponent(() => import('./GarageDialogs.vue'));
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
@@ -18,9 +19,6 @@ const naming = ref<'new' | 'rename' | null>(null);
 const name = ref('');
 const refused = ref<string | null>(null);
 const file = ref<{ pick: () => void }>();
-
-const live = computed(() => garage.list.filter((g) => !g.deleted));
-const deleted = computed(() => garage.list.filter((g) => g.deleted));
 
 async function guard(action: () => Promise<void>) {
   refused.value = null;
@@ -67,64 +65,22 @@ const take = ([chosen]: File[]) =>
 
 <template>
   <DropMenu :label="garage.doc?.garage.name ?? 'Garage'" hint="Garages and settings" quiet class="garages">
-    <v-list-item v-for="g in live" :key="g.id" role="menuitem" @click="garage.open(g.id)">
-      {{ g.garage.name }}<span v-if="g.id === view.garageId">&nbsp;(open)</span>
-    </v-list-item>
-    <v-list-item role="menuitem" @click="ask('new')">New empty garage …</v-list-item>
-    <v-list-item role="menuitem" @click="ask('rename')">Rename this garage …</v-list-item>
-    <v-list-item role="menuitem" @click="remove">Delete this garage</v-list-item>
-    <v-list-item v-for="g in deleted" :key="g.id" role="menuitem" @click="guard(() => garage.restoreGarage(g.id))">
-      Bring back {{ g.garage.name }}
-    </v-list-item>
-    <v-list-item role="menuitem" :href="api.fileUrl(view.garageId ?? '')" download>Export as a file</v-list-item>
-    <v-list-item role="menuitem" @click="file?.pick()">Import a file …</v-list-item>
-    <v-list-item role="menuitem" to="/print">Print the list</v-list-item>
-    <v-list-item role="menuitem" @click="view.theme = view.theme === 'dark' ? 'light' : 'dark'">
-      {{ view.theme === 'dark' ? 'Light' : 'Dark' }} theme
-    </v-list-item>
-    <v-list-item role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
-      {{ view.units === 'metric' ? 'Inch' : 'Metric' }} units
-    </v-list-item>
-    <v-list-item role="menuitem" @click="ownWordsOpen = true">My words …</v-list-item>
+    <GarageItems
+      @ask="ask"
+      @remove="remove"
+      @restore="(id) => guard(() => garage.restoreGarage(id))"
+      @pick="file?.pick()"
+    />
   </DropMenu>
   <OwnWordsDialog v-if="ownWordsOpen" @close="ownWordsOpen = false" />
   <FileButton ref="file" label="Garage file" accept=".json,application/json" @files="take"><span /></FileButton>
-  <v-dialog
-    :aria-label="naming === 'new' ? 'New garage' : 'Rename the garage'"
-    :model-value="naming !== null"
-    max-width="420"
-    @update:model-value="naming = null"
-  >
-    <v-card class="ask">
-      <form @submit.prevent="keepName">
-        <h1>{{ naming === 'new' ? 'New garage' : 'Rename the garage' }}</h1>
-        <LineField label="Name" v-model="name" maxlength="120" autofocus />
-        <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
-        <p class="acts">
-          <v-btn type="submit">{{ naming === 'new' ? 'Create' : 'Rename' }}</v-btn>
-        </p>
-      </form>
-    </v-card>
-  </v-dialog>
-  <v-dialog
-    aria-label="Not done"
-    :model-value="refused !== null && naming === null"
-    max-width="480"
-    @update:model-value="refused = null"
-  >
-    <v-card class="ask" role="alertdialog">
-      <h1>That did not work. Nothing was changed.</h1>
-      <p class="gap">{{ refused }}</p>
-      <p class="acts"><v-btn @click="refused = null">Close</v-btn></p>
-    </v-card>
-  </v-dialog>
+  <GarageDialogs
+    v-if="naming !== null || refused !== null"
+    v-model="name"
+    :naming="naming"
+    :refused="refused"
+    @keep="keepName"
+    @close="naming = null"
+    @understood="refused = null"
+  />
 </template>
-
-<style scoped>
-.ask {
-  padding: 18px 22px;
-}
-.acts {
-  margin-top: 14px;
-}
-</style>

@@ -8,7 +8,7 @@ import { useAnswer } from '../stores/answer';
 import { useCrew } from '../stores/crew';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
-import { ownWordsOpen } from '../ui/line/useOwnWords';
+import { ownWordsOpen } from '../ui/line/ownWordsOpen';
 import { massText, percent } from '../ui/words';
 import { GRADE_NAMES, PAGES } from '../words/pages';
 import type { Entry } from './find';

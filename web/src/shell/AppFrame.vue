@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { defineAsyncComponent, onBeforeUnmount, onMounted } from 'vue';
 import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -15,18 +15,12 @@ const FirstBike = defineAsyncComponent(() => import('../garages/FirstBike.vue'))
 const CommandBox = defineAsyncComponent(() => import('./CommandBox.vue'));
 const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
 const ExplainPanel = defineAsyncComponent(() => import('./ExplainPanel.vue'));
+const NoticeLine = defineAsyncComponent(() => import('./NoticeLine.vue'));
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
 
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
-/** The garage as it was when the line was said: what was edited since is not taken back by it. */
-const saidAt = ref(0);
-watch(
-  () => notice.said,
-  () => (saidAt.value = garage.version),
-);
-const canTakeBack = computed(() => notice.undoable && saidAt.value === garage.version);
 const explain = useExplain();
 
 const SEARCH_AFTER_MS = 1500;
@@ -88,11 +82,7 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
     <CommandBox v-if="view.commandOpen" />
     <ExplainPanel v-if="explain.shown" />
     <ConflictDialog v-if="garage.questions.length > 0" />
-    <v-snackbar class="notice" :model-value="notice.text !== ''" :timeout="-1" :text="notice.text">
-      <template v-if="canTakeBack" #actions>
-        <v-btn class="undo" variant="text" @click="notice.undone(garage.undo(), false)">Undo</v-btn>
-      </template>
-    </v-snackbar>
+    <NoticeLine v-if="notice.said > 0" />
     <KeysDialog v-if="view.keysOpen" />
   </div>
 </template>

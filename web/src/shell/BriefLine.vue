@@ -7,6 +7,9 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 
+/** What is not on the first view is loaded when it is asked for. */
+const BikeItems = defineAsyncComponent(() => import('./BikeItems.vue'));
+const TripItems = defineAsyncComponent(() => import('./TripItems.vue'));
 const BikeDialog = defineAsyncComponent(() => import('../garages/BikeDialog.vue'));
 const garage = useGarage();
 const view = useView();
@@ -41,20 +44,13 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'On this de
     </div>
     <p class="sentence">
       <DropMenu v-if="garage.bike" :label="garage.bike.name" hint="Choose the bike">
-        <v-list-item v-for="b in garage.doc?.bikes" :key="b.id" role="menuitem" @click="view.bikeId = b.id">
-          {{ b.name }}
-        </v-list-item>
-        <v-list-item role="menuitem" @click="editing = garage.bike">Change this bike …</v-list-item>
-        <v-list-item role="menuitem" @click="editing = 'new'">Add a bike …</v-list-item>
+        <BikeItems @edit="editing = $event" />
       </DropMenu>
       <span v-else>No bike yet</span>
       <template v-if="garage.trip">
         for
         <DropMenu :label="lower(garage.trip.name)" hint="Choose the trip">
-          <v-list-item v-for="t in garage.doc?.trips" :key="t.id" role="menuitem" @click="view.tripId = t.id">
-            {{ t.name }}
-          </v-list-item>
-          <v-list-item role="menuitem" to="/trip">Change the trip …</v-list-item>
+          <TripItems />
         </DropMenu>
         <span class="more"
           >&nbsp;{{ company }}{{ worst === null ? '' : ', ' }}

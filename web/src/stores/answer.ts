@@ -137,6 +137,8 @@ export const useAnswer = defineStore('answer', () => {
   }
   /** The answer of the last visit stands, dimmed, until this one's is there. */
   async function showLast(doc: GarageDocument, question: Question, garageId: string) {
+    // The page is painted first.
+    await new Promise((painted) => setTimeout(painted));
     const kept = await lastAnswer(garageId, answerOf(doc, question));
     if (!kept || answer.value || view.garageId !== garageId) return;
     answer.value = kept;

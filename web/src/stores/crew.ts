@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { inWords, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
 import type { CrewWorker } from '../workers/crew.worker';
 import { today } from '../ui/day';
-import { letGo } from '../ui/places/dragging';
+import { letGo } from '../ui/places/held';
 import { fixing, joining, leaving } from './crewEdits';
 import { useGarage } from './garage';
 

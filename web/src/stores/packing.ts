@@ -3,7 +3,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { stowKey } from '@necessaire/core';
 import type { StowWorker } from '../workers/stow.worker';
-import { letGo } from '../ui/places/dragging';
+import { letGo } from '../ui/places/held';
 import { useAnswer } from './answer';
 
 /** Edits in quick succession wait this long for the last, ms. */

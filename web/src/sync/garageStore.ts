@@ -1,10 +1,12 @@
 import { openDB, type IDBPDatabase } from 'idb';
-import { readGarageFile, TABLES, writeGarageFile, type TableName } from '@necessaire/core';
+import { readGarageFile, TABLES, writeGarageFile, type GarageDocument, type TableName } from '@necessaire/core';
 import type { GarageRecord, OpenGarage } from '../api/client';
 
 /** A garage as the server last had it, written as a file of its version: a newer program reads it as it reads old files. */
 interface Kept {
   file: string;
+  /** The build of the program that wrote it, after it had looked at all of it. */
+  build?: string;
   record: GarageRecord;
   revisions: OpenGarage['revisions'];
   edition: number;
@@ -31,7 +33,7 @@ const database = () =>
 export async function keepGarage(garage: OpenGarage): Promise<boolean> {
   const { document, revisions, edition, ...record } = garage;
   try {
-    const kept: Kept = { file: writeGarageFile(document), record, revisions, edition };
+    const kept: Kept = { build: __BUILD__, file: writeGarageFile(document), record, revisions, edition };
     await (await database()).put(GARAGES, kept, garage.id);
     return true;
   } catch {
@@ -39,12 +41,21 @@ export async function keepGarage(garage: OpenGarage): Promise<boolean> {
   }
 }
 
+function own(file: string): GarageDocument {
+  const {
+    format: _format,
+    version: _version,
+    ...document
+  } = JSON.parse(file) as GarageDocument & Record<string, unknown>;
+  return document;
+}
 /** A garage as it was last seen here; null where it never was, or what is kept cannot be read. */
 export async function keptGarage(id: string): Promise<OpenGarage | null> {
   try {
     const kept = (await (await database()).get(GARAGES, id)) as Kept | undefined;
     if (!kept) return null;
-    const read = readGarageFile(kept.file);
+    // What this very build wrote is not looked at again: on a phone that takes as long as all the rest of opening it.
+    const read = kept.build === __BUILD__ ? { ok: true as const, document: own(kept.file) } : readGarageFile(kept.file);
     if (!read.ok) return null;
     // A table that is newer than what is kept has no revisions yet.
     const revisions = Object.fromEntries(TABLES.map((t) => [t, kept.revisions[t] ?? {}])) as Record<

@@ -1,4 +1,4 @@
-import { Workbox } from 'workbox-window';
+import type { Workbox } from 'workbox-window';
 import { ref } from 'vue';
 import { askToPersist } from './garageStore';
 
@@ -26,7 +26,8 @@ export async function keepOffline(): Promise<void> {
     nearlyFull.value = quota !== undefined && usage !== undefined && quota - usage < ROOM;
   }
   if (!import.meta.env.PROD || !('serviceWorker' in navigator) || worker) return;
-  worker = new Workbox('/sw.js');
+  const window_ = await import('workbox-window');
+  worker ??= new window_.Workbox('/sw.js');
   worker.addEventListener('waiting', () => (newerWaits.value = true));
   worker.addEventListener('activated', () => (allHere.value = true));
   try {

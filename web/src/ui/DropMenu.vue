@@ -1,19 +1,44 @@
 <script setup lang="ts">
-/** A word that opens a short menu of list items. */
+/** A word that opens a short menu of list items. The menu itself is loaded when it is first wanted. */
+import { computed, defineAsyncComponent, ref } from 'vue';
+
+defineOptions({ inheritAttrs: false });
 defineProps<{ label: string; hint: string; quiet?: boolean; name?: string }>();
+const load = () => import('./OpenMenu.vue');
+const near = () => void load().catch(() => undefined);
+const OpenMenu = defineAsyncComponent(load);
+const button = ref<{ $el: HTMLElement }>();
+const activator = computed(() => button.value?.$el ?? null);
+const asked = ref(false);
+const open = ref(false);
+function press() {
+  asked.value = true;
+  open.value = !open.value;
+}
+/** Once it is there the menu hears the arrows itself. */
+function arrow() {
+  if (!asked.value) press();
+}
 </script>
 
 <template>
-  <v-menu>
-    <template #activator="{ props: opens }">
-      <v-btn v-bind="opens" variant="text" class="word" :class="{ quiet }" :aria-label="name" :title="hint">
-        {{ label }}
-      </v-btn>
-    </template>
-    <v-list :aria-label="hint" role="menu">
-      <slot />
-    </v-list>
-  </v-menu>
+  <v-btn
+    v-bind="$attrs"
+    ref="button"
+    variant="text"
+    class="word"
+    :class="{ quiet }"
+    :aria-label="name"
+    :title="hint"
+    aria-haspopup="menu"
+    :aria-expanded="open"
+    @click="press"
+    @keydown.down="arrow"
+    @focus="near"
+  >
+    {{ label }}
+  </v-btn>
+  <OpenMenu v-if="asked && activator" v-model="open" :hint="hint" :activator="activator"><slot /></OpenMenu>
 </template>
 
 <style scoped>

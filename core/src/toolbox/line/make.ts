@@ -33,7 +33,7 @@ import {
 import type { PieceModel } from '../tools/piece.js';
 import { SIZE_UNKNOWN } from './unmeasured.js';
 import { askFor, refuse, type Bench } from './bench.js';
-import type { MadeKind } from './words.js';
+import type { MadeKind } from './madeKinds.js';
 
 type Maker = (b: Bench) => PieceModel[];
 

@@ -18,7 +18,8 @@ import { bareTool, MAKERS, WHOLE } from './make.js';
 import { saidOf, type SaidOfTool } from './said.js';
 import { exactSet, exactTool, setModels, setsLike, shelfTool } from './shelf.js';
 import { thing } from './thing.js';
-import { KIND_TITLES, kindBook, NOTE, type KindTerm, type MadeKind, type Named } from './words.js';
+import { KIND_TITLES, type MadeKind } from './madeKinds.js';
+import { kindBook, NOTE, type KindTerm, type Named } from './words.js';
 
 /** One tool of a line, ready to be put into a toolbox. */
 export interface ReadTool {

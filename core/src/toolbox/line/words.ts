@@ -1,75 +1,7 @@
 import { Phrasebook, type OwnWord } from '../../ground/line/index.js';
 import type { Piece } from '../tools/piece.js';
 import { catalogue } from '../tools/shelf.js';
-
-/** Kinds of tool that are made to a size, a drive or a length. */
-export const MADE_KINDS = [
-  'socket',
-  'deep socket',
-  'bit socket',
-  'plug socket',
-  'plug spanner',
-  'bit',
-  'bit holder',
-  'combination',
-  'ring',
-  'open',
-  'adjustable',
-  'ratchet',
-  'flat ratchet',
-  'thumb wheel',
-  'bar',
-  't handle',
-  'spinner',
-  'extension',
-  'adapter',
-  'joint',
-  't key',
-  'key',
-  'folding keys',
-  'screwdriver',
-  'lever',
-  'pipe',
-  'spoke key',
-  'hook spanner',
-  'thing',
-  'made',
-] as const;
-export type MadeKind = (typeof MADE_KINDS)[number];
-
-/** What each kind is called on screen. */
-export const KIND_TITLES: Readonly<Record<MadeKind, string>> = {
-  socket: 'socket',
-  'deep socket': 'deep socket',
-  'bit socket': 'bit socket',
-  'plug socket': 'plug socket',
-  'plug spanner': 'plug spanner',
-  bit: 'bit',
-  'bit holder': 'bit holder',
-  combination: 'combination spanner',
-  ring: 'ring spanner',
-  open: 'open spanner',
-  adjustable: 'adjustable spanner',
-  ratchet: 'ratchet',
-  'flat ratchet': 'flat ratchet',
-  'thumb wheel': 'thumb wheel',
-  bar: 'plain bar',
-  't handle': 'T-handle',
-  spinner: 'driver handle',
-  extension: 'extension',
-  adapter: 'adapter',
-  joint: 'swivel joint',
-  't key': 'T-key',
-  key: 'L-key',
-  'folding keys': 'folding key set',
-  screwdriver: 'screwdriver',
-  lever: 'tyre lever',
-  pipe: 'pipe',
-  'spoke key': 'spoke key',
-  'hook spanner': 'hook spanner',
-  thing: 'something else',
-  made: 'home-made',
-};
+import { MADE_KINDS, type MadeKind } from './madeKinds.js';
 
 /** A tool of the shelf by its names there, the usual one first. `sure` takes that one and shows the others; else it is asked. */
 export interface Named {

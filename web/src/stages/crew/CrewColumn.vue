@@ -7,7 +7,8 @@ import { withUnit, type Bike, type CarrierTold, type CrewAnswer } from '@necessa
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
-import { over, useDropTarget } from '../../ui/places/dragging';
+import { useDropTarget } from '../../ui/places/dragging';
+import { over } from '../../ui/places/held';
 import { counted, massText, percent } from '../../ui/words';
 import { HAND_WORDS, LIMIT_WORDS, VEHICLE_WORDS } from '../../words/crew';
 import SmallBike from './SmallBike.vue';

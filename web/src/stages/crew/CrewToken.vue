@@ -4,7 +4,8 @@ import { computed, ref } from 'vue';
 import type { CrewAnswer, Token } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import DropMenu from '../../ui/DropMenu.vue';
-import { held, over, useDraggable } from '../../ui/places/dragging';
+import { useDraggable } from '../../ui/places/dragging';
+import { held, over } from '../../ui/places/held';
 import { massText } from '../../ui/words';
 import { whyText } from '../../words/crew';
 

@@ -13,7 +13,8 @@ import {
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
-import { over, useDropTarget } from '../../ui/places/dragging';
+import { useDropTarget } from '../../ui/places/dragging';
+import { over } from '../../ui/places/held';
 
 const props = defineProps<{ place: Place; held: Held; rough: boolean; picked: boolean; editing: boolean }>();
 const emit = defineEmits<{ pick: []; edit: []; drop: [key: string, to: string] }>();

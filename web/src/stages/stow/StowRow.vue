@@ -4,7 +4,8 @@ import type { Place, Stowed } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import DropMenu from '../../ui/DropMenu.vue';
 import { massText } from '../../ui/words';
-import { held, over, useDraggable } from '../../ui/places/dragging';
+import { useDraggable } from '../../ui/places/dragging';
+import { held, over } from '../../ui/places/held';
 
 const props = defineProps<{ stowed: Stowed; places: readonly Place[]; pinned: boolean }>();
 const emit = defineEmits<{ move: [key: string, to: string | null]; pick: [key: string]; split: [key: string] }>();

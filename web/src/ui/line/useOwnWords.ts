@@ -1,10 +1,7 @@
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { MOST_OWN_WORDS, termWords, wordsOf, type OwnWord } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
-
-/** Whether the list of own words is open: the garage menu and the search open it. */
-export const ownWordsOpen = ref(false);
 
 const NONE: readonly OwnWord[] = [];
 

@@ -5,7 +5,8 @@
  */
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { At, Place } from '@necessaire/core';
-import { dropTarget, over } from './dragging';
+import { dropTarget } from './dragging';
+import { over } from './held';
 import { apart } from './labels';
 
 export interface Mark {

@@ -1,21 +1,6 @@
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue';
-
-/** What is being dragged, and over which place it is: shared, so that drawing, sheet and load follow at once. */
-export const held = ref<string | null>(null);
-export const over = ref<string | null>(null);
-
-/** Nothing is held any more: what would move things under a hand waits for it. */
-export const letGo = (): Promise<void> =>
-  held.value === null
-    ? Promise.resolve()
-    : new Promise((resolve) => {
-        const ended = watch(held, (now) => {
-          if (now !== null) return;
-          ended();
-          resolve();
-        });
-      });
+import { onBeforeUnmount, onMounted, type Ref } from 'vue';
+import { held, over } from './held';
 
 type Drop = (key: string, placeId: string) => void;
 const drops = new Set<Drop>();

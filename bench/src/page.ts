@@ -1,0 +1,140 @@
+/**
+ * How soon a page is there: what is fetched before the first view beside a bare page of the same stack, the first usable screen without a server on a
+ * slowed machine, and how long a press takes: npm run bench:page
+ */
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
+import { chromium, type CDPSession, type Page } from '@playwright/test';
+import vue from '@vitejs/plugin-vue';
+import { build } from 'vite';
+import vuetify from 'vite-plugin-vuetify';
+import type { start as Start } from '@necessaire/server';
+import { throwAwayPostgres } from '../../scripts/postgres.mjs';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
+const built = join(root, 'dist/web');
+/** As slow as a phone beside this machine. */
+const SLOWER = 4;
+const kB = (bytes: number) => (bytes / 1000).toFixed(0);
+const median = (list: readonly number[]) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
+
+/** Files that a built page names in its head: scripts, what they import at once, and styles. */
+function firstLoad(folder: string) {
+  const html = readFileSync(join(folder, 'index.html'), 'utf8');
+  const files = new Set([...html.matchAll(/assets\/[\w.-]+\.(?:js|css)/gu)].map((m) => m[0]));
+  const all = [...files].map((f) => readFileSync(join(folder, f)));
+  const sum = (size: (b: Buffer) => number) => all.reduce((s, b) => s + size(b), 0);
+  return { gz: sum((b) => gzipSync(b).length), br: sum((b) => brotliCompressSync(b).length) };
+}
+/** All files under a folder. */
+const filesIn = (folder: string): string[] =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .map((f) => join(folder, f))
+    .filter((f) => statSync(f).isFile());
+
+/** A page of the same stack that shows one button. */
+async function bareShell(): Promise<ReturnType<typeof firstLoad>> {
+  // Below the packages, so that it finds them.
+  const folder = mkdtempSync(join(root, 'node_modules/.bare-'));
+  try {
+    writeFileSync(join(folder, 'index.html'), '<div id="app"></div><script type="module" src="/main.ts"></script>');
+    writeFileSync(
+      join(folder, 'App.vue'),
+      '<template><v-app><v-btn>Bare</v-btn><router-view /></v-app></template>\n<script setup lang="ts"></script>\n',
+    );
+    writeFileSync(
+      join(folder, 'main.ts'),
+      `import { createApp } from 'vue'; import { createPinia } from 'pinia'; import { createRouter, createWebHistory } from 'vue-router';
+       import { createVuetify } from 'vuetify'; import 'vuetify/styles'; import App from './App.vue';
+       createApp(App).use(createPinia()).use(createRouter({ history: createWebHistory(), routes: [] })).use(createVuetify()).mount('#app');`,
+    );
+    await build({
+      root: folder,
+      logLevel: 'silent',
+      configFile: false,
+      plugins: [vue(), vuetify({ autoImport: true })],
+      build: { outDir: join(folder, 'out'), target: 'es2022' },
+    });
+    return firstLoad(join(folder, 'out'));
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** ms from the call until something stands on the page. */
+async function until(page: Page, act: () => Promise<unknown>, selector: string): Promise<number> {
+  const at = performance.now();
+  await act();
+  await page.locator(selector).first().waitFor();
+  return performance.now() - at;
+}
+/** ms of a press until the next frame is painted, measured in the page itself. */
+const press = (page: Page, selector: string) =>
+  page.evaluate(async (s) => {
+    const target = document.querySelector<HTMLElement>(s)!;
+    const at = performance.now();
+    target.click();
+    await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+    return performance.now() - at;
+  }, selector);
+
+const bare = await bareShell();
+const own = firstLoad(built);
+console.log(`before the first view: ${kB(own.br)} kB brotli, ${kB(own.gz)} kB gzip`);
+console.log(
+  `a bare page of the same stack: ${kB(bare.br)} kB brotli, ${kB(bare.gz)} kB gzip; ratio ${(own.br / bare.br).toFixed(2)}`,
+);
+const whole = filesIn(built)
+  .filter((f) => !/\.(?:br|gz)$/u.test(f))
+  .reduce((s, f) => s + gzipSync(readFileSync(f)).length, 0);
+console.log(`all that lies on the device after one visit: ${(whole / 1e6).toFixed(2)} MB gzip`);
+
+const postgres = await throwAwayPostgres();
+const { start } = (await import(join(root, 'dist/server/index.mjs'))) as { start: typeof Start };
+const server = await start({ databaseUrl: postgres.url, port: 0, webRoot: built, demo: true });
+const browser = await chromium.launch({
+  ...(process.env['CHROMIUM'] || process.platform === 'linux'
+    ? { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium' }
+    : {}),
+  args: ['--no-sandbox'],
+});
+const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+const page = await context.newPage();
+const usable = '.fastener, [data-fastener]';
+const first = await until(page, () => page.goto(`${server.url}/walk`), usable);
+console.log(`first visit, from the server: ${first.toFixed(0)} ms to the list of Walk`);
+await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+await page.reload();
+await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+await page.locator(usable).first().waitFor();
+await page.close();
+const url = server.url;
+await server.stop();
+await context.setOffline(true);
+
+const slowed = async (p: Page): Promise<CDPSession> => {
+  const session = await context.newCDPSession(p);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  return session;
+};
+const starts: number[] = [];
+const presses: number[] = [];
+for (let i = 0; i < 5; i++) {
+  const cold = await context.newPage();
+  await slowed(cold);
+  starts.push(await until(cold, () => cold.goto(`${url}/road`, { waitUntil: 'commit' }), '.symptom'));
+  await cold.locator('.readout[data-working="no"]').waitFor({ timeout: 60_000 });
+  // Neither of the two that stop first with what not to do.
+  presses.push(await press(cold, '.symptom:nth-child(6)'));
+  await cold.locator('.answers .unsure').waitFor();
+  presses.push(await press(cold, '.answers .unsure'));
+  await cold.close();
+}
+console.log(
+  `without a server, ${SLOWER} times slowed: ${median(starts).toFixed(0)} ms to the presses of Road (${starts.map((x) => x.toFixed(0)).join(', ')}); a press ${median(presses).toFixed(0)} ms, at most ${Math.max(...presses).toFixed(0)}`,
+);
+await browser.close();
+await postgres.stop();
+process.exit(0);
