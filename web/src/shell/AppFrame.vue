@@ -123,6 +123,19 @@ onBeforeUnmount(() => removeEventListener('keydown', onKey));
   left: 8px;
   top: 8px;
 }
+/* A phone held across: the work gets the height, the figures stand in Kit. */
+@media (max-height: 480px) and (min-width: 761px) {
+  .frame {
+    grid-template: 44px auto minmax(0, 1fr) / var(--rail) minmax(0, 1fr);
+    grid-template-areas: 'top top' 'alert alert' 'rail main';
+  }
+  .rail {
+    overflow-y: auto;
+  }
+  .foot {
+    display: none;
+  }
+}
 @media (max-width: 760px) {
   .frame {
     grid-template: auto auto minmax(0, 1fr) auto 60px / minmax(0, 1fr);

@@ -109,7 +109,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
     fullscreen
     persistent
     no-click-animation
-    :aria-label="`Drill: ${r?.trouble.name ?? ''}`"
+    :aria-label="`${d.real ? 'Repair' : 'Drill'}: ${r?.trouble.name ?? ''}`"
   >
     <div class="full-screen run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
       <div class="top-line">
@@ -196,12 +196,12 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
             >{{ d.state === 'paused' ? 'Go on' : 'Pause' }} <span class="key">P</span></v-btn
           >
           <v-btn class="press" variant="tonal" :disabled="d.step === 0" @click="back">Back</v-btn>
-          <v-btn variant="plain" @click="end">Stop the drill</v-btn>
+          <v-btn variant="plain" @click="end">{{ d.real ? 'Stop the repair' : 'Stop the drill' }}</v-btn>
         </div>
       </template>
       <p v-else class="empty">
         The trip no longer knows this repair: the drill stays saved as it is.
-        <v-btn variant="tonal" @click="end">Stop the drill</v-btn>
+        <v-btn variant="tonal" @click="end">{{ d.real ? 'Stop the repair' : 'Stop the drill' }}</v-btn>
       </p>
       <p v-if="!over && r && here > r.planned * 60" class="soft">
         Planned were {{ minutesText(r.planned) }} for all of it.
@@ -235,9 +235,9 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
   font-weight: 600;
   margin-left: auto;
 }
+/* As high as it is: on a low screen it is scrolled, not squeezed under the presses. */
 .step {
-  flex: 1;
-  min-height: 0;
+  flex: 1 0 auto;
 }
 .where-in {
   display: flex;

@@ -44,7 +44,7 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
           <v-btn v-if="chosen" variant="tonal" class="card-press" @click="go({})">{{
             after ? 'Back to the road' : 'Begin again'
           }}</v-btn>
-          <v-btn v-if="!after" variant="tonal" class="card-press" @click="writing = true">Write it down</v-btn>
+          <v-btn v-if="!chosen" variant="tonal" class="card-press" @click="writing = true">Write it down</v-btn>
           <v-btn class="card-press" @click="card = true">Where am I, whom to call</v-btn>
         </span>
       </div>
@@ -121,6 +121,12 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
   min-height: 76px;
   font-size: 21px;
   line-height: 1.1;
+}
+/* With gloves on, at arm's length. */
+@media (pointer: coarse), (max-width: 760px) {
+  .road :deep(.v-btn) {
+    min-height: 64px;
+  }
 }
 @media (max-width: 760px) {
   .symptoms {

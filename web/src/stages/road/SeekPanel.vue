@@ -112,7 +112,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
   gap: 12px;
   align-items: center;
   width: 100%;
-  min-height: 48px;
+  min-height: 64px;
   border-bottom: 1px solid var(--hair);
   text-align: left;
   font-size: 16px;
