@@ -1,0 +1,49 @@
+import 'fake-indexeddb/auto';
+
+/** What the stores ask of a browser, as far as they ask it; for tests in Node. */
+class Listeners extends EventTarget {
+  readonly documentElement = { dataset: {} as Record<string, string> };
+  visibilityState = 'visible';
+}
+const kept = new Map<string, string>();
+const storage = {
+  getItem: (key: string) => kept.get(key) ?? null,
+  setItem: (key: string, value: string) => void kept.set(key, value),
+  removeItem: (key: string) => void kept.delete(key),
+  clear: () => kept.clear(),
+};
+/** A stream that never says anything: news is asked for. */
+class Silent {
+  static readonly CLOSED = 2;
+  readyState = 0;
+  onmessage = null;
+  onerror = null;
+  close(): void {}
+}
+/** Pages that were left keep no process alive. */
+class Channel extends BroadcastChannel {
+  constructor(name: string) {
+    super(name);
+    (this as unknown as { unref: () => void }).unref();
+  }
+}
+const page = new EventTarget();
+const nothing = { matches: false, addEventListener: () => undefined, removeEventListener: () => undefined };
+Object.assign(globalThis, {
+  __BUILD__: 'test',
+  localStorage: storage,
+  // A browser without locks: each page sends by itself, which the server bears.
+  navigator: {},
+  document: new Listeners(),
+  matchMedia: () => nothing,
+  EventSource: Silent,
+  BroadcastChannel: Channel,
+  addEventListener: page.addEventListener.bind(page),
+  removeEventListener: page.removeEventListener.bind(page),
+  dispatchEvent: page.dispatchEvent.bind(page),
+});
+
+/** What a browser has once all that it keeps is cleared. */
+export function clearStorage(): void {
+  kept.clear();
+}
