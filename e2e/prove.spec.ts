@@ -252,7 +252,9 @@ test('what is watched is looked at by the odometer, until it is replaced', async
   await watch.getByRole('button', { name: 'Checked: fine' }).click();
   await expect(watch).toContainText('in 50 km');
   await page.getByRole('button', { name: 'Watch something' }).click();
-  await page.getByRole('textbox', { name: 'What to look at again' }).fill('Plugged rear tyre');
+  const what = page.getByRole('textbox', { name: 'What to look at again' });
+  await expect(what).toBeFocused();
+  await what.fill('Plugged rear tyre');
   await page.getByRole('textbox', { name: /^Good for/ }).fill('200');
   await page.getByRole('textbox', { name: /^At no more than/ }).fill('80');
   await page.getByRole('button', { name: 'Add', exact: true }).click();

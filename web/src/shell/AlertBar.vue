@@ -5,10 +5,13 @@ import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { nearlyFull, newerWaits, persisted } from '../sync/offline';
 
+const TrayDialog = defineAsyncComponent(() => import('./TrayDialog.vue'));
 const AlertLines = defineAsyncComponent(() => import('./AlertLines.vue'));
 const garage = useGarage();
 const answers = useAnswer();
 const closed = ref<string[]>([]);
+/** Whether the tray is looked at: it stays until it is closed, also once nothing is left in it. */
+const open = ref(false);
 const NOT_STORED =
   'This browser does not store what is not sent yet: leave this page open until all is saved, or free some space.';
 const UNSURE =
@@ -34,6 +37,8 @@ watch(all, (now) => (closed.value = closed.value.filter((k) => now.some((l) => l
       v-if="lines.length > 0 || newerWaits || garage.tray.length > 0"
       :lines="lines"
       @close="closed.push($event)"
+      @tray="open = true"
     />
+    <TrayDialog v-if="open" @close="open = false" />
   </div>
 </template>

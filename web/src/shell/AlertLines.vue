@@ -1,14 +1,12 @@
 <script setup lang="ts">
 /** The lines of the alert bar. */
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
 import { loadNewer, newerWaits } from '../sync/offline';
 
 defineProps<{ lines: readonly { key: string; text: string }[] }>();
-const emit = defineEmits<{ close: [key: string] }>();
-const TrayDialog = defineAsyncComponent(() => import('./TrayDialog.vue'));
+const emit = defineEmits<{ close: [key: string]; tray: [] }>();
 const garage = useGarage();
-const open = ref(false);
 /** The tray's edit where it is the only one: its line says all. */
 const only = computed(() => (garage.tray.length === 1 ? garage.tray[0]! : null));
 </script>
@@ -43,12 +41,11 @@ const only = computed(() => (garage.tray.length === 1 ? garage.tray[0]! : null))
       >
       <template v-else>{{ garage.tray.length }} edits could not be saved. Everything else is saved.</template>
       <template #append>
-        <v-btn variant="plain" @click="open = true">Show</v-btn>
+        <v-btn variant="plain" @click="emit('tray')">Show</v-btn>
         <v-btn v-if="only" variant="plain" @click="garage.retry(only.edit.id)">Retry</v-btn>
         <v-btn v-if="only" variant="plain" @click="garage.discard(only.edit.id)">Discard</v-btn>
       </template>
     </v-alert>
-    <TrayDialog v-if="open" @close="open = false" />
   </div>
 </template>
 

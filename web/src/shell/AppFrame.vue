@@ -12,11 +12,23 @@ import { useNotice } from './notice';
 
 /** What is not on the first view is loaded when it is asked for. */
 const FirstBike = defineAsyncComponent(() => import('../garages/FirstBike.vue'));
-const CommandBox = defineAsyncComponent(() => import('./CommandBox.vue'));
+const search = () => import('./CommandBox.vue');
+const CommandBox = defineAsyncComponent(search);
 const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
 const ExplainPanel = defineAsyncComponent(() => import('./ExplainPanel.vue'));
-const NoticeLine = defineAsyncComponent(() => import('./NoticeLine.vue'));
+const saying = () => import('./NoticeLine.vue');
+const alerts = () => import('./AlertLines.vue');
+const NoticeLine = defineAsyncComponent(saying);
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
+
+/** Fetched once the first view stands, so that they open at once: the search, and the menus of the first line. */
+const AFTER: readonly (() => Promise<unknown>)[] = [
+  search,
+  () => import('../ui/OpenMenu.vue'),
+  () => import('./BikeItems.vue'),
+  () => import('./TripItems.vue'),
+  () => import('../garages/GarageItems.vue'),
+];
 
 const garage = useGarage();
 const view = useView();
@@ -59,9 +71,13 @@ function onKey(event: KeyboardEvent) {
 }
 onMounted(() => {
   addEventListener('keydown', onKey);
-  // Once the first view stands, the search is fetched, so that it opens at once.
-  // Fetched beforehand; where that fails it is fetched when it is opened.
-  setTimeout(() => void import('./CommandBox.vue').catch(() => undefined), SEARCH_AFTER_MS);
+  // What says that the server is away must not be fetched from it then.
+  void saying().catch(() => undefined);
+  void alerts().catch(() => undefined);
+  // Where that fails they are fetched when they are opened.
+  setTimeout(() => {
+    for (const part of AFTER) void part().catch(() => undefined);
+  }, SEARCH_AFTER_MS);
   // And all else is kept for days without a network.
   setTimeout(() => void keepOffline(), SEARCH_AFTER_MS);
 });

@@ -26,16 +26,17 @@ export async function keepOffline(): Promise<void> {
     nearlyFull.value = quota !== undefined && usage !== undefined && quota - usage < ROOM;
   }
   if (!import.meta.env.PROD || !('serviceWorker' in navigator) || worker) return;
-  const window_ = await import('workbox-window');
-  worker ??= new window_.Workbox('/sw.js');
-  worker.addEventListener('waiting', () => (newerWaits.value = true));
-  worker.addEventListener('activated', () => (allHere.value = true));
   try {
+    const { Workbox } = await import('workbox-window');
+    worker ??= new Workbox('/sw.js');
+    worker.addEventListener('waiting', () => (newerWaits.value = true));
+    worker.addEventListener('activated', () => (allHere.value = true));
     const registration = await worker.register();
     if (registration?.active) allHere.value = true;
     setInterval(() => void worker?.update().catch(() => undefined), ASK_EVERY);
   } catch {
-    // A browser that keeps no worker shows the program as long as the server is there.
+    // A browser that keeps no worker shows the program as long as the server is there; one that did not reach it tries again.
+    addEventListener('online', () => void keepOffline(), { once: true });
   }
 }
 

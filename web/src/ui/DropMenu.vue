@@ -4,6 +4,8 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 
 defineOptions({ inheritAttrs: false });
 defineProps<{ label: string; hint: string; quiet?: boolean; name?: string }>();
+/** Whoever looked at an item of the menu looks at none any more. */
+const emit = defineEmits<{ left: [] }>();
 const load = () => import('./OpenMenu.vue');
 const near = () => void load().catch(() => undefined);
 const OpenMenu = defineAsyncComponent(load);
@@ -38,7 +40,9 @@ function arrow() {
   >
     {{ label }}
   </v-btn>
-  <OpenMenu v-if="asked && activator" v-model="open" :hint="hint" :activator="activator"><slot /></OpenMenu>
+  <OpenMenu v-if="asked && activator" v-model="open" :hint="hint" :activator="activator" @left="emit('left')"
+    ><slot
+  /></OpenMenu>
 </template>
 
 <style scoped>

@@ -67,7 +67,7 @@ function look(to: string | null) {
       {{ stowed.item.name }}<span v-if="care" class="soft care"> {{ care }}</span>
     </v-btn>
     <span class="num soft">{{ massText(view.units, stowed.item.mass) }}</span>
-    <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to" @focusout="look(null)">
+    <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to" @left="look(null)">
       <v-list-item
         v-for="p in places.filter((x) => x.id !== stowed.placeId)"
         :key="p.id"
@@ -135,7 +135,7 @@ function look(to: string | null) {
     padding: 15px 18px;
     box-sizing: border-box;
   }
-  .to :deep(.word) {
+  .stow-row :deep(.to) {
     min-height: 44px;
     min-width: 44px;
   }
