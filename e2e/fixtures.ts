@@ -5,6 +5,7 @@ import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import pg from 'pg';
 import type { GarageDocument } from '@necessaire/core';
 import type { start as Start, Running } from '@necessaire/server';
+import { TEMPLATE } from './globalSetup';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -29,7 +30,7 @@ async function onAdmin(sql: string) {
 export const test = base.extend<{ app: App }>({
   app: async ({ page }, use) => {
     const name = `e2e_${randomUUID().replaceAll('-', '')}`;
-    await onAdmin(`create database ${name}`);
+    await onAdmin(`create database ${name} template ${TEMPLATE}`);
     const url = new URL(process.env['TEST_DATABASE_URL']!);
     url.pathname = `/${name}`;
     const { start } = (await import(join(root, 'dist/server/index.mjs'))) as { start: typeof Start };

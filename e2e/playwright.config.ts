@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 /** Debian's Chromium against a server of its own for each worker, on a fresh database for each test that asks for one. */
 export default defineConfig({
   testDir: '.',
+  globalSetup: './globalSetup.ts',
   testMatch: '*.spec.ts',
   fullyParallel: true,
   workers: 2,
