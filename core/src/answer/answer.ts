@@ -162,7 +162,9 @@ export interface Unknown {
 }
 
 function unknownOf(chosen: number, trip: Trip | undefined, list: readonly Exposure[]): Unknown {
-  const home = !trip ? 'no trip' : list.some((e) => e.lambda > 0) ? null : 'no legs';
+  // What is done so often on any trip, such as changing pressures, makes no way of it yet.
+  const ridden = trip !== undefined && trip.legs.length > 0 && list.some((e) => e.lambda > 0);
+  const home = !trip ? 'no trip' : ridden ? null : 'no legs';
   const reached = chosen === 0 ? 'no fasteners' : null;
   // A trip with legs asks for spares, fasteners or none: what they weigh is known.
   return { reached, home, mass: home === null ? null : reached };

@@ -3,7 +3,8 @@ import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { createPinia, setActivePinia } from 'pinia';
 import { emptyDocument, newBike, newSupply, type GarageDocument, type Row } from '@necessaire/core';
-import { clearStorage } from '../testing/browser';
+import { clearStorage, leavePages } from '../testing/browser';
+import { until } from '../testing/until';
 import { FakeServer, fetchFrom, type Way } from '../testing/fakeServer';
 import { outboxStore } from '../sync/outboxStore';
 import { keptGarage } from '../sync/garageStore';
@@ -22,23 +23,11 @@ const start = (): GarageDocument => ({
   supplies: [supply(1), supply(2)],
 });
 
-/** Waits for the program's own state: never for a span of time. */
-async function until(holds: () => boolean, what: string): Promise<void> {
-  for (let i = 0; i < 4000; i++) {
-    if (holds()) return;
-    await new Promise((done) => setTimeout(done, 1));
-  }
-  throw new Error(`never came to be: ${what}`);
-}
 const online = () => dispatchEvent(new Event('online'));
 
 globalThis.fetch = fetchFrom as typeof fetch;
 let server: FakeServer;
-// Pages that were left behind come to rest, so that nothing is under way when the tests end.
-afterAll(() => {
-  online();
-  dispatchEvent(new Event('pagehide'));
-});
+afterAll(leavePages);
 /** A page that was just loaded: its stores are new, what the browser keeps is as it was. */
 async function load() {
   setActivePinia(createPinia());

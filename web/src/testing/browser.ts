@@ -20,11 +20,11 @@ class Silent {
   onerror = null;
   close(): void {}
 }
-/** Pages that were left keep no process alive. */
+const channels: BroadcastChannel[] = [];
 class Channel extends BroadcastChannel {
   constructor(name: string) {
     super(name);
-    (this as unknown as { unref: () => void }).unref();
+    channels.push(this);
   }
 }
 const page = new EventTarget();
@@ -35,6 +35,7 @@ Object.assign(globalThis, {
   // A browser without locks: each page sends by itself, which the server bears.
   navigator: {},
   document: new Listeners(),
+  history: { state: null },
   matchMedia: () => nothing,
   EventSource: Silent,
   BroadcastChannel: Channel,
@@ -46,4 +47,11 @@ Object.assign(globalThis, {
 /** What a browser has once all that it keeps is cleared. */
 export function clearStorage(): void {
   kept.clear();
+}
+
+/** All pages are left: what they have under way comes to rest, and nothing of them keeps the process alive. */
+export function leavePages(): void {
+  dispatchEvent(new Event('online'));
+  dispatchEvent(new Event('pagehide'));
+  for (const channel of channels.splice(0)) channel.close();
 }

@@ -179,6 +179,12 @@ export const PAGES: {
       words: 'broken breakdown roadside help fault emergency where am i position',
       to: { path: '/road' },
     },
+    {
+      name: 'Review the trip',
+      says: 'what was used, missed and never touched',
+      words: 'after afterwards look back home used stay',
+      to: { path: '/road', query: { after: '1' } },
+    },
     { name: 'Print the list', says: 'one page by place', words: 'paper', to: { path: '/print' } },
   ],
 };
