@@ -22,9 +22,17 @@ class Silent {
 }
 const channels: BroadcastChannel[] = [];
 class Channel extends BroadcastChannel {
+  private over = false;
   constructor(name: string) {
     super(name);
     channels.push(this);
+  }
+  override postMessage(message: unknown): void {
+    if (!this.over) super.postMessage(message);
+  }
+  override close(): void {
+    this.over = true;
+    super.close();
   }
 }
 const page = new EventTarget();

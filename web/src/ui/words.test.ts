@@ -45,11 +45,11 @@ describe('words of the screens', () => {
       breaks: true,
       accessory: true,
       thread: 'M8',
-      condition: 'rusty' as const,
+      condition: 'rusted' as const,
       farAccess: { ...open, thin: 5 },
     };
     expect(subWords(f, 'metric')).toBe(
-      'far end hex 12 · far end thin 5 mm · shakes loose · gets lost · breaks · rusty · accessory · M8',
+      'far end hex 12 · far end thin 5 mm · shakes loose · gets lost · breaks · rusted · accessory · M8',
     );
     expect(subWords({ ...fastener, thread: null, condition: 'dirty' }, 'metric')).toBe('');
   });

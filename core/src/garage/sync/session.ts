@@ -304,6 +304,8 @@ export class Session {
     return out;
   }
   private async enter(reply: Reply): Promise<void> {
+    // What the server says is shown before its edits leave the list: in between a row would stand there as it was before them.
+    this.changed(absorb(this.known, reply));
     const before = this.entries;
     this.loose = judged(this.loose, reply.outcomes);
     try {
@@ -314,9 +316,7 @@ export class Session {
       for (const o of reply.outcomes) this.untold.set(o.id, o);
       this.stored = judged(this.stored, reply.outcomes);
     }
-    const news = absorb(this.known, reply);
     this.tellChanges(before);
-    this.changed(news);
     this.ports.tell(this.known.edition);
   }
 

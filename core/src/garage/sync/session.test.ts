@@ -1,0 +1,71 @@
+import { expect, test } from '@jest/globals';
+import { uuid } from '../../testing/make.js';
+import { SyncServer } from '../../testing/syncServer.js';
+import { changeOf, Session, type Body, type Entry } from './index.js';
+
+const AT = { table: 'supplies' as const, id: uuid(1) };
+
+test.each([
+  ['keeps it', true],
+  ['is full', false],
+])(
+  'an edit that the server took stays shown while a browser that %s is told: what is typed meanwhile is built on it',
+  async (_, keeps) => {
+    const server = new SyncServer();
+    const row: Body = { id: AT.id, quantity: 1, note: '' };
+    server.rows.set(`supplies ${AT.id}`, { revision: 1, row, deleted: false, edition: 0, change: AT });
+    let entries: Entry[] = [];
+    /** Set once the outbox is slow: resolves when the edit is about to leave it, and lets it go. */
+    let leaving: (() => void) | null = null;
+    let go: () => void = () => undefined;
+    const shown: (Body | null)[] = [];
+    const session = new Session(
+      { edition: 0, rows: new Map([[`supplies ${AT.id}`, { revision: 1, row }]]) },
+      {
+        exchange: (request) => Promise.resolve(server.exchange(request)),
+        outbox: {
+          read: () => Promise.resolve([...entries]),
+          change: async (f) => {
+            if (leaving && server.edition > 0) {
+              const told = leaving;
+              leaving = null;
+              await new Promise<void>((done) => {
+                go = done;
+                told();
+              });
+            }
+            if (!keeps) throw new Error('no room');
+            entries = f(entries);
+            return entries;
+          },
+        },
+        alone: (work) => work(),
+        tell: () => undefined,
+        wait: () => new Promise(() => undefined),
+        nextId: () => uuid(99),
+      },
+      (rows) => {
+        if (rows.length > 0) shown.push(session.shown([AT]).get(`supplies ${AT.id}`) ?? null);
+      },
+    );
+    const edit = (id: number, before: Body, after: Body) => {
+      const base = session.bases([AT]).get(`supplies ${AT.id}`)!;
+      session.add({ id: uuid(id), label: 'x', changes: [changeOf(AT.table, AT.id, before, after, base)!] });
+    };
+    const taken = new Promise<void>((done) => (leaving = done));
+    edit(2, row, { ...row, quantity: 5 });
+    await taken;
+    // The server has it, and it is on its way out of the outbox.
+    const now = session.shown([AT]).get(`supplies ${AT.id}`)!;
+    expect(now).toMatchObject({ quantity: 5, note: '' });
+    edit(3, now, { ...now, note: 'for rain' });
+    expect(session.shown([AT]).get(`supplies ${AT.id}`)).toMatchObject({ quantity: 5, note: 'for rain' });
+    go();
+    await session.push();
+    expect(server.rows.get(`supplies ${AT.id}`)?.row).toMatchObject({ quantity: 5, note: 'for rain' });
+    // It never stood there as it was before.
+    expect(shown.map((r) => r?.['quantity'])).toEqual(shown.map(() => 5));
+    expect(session.standing).toMatchObject({ unsent: 0, trouble: null });
+    session.close();
+  },
+);
