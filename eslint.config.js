@@ -31,7 +31,7 @@ const FLOORS = [
 ];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '**/test-results/**', '.data/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/test-results/**', '.data/**', '.stryker-tmp/**'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   ...pluginVue.configs['flat/recommended'],

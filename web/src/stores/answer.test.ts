@@ -1,55 +1,29 @@
 import '../testing/browser';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import { createPinia, setActivePinia } from 'pinia';
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { createApp } from 'vue';
 import { createMemoryHistory, createRouter, routerKey } from 'vue-router';
-import {
-  answerFor,
-  newFastener,
-  type Answer,
-  type GarageDocument,
-  type Question,
-  type UnitSystem,
-} from '@necessaire/core';
-import { demoGarage } from '@necessaire/demo';
-import { loadSolver } from '@necessaire/solver';
+import { newFastener, type UnitSystem } from '@necessaire/core';
 import { findEntries } from '../search/find';
 import { useEntries } from '../search/entries';
 import { useRiderCells } from '../shell/readout/riderCells';
 import { useStages } from '../shell/stages';
 import { clearStorage, leavePages } from '../testing/browser';
-import { FakeServer, fetchFrom } from '../testing/fakeServer';
+import { answered, answering, demoServer, loadPage } from '../testing/demoPage';
+import type { FakeServer } from '../testing/fakeServer';
 import { until } from '../testing/until';
-import { started, workers } from '../testing/worker';
+import { started } from '../testing/worker';
 import { PAGES } from '../words/pages';
-import { useAnswer } from './answer';
 import { useExplain } from './explain';
-import { useGarage } from './garage';
 import { useView } from './view';
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-globalThis.fetch = fetchFrom as typeof fetch;
-/** What the worker is asked, and how it answers: as the program does unless a test says otherwise. */
-const asked: { doc: GarageDocument; question: Question }[] = [];
-let how: (doc: GarageDocument, question: Question) => Promise<Answer>;
-let plain: typeof how;
-beforeAll(async () => {
-  const solve = await loadSolver();
-  plain = (doc, question) => Promise.resolve(answerFor(doc, question, solve));
-  workers.set('answer.worker.ts', {
-    answer: (doc: GarageDocument, question: Question) => {
-      asked.push({ doc, question });
-      return how(doc, question);
-    },
-  });
-});
-let garages = 0;
 let server: FakeServer;
+const { asked, plain } = answering;
 beforeEach(() => {
   clearStorage();
-  how = plain;
+  answering.how = plain;
   asked.length = 0;
-  server = new FakeServer(`33333333-0000-4000-8000-${String(++garages).padStart(12, '0')}`, demoGarage());
+  server = demoServer();
 });
 afterAll(() => {
   for (const w of started) w.terminate();
@@ -58,22 +32,18 @@ afterAll(() => {
 
 /** A page with the demo open, and what is told of it. */
 async function load() {
-  setActivePinia(createPinia());
   const router = createRouter({
     history: createMemoryHistory('/'),
     routes: [{ path: '/:rest(.*)*', component: { template: '' } }],
   });
-  useView().garageId = server.id;
-  const garage = useGarage();
-  await garage.open();
+  const page = await loadPage(server);
   const app = createApp({ template: '' });
   app.provide(routerKey, router);
-  const answers = useAnswer();
   const told = app.runWithContext(() => ({ entries: useEntries(), cells: useRiderCells(), stages: useStages() }));
-  return { garage, answers, router, ...told };
+  return { ...page, router, ...told };
 }
 type Page = Awaited<ReturnType<typeof load>>;
-const ready = ({ answers }: Page) => until(() => !answers.busy && answers.answer !== null && !answers.old, 'an answer');
+const ready = (page: Page) => answered(page);
 
 describe('the answer of a page', () => {
   test('is what core says of the garage as it is, and follows an edit with what it changed', async () => {
@@ -108,7 +78,7 @@ describe('the answer of a page', () => {
     const mass = first.answers.answer!.kit.mass;
     let go: () => void = () => undefined;
     const held = new Promise<void>((done) => (go = done));
-    how = async (doc, question) => {
+    answering.how = async (doc, question) => {
       await held;
       return plain(doc, question);
     };
@@ -125,12 +95,12 @@ describe('the answer of a page', () => {
     const mass = page.answers.answer!.kit.mass;
     const quiet = console.error;
     console.error = () => undefined;
-    how = () => Promise.reject(new Error('the solver stopped'));
+    answering.how = () => Promise.reject(new Error('the solver stopped'));
     page.garage.put('more ties', 'supplies', { ...page.garage.doc!.supplies[0]!, quantity: 9 });
     await until(() => page.answers.failed !== null, 'it says so');
     console.error = quiet;
     expect([page.answers.old, page.answers.busy, page.answers.answer?.kit.mass]).toEqual([true, false, mass]);
-    how = plain;
+    answering.how = plain;
     page.garage.put('more ties', 'supplies', { ...page.garage.doc!.supplies[0]!, quantity: 8 });
     await until(() => page.answers.failed === null, 'it is mended');
   });

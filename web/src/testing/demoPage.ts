@@ -1,0 +1,53 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { answerFor, type Answer, type GarageDocument, type Question } from '@necessaire/core';
+import { demoGarage } from '@necessaire/demo';
+import { loadSolver } from '@necessaire/solver';
+import { useAnswer } from '../stores/answer';
+import { useGarage } from '../stores/garage';
+import { useView } from '../stores/view';
+import { FakeServer, fetchFrom } from './fakeServer';
+import { until } from './until';
+import { workers } from './worker';
+
+let garages = 0;
+/** A server with the demo as its one garage. */
+export function demoServer(doc: GarageDocument = demoGarage()): FakeServer {
+  globalThis.fetch = fetchFrom as typeof fetch;
+  return new FakeServer(`33333333-0000-4000-8000-${String(++garages).padStart(12, '0')}`, doc);
+}
+
+const known = new Map<string, Answer>();
+/** How the answer's worker answers: as the program does unless a test says otherwise; and all that it was asked. */
+export const answering: {
+  asked: { doc: GarageDocument; question: Question }[];
+  plain: (doc: GarageDocument, question: Question) => Promise<Answer>;
+  how: (doc: GarageDocument, question: Question) => Promise<Answer>;
+} = {
+  asked: [],
+  plain: async (doc, question) => {
+    // The same garage is asked about by many tests: core gives the same answer each time.
+    const key = JSON.stringify([doc, question.bikeId, question.tripId, question.hint ?? null, question.packed ?? null]);
+    const made = known.get(key) ?? answerFor(doc, question, await loadSolver());
+    known.set(key, made);
+    return made;
+  },
+  how: (doc, question) => answering.plain(doc, question),
+};
+workers.set('answer.worker.ts', {
+  answer: (doc: GarageDocument, question: Question) => {
+    answering.asked.push({ doc, question });
+    return answering.how(doc, question);
+  },
+});
+
+/** A page that was just loaded on a server’s garage: its stores are new, what the browser keeps is as it was. */
+export async function loadPage(server: FakeServer) {
+  setActivePinia(createPinia());
+  useView().garageId = server.id;
+  const garage = useGarage();
+  await garage.open();
+  return { garage, answers: useAnswer() };
+}
+/** Waits until the page shows the answer of what it has now. */
+export const answered = ({ answers }: Pick<Awaited<ReturnType<typeof loadPage>>, 'answers'>) =>
+  until(() => !answers.busy && answers.answer !== null && !answers.old, 'an answer');
