@@ -91,7 +91,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['**/*.test.ts', 'core/src/testing/**'],
+    files: ['**/*.test.ts', 'core/src/testing/**', 'web/src/testing/**'],
     rules: { 'no-restricted-imports': 'off', 'no-restricted-globals': 'off' },
   },
 );
