@@ -5,9 +5,11 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { AddressInfo } from 'node:net';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { chromium, type CDPSession, type Page } from '@playwright/test';
 import vue from '@vitejs/plugin-vue';
+import express from 'express';
 import { build } from 'vite';
 import vuetify from 'vite-plugin-vuetify';
 import type { start as Start } from '@necessaire/server';
@@ -34,33 +36,29 @@ const filesIn = (folder: string): string[] =>
     .map((f) => join(folder, f))
     .filter((f) => statSync(f).isFile());
 
-/** A page of the same stack that shows one button. */
-async function bareShell(): Promise<ReturnType<typeof firstLoad>> {
+/** A page of the same stack that shows some buttons and does nothing, built into a folder. */
+async function bareShell(): Promise<string> {
   // Below the packages, so that it finds them.
   const folder = mkdtempSync(join(root, 'node_modules/.bare-'));
-  try {
-    writeFileSync(join(folder, 'index.html'), '<div id="app"></div><script type="module" src="/main.ts"></script>');
-    writeFileSync(
-      join(folder, 'App.vue'),
-      '<template><v-app><v-btn>Bare</v-btn><router-view /></v-app></template>\n<script setup lang="ts"></script>\n',
-    );
-    writeFileSync(
-      join(folder, 'main.ts'),
-      `import { createApp } from 'vue'; import { createPinia } from 'pinia'; import { createRouter, createWebHistory } from 'vue-router';
-       import { createVuetify } from 'vuetify'; import 'vuetify/styles'; import App from './App.vue';
-       createApp(App).use(createPinia()).use(createRouter({ history: createWebHistory(), routes: [] })).use(createVuetify()).mount('#app');`,
-    );
-    await build({
-      root: folder,
-      logLevel: 'silent',
-      configFile: false,
-      plugins: [vue(), vuetify({ autoImport: true })],
-      build: { outDir: join(folder, 'out'), target: 'es2022' },
-    });
-    return firstLoad(join(folder, 'out'));
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+  writeFileSync(join(folder, 'index.html'), '<div id="app"></div><script type="module" src="/main.ts"></script>');
+  writeFileSync(
+    join(folder, 'App.vue'),
+    '<template><v-app><v-btn v-for="i in 16" :key="i" class="bare">Bare</v-btn><router-view /></v-app></template>\n<script setup lang="ts"></script>\n',
+  );
+  writeFileSync(
+    join(folder, 'main.ts'),
+    `import { createApp } from 'vue'; import { createPinia } from 'pinia'; import { createRouter, createWebHistory } from 'vue-router';
+     import { createVuetify } from 'vuetify'; import 'vuetify/styles'; import App from './App.vue';
+     createApp(App).use(createPinia()).use(createRouter({ history: createWebHistory(), routes: [] })).use(createVuetify()).mount('#app');`,
+  );
+  await build({
+    root: folder,
+    logLevel: 'silent',
+    configFile: false,
+    plugins: [vue(), vuetify({ autoImport: true })],
+    build: { outDir: join(folder, 'out'), target: 'es2022' },
+  });
+  return folder;
 }
 
 /** ms from the call until something stands on the page. */
@@ -80,7 +78,8 @@ const press = (page: Page, selector: string) =>
     return performance.now() - at;
   }, selector);
 
-const bare = await bareShell();
+const shell = await bareShell();
+const bare = firstLoad(join(shell, 'out'));
 const own = firstLoad(built);
 console.log(`before the first view: ${kB(own.br)} kB brotli, ${kB(own.gz)} kB gzip`);
 console.log(
@@ -119,6 +118,26 @@ const slowed = async (p: Page): Promise<CDPSession> => {
   await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
   return session;
 };
+/** The bare page, opened as often: what the stack itself takes on this machine. */
+async function bareStarts(): Promise<number[]> {
+  const app = express().use(express.static(join(shell, 'out'), { maxAge: '1h' }));
+  const at = await new Promise<ReturnType<typeof app.listen>>((done) => {
+    const listening = app.listen(0, '127.0.0.1', () => done(listening));
+  });
+  const { port } = at.address() as AddressInfo;
+  const own = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const out: number[] = [];
+  for (let i = 0; i < 6; i++) {
+    const cold = await own.newPage();
+    const session = await own.newCDPSession(cold);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+    out.push(await until(cold, () => cold.goto(`http://127.0.0.1:${port}/`, { waitUntil: 'commit' }), '.bare'));
+    await cold.close();
+  }
+  at.close();
+  // The first fills the cache, as the first visit did.
+  return out.slice(1);
+}
 const starts: number[] = [];
 const presses: number[] = [];
 for (let i = 0; i < 5; i++) {
@@ -135,6 +154,11 @@ for (let i = 0; i < 5; i++) {
 console.log(
   `without a server, ${SLOWER} times slowed: ${median(starts).toFixed(0)} ms to the presses of Road (${starts.map((x) => x.toFixed(0)).join(', ')}); a press ${median(presses).toFixed(0)} ms, at most ${Math.max(...presses).toFixed(0)}`,
 );
+const plain = await bareStarts();
+console.log(
+  `the bare page, slowed as much: ${median(plain).toFixed(0)} ms; ratio ${(median(starts) / median(plain)).toFixed(2)}`,
+);
+rmSync(shell, { recursive: true, force: true });
 await browser.close();
 await postgres.stop();
 process.exit(0);
