@@ -1,5 +1,5 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createApp } from 'vue';
 import { createMemoryHistory, createRouter, routerKey } from 'vue-router';
 import { newFastener, type UnitSystem } from '@necessaire/core';
@@ -15,6 +15,9 @@ import { started } from '../testing/worker';
 import { PAGES } from '../words/pages';
 import { useExplain } from './explain';
 import { useView } from './view';
+
+// Several answers are waited for in one test, each as long as a loaded machine takes.
+jest.setTimeout(120_000);
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 let server: FakeServer;

@@ -1,5 +1,5 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { CrewAnswer } from '@necessaire/core';
 import { clearStorage, leavePages } from '../testing/browser';
 import { answered, demoServer, loadPage } from '../testing/demoPage';
@@ -10,6 +10,9 @@ import { useCrew } from './crew';
 import { useFrontier } from './frontier';
 import { usePacking } from './packing';
 import { useView } from './view';
+
+// Several answers are waited for in one test, each as long as a loaded machine takes.
+jest.setTimeout(120_000);
 
 /** One piece of work that a test has in its hand: begun by the page, ended when the test says so. */
 class Work {

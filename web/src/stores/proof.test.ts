@@ -1,5 +1,5 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { liesIn, passOf, pauseDrill, rehearsal, stepDone, stuckAt } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { clearStorage, leavePages } from '../testing/browser';
@@ -9,6 +9,9 @@ import { until } from '../testing/until';
 import { started } from '../testing/worker';
 import { today } from '../ui/day';
 import { useProof } from './proof';
+
+// Several answers are waited for in one test, each as long as a loaded machine takes.
+jest.setTimeout(120_000);
 
 let server: FakeServer;
 beforeEach(() => {

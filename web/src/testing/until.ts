@@ -1,6 +1,10 @@
+/** No state is waited for longer: generous, so that a loaded machine is no fault, ms. */
+const LIMIT = 25_000;
+
 /** Waits for the program's own state: never for a span of time. */
 export async function until(holds: () => boolean, what: string): Promise<void> {
-  for (let i = 0; i < 4000; i++) {
+  const since = performance.now();
+  while (performance.now() - since < LIMIT) {
     if (holds()) return;
     await new Promise((done) => setTimeout(done, 1));
   }
