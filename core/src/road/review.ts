@@ -1,6 +1,6 @@
 import type { Bike } from '../bike/index.js';
 import { TERRAINS } from '../ground/terrain.js';
-import type { ProveCase } from '../prove/index.js';
+import { dayAfter, type ProveCase } from '../prove/index.js';
 import { countsAsTime, drillMinutes, pacesOf, wayKey, type Drill } from '../repairs/index.js';
 import { posterior, recordOf } from '../trip/odds/index.js';
 import { tripDays, type Ride, type Trip } from '../trip/index.js';
@@ -86,8 +86,6 @@ export interface Review {
 
 const dayIn = (rows: Pick<ReviewRows, 'dayOf'>, moment: string): string => rows.dayOf?.(moment) ?? moment.slice(0, 10);
 const inside = (date: string, { from, to }: Days): boolean => date >= from && date <= to;
-const later = (date: string, days: number): string =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 const before = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 const kmOf = (r: Pick<Ride, 'km'>): number => TERRAINS.reduce((s, on) => s + r.km[on], 0);
 const doneOn = (rows: Pick<ReviewRows, 'dayOf'>, d: Drill): string => dayIn(rows, d.ended ?? d.started);
@@ -100,7 +98,7 @@ export function daysOfTrip(rows: ReviewRows, bikeId: string, trip: Trip | null, 
   const last = rows.reviews.reduce((m, r) => (r.bikeId === bikeId && r.to > m ? r.to : m), '');
   const leaves = trip?.leaves ?? null;
   if (trip && leaves !== null && leaves > last && leaves <= today) {
-    const end = later(leaves, Math.max(0, Math.ceil(tripDays(trip)) - 1));
+    const end = dayAfter(leaves, Math.max(0, Math.ceil(tripDays(trip)) - 1));
     return { from: leaves, to: end < today ? end : today };
   }
   const days = [

@@ -114,7 +114,7 @@ function metBy(n: Need, w: Way): NeedMet {
     :aria-label="trouble?.name ?? 'Mend'"
     @update:model-value="emit('close')"
   >
-    <div v-if="trouble" class="card">
+    <div v-if="trouble" class="dialog-card">
       <div class="card-head">
         <h1>{{ trouble.name }}</h1>
         <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
@@ -194,12 +194,6 @@ function metBy(n: Need, w: Way): NeedMet {
 </template>
 
 <style scoped>
-.card {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 16px 20px 18px;
-  overflow-y: auto;
-}
 .card-head {
   display: flex;
   justify-content: space-between;

@@ -71,7 +71,7 @@ function begin() {
     :aria-label="`Drill: ${name}`"
     @update:model-value="emit('close')"
   >
-    <div class="card">
+    <div class="dialog-card">
       <div class="head">
         <h1>{{ name }}</h1>
         <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
@@ -133,12 +133,6 @@ function begin() {
 </template>
 
 <style scoped>
-.card {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 16px 20px 18px;
-  overflow-y: auto;
-}
 .head {
   display: flex;
   justify-content: space-between;

@@ -145,7 +145,7 @@ function addStep() {
 
 <template>
   <v-dialog :model-value="true" max-width="560" scrollable aria-label="Stuck" @update:model-value="emit('close')">
-    <div class="card">
+    <div class="dialog-card">
       <template v-if="reason === null">
         <h1>What is it?</h1>
         <div class="reasons">
@@ -219,12 +219,6 @@ function addStep() {
 </template>
 
 <style scoped>
-.card {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 18px 20px;
-  overflow-y: auto;
-}
 .reasons {
   display: grid;
   grid-template-columns: 1fr 1fr;

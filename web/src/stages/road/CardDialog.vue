@@ -82,7 +82,7 @@ const water = computed(() => {
     aria-label="Where am I, whom to call"
     @update:model-value="emit('close')"
   >
-    <div class="card">
+    <div class="card dialog-card">
       <div class="top-line">
         <h1>Say this on the phone</h1>
         <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
@@ -173,10 +173,6 @@ const water = computed(() => {
 
 <style scoped>
 .card {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 16px 20px 20px;
-  overflow-y: auto;
   display: grid;
   gap: 10px;
 }

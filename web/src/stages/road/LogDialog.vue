@@ -90,7 +90,7 @@ function check(k: CheckDue) {
     aria-label="Write it down"
     @update:model-value="emit('close')"
   >
-    <div class="card">
+    <div class="card dialog-card">
       <div class="top-line">
         <h1>Write it down</h1>
         <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
@@ -138,10 +138,6 @@ function check(k: CheckDue) {
 
 <style scoped>
 .card {
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 16px 20px 20px;
-  overflow-y: auto;
   display: grid;
   gap: 10px;
 }

@@ -71,7 +71,8 @@ const more = ref('');
 function addMissed() {
   const name = more.value.trim();
   if (!name) return;
-  const at = { ...momentNow(), now: `${days.value.to}T12:00:00.000Z` };
+  // Noon by the rider's own clock: the same day wherever that is.
+  const at = { ...momentNow(), now: new Date(`${days.value.to}T12:00:00`).toISOString() };
   if (garage.edit(`missing: ${name}`, missedRows(props.of, name, '', at))) more.value = '';
 }
 const asks = computed(() => r.value.missed.filter((m) => props.of.troubles.some((t) => t.id === m.trouble)));

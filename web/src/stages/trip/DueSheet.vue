@@ -22,14 +22,14 @@ import NumberField from '../../ui/NumberField.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TextField from '../../ui/TextField.vue';
 import { massText } from '../../ui/words';
+import { today } from '../../ui/day';
 
 const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
 const view = useView();
 const explain = useExplain();
 const notice = useNotice();
-const today = new Date().toISOString().slice(0, 10);
-const due = computed(() => dueOn(props.bike, props.trip, today));
+const due = computed(() => dueOn(props.bike, props.trip, today()));
 const oil = computed(() => oilBurnt(props.bike, props.trip));
 const needs = computed(() => props.trip.legs.map((l) => legNeeds(props.bike, l)));
 const opened = ref<string | null>(null);
@@ -56,7 +56,7 @@ function add() {
     dust: 1,
     lastKm: props.bike.odometer,
     lastHours: props.bike.engineHours,
-    lastDate: today,
+    lastDate: today(),
     uses: '',
     quantity: 0,
   };
@@ -64,7 +64,7 @@ function add() {
   opened.value = service.id;
 }
 function done(s: Service) {
-  setService(s, { lastKm: props.bike.odometer, lastHours: props.bike.engineHours, lastDate: today });
+  setService(s, { lastKm: props.bike.odometer, lastHours: props.bike.engineHours, lastDate: today() });
   notice.done(`${s.name} is done today at ${km(props.bike.odometer)}.`);
 }
 function remove(s: Service) {

@@ -23,6 +23,7 @@ import { useGarage } from '../../stores/garage';
 import { watchOfLog } from '../../stores/proveEdits';
 import { useView } from '../../stores/view';
 import CsvDialog from '../../ui/CsvDialog.vue';
+import { today } from '../../ui/day';
 import { download, fileName } from '../../ui/download';
 import DropMenu from '../../ui/DropMenu.vue';
 import NumberField from '../../ui/NumberField.vue';
@@ -35,7 +36,6 @@ const explain = useExplain();
 const answers = useAnswer();
 const rides = computed(() => [...(garage.doc?.rides ?? [])].sort((a, b) => (a.date < b.date ? 1 : -1)));
 const opened = ref<string | null>(null);
-const today = () => new Date().toISOString().slice(0, 10);
 function add() {
   const ride: Ride = {
     id: crypto.randomUUID(),
