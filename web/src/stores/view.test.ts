@@ -42,6 +42,7 @@ test('what is wrong: people first, then as it was worked out at the last visit',
   const fixed = FAULT_TREES.filter((t) => t.inOrder).map((t) => t.id);
   const ids = () => symptomsInOrder().map((t) => t.id);
   expect(ids().slice(0, fixed.length).sort()).toEqual([...fixed].sort());
+  expect(ids()[fixed.length]).toBe('flat');
   expect(ids().sort()).toEqual(FAULT_TREES.map((t) => t.id).sort());
   const rest = FAULT_TREES.filter((t) => !t.inOrder).map((t) => t.id);
   const weight = new Map(rest.map((id, i) => [id, (i * 7) % rest.length]));

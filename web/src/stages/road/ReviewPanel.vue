@@ -21,6 +21,7 @@ import { useView } from '../../stores/view';
 import { momentNow } from '../../sync/position';
 import { dayOf, today } from '../../ui/day';
 import LineField from '../../ui/LineField.vue';
+import SelectField from '../../ui/SelectField.vue';
 import { counted, massText } from '../../ui/words';
 import { hoursText, minutesText } from '../../words/prove';
 import { idleWords, usedWords } from '../../words/road';
@@ -54,6 +55,10 @@ const moved = computed(() =>
   r.value.rates.filter((m) => m.events > 0 || Math.abs(m.after / m.before - 1) >= 0.02).slice(0, 8),
 );
 const setUsed = (t: CarriedThing, n: number) => (used.value = new Map(used.value).set(t.item, n));
+function addUsed(item: string) {
+  const thing = rest.value.find((t) => t.item === item);
+  if (thing) setUsed(thing, 1);
+}
 function setDay(which: keyof Days, text: string) {
   if (!/^\d{4}-\d{2}-\d{2}$/u.test(text)) return;
   const next = { ...days.value, [which]: text };
@@ -165,19 +170,11 @@ const why = (m: RateMoved) =>
             {{ t.name }}<template v-if="t.used > 1"> ×{{ t.used }}</template>
           </v-chip>
         </v-chip-group>
-        <v-autocomplete
+        <SelectField
           label="Add something that was used"
-          :items="rest.map((t) => ({ title: t.name, value: t.item }))"
-          :model-value="null"
-          hide-details
-          @update:model-value="
-            (item: string | null) =>
-              item &&
-              setUsed(
-                rest.find((t) => t.item === item)!,
-                1,
-              )
-          "
+          :items="[{ title: 'choose', value: '' }, ...rest.map((t) => ({ title: t.name, value: t.item }))]"
+          model-value=""
+          @update:model-value="addUsed"
         />
       </section>
       <section>

@@ -1,13 +1,15 @@
 import { FAULT_TREES, type FaultTree } from '@necessaire/core';
 
 const KEY = 'necessaire.symptoms';
+/** Before anything was worked out here: what is likeliest on any trip. */
+const USUAL: readonly string[] = ['flat'];
 
-function kept(): string[] {
+function kept(): readonly string[] {
   try {
-    const ids: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
-    return Array.isArray(ids) ? ids.map(String) : [];
+    const ids: unknown = JSON.parse(localStorage.getItem(KEY) ?? 'null');
+    return Array.isArray(ids) ? ids.map(String) : USUAL;
   } catch {
-    return [];
+    return USUAL;
   }
 }
 
