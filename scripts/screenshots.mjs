@@ -1,4 +1,4 @@
-/** One current picture of each main view, made from the demo on a throw-away database: npm run screenshots */
+/** One current picture of each main view, made from the demo on a throw-away database: npm run screenshots; some by name: npm run screenshots -- road kit */
 import { spawnSync } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -146,7 +146,9 @@ const app = await start({ databaseUrl: postgres.url, port: 0, webRoot: join(root
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
 try {
   mkdirSync(folder, { recursive: true });
+  const asked = process.argv.slice(2);
   for (const [name, path, viewport, colorScheme, press] of SHOTS) {
+    if (asked.length > 0 && !asked.includes(name)) continue;
     const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
     await page.goto(app.url + path);
     await page.locator('.readout[data-working="no"], .paper').first().waitFor();
