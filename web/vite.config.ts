@@ -2,6 +2,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
+import { beforeStart } from './before/plugin.ts';
 
 /** All that the program is made of lies in the browser after one visit; the answers of the server never do. */
 const offline = VitePWA({
@@ -47,7 +48,7 @@ const offline = VitePWA({
 export default defineConfig({
   // The tools of developers stay outside of what riders load.
   define: { __VUE_PROD_DEVTOOLS__: 'false', __BUILD__: JSON.stringify(new Date().toISOString()) },
-  plugins: [vue(), vuetify({ autoImport: true }), offline],
+  plugins: [beforeStart(), vue(), vuetify({ autoImport: true }), offline],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, nextTick, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
 import AppFrame from './shell/AppFrame.vue';
 import { useGarage } from './stores/garage';
@@ -10,6 +10,7 @@ const view = useView();
 const garage = useGarage();
 const theme = useTheme();
 const route = useRoute();
+const router = useRouter();
 const failed = ref<string | null>(null);
 const bare = computed(() => route.meta['bare'] === true);
 
@@ -29,6 +30,23 @@ async function open() {
 }
 // Asked for at once: the frame is put up meanwhile.
 void open();
+
+/** What stood on the page before the program goes once the program's own view stands in its place; a press that it took is in the address. */
+async function takeOver() {
+  await router.isReady();
+  const here = location.pathname + location.search + location.hash;
+  if (router.currentRoute.value.fullPath !== here) await router.replace(here);
+  await nextTick();
+  document.getElementById('before')?.remove();
+}
+const stands = watch(
+  () => garage.doc !== null || failed.value !== null,
+  (there) => {
+    if (!there) return;
+    stands.stop();
+    void takeOver();
+  },
+);
 </script>
 
 <template>
@@ -38,9 +56,10 @@ void open();
       <p>{{ failed }}</p>
       <v-btn @click="open">Try again</v-btn>
     </main>
-    <main v-else-if="!garage.doc" class="opening"><p>Opening the garage …</p></main>
-    <router-view v-else-if="bare" />
-    <AppFrame v-else />
+    <template v-else-if="garage.doc">
+      <router-view v-if="bare" />
+      <AppFrame v-else />
+    </template>
   </v-app>
 </template>
 

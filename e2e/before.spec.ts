@@ -1,0 +1,88 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, settled, test } from './fixtures';
+
+/** The page's own script is there; the program's do not come until they are let through. */
+async function heldBack(page: Page): Promise<() => void> {
+  let let_ = () => {};
+  const gate = new Promise<void>((done) => (let_ = done));
+  await page.route('**/assets/*.js', async (route) => {
+    await gate;
+    await route.continue();
+  });
+  return let_;
+}
+const places = (page: Page, selector: string) =>
+  page.locator(selector).evaluateAll((all) =>
+    all.map((e) => {
+      const r = e.getBoundingClientRect();
+      return {
+        name: (e.firstElementChild?.matches('[hidden]') ? e.firstChild : e)?.textContent?.trim() ?? '',
+        x: r.x,
+        y: r.y,
+        w: r.width,
+      };
+    }),
+  );
+
+for (const [held, width, height, hasTouch] of [
+  ['as on a desk', 1280, 800, false],
+  ['upright', 390, 844, true],
+  ['across', 844, 390, true],
+] as const)
+  test.describe(held, () => {
+    test.use({ viewport: { width, height }, hasTouch });
+    test('Road’s presses are there before the program, in their places', async ({ page, app }) => {
+      const through = await heldBack(page);
+      await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
+      await expect(page.locator('#before-road a').first()).toBeVisible();
+      const before = await places(page, '#before-road a');
+      through();
+      await expect(page.locator('#before')).toHaveCount(0);
+      const own = await places(page, '.symptom');
+      expect(before.map((p) => p.name)).toEqual(own.map((p) => p.name));
+      // No press moves away from under the finger: less than a sixth of its height.
+      before.forEach((p, i) => {
+        expect(Math.abs(p.x - own[i]!.x), `${p.name}, across`).toBeLessThan(3);
+        expect(Math.abs(p.w - own[i]!.w), `${p.name}, width`).toBeLessThan(3);
+        expect(Math.abs(p.y - own[i]!.y), `${p.name}, down`).toBeLessThan(12);
+      });
+    });
+  });
+
+test('a press before the program is there says what comes first at once, and is where the program opens', async ({
+  page,
+  app,
+}) => {
+  const through = await heldBack(page);
+  await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
+  await page.getByRole('link', { name: 'Somebody is hurt' }).click();
+  await expect(page.getByRole('heading', { name: 'Somebody is hurt' })).toBeVisible();
+  await expect(page.locator('#before-first')).toContainText('local emergency number');
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations.map((v) => v.id)).toEqual([]);
+  through();
+  await expect(page.getByRole('button', { name: 'That is done' })).toBeVisible();
+  await expect(page.locator('#before')).toHaveCount(0);
+  // And back is what was there before the press.
+  await page.goBack();
+  await expect(page.getByRole('button', { name: 'A tyre is flat' })).toBeVisible();
+  await page.goForward();
+  await expect(page.getByRole('button', { name: 'That is done' })).toBeVisible();
+});
+
+test('the order is that of the last visit; another stage shows no presses', async ({ page, app }) => {
+  await page.goto(`${app.url}/road`);
+  await settled(page);
+  const through = await heldBack(page);
+  await page.goto(`${app.url}/kit`, { waitUntil: 'commit' });
+  await expect(page.getByText('Opening the garage …').last()).toBeVisible();
+  await expect(page.locator('#before-road')).toBeHidden();
+  await page.evaluate(() => localStorage.setItem('necessaire.symptoms', JSON.stringify(['smells', 'flat'])));
+  await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
+  await expect(page.locator('#before-road a').nth(2)).toContainText('It smells');
+  await expect(page.locator('#before-road a').nth(3)).toHaveText('A tyre is flat');
+  through();
+  await expect(page.locator('#before')).toHaveCount(0);
+  await expect(page.locator('.symptom').nth(2)).toHaveText('It smells');
+});

@@ -1,0 +1,56 @@
+/**
+ * Runs before the program is loaded, by itself: on Road the presses are there at once, in the order of the last visit.
+ * A press is written into the address, and that is where the program then opens; what must be done first is shown meanwhile.
+ */
+{
+  const kept = (key: string): unknown => {
+    try {
+      return JSON.parse(localStorage.getItem(key) ?? 'null');
+    } catch {
+      return null;
+    }
+  };
+  const view = kept('necessaire.view') as { theme?: unknown } | null;
+  if (view?.theme === 'dark' || view?.theme === 'light') document.documentElement.dataset['theme'] = view.theme;
+  const road = document.getElementById('before-road');
+  const title = document.getElementById('before-title');
+  const first = document.getElementById('before-first');
+  if (location.pathname === '/road' && road && title && first) {
+    const order = kept('necessaire.symptoms');
+    const ids = Array.isArray(order) ? order.map(String) : ['flat'];
+    const list = road.querySelector('nav');
+    const presses = [...road.querySelectorAll('a')];
+    const rank = (a: HTMLElement) => {
+      if (a.dataset['first'] !== undefined) return -1;
+      const at = ids.indexOf(a.dataset['symptom'] ?? '');
+      return at < 0 ? ids.length : at;
+    };
+    list?.append(...presses.sort((a, b) => rank(a) - rank(b)));
+    const usual = title.textContent;
+    const open = (press: HTMLAnchorElement) => {
+      title.textContent = press.firstChild?.textContent ?? '';
+      first.textContent = press.querySelector('span')?.textContent ?? '';
+      road.dataset['chosen'] = first.textContent ? 'first' : 'yes';
+    };
+    /** As the address has it; anything else than what is wrong opens as a whole. */
+    const show = () => {
+      const asked = new URLSearchParams(location.search).get('seek');
+      const named = presses.find((a) => a.dataset['symptom'] === asked);
+      title.textContent = usual;
+      first.textContent = '';
+      if (named) open(named);
+      else if (location.search) road.dataset['chosen'] = 'yes';
+      else delete road.dataset['chosen'];
+    };
+    road.addEventListener('click', (event) => {
+      const press = event.target instanceof Element ? event.target.closest('a') : null;
+      if (!press || event.ctrlKey || event.metaKey) return;
+      event.preventDefault();
+      history.pushState(null, '', press.href);
+      open(press);
+    });
+    addEventListener('popstate', show);
+    show();
+    document.getElementById('before')?.setAttribute('data-road', '');
+  }
+}
