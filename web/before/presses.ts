@@ -1,6 +1,6 @@
 /**
  * Runs before the program is loaded, by itself: on Road the presses are there at once, in the order of the last visit.
- * A press is written into the address, and that is where the program then opens; what must be done first is shown meanwhile.
+ * What a press leads to is noted on the page, and that is where the program then opens; what must be done first is shown meanwhile.
  */
 {
   const kept = (key: string): unknown => {
@@ -26,31 +26,23 @@
       return at < 0 ? ids.length : at;
     };
     list?.append(...presses.sort((a, b) => rank(a) - rank(b)));
-    const usual = title.textContent;
     const open = (press: HTMLAnchorElement) => {
       title.textContent = press.firstChild?.textContent ?? '';
       first.textContent = press.querySelector('span')?.textContent ?? '';
       road.dataset['chosen'] = first.textContent ? 'first' : 'yes';
     };
-    /** As the address has it; anything else than what is wrong opens as a whole. */
-    const show = () => {
-      const asked = new URLSearchParams(location.search).get('seek');
-      const named = presses.find((a) => a.dataset['symptom'] === asked);
-      title.textContent = usual;
-      first.textContent = '';
-      if (named) open(named);
-      else if (location.search) road.dataset['chosen'] = 'yes';
-      else delete road.dataset['chosen'];
-    };
     road.addEventListener('click', (event) => {
       const press = event.target instanceof Element ? event.target.closest('a') : null;
       if (!press || event.ctrlKey || event.metaKey) return;
       event.preventDefault();
-      history.pushState(null, '', press.href);
+      road.dataset['pressed'] = press.getAttribute('href') ?? '';
       open(press);
     });
-    addEventListener('popstate', show);
-    show();
+    const asked = new URLSearchParams(location.search).get('seek');
+    const named = presses.find((a) => a.dataset['symptom'] === asked);
+    if (named) open(named);
+    // Anything else than what is wrong opens as a whole.
+    else if (location.search) road.dataset['chosen'] = 'yes';
     document.getElementById('before')?.setAttribute('data-road', '');
   }
 }

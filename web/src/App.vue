@@ -31,11 +31,11 @@ async function open() {
 // Asked for at once: the frame is put up meanwhile.
 void open();
 
-/** What stood on the page before the program goes once the program's own view stands in its place; a press that it took is in the address. */
+/** What stood on the page before the program goes once the program's own view stands in its place; a press that it took is made here. */
 async function takeOver() {
   await router.isReady();
-  const here = location.pathname + location.search + location.hash;
-  if (router.currentRoute.value.fullPath !== here) await router.replace(here);
+  const pressed = document.getElementById('before-road')?.dataset['pressed'];
+  if (pressed) await router.push(pressed);
   await nextTick();
   document.getElementById('before')?.remove();
 }
