@@ -1,3 +1,4 @@
+import './noEval';
 import '@fontsource/barlow/latin-400.css';
 import '@fontsource/barlow/latin-500.css';
 import '@fontsource/barlow-condensed/latin-500.css';
@@ -10,4 +11,9 @@ import App from './App.vue';
 import { router } from './router';
 import { vuetify } from './theme';
 
-createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');
+const app = createApp(App).use(createPinia());
+// One breath before each of the two long parts: a press that was made meanwhile is answered first.
+setTimeout(() => {
+  app.use(vuetify).use(router);
+  setTimeout(() => app.mount('#app'));
+});

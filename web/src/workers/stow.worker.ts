@@ -1,3 +1,4 @@
+import '../noEval';
 import { expose } from 'comlink';
 import wasmUrl from 'highs/runtime?url';
 import { searchOn, type Packing, type PackingHint, type StowInput } from '@necessaire/core';

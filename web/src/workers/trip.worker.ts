@@ -1,3 +1,4 @@
+import '../noEval';
 import { expose } from 'comlink';
 import {
   helpProfile,
