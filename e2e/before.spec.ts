@@ -71,6 +71,16 @@ test('a press before the program is there says what comes first at once, and is 
   await expect(page.getByRole('button', { name: 'That is done' })).toBeVisible();
 });
 
+test('nothing on the way to the first view tries what the page’s policy forbids', async ({ page, app }) => {
+  await page.addInitScript(() => {
+    const seen: string[] = ((window as Window & { forbidden?: string[] }).forbidden = []);
+    document.addEventListener('securitypolicyviolation', (e) => seen.push(`${e.violatedDirective} ${e.blockedURI}`));
+  });
+  await page.goto(`${app.url}/road`);
+  await settled(page);
+  expect(await page.evaluate(() => (window as Window & { forbidden?: string[] }).forbidden)).toEqual([]);
+});
+
 test('the order is that of the last visit; another stage shows no presses', async ({ page, app }) => {
   await page.goto(`${app.url}/road`);
   await settled(page);

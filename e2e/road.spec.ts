@@ -1,3 +1,4 @@
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import type { GarageDocument } from '@necessaire/core';
 import { expect, faultless, goTo, isPhone, open, settled, test, type App } from './fixtures';
@@ -145,6 +146,58 @@ test('the card says where one is, how far from the last mark, and keeps one’s 
   await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
   await expect(card.getByRole('alert')).toContainText(/Allow it in the browser|No position yet/u);
   expect(isPhone(page)).toBe(false);
+});
+
+test('own details go into a file or onto paper only where that is ticked, and a file brings them to another device', async ({
+  page,
+  app,
+  browser,
+}, info) => {
+  await open(page, app, '/road');
+  await page.getByRole('button', { name: 'Where am I, whom to call' }).click();
+  const card = page.getByRole('dialog', { name: 'Where am I, whom to call' });
+  await card.getByRole('textbox', { name: /^Blood group/ }).fill('0 negative');
+  await card.getByRole('textbox', { name: /^Who rides with you/ }).fill('Tom Moor, 0100 11');
+  await card.getByRole('textbox', { name: /^Who rides with you/ }).press('Tab');
+  await card.getByRole('button', { name: 'Close' }).click();
+  const exported = async (ticked: boolean) => {
+    await page.getByTitle('Garages and settings').click();
+    await page.getByRole('menuitem', { name: 'Export as a file' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Export the garage' });
+    if (ticked) {
+      await dialog.getByRole('checkbox').check();
+      await expect(dialog).toContainText('Whoever gets the file can read them');
+    }
+    await faultless(page, 'what goes into the file');
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      dialog.getByRole('button', { name: 'Export' }).click(),
+    ]);
+    return readFileSync((await file.path())!, 'utf8');
+  };
+  const without = await exported(false);
+  expect(without).not.toContain('0 negative');
+  const ticked = await exported(true);
+  expect(ticked).toContain('0 negative');
+  const path = info.outputPath('garage.json');
+  writeFileSync(path, ticked);
+  // On paper likewise.
+  await page.goto(`${app.url}/print/card`);
+  await expect(page.locator('.card-part')).toBeVisible();
+  await expect(page.locator('.card-part')).not.toContainText('0 negative');
+  await page.getByRole('checkbox', { name: 'With my details for an emergency' }).check();
+  await expect(page.locator('.card-part')).toContainText('0 negative');
+  await expect(page.locator('.card-part')).toContainText('Tom Moor');
+  // Another device, where nothing is written yet.
+  const other = await browser.newContext({ serviceWorkers: 'block' });
+  const there = await other.newPage();
+  await open(there, app);
+  await there.locator('input[type=file]').setInputFiles(path);
+  await expect(there.locator('.notice')).toContainText('its details for an emergency are on this device');
+  await there.goto(`${app.url}/road`);
+  await there.getByRole('button', { name: 'Where am I, whom to call' }).click();
+  await expect(there.getByRole('textbox', { name: /^Blood group/ })).toHaveValue('0 negative');
+  await other.close();
 });
 
 test('a fall, a repair, something used, lent or missing, and a check are each written down in two presses', async ({

@@ -28,6 +28,18 @@ describe('the garage file', () => {
     expect(writeGarageFile(read.document)).toBe(text);
     expect(text.endsWith('\n')).toBe(true);
   });
+  test('what one wrote for an emergency goes along only where it is handed over, and comes back', () => {
+    expect(text).not.toContain('"card"');
+    const card = { name: 'Ada Moor', riders: 'Tom, 0100 11', call: '0100 22', health: '0 negative' };
+    const written = writeGarageFile(demoGarage('lightest'), card);
+    const read = readGarageFile(written);
+    expect(read).toMatchObject({ ok: true, card });
+    // The garage beside it is the same to the byte.
+    expect(read.ok && writeGarageFile(read.document)).toBe(text);
+    expect(readGarageFile(text)).toMatchObject({ ok: true, card: null });
+    expect(faults(changed((f) => (f.card = { ...card, name: 'x'.repeat(201) })))[0]).toContain('card.name');
+    expect(faults(changed((f) => (f.card = { ...card, more: 1 })))[0]).toContain('card');
+  });
   test('the order of keys in the incoming file does not matter', () => {
     const shuffled = JSON.stringify(JSON.parse(text), (_k, v) =>
       v && typeof v === 'object' && !Array.isArray(v) ? Object.fromEntries(Object.entries(v).reverse()) : v,

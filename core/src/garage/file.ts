@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { faultsOf, type Fault } from '../ground/faults.js';
 import { ordered } from '../ground/json.js';
+import { roadCardSchema, type RoadCard } from '../road/card.js';
 import { fileToNow } from './upgrade.js';
 import { oversize } from './size.js';
 import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
@@ -37,6 +38,8 @@ const fileSchema = z.strictObject({
   memories: z.array(ROW_SCHEMAS.memories).max(MOST_ROWS.memories),
   happened: z.array(ROW_SCHEMAS.happened).max(MOST_ROWS.happened),
   reviews: z.array(ROW_SCHEMAS.reviews).max(MOST_ROWS.reviews),
+  // Only where its writer ticked it: it is not of the garage, and no server keeps it.
+  card: roadCardSchema.optional(),
 });
 
 /**
@@ -83,7 +86,9 @@ export function referenceFaults(doc: GarageDocument): Fault[] {
  * Reads a garage file. Nothing is guessed and nothing is repaired: either all of it holds, or the faults say where and what to do.
  * @param text the file's text
  */
-export function readGarageFile(text: string): { ok: true; document: GarageDocument } | { ok: false; faults: Fault[] } {
+export function readGarageFile(
+  text: string,
+): { ok: true; document: GarageDocument; card: RoadCard | null } | { ok: false; faults: Fault[] } {
   const fail = (code: string, message: string, path = '(whole file)') => ({
     ok: false as const,
     faults: [{ code, path, message }],
@@ -110,14 +115,18 @@ export function readGarageFile(text: string): { ok: true; document: GarageDocume
   if (over) return fail('too-many', over.message, over.path);
   const parsed = fileSchema.safeParse(fileToNow(json as Record<string, unknown>, version));
   if (!parsed.success) return { ok: false, faults: faultsOf(parsed.error) };
-  const { format: _format, version: _version, ...document } = parsed.data;
+  const { format: _format, version: _version, card = null, ...document } = parsed.data;
   const faults = referenceFaults(document);
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, document };
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, document, card };
 }
 
-/** Writes a garage file: rows in their order, keys sorted within each row, two spaces, a newline at the end. */
-export function writeGarageFile(doc: GarageDocument): string {
+/**
+ * Writes a garage file: rows in their order, keys sorted within each row, two spaces, a newline at the end.
+ * @param card the writer's own details for an emergency, where they shall go along
+ */
+export function writeGarageFile(doc: GarageDocument, card: RoadCard | null = null): string {
   const rows = Object.fromEntries(TABLES.map((t) => [t, doc[t].map(ordered)]));
-  const file = { format: FILE_FORMAT, version: FILE_VERSION, garage: ordered(doc.garage), ...rows };
+  const own = card ? { card: ordered(card) } : {};
+  const file = { format: FILE_FORMAT, version: FILE_VERSION, garage: ordered(doc.garage), ...rows, ...own };
   return `${JSON.stringify(file, null, 2)}\n`;
 }

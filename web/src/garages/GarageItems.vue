@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** Garages and settings, in the menu of the garage. */
 import { computed } from 'vue';
-import { api } from '../api/client';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { ownWordsOpen } from '../ui/line/ownWordsOpen';
+import { exportGarage } from './exporting';
 
 const emit = defineEmits<{ ask: [what: 'new' | 'rename']; remove: []; restore: [id: string]; pick: [] }>();
 const garage = useGarage();
@@ -23,7 +23,7 @@ const deleted = computed(() => garage.list.filter((g) => g.deleted));
   <v-list-item v-for="g in deleted" :key="g.id" role="menuitem" @click="emit('restore', g.id)">
     Bring back {{ g.garage.name }}
   </v-list-item>
-  <v-list-item role="menuitem" :href="api.fileUrl(view.garageId ?? '')" download>Export as a file</v-list-item>
+  <v-list-item role="menuitem" @click="exportGarage">Export as a file</v-list-item>
   <v-list-item role="menuitem" @click="emit('pick')">Import a file …</v-list-item>
   <v-list-item role="menuitem" to="/print">Print the list</v-list-item>
   <v-list-item role="menuitem" @click="view.theme = view.theme === 'dark' ? 'light' : 'dark'">

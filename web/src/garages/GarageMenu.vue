@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue';
-import { MOST_BYTES } from '@necessaire/core';
+import { cardWritten, MOST_BYTES, roadCardSchema } from '@necessaire/core';
 import { ApiError } from '../api/client';
 import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
+import { useOwnCard } from '../stores/ownCard';
 import { ownWordsOpen } from '../ui/line/ownWordsOpen';
+import { exportOpen } from './exporting';
 
 const FileButton = defineAsyncComponent(() => import('../ui/FileButton.vue'));
 const OwnWordsDialog = defineAsyncComponent(() => import('./OwnWordsDialog.vue'));
+const ExportDialog = defineAsyncComponent(() => import('./ExportDialog.vue'));
 const GarageItems = defineAsyncComponent(() => import('./GarageItems.vue'));
 const GarageDialogs = defineAsyncComponent(() => import('./GarageDialogs.vue'));
 const garage = useGarage();
@@ -51,6 +54,11 @@ const remove = () =>
     await garage.removeGarage(id);
     notice.say(`${was} deleted. The garage menu brings it back.`);
   });
+/** What its writer ticked to go along: it is of the device, so the server does not hand it back. */
+function cardOf(text: string) {
+  const read = roadCardSchema.safeParse((JSON.parse(text) as { card?: unknown }).card);
+  return read.success && cardWritten(read.data) ? read.data : null;
+}
 const take = ([chosen]: File[]) =>
   guard(async () => {
     if (!chosen) return;
@@ -58,8 +66,13 @@ const take = ([chosen]: File[]) =>
       refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file`;
       return;
     }
-    await garage.importFile(await chosen.text());
-    notice.say(`${chosen.name} is imported as a garage of its own`);
+    const text = await chosen.text();
+    await garage.importFile(text);
+    const card = cardOf(text);
+    const taken = card !== null && useOwnCard().take(card);
+    notice.say(
+      `${chosen.name} is imported as a garage of its own${taken ? ', and its details for an emergency are on this device' : ''}`,
+    );
   });
 </script>
 
@@ -72,6 +85,7 @@ const take = ([chosen]: File[]) =>
       @pick="file?.pick()"
     />
   </DropMenu>
+  <ExportDialog v-if="exportOpen" @close="exportOpen = false" />
   <OwnWordsDialog v-if="ownWordsOpen" @close="ownWordsOpen = false" />
   <FileButton ref="file" label="Garage file" accept=".json,application/json" @files="take"><span /></FileButton>
   <GarageDialogs

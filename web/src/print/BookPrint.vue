@@ -9,6 +9,7 @@ import { useView } from '../stores/view';
 import { counted, massText } from '../ui/words';
 import CardPart from './parts/CardPart.vue';
 import ChecksPart from './parts/ChecksPart.vue';
+import OwnTick from './parts/OwnTick.vue';
 import RepairPart from './parts/RepairPart.vue';
 import { repairSheets } from './repairSheets';
 import './paper.css';
@@ -43,6 +44,7 @@ const show = (id: string) => document.getElementById(id)?.scrollIntoView();
   <div class="paper-wrap">
     <nav class="bar" aria-label="Print">
       <v-btn variant="tonal" to="/prove?tab=paper">Back</v-btn><v-btn @click="print">Print</v-btn>
+      <OwnTick />
     </nav>
     <main v-if="proof.told && answers.answer && garage.bike && garage.trip" class="paper middle book">
       <header>

@@ -10,6 +10,7 @@ const print = () => window.print();
   <div class="paper-wrap">
     <nav class="bar" aria-label="Print">
       <v-btn variant="tonal" to="/prove?tab=paper">Back</v-btn><v-btn @click="print">Print</v-btn>
+      <slot name="ask" />
     </nav>
     <main v-if="ready" class="paper" :class="size">
       <header>

@@ -1,7 +1,7 @@
 import { computed } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import { appliesTo, byTrouble, FAULT_TREES, printShape, troublesIn, type Stowed } from '@necessaire/core';
-import { api } from '../api/client';
+import { exportGarage } from '../garages/exporting';
 import { useNotice } from '../shell/notice';
 import { useStages } from '../shell/stages';
 import { useAnswer } from '../stores/answer';
@@ -102,7 +102,7 @@ export function useEntries() {
       name: 'Export the garage',
       says: 'as a file',
       words: 'backup save download',
-      run: () => location.assign(api.fileUrl(view.garageId ?? '')),
+      run: exportGarage,
     },
   ]);
   const bikes = computed<Found[]>(() =>

@@ -61,7 +61,7 @@ async function soon<T>(work: Promise<T>, impatient: boolean): Promise<T> {
     work.catch(() => undefined);
   }
 }
-const WELL: Standing = { unsent: 0, trouble: null, stored: true };
+const WELL: Standing = { unsent: 0, trouble: null, stored: true, writing: false };
 /** Until the outbox has been looked into, nobody says that all is saved. */
 const OPENING: Standing = { ...WELL, unsent: 1 };
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -79,7 +79,7 @@ export const useGarage = defineStore('garage', () => {
   /** Counts edits, so that whoever computes knows that something changed. */
   const version = ref(0);
   const keeping = computed<Keeping>(() =>
-    standing.value.trouble !== null && standing.value.unsent > 0
+    standing.value.trouble !== null && standing.value.unsent > 0 && !standing.value.writing
       ? 'not kept'
       : standing.value.unsent > 0
         ? 'keeping'
@@ -385,7 +385,7 @@ export const useGarage = defineStore('garage', () => {
   addEventListener('pagehide', () => toKeep?.());
   addEventListener('beforeunload', (event) => {
     // What this browser stores goes out at the next visit; what it does not would be lost.
-    if (standing.value.unsent > 0 && !standing.value.stored) event.preventDefault();
+    if (standing.value.unsent > 0 && (!standing.value.stored || standing.value.writing)) event.preventDefault();
   });
 
   return {

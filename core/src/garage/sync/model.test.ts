@@ -362,7 +362,7 @@ test('no edit is lost, applied twice, blocks another or overwrites what its ride
         for (const p of world.pages) {
           // What is left is refused for what it is, and holds up nothing.
           expect(p.session.entries.filter((e) => e.state !== 'refused')).toEqual([]);
-          expect(p.session.standing).toEqual({ unsent: 0, trouble: null, stored: true });
+          expect(p.session.standing).toEqual({ unsent: 0, trouble: null, stored: true, writing: false });
           for (const id of ROWS) {
             const at = world.server.rows.get(`${TABLE} ${id}`);
             expect(shownOn(p, id)).toEqual(at && !at.deleted ? at.row : null);

@@ -69,3 +69,38 @@ test.each([
     session.close();
   },
 );
+
+test('an edit without a server is not said to be on the device before it lies there', async () => {
+  let let_: () => void = () => undefined;
+  const gate = new Promise<void>((done) => (let_ = done));
+  let entries: Entry[] = [];
+  const session: Session = new Session(
+    { edition: 0, rows: new Map() },
+    {
+      exchange: () => Promise.reject(new Error('away')),
+      outbox: {
+        read: () => Promise.resolve([...entries]),
+        change: async (f) => {
+          await gate;
+          entries = f(entries);
+          return entries;
+        },
+      },
+      alone: (work) => work(),
+      tell: () => undefined,
+      wait: () => new Promise(() => undefined),
+      nextId: () => uuid(99),
+    },
+    () => undefined,
+  );
+  await session.hear(1);
+  expect(session.standing).toMatchObject({ unsent: 0, writing: false });
+  expect(session.standing.trouble).not.toBeNull();
+  const row: Body = { id: AT.id, quantity: 1, note: '' };
+  session.add({ id: uuid(2), label: 'x', changes: [changeOf(AT.table, AT.id, null, row, 0)!] });
+  expect(session.standing).toMatchObject({ unsent: 1, stored: true, writing: true });
+  let_();
+  await session.push();
+  expect(entries).toHaveLength(1);
+  expect(session.standing).toMatchObject({ unsent: 1, stored: true, writing: false });
+});

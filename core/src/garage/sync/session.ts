@@ -53,6 +53,8 @@ export interface Standing {
   trouble: string | null;
   /** Whether this browser keeps what is unsent: false when its storage is full or refused. */
   stored: boolean;
+  /** Whether something is still on its way into this browser's storage: a page that is closed now would lose it. */
+  writing: boolean;
 }
 
 const BACK_OFF_MS = [500, 1000, 2000, 4000, 8000, 15_000];
@@ -94,7 +96,13 @@ export class Session {
   }
   get standing(): Standing {
     const unsent = this.entries.filter((e) => e.state === 'unsent').length;
-    return { unsent, trouble: this.trouble, stored: !(this.storeFailed && this.loose.length > 0) };
+    const loose = this.loose.length > 0;
+    return {
+      unsent,
+      trouble: this.trouble,
+      stored: !(this.storeFailed && loose),
+      writing: loose && !this.storeFailed,
+    };
   }
   /** Rows as the page shows them, by `keyOf`. */
   shown(rows: readonly At[]) {

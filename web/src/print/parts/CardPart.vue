@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** A pocket card: four faces that fold to a card's size; emergency lines are left to be written by hand. */
 import { computed } from 'vue';
-import { pocketCard, withUnit } from '@necessaire/core';
+import { pocketCard, withUnit, type RoadCard } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import { useOwnCard } from '../../stores/ownCard';
 import { useView } from '../../stores/view';
 
 const garage = useGarage();
@@ -27,6 +28,7 @@ const companions = computed(() => {
   const crew = doc?.crews.find((c) => c.tripId === garage.trip?.id);
   return (crew?.members ?? []).flatMap((m) => doc!.companions.find((c) => c.id === m.who)?.person.name ?? []);
 });
+/** Left to be written by hand; what one wrote on this device stands in its place where that was ticked. */
 const BLANK = [
   'In an emergency call',
   'Recovery service',
@@ -35,6 +37,15 @@ const BLANK = [
   'Doctor, allergies',
   'Blood group',
 ];
+const own = useOwnCard();
+const OWN: readonly { field: keyof RoadCard; label: string; instead: readonly string[] }[] = [
+  { field: 'name', label: 'Name', instead: [] },
+  { field: 'riders', label: 'Rides with', instead: [] },
+  { field: 'call', label: 'Call', instead: ['In an emergency call', 'Recovery service'] },
+  { field: 'health', label: 'Blood group, allergies', instead: ['Doctor, allergies', 'Blood group'] },
+];
+const written = computed(() => (own.printed ? OWN.filter((o) => own.card[o.field].trim() !== '') : []));
+const blanks = computed(() => BLANK.filter((b) => !written.value.some((o) => o.instead.includes(b))));
 </script>
 
 <template>
@@ -90,7 +101,10 @@ const BLANK = [
         ><template v-if="companions.length > 0">. With {{ companions.join(', ') }}</template
         >.
       </p>
-      <p v-for="b in BLANK" :key="b" class="blank">
+      <p v-for="o in written" :key="o.field">
+        <strong>{{ o.label }}:</strong> {{ own.card[o.field] }}
+      </p>
+      <p v-for="b in blanks" :key="b" class="blank">
         <span>{{ b }}</span>
       </p>
     </article>

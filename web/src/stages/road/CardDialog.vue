@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Nobody gets lost: where one is as one says it on the phone, whom to call, help ahead and back, light and range left. */
 import { computed, onMounted, ref } from 'vue';
-import { daylightLeft, legNeeds, positionText, whereOnRoute, withUnit, type Spot } from '@necessaire/core';
+import { CARD_LINE, daylightLeft, legNeeds, positionText, whereOnRoute, withUnit, type Spot } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import { useOwnCard } from '../../stores/ownCard';
 import { useView } from '../../stores/view';
 import { tellPlace } from '../../sync/position';
 import LineField from '../../ui/LineField.vue';
@@ -47,26 +48,12 @@ const offText = computed(() => {
 /** So far off the track one is not on it, km. */
 const FAR_OFF = 5;
 const km = (v: number) => withUnit(view.units, 'distance', v);
-/** Details that one chose to write: they stay on this device, and go into no file. */
-const OWN = 'necessaire-own-card';
-interface Own {
-  name: string;
-  call: string;
-  health: string;
-  filledAt: number;
-}
-const own = ref<Own>({ name: '', call: '', health: '', filledAt: 0 });
-try {
-  own.value = { ...own.value, ...(JSON.parse(localStorage.getItem(OWN) ?? '{}') as Partial<Own>) };
-} catch {
-  // What cannot be read is written anew.
-}
-const keep = () => localStorage.setItem(OWN, JSON.stringify(own.value));
+const own = useOwnCard();
 const range = computed(() => {
   const { bike, trip } = garage;
   if (!bike || !trip || trip.legs.length === 0) return null;
   const worst = Math.min(...trip.legs.map((l) => legNeeds(bike, l).range));
-  return own.value.filledAt > 0 ? worst - (bike.odometer - own.value.filledAt) : worst;
+  return own.filledAt > 0 ? worst - (bike.odometer - own.filledAt) : worst;
 });
 const water = computed(() => {
   const { bike, trip } = garage;
@@ -157,15 +144,37 @@ const water = computed(() => {
           label="Filled up at, on the clock"
           quantity="distance"
           :max="1000000"
-          @update:model-value="keep"
+          @update:model-value="own.keep"
         />
       </section>
       <section>
         <h2>Only on this device</h2>
-        <LineField v-model="own.name" label="Name, and who rides with you" maxlength="200" @change="keep" />
-        <LineField v-model="own.call" label="Whom to call, and the recovery number" maxlength="200" @change="keep" />
-        <LineField v-model="own.health" label="Blood group, allergies, if you want to" maxlength="200" @change="keep" />
-        <p class="soft">This stays in this browser: it is not in the garage, not at the server, and in no file.</p>
+        <LineField v-model="own.card.name" label="Your name" :maxlength="CARD_LINE" @change="own.keep" />
+        <LineField
+          v-model="own.card.riders"
+          label="Who rides with you, and whom to call for them"
+          :maxlength="CARD_LINE"
+          @change="own.keep"
+        />
+        <LineField
+          v-model="own.card.call"
+          label="Whom to call, and the recovery number"
+          :maxlength="CARD_LINE"
+          @change="own.keep"
+        />
+        <LineField
+          v-model="own.card.health"
+          label="Blood group, allergies, if you want to"
+          :maxlength="CARD_LINE"
+          @change="own.keep"
+        />
+        <p v-if="!own.stored" class="gap" role="alert">
+          This browser is full: these details are kept until you close the page. Write them on paper.
+        </p>
+        <p class="soft">
+          This stays in this browser: it is not in the garage and not at the server. A file or a print has it only where
+          you tick that.
+        </p>
       </section>
     </div>
   </v-dialog>
