@@ -4,7 +4,7 @@
  */
 import { performance } from 'node:perf_hooks';
 import {
-  aloneMasses,
+  aloneMass,
   crewCase,
   firstShare,
   judgeCrew,
@@ -85,7 +85,7 @@ function measure(name: string, doc: CrewRows) {
   const same = Math.abs(leftUndone(c, first.value) - leftUndone(c, exact.value)) < 1e-9;
   if (same && exact.value.bound > first.value.cost + 1e-6)
     throw new Error(`${name}: the bound ${exact.value.bound} is above a sharing of ${first.value.cost}`);
-  const alone = aloneMasses(c, solve).reduce<number>((s, m) => s + (m ?? 0), 0);
+  const alone = c.members.reduce((s, _, i) => s + (aloneMass(c, i, solve) ?? 0), 0);
   const over = (100 * (first.value.cost - exact.value.cost)) / exact.value.cost;
   console.log(
     [

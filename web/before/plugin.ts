@@ -6,6 +6,8 @@ import type * as Core from '@necessaire/core';
 const SCRIPT = fileURLToPath(new URL('./presses.ts', import.meta.url));
 const CORE = fileURLToPath(new URL('../../core/src/index.ts', import.meta.url));
 const NAME = 'before.js';
+/** What the first view is set in: fetched beside the script, so that no line is set twice. */
+const FIRST_FONTS = ['barlow-latin-400-normal', 'barlow-condensed-latin-600-normal'];
 const escaped = (text: string) => text.replace(/[&<>"]/gu, (c) => `&#${c.charCodeAt(0)};`);
 
 /** The presses of Road as plain links of the page itself: a press leads where the address leads. */
@@ -28,9 +30,18 @@ export function beforeStart(): Plugin {
     name: 'before-start',
     transformIndexHtml: {
       order: 'post',
-      handler: async (html) => ({
+      handler: async (html, { bundle }) => ({
         html: html.replace('<!-- presses -->', links((await runnerImport<typeof Core>(CORE)).module)),
-        tags: [{ tag: 'script', attrs: { src: `/${NAME}` }, injectTo: 'body' }],
+        tags: [
+          { tag: 'script', attrs: { src: `/${NAME}` }, injectTo: 'body' },
+          ...Object.keys(bundle ?? {})
+            .filter((file) => FIRST_FONTS.some((font) => file.includes(font) && file.endsWith('.woff2')))
+            .map((file) => ({
+              tag: 'link',
+              attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: '', href: `/${file}` },
+              injectTo: 'head' as const,
+            })),
+        ],
       }),
     },
     async generateBundle() {

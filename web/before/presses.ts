@@ -11,7 +11,8 @@
     }
   };
   const view = kept('necessaire.view') as { theme?: unknown } | null;
-  if (view?.theme === 'dark' || view?.theme === 'light') document.documentElement.dataset['theme'] = view.theme;
+  const usual = matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+  document.documentElement.dataset['theme'] = view?.theme === 'dark' || view?.theme === 'light' ? view.theme : usual;
   const road = document.getElementById('before-road');
   const title = document.getElementById('before-title');
   const first = document.getElementById('before-first');

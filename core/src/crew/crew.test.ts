@@ -28,7 +28,7 @@ import { legNeeds } from '../trip/services/index.js';
 import { rideNeeds } from './rideNeeds.js';
 import { crewSwitchCosts, swapsOf } from './switches.js';
 import { crewAnswer, type CrewAnswer } from './told.js';
-import { absenceOf, aloneMasses, cureOfGaps, leaning, riderAdds, withMore } from './whatIf.js';
+import { absenceOf, aloneMass, cureOfGaps, leaning, riderAdds, withMore } from './whatIf.js';
 
 let solve: Solve;
 const doc = demoGarage();
@@ -65,7 +65,7 @@ describe('four people on unlike bikes', () => {
   test('it is proven, within limits, and lighter than what each would carry alone', () => {
     expect(shared.proven).toBe(true);
     expect(judgeCrew(c, shared).over).toEqual([]);
-    const alone = aloneMasses(c, solve);
+    const alone = c.members.map((_, i) => aloneMass(c, i, solve));
     expect(alone.every((m) => m !== null && m > 0)).toBe(true);
     const all = alone.reduce<number>((s, m) => s + m!, 0);
     expect(answer.mass).toBeLessThan(all);

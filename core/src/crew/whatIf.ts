@@ -106,18 +106,16 @@ export function riderAdds(c: CrewCase, a: Assignment, who: number, solve: Solve)
   };
 }
 
-/** What each would carry alone: the same troubles with nobody to share with, out of the same toolboxes. Limits do not count. */
-export function aloneMasses(c: CrewCase, solve: Solve): (number | null)[] {
-  return c.members.map((_m, i) => {
-    const others = c.carriers.map((_, k) => k).filter((k) => k !== i);
-    const free: CrewCase = {
-      ...c,
-      carriers: c.carriers.map((k) => ({ ...k, limit: 500_000, room: null })),
-      crew: { ...c.crew, fair: 0, splits: [], vehicles: [], fixed: [], mechanic: false, strong: false, fluids: false },
-    };
-    const found = shareOut(without(free, others), solve, { within: 40 });
-    return found ? (loads(free, found)[i]?.mass ?? null) : null;
-  });
+/** Grams that one would carry alone: the same troubles with nobody to share with, out of the same toolboxes. Limits do not count. */
+export function aloneMass(c: CrewCase, member: number, solve: Solve): number | null {
+  const others = c.carriers.map((_, k) => k).filter((k) => k !== member);
+  const free: CrewCase = {
+    ...c,
+    carriers: c.carriers.map((k) => ({ ...k, limit: 500_000, room: null })),
+    crew: { ...c.crew, fair: 0, splits: [], vehicles: [], fixed: [], mechanic: false, strong: false, fluids: false },
+  };
+  const found = shareOut(without(free, others), solve, { within: 40 });
+  return found ? (loads(free, found)[member]?.mass ?? null) : null;
 }
 
 /** Hours of each rider’s bike that hang on each other: lost when the other and all that they carry are not there. [who][on whom]. */

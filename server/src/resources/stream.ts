@@ -26,8 +26,13 @@ export async function stream(
   };
   req.on('aborted', leave);
   res.on('close', leave);
+  let open = false;
+  /** What is heard before the stream is open, in its order. */
+  const early: string[] = [];
   const write = (text: string) => {
-    if (!gone) res.write(text);
+    if (gone) return;
+    if (open) res.write(text);
+    else early.push(text);
   };
   if (gone) return false;
   stop = await signals.listen(garage, { ...listener(write), end: () => res.end() });
@@ -38,6 +43,7 @@ export async function stream(
   quiet = setInterval(() => write(': quiet\n\n'), QUIET_MS);
   res.set({ 'Content-Type': 'text/event-stream', 'X-Accel-Buffering': 'no' });
   res.flushHeaders();
-  write('retry: 1000\n\n');
+  open = true;
+  for (const text of ['retry: 1000\n\n', ...early]) write(text);
   return true;
 }

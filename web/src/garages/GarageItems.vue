@@ -4,10 +4,13 @@ import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { ownWordsOpen } from '../ui/line/ownWordsOpen';
+import { useMoney } from '../ui/useMoney';
+import { currencyOpen } from './currencyOpen';
 import { exportGarage } from './exporting';
 
 const emit = defineEmits<{ ask: [what: 'new' | 'rename']; remove: []; restore: [id: string]; pick: [] }>();
 const garage = useGarage();
+const { sign } = useMoney();
 const view = useView();
 const live = computed(() => garage.list.filter((g) => !g.deleted));
 const deleted = computed(() => garage.list.filter((g) => g.deleted));
@@ -32,5 +35,6 @@ const deleted = computed(() => garage.list.filter((g) => g.deleted));
   <v-list-item role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
     {{ view.units === 'metric' ? 'Inch' : 'Metric' }} units
   </v-list-item>
+  <v-list-item role="menuitem" @click="currencyOpen = true">Currency: {{ sign }} …</v-list-item>
   <v-list-item role="menuitem" @click="ownWordsOpen = true">My words …</v-list-item>
 </template>

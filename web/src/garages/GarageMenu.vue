@@ -8,10 +8,12 @@ import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 import { useOwnCard } from '../stores/ownCard';
 import { ownWordsOpen } from '../ui/line/ownWordsOpen';
+import { currencyOpen } from './currencyOpen';
 import { exportOpen } from './exporting';
 
 const FileButton = defineAsyncComponent(() => import('../ui/FileButton.vue'));
 const OwnWordsDialog = defineAsyncComponent(() => import('./OwnWordsDialog.vue'));
+const CurrencyDialog = defineAsyncComponent(() => import('./CurrencyDialog.vue'));
 const ExportDialog = defineAsyncComponent(() => import('./ExportDialog.vue'));
 const GarageItems = defineAsyncComponent(() => import('./GarageItems.vue'));
 const GarageDialogs = defineAsyncComponent(() => import('./GarageDialogs.vue'));
@@ -85,6 +87,7 @@ const take = ([chosen]: File[]) =>
       @pick="file?.pick()"
     />
   </DropMenu>
+  <CurrencyDialog v-if="currencyOpen" @close="currencyOpen = false" />
   <ExportDialog v-if="exportOpen" @close="exportOpen = false" />
   <OwnWordsDialog v-if="ownWordsOpen" @close="ownWordsOpen = false" />
   <FileButton ref="file" label="Garage file" accept=".json,application/json" @files="take"><span /></FileButton>

@@ -72,4 +72,19 @@ function add() {
 .acts {
   margin-top: 14px;
 }
+/* What a word means is a sentence: on a phone it has a line of its own. */
+@media (max-width: 760px) {
+  .dialog {
+    padding: 14px 14px;
+  }
+  .new,
+  .word {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .new > :nth-child(2),
+  .word > :nth-child(2) {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+}
 </style>

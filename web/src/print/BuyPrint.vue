@@ -8,7 +8,9 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { massText } from '../ui/words';
 import './paper.css';
+import { useMoney } from '../ui/useMoney';
 
+const { money } = useMoney();
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
@@ -28,7 +30,7 @@ const print = () => window.print();
       <header>
         <h1>To buy for {{ garage.bike.name }}</h1>
         <p>
-          {{ list.price.toFixed(2) }} €, {{ massText(view.units, list.mass) }}; least {{ least }}, usual prices (typical
+          {{ money(list.price, 2) }}, {{ massText(view.units, list.mass) }}; least {{ least }}, usual prices (typical
           values).
         </p>
       </header>
@@ -39,7 +41,7 @@ const print = () => window.print();
             <li v-for="s in list.singles" :key="s.piece.id">
               <span class="tick" aria-hidden="true" /><span class="what"
                 >{{ s.piece.name }}<template v-if="s.count > 1"> ×{{ s.count }}</template></span
-              ><span class="num">{{ (s.piece.price * s.count).toFixed(2) }} €</span>
+              ><span class="num">{{ money(s.piece.price * s.count, 2) }}</span>
             </li>
           </ul>
         </section>
@@ -48,7 +50,7 @@ const print = () => window.print();
           <ul>
             <li>
               <span class="tick" aria-hidden="true" /><span class="what">for {{ s.used.join(', ') }}</span
-              ><span class="num">{{ s.set.price.toFixed(2) }} €</span>
+              ><span class="num">{{ money(s.set.price, 2) }}</span>
             </li>
             <li v-if="s.left.length > 0">
               <span class="what">To the toolbox: {{ s.left.join(', ') }}</span>

@@ -1,6 +1,7 @@
 import { computed } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import { appliesTo, byTrouble, FAULT_TREES, printShape, troublesIn, type Stowed } from '@necessaire/core';
+import { currencyOpen } from '../garages/currencyOpen';
 import { exportGarage } from '../garages/exporting';
 import { useNotice } from '../shell/notice';
 import { useStages } from '../shell/stages';
@@ -95,6 +96,14 @@ export function useEntries() {
       says: 'the keys of this stage',
       words: 'help keys',
       run: () => (view.keysOpen = true),
+    },
+    {
+      key: 'currency',
+      kind: 'command',
+      name: 'Currency',
+      says: 'what money is shown in',
+      words: 'money price dollar pound franc setting',
+      run: () => (currencyOpen.value = true),
     },
     {
       key: 'export',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { defineAsyncComponent, onBeforeUnmount, onMounted } from 'vue';
+import { useEventListener, useTimeoutFn } from '@vueuse/core';
+import { defineAsyncComponent, onMounted } from 'vue';
 import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -70,18 +71,17 @@ function onKey(event: KeyboardEvent) {
   }
 }
 onMounted(() => {
-  addEventListener('keydown', onKey);
   // What says that the server is away must not be fetched from it then.
   void saying().catch(() => undefined);
   void alerts().catch(() => undefined);
-  // Where that fails they are fetched when they are opened.
-  setTimeout(() => {
-    for (const part of AFTER) void part().catch(() => undefined);
-  }, SEARCH_AFTER_MS);
-  // And all else is kept for days without a network.
-  setTimeout(() => void keepOffline(), SEARCH_AFTER_MS);
 });
-onBeforeUnmount(() => removeEventListener('keydown', onKey));
+useEventListener('keydown', onKey);
+useTimeoutFn(() => {
+  // Where that fails they are fetched when they are opened.
+  for (const part of AFTER) void part().catch(() => undefined);
+  // And all else is kept for days without a network.
+  void keepOffline();
+}, SEARCH_AFTER_MS);
 </script>
 
 <template>

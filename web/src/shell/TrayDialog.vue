@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useClipboard } from '@vueuse/core';
 /** Edits that could not be saved: what each was, why, and what can be done about it. Nothing leaves the tray by itself. */
 import { ref } from 'vue';
 import { typeEntry, type Body, type Change, type Fastener } from '@necessaire/core';
@@ -71,9 +72,10 @@ function place(r: Refused, bikeId: string) {
   );
 }
 const copied = ref<string | null>(null);
+const clipboard = useClipboard();
 async function copy(r: Refused) {
   try {
-    await navigator.clipboard.writeText(asText(r));
+    await clipboard.copy(asText(r));
     copied.value = r.edit.id;
   } catch {
     notice.say('This browser does not let the page copy: mark the text and copy it by hand');

@@ -1,3 +1,4 @@
+import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import type { Undone } from '../stores/garage';
@@ -13,14 +14,15 @@ export const useNotice = defineStore('notice', () => {
   const undoable = ref(false);
   /** How many lines were said so far: the same line twice is two. */
   const count = ref(0);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const hide = () => (text.value = '');
+  /** How long the line stands. */
+  const stands = ref(SHOWN_MS);
+  const hidden = useTimeoutFn(() => (text.value = ''), stands, { immediate: false });
   function show(what: string, canUndo: boolean) {
     text.value = what;
     undoable.value = canUndo;
     count.value++;
-    clearTimeout(timer);
-    timer = setTimeout(hide, canUndo ? UNDO_MS : SHOWN_MS);
+    stands.value = canUndo ? UNDO_MS : SHOWN_MS;
+    hidden.start();
   }
   const say = (what: string) => show(what, false);
   /** Says what an edit did; it can be undone from there. */

@@ -1,4 +1,5 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { inWords, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
@@ -32,11 +33,11 @@ export const useCrew = defineStore('crew', () => {
   let worker: Worker | null = null;
   let remote: Remote<CrewWorker> | null = null;
   let wanted = 0;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn(() => void run(), SETTLE, { immediate: false });
   let asked = '';
 
   function end() {
-    clearTimeout(timer);
+    soon.stop();
     remote?.[releaseProxy]();
     worker?.terminate();
     worker = null;
@@ -97,9 +98,9 @@ export const useCrew = defineStore('crew', () => {
     () => [garage.version, garage.trip?.id, wanted] as const,
     () => {
       if (wanted === 0) return;
-      clearTimeout(timer);
+      soon.stop();
       pending.value = true;
-      timer = setTimeout(() => void run(), SETTLE);
+      soon.start();
     },
   );
   /** Worked out while somebody looks: one call with true, one with false when they leave. */

@@ -1,4 +1,5 @@
 import { proxy, wrap } from 'comlink';
+import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
@@ -36,7 +37,7 @@ export const useFrontier = defineStore('frontier', () => {
   const dragged = ref<number | null>(null);
   const more = ref(false);
   let worker: Worker | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn(() => void run(), SETTLE, { immediate: false });
   let wanted = false;
   let made = '';
 
@@ -61,7 +62,7 @@ export const useFrontier = defineStore('frontier', () => {
   const most = computed(() => Math.max(LEAST_MOST, Math.ceil(((garage.trip?.kit.mass ?? 0) * 1.25) / 500) * 500));
 
   function stop() {
-    clearTimeout(timer);
+    soon.stop();
     worker?.terminate();
     worker = null;
     running.value = false;
@@ -101,7 +102,7 @@ export const useFrontier = defineStore('frontier', () => {
     more.value = false;
     if (!wanted) return;
     running.value = true;
-    timer = setTimeout(() => void run(), SETTLE);
+    soon.start();
   });
 
   /** The curve is worked out while somebody looks at it. */
@@ -112,7 +113,7 @@ export const useFrontier = defineStore('frontier', () => {
     else if (made !== subject.value || !now.value?.done) {
       // Whoever only passes through the stage starts nothing.
       running.value = true;
-      timer = setTimeout(() => void run(), SETTLE);
+      soon.start();
     }
   }
   function closeBand() {

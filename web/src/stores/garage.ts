@@ -1,3 +1,4 @@
+import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowReactive, shallowRef } from 'vue';
 import {
@@ -161,19 +162,18 @@ export const useGarage = defineStore('garage', () => {
   }
 
   /** The server's state is kept beside the outbox, some time after it changed, so that the garage opens without it. */
-  let keeper: ReturnType<typeof setTimeout> | undefined;
   /** What is not kept yet; null when all is. */
   let toKeep: (() => void) | null = null;
+  const keeper = useTimeoutFn(() => toKeep?.(), KEEP_AFTER, { immediate: false });
   function keepLater(own: Session, id: string) {
-    clearTimeout(keeper);
     toKeep = () => {
       toKeep = null;
-      clearTimeout(keeper);
+      keeper.stop();
       const now = openedOf(own.known, id, order);
       if (now && session === own)
         void keepGarage({ ...now, id, garage: now.document.garage, deleted: false, edition: own.known.edition });
     };
-    keeper = setTimeout(toKeep, KEEP_AFTER);
+    keeper.start();
   }
 
   function take(opened: OpenGarage) {
@@ -377,13 +377,13 @@ export const useGarage = defineStore('garage', () => {
   }
 
   // A page that slept may have missed what was said meanwhile.
-  document.addEventListener('visibilitychange', () => {
+  useEventListener(document, 'visibilitychange', () => {
     if (document.visibilityState === 'visible') void session?.check();
     else toKeep?.();
   });
   // What was sent has left the outbox: a page that is left at once and opened without the server must show it all the same.
-  addEventListener('pagehide', () => toKeep?.());
-  addEventListener('beforeunload', (event) => {
+  useEventListener('pagehide', () => toKeep?.());
+  useEventListener('beforeunload', (event) => {
     // What this browser stores goes out at the next visit; what it does not would be lost.
     if (standing.value.unsent > 0 && (!standing.value.stored || standing.value.writing)) event.preventDefault();
   });

@@ -1,3 +1,4 @@
+import { useIntervalFn, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { hear, LOST_AFTER_MS, signalSchema, type Heard, type Instrument } from '@necessaire/core';
@@ -20,7 +21,8 @@ export const useInstruments = defineStore('instruments', () => {
   const now = ref(Date.now());
   let users = 0;
   let source: EventSource | null = null;
-  let tick: ReturnType<typeof setInterval> | null = null;
+  const tick = useIntervalFn(() => (now.value = Date.now()), 1000, { immediate: false });
+  const again = useTimeoutFn(() => users > 0 && line.value === 'broken' && join(), 3000, { immediate: false });
 
   function take(data: string) {
     let json: unknown;
@@ -50,8 +52,7 @@ export const useInstruments = defineStore('instruments', () => {
     source.onerror = () => {
       line.value = 'broken';
       // The browser tries again by itself unless the server refused; then it is tried anew.
-      if (source?.readyState === EventSource.CLOSED)
-        setTimeout(() => users > 0 && line.value === 'broken' && join(), 3000);
+      if (source?.readyState === EventSource.CLOSED) again.start();
     };
     source.onmessage = (event) => take(String(event.data));
   }
@@ -61,14 +62,14 @@ export const useInstruments = defineStore('instruments', () => {
   function use(): () => void {
     if (users++ === 0) {
       join();
-      tick = setInterval(() => (now.value = Date.now()), 1000);
+      tick.resume();
     }
     return () => {
       if (--users > 0) return;
       source?.close();
       source = null;
       line.value = 'off';
-      if (tick) clearInterval(tick);
+      tick.pause();
     };
   }
 

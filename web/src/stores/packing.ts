@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { stowKey } from '@necessaire/core';
@@ -22,13 +23,13 @@ export const usePacking = defineStore('packing', () => {
   let worker: Worker | null = null;
   // One for each worker: when a second is let go of, the worker hears no more.
   let remote: Remote<StowWorker> | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn((key: string) => void run(key), SETTLE, { immediate: false });
   let wanted = false;
   let tried = '';
 
   /** Ends what is searched; a worker that is at rest is kept, since the solver takes its while to load. */
   function stop() {
-    clearTimeout(timer);
+    soon.stop();
     if (progress.value !== null) {
       worker?.terminate();
       worker = null;
@@ -74,7 +75,7 @@ export const usePacking = defineStore('packing', () => {
     const key = stowKey(answer.stow);
     if (key === tried) return;
     stop();
-    if (!answer.packing.proven) timer = setTimeout(() => void run(key), SETTLE);
+    if (!answer.packing.proven) soon.start(key);
   }
   watch(() => answers.answer, consider);
   /** Searched on while somebody looks. */

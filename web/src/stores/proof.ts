@@ -1,3 +1,4 @@
+import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import {
@@ -66,15 +67,12 @@ export const useProof = defineStore('proof', () => {
   const now = () => new Date().toISOString();
   const nextId = () => crypto.randomUUID();
 
-  let timer: ReturnType<typeof setInterval> | undefined;
   function beat() {
     const d = drill.value;
     if (d?.state === 'running') localStorage.setItem(BEAT, JSON.stringify({ id: d.id, at: now() }));
   }
-  function beating(on: boolean) {
-    clearInterval(timer);
-    if (on) timer = setInterval(beat, BEAT_EVERY);
-  }
+  const pulse = useIntervalFn(beat, BEAT_EVERY, { immediate: false });
+  const beating = (on: boolean) => (on ? pulse.resume() : pulse.pause());
   /** When a drill was last seen to run in this browser. */
   function seen(id: string): string | null {
     try {

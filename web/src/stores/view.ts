@@ -1,36 +1,74 @@
+import { useLocalStorage, usePreferredDark } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { cut, said, type Saying, type UnitSystem } from '@necessaire/core';
+import { currencyFrom, EURO, type Currency } from '../words/money';
 
 const KEY = 'necessaire.view';
 interface Kept {
-  theme: 'light' | 'dark';
+  theme: 'light' | 'dark' | null;
   units: UnitSystem;
+  currency: Currency;
   garageId: string | null;
   bikeId: string | null;
   tripId: string | null;
   /** Who measures at this screen, written beside each step of the evidence ladder. */
   who: string;
 }
+const USUAL: Kept = {
+  theme: null,
+  units: 'metric',
+  currency: EURO,
+  garageId: null,
+  bikeId: null,
+  tripId: null,
+  who: '',
+};
 
-function kept(): Partial<Kept> {
+/** What was kept, each field that reads as it should; a browser's store is anybody's to write. */
+function read(text: string): Kept {
+  const id = (value: unknown) => (typeof value === 'string' ? value : null);
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>;
+    const was = (JSON.parse(text) ?? {}) as Record<string, unknown>;
+    return {
+      theme: was['theme'] === 'dark' || was['theme'] === 'light' ? was['theme'] : null,
+      units: was['units'] === 'inch' ? 'inch' : 'metric',
+      currency: currencyFrom(was['currency']),
+      garageId: id(was['garageId']),
+      bikeId: id(was['bikeId']),
+      tripId: id(was['tripId']),
+      who: typeof was['who'] === 'string' ? cut(was['who'], 60) : '',
+    };
   } catch {
-    return {};
+    return { ...USUAL };
   }
 }
 
 /** How this screen looks and what it has open; kept on this machine only. */
 export const useView = defineStore('view', () => {
-  const was = kept();
-  const prefersDark = matchMedia('(prefers-color-scheme: dark)').matches;
-  const theme = ref<'light' | 'dark'>(was.theme ?? (prefersDark ? 'dark' : 'light'));
-  const units = ref<UnitSystem>(was.units === 'inch' ? 'inch' : 'metric');
-  const garageId = ref<string | null>(was.garageId ?? null);
-  const bikeId = ref<string | null>(was.bikeId ?? null);
-  const tripId = ref<string | null>(was.tripId ?? null);
-  const who = ref(typeof was.who === 'string' ? cut(was.who, 60) : '');
+  // Each page shows a bike and a trip of its own. A browser that keeps nothing still works; it only forgets them.
+  const kept = useLocalStorage<Kept>(KEY, USUAL, {
+    serializer: { read, write: JSON.stringify },
+    listenToStorageChanges: false,
+    onError: () => undefined,
+  });
+  const field = <K extends keyof Kept>(key: K) =>
+    computed<Kept[K]>({
+      get: () => kept.value[key],
+      set: (value) => (kept.value = { ...kept.value, [key]: value }),
+    });
+  const prefersDark = usePreferredDark();
+  const theme = computed<'light' | 'dark'>({
+    get: () => kept.value.theme ?? (prefersDark.value ? 'dark' : 'light'),
+    set: (value) => (kept.value = { ...kept.value, theme: value }),
+  });
+  watch(theme, (now) => (document.documentElement.dataset['theme'] = now), { immediate: true });
+  const units = field('units');
+  const currency = field('currency');
+  const garageId = field('garageId');
+  const bikeId = field('bikeId');
+  const tripId = field('tripId');
+  const who = field('who');
   /** Fastener, piece and item under the cursor, shared by the stages so that a find leads to them. */
   const fastenerId = ref<string | null>(null);
   const pieceId = ref<string | null>(null);
@@ -40,32 +78,13 @@ export const useView = defineStore('view', () => {
   const typedAhead = ref('');
   /** Whether the keys of the present stage are listed. */
   const keysOpen = ref(false);
-  watch(
-    [theme, units, garageId, bikeId, tripId, who],
-    () => {
-      document.documentElement.dataset['theme'] = theme.value;
-      const now: Kept = {
-        theme: theme.value,
-        units: units.value,
-        garageId: garageId.value,
-        bikeId: bikeId.value,
-        tripId: tripId.value,
-        who: who.value,
-      };
-      try {
-        localStorage.setItem(KEY, JSON.stringify(now));
-      } catch {
-        // A browser that keeps nothing still works; it only forgets the theme.
-      }
-    },
-    { immediate: true },
-  );
   /** A sentence of the core with its quantities in the units on show. */
   const inWords = (saying: Saying | string): string => said(units.value, saying);
   return {
     inWords,
     theme,
     units,
+    currency,
     garageId,
     bikeId,
     tripId,

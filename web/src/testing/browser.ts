@@ -38,6 +38,7 @@ class Channel extends BroadcastChannel {
 const page = new EventTarget();
 const nothing = { matches: false, addEventListener: () => undefined, removeEventListener: () => undefined };
 Object.assign(globalThis, {
+  window: globalThis,
   __BUILD__: 'test',
   localStorage: storage,
   // A browser without locks: each page sends by itself, which the server bears.

@@ -4,10 +4,13 @@ import { computed, ref, watch } from 'vue';
 import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necessaire/core';
 import { useView } from '../stores/view';
 import LineField from './LineField.vue';
+import { useMoney } from './useMoney';
 
 const props = defineProps<{
   label: string;
   quantity?: Quantity;
+  /** An amount: kept in euros, shown in the currency on show. */
+  money?: boolean;
   min?: number;
   max?: number;
   digits?: number;
@@ -15,11 +18,14 @@ const props = defineProps<{
 }>();
 const value = defineModel<number>({ required: true });
 const view = useView();
-const unit = computed(() => (props.quantity ? unitOf(view.units, props.quantity) : ''));
+const { sign, rate } = useMoney();
+const unit = computed(() => (props.money ? sign.value : props.quantity ? unitOf(view.units, props.quantity) : ''));
+/** What one of the value is on show. */
+const scale = computed(() => (props.money ? rate.value : 1));
 const show = () =>
   props.quantity
     ? figure(view.units, props.quantity, value.value, props.digits).replace('−', '-')
-    : String(Number(value.value.toFixed(props.digits ?? 3)));
+    : String(Number((value.value * scale.value).toFixed(props.digits ?? (props.money ? 2 : 3))));
 /** What stands in the field, and what stood there when it was last taken. */
 const text = ref(show());
 const taken = ref(text.value);
@@ -27,7 +33,7 @@ const focused = ref(false);
 const bad = ref<string | null>(null);
 /** Another window changed this while it is being typed in: said below, and what is typed stays. */
 const elsewhere = ref(false);
-watch([value, () => view.units], () => {
+watch([value, () => view.units, scale], () => {
   if (focused.value && text.value !== taken.value) {
     elsewhere.value = true;
     return;
@@ -46,10 +52,10 @@ function take() {
   taken.value = text.value;
   const typed = text.value.trim();
   const n = Number(typed.replace(',', '.'));
-  const core = props.quantity ? fromShown(view.units, props.quantity, n) : n;
-  const outside = outsideLimits(view.units, props.quantity ?? null, core, {
-    ...(props.min === undefined ? {} : { min: props.min }),
-    ...(props.max === undefined ? {} : { max: props.max }),
+  const core = props.quantity ? fromShown(view.units, props.quantity, n) : n / scale.value;
+  const outside = outsideLimits(view.units, props.quantity ?? null, core * scale.value, {
+    ...(props.min === undefined ? {} : { min: props.min * scale.value }),
+    ...(props.max === undefined ? {} : { max: props.max * scale.value }),
   });
   if (typed === '' || !Number.isFinite(n)) bad.value = 'Enter a number.';
   else if (outside) bad.value = outside;

@@ -4,11 +4,14 @@ import { computed, ref, watch } from 'vue';
 import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necessaire/core';
 import { useView } from '../stores/view';
 import LineField from './LineField.vue';
+import { useMoney } from './useMoney';
 
 const props = defineProps<{
   label: string;
   quantity?: Quantity;
   unit?: string;
+  /** An amount: kept in euros, shown in the currency on show. */
+  money?: boolean;
   min: number;
   max: number;
   whole?: boolean;
@@ -16,16 +19,21 @@ const props = defineProps<{
 }>();
 const value = defineModel<number | null>({ required: true });
 const view = useView();
-const unit = computed(() => props.unit ?? (props.quantity ? unitOf(view.units, props.quantity) : ''));
+const { sign, rate } = useMoney();
+/** What one of the value is on show. */
+const scale = computed(() => (props.money ? rate.value : 1));
+const unit = computed(
+  () => props.unit ?? (props.money ? sign.value : props.quantity ? unitOf(view.units, props.quantity) : ''),
+);
 const show = () =>
   value.value === null
     ? ''
     : props.quantity
       ? figure(view.units, props.quantity, value.value).replace('−', '-')
-      : String(value.value);
+      : String(props.money ? Number((value.value * scale.value).toFixed(2)) : value.value);
 const text = ref(show());
 const bad = ref<string | null>(null);
-watch([value, () => view.units], () => {
+watch([value, () => view.units, scale], () => {
   text.value = show();
   bad.value = null;
 });
@@ -38,8 +46,11 @@ function take() {
     return;
   }
   const n = Number(typed.replace(',', '.'));
-  const core = props.quantity ? fromShown(view.units, props.quantity, n) : n;
-  const outside = outsideLimits(view.units, props.quantity ?? null, core, props);
+  const core = props.quantity ? fromShown(view.units, props.quantity, n) : n / scale.value;
+  const outside = outsideLimits(view.units, props.quantity ?? null, core * scale.value, {
+    min: props.min * scale.value,
+    max: props.max * scale.value,
+  });
   if (!Number.isFinite(n)) bad.value = 'Enter a number, or leave it empty.';
   else if (outside) bad.value = outside;
   else if (props.whole && !Number.isInteger(core)) bad.value = 'Enter a whole number.';

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue';
+import { useEventListener } from '@vueuse/core';
 import { readLine, type Instrument } from '@necessaire/core';
 
 /** Faster than anybody types: only an instrument strikes keys so close. */
@@ -29,6 +29,5 @@ export function useWedge(instrument: Instrument, heard: (value: number) => void)
     } else if (/^[\d.,+\- a-z"]$/i.test(event.key)) text += event.key;
     else if (event.key.length === 1) text = '';
   }
-  onMounted(() => addEventListener('keydown', onKey, { capture: true }));
-  onBeforeUnmount(() => removeEventListener('keydown', onKey, { capture: true }));
+  useEventListener('keydown', onKey, { capture: true });
 }

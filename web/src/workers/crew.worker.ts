@@ -3,7 +3,7 @@ import { expose } from 'comlink';
 import wasmUrl from 'highs/runtime?url';
 import {
   absenceOf,
-  aloneMasses,
+  aloneMass,
   crewAnswer,
   crewCase,
   crewSwitchCosts,
@@ -69,7 +69,15 @@ const worker = {
   },
   /** Grams that each would carry alone. */
   async alone(): Promise<(number | null)[]> {
-    return aloneMasses(known().c, await solver);
+    const { c } = known();
+    const solve = await solver;
+    const out: (number | null)[] = [];
+    for (let i = 0; i < c.members.length && known().c === c; i++) {
+      out.push(aloneMass(c, i, solve));
+      // What is asked meanwhile, as over a thing that is held, does not wait for all of them.
+      await new Promise((heard) => setTimeout(heard));
+    }
+    return out;
   },
   leaning(): number[][] {
     const { c, shared } = known();

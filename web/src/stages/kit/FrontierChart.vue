@@ -8,6 +8,7 @@ import type { LevelPoint } from '../../workers/answer.worker';
 import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
 import { massText } from '../../ui/words';
+import { useMoney } from '../../ui/useMoney';
 
 const props = defineProps<{
   picture: CurvePicture;
@@ -20,6 +21,7 @@ const props = defineProps<{
   /** What the handle drags: the weight limit, the kit that is best for its weight, or nothing where the kit follows no handle. */
   handle: 'limit' | 'knee' | null;
 }>();
+const { money } = useMoney();
 const emit = defineEmits<{ drag: [grams: number]; settle: [grams: number] }>();
 const view = useView();
 const element = ref<HTMLElement>();
@@ -76,7 +78,7 @@ const saved = computed(() =>
     ? props.now.value
     : valueAt(shown.value),
 );
-const words = (v: number) => (props.value === 'money' ? `${v.toFixed(0)} €` : `${v.toFixed(1)} h`);
+const words = (v: number) => (props.value === 'money' ? money(v) : `${v.toFixed(1)} h`);
 const atEnd = computed(() => x.value(shown.value) > size.width - LEFT - 210);
 const narrow = computed(() => size.width < 520);
 /** Names of lists that stand close to one another go under each other. */

@@ -12,7 +12,9 @@ import { today } from '../../ui/day';
 import { download, fileName } from '../../ui/download';
 import { counted, massText, percent } from '../../ui/words';
 import KeptEditor from './KeptEditor.vue';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
@@ -87,7 +89,7 @@ const pair = computed(() => {
 const FIGURES = [
   { name: 'weighs', of: (k: KeptKit) => massText(view.units, k.figures.mass) },
   { name: 'room', of: (k: KeptKit) => withUnit(view.units, 'volume', k.figures.bulk) },
-  { name: 'worth', of: (k: KeptKit) => `${k.figures.price.toFixed(0)} €` },
+  { name: 'worth', of: (k: KeptKit) => money(k.figures.price) },
   { name: 'hours saved', of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
   { name: 'left at stake', of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
   { name: 'gets home unaided', of: (k: KeptKit) => percent(k.figures.home, 1) },

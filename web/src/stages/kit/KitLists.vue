@@ -19,7 +19,9 @@ import { massText, percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import TermWord from '../../ui/TermWord.vue';
 import GradeMark from './GradeMark.vue';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
 const emit = defineEmits<{ pick: [pieceId: string]; mend: [troubleId: string] }>();
 const answers = useAnswer();
@@ -290,9 +292,9 @@ const count = (key: keyof typeof TABS) =>
         <span class="title"
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         ><span class="sub"
-          ><strong v-if="p.toBuy">to buy, {{ p.piece.price.toFixed(0) }} € · </strong>{{ reason(p) }}</span
+          ><strong v-if="p.toBuy">to buy, {{ money(p.piece.price) }} · </strong>{{ reason(p) }}</span
         ><span v-if="p.lighter" class="sub"
-          >{{ p.lighter.name }} (about {{ p.lighter.price.toFixed(0) }} €) does the same and saves
+          >{{ p.lighter.name }} (about {{ money(p.lighter.price) }}) does the same and saves
           {{ massText(view.units, p.lighter.saves) }}</span
         >
       </v-btn>
@@ -353,7 +355,7 @@ const count = (key: keyof typeof TABS) =>
   <template v-else-if="tab === 'buy'">
     <div class="sheet-head">
       <h2>To buy</h2>
-      <span class="num">{{ price.toFixed(0) }} €</span>
+      <span class="num">{{ money(price) }}</span>
     </div>
     <p v-if="buyPieces.length + buySpares.length === 0" class="empty">All of it is in the toolbox.</p>
     <div v-for="p in buyPieces" :key="p.piece.id" class="row line">
@@ -361,7 +363,7 @@ const count = (key: keyof typeof TABS) =>
         >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
       >
       <span class="num"
-        >{{ (p.piece.price * p.count).toFixed(0) }} €
+        >{{ money(p.piece.price * p.count) }}
         <v-btn variant="plain" class="own" :aria-label="`I own ${p.piece.name}`" @click="own(p)">I own it</v-btn></span
       >
     </div>
@@ -369,7 +371,7 @@ const count = (key: keyof typeof TABS) =>
       <span class="title"
         >{{ s.name }}<span class="num soft"> ×{{ s.buy }}</span></span
       >
-      <span class="num">{{ (garage.book.of(s.kind).price * s.buy).toFixed(1) }} €</span>
+      <span class="num">{{ money(garage.book.of(s.kind).price * s.buy, 1) }}</span>
     </div>
     <p class="note">
       Prices are typical values. <router-link to="/match">Match</router-link> weighs single tools against sets.

@@ -117,7 +117,8 @@ const GRADE_WORDS = {
           @update:model-value="ask({ bulk: $event })"
         />
         <OptionalNumber
-          label="Price, at most €"
+          label="Price, at most"
+          money
           :model-value="q.price"
           :min="0"
           :max="100000"

@@ -25,7 +25,9 @@ import MendsBrowser from './MendsBrowser.vue';
 import PracticeSwitches from './PracticeSwitches.vue';
 import PreventionSheet from './PreventionSheet.vue';
 import StepsBeside from './StepsBeside.vue';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
@@ -134,7 +136,7 @@ const handle = computed(() => {
 const nothingYet = computed(
   () => answers.answer?.unknown.mass !== null || (kit.value?.pieces.length === 0 && !hasTrip.value),
 );
-const money = computed(() => garage.trip?.kit.value === 'money');
+const inMoney = computed(() => garage.trip?.kit.value === 'money');
 /** What the kit is the least in, where it is made least. */
 const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
 const proof = computed(() =>
@@ -234,14 +236,13 @@ function adds(i: number): string {
           <template v-else-if="kit.proven">;{{ ' ' }}<TermWord term="proven" label="proven" />: {{ proof }}.</template>
           <template v-else>; at most {{ percent(kit.gap, 1) }} from proven.</template>
           <template v-if="kit.pieces.length > 0">
-            Its tools are worth <span class="num">{{ kit.worth.toFixed(0) }} €</span
-            ><template v-if="toBuyPrice > 0"
-              >, <span class="num">{{ toBuyPrice.toFixed(0) }} €</span> of it to buy</template
+            Its tools are worth <span class="num">{{ money(kit.worth) }}</span><template v-if="toBuyPrice > 0"
+              >, <span class="num">{{ money(toBuyPrice) }}</span> of it to buy</template
             >.</template
           >
           <strong v-if="!kit.withinWorth" class="gap">
-            No set of tools keeps to your {{ garage.doc?.garage.practice.worth }} € limit; this is the best without
-            it.</strong
+            No set of tools keeps to your {{ money(garage.doc?.garage.practice.worth ?? 0) }} limit; this is the best
+            without it.</strong
           >
           <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
         </p>
@@ -249,7 +250,7 @@ function adds(i: number): string {
       </div>
       <p v-if="kit && kit.pieces.length > 0 && garage.doc?.pieces.length === 0" class="caution" role="status">
         Your toolbox is empty, so this is the best kit that you could buy:
-        <strong class="num">{{ toBuyPrice.toFixed(0) }} €</strong>. Under
+        <strong class="num">{{ money(toBuyPrice) }}</strong>. Under
         <v-btn variant="plain" @click="void router.replace({ query: { ...route.query, list: 'buy' } })">To buy</v-btn>
         mark what you own already.
       </p>
@@ -317,7 +318,7 @@ function adds(i: number): string {
                   @update:model-value="setLevel(i, $event)"
                 />
                 <v-btn variant="plain" v-if="curve.levels[i]" class="num" @click="explainLevel(i)">
-                  {{ money ? `${curve.levels[i]!.value.toFixed(0)} €` : `${curve.levels[i]!.value.toFixed(1)} h` }}
+                  {{ inMoney ? money(curve.levels[i]!.value) : `${curve.levels[i]!.value.toFixed(1)} h` }}
                 </v-btn>
                 <span v-else class="soft">…</span>
                 <span class="adds"
@@ -325,8 +326,8 @@ function adds(i: number): string {
                   }}<template v-if="curve.levels[i] && curve.levels[i]!.free - curve.levels[i]!.value > 0.02"
                     >; containing the smaller kit costs
                     {{
-                      money
-                        ? `${(curve.levels[i]!.free - curve.levels[i]!.value).toFixed(0)} €`
+                      inMoney
+                        ? money(curve.levels[i]!.free - curve.levels[i]!.value)
                         : `${Math.round((curve.levels[i]!.free - curve.levels[i]!.value) * 60)} min`
                     }}</template
                   ></span

@@ -103,7 +103,7 @@ function open(k: OwnKind | null) {
       <NumberField v-model="draft.size.length" label="Length" quantity="length" :min="1" :max="2000" />
       <NumberField v-model="draft.size.width" label="Width" quantity="length" :min="1" :max="2000" />
       <NumberField v-model="draft.size.height" label="Height" quantity="length" :min="1" :max="2000" />
-      <NumberField v-model="draft.price" label="Price (€)" :min="0" :max="100000" />
+      <NumberField v-model="draft.price" label="Price" money :min="0" :max="100000" />
       <v-select
         :model-value="draft.traits"
         :items="[...TRAITS]"

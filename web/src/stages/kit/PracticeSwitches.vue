@@ -100,7 +100,8 @@ function why(c: SwitchCost) {
         </v-btn>
       </div>
       <OptionalNumber
-        label="Worth in the bag, at most €"
+        label="Worth in the bag, at most"
+        money
         :model-value="practice.worth"
         :min="0"
         :max="100000"

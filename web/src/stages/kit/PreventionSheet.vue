@@ -8,7 +8,9 @@ import { useGarage } from '../../stores/garage';
 import { usePreventionCosts } from '../../stores/weighs';
 import { useView } from '../../stores/view';
 import { massText, percent } from '../../ui/words';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const props = defineProps<{ bike: Bike }>();
 const garage = useGarage();
 const view = useView();
@@ -71,7 +73,7 @@ function why(c: PreventionCost, name: string) {
         <small v-if="p.caution" class="careful">{{ p.caution }}</small></span
       >
       <span class="num soft">{{
-        [p.mass > 0 ? massText(view.units, p.mass) : '', p.price > 0 ? `${p.price} €` : '', `${p.minutes} min`]
+        [p.mass > 0 ? massText(view.units, p.mass) : '', p.price > 0 ? money(p.price) : '', `${p.minutes} min`]
           .filter(Boolean)
           .join(' · ')
       }}</span>

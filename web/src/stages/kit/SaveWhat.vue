@@ -19,14 +19,16 @@ const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
   />
   <template v-if="question.value === 'money'">
     <NumberField
-      label="Cost of an hour lost (€)"
+      label="Cost of an hour lost"
+      money
       :model-value="question.hourEuros"
       :min="0"
       :max="10000"
       @update:model-value="emit('change', { hourEuros: $event })"
     />
     <NumberField
-      label="Cost of recovery (€)"
+      label="Cost of recovery"
+      money
       :model-value="question.fetchEuros"
       :min="0"
       :max="100000"

@@ -10,7 +10,9 @@ import { useView } from '../../stores/view';
 import { download, fileName } from '../../ui/download';
 import { massText } from '../../ui/words';
 import { useBuyList } from './useBuyList';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
@@ -92,14 +94,14 @@ function plan() {
               >, and to {{ list.functions.map((f) => f.does).join(', ') }}</template
             >
           </h2>
-          <span class="num">{{ list.price }} €, {{ massText(view.units, list.mass) }}</span>
+          <span class="num">{{ money(list.price) }}, {{ massText(view.units, list.mass) }}</span>
         </div>
         <div v-for="s in list.singles" :key="s.piece.id" class="row buy-row">
           <span class="title"
             >{{ s.piece.name }}<span v-if="s.count > 1" class="num"> ×{{ s.count }}</span></span
           >
           <span class="num">{{ massText(view.units, s.piece.mass) }}</span>
-          <span class="num">{{ s.piece.price }} €</span>
+          <span class="num">{{ money(s.piece.price) }}</span>
         </div>
         <div v-for="s in list.sets" :key="s.set.name" class="row buy-row">
           <span
@@ -108,7 +110,7 @@ function plan() {
             ><span v-if="s.left.length > 0" class="sub">To the toolbox: {{ s.left.join(', ') }}</span></span
           >
           <span />
-          <span class="num">{{ s.set.price }} €</span>
+          <span class="num">{{ money(s.set.price) }}</span>
         </div>
         <p v-for="o in list.forOthers" :key="o.bike" class="note">
           {{ o.bike }} gains by it: {{ o.fasteners.join(', ').toLowerCase() }}.
@@ -122,10 +124,11 @@ function plan() {
           (planning values).
         </p>
         <p v-if="answers.answer" class="note">
-          The tools in the bag are worth <span class="num">{{ answers.answer.kit.worth.toFixed(0) }} €</span>; with
-          these about <span class="num">{{ (answers.answer.kit.worth + list.price).toFixed(0) }} €</span
-          ><template v-if="garage.doc?.garage.practice.worth !== null"
-            >, against your limit of <span class="num">{{ garage.doc?.garage.practice.worth }} €</span></template
+          The tools in the bag are worth <span class="num">{{ money(answers.answer.kit.worth) }}</span>; with these
+          about <span class="num">{{ money(answers.answer.kit.worth + list.price) }}</span><template
+            v-if="garage.doc?.garage.practice.worth !== null"
+            >, against your limit of
+            <span class="num">{{ money(garage.doc?.garage.practice.worth ?? 0) }}</span></template
           >. The limit is set in <router-link to="/kit">Kit</router-link>.
         </p>
         <p v-if="list.singles.length + list.sets.length > 0" class="acts">

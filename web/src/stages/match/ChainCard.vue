@@ -21,7 +21,9 @@ import { useView } from '../../stores/view';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import ChainDrawing from '../../ui/chain/ChainDrawing.vue';
 import { accessWords, massText } from '../../ui/words';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const props = defineProps<{ fastener: Fastener }>();
 const answers = useAnswer();
 const garage = useGarage();
@@ -115,7 +117,7 @@ function explainWay(a: Alternative) {
       { name: 'against the set as it is', value: signed(-a.grams) },
       {
         name: 'price of the set, against as it is',
-        value: `${a.euros > 0 ? '−' : '+'}${Math.abs(a.euros).toFixed(0)} €`,
+        value: `${a.euros > 0 ? '−' : '+'}${money(Math.abs(a.euros))}`,
       },
       { name: 'leaves', value: a.leaves.join(', ') || 'nothing' },
       { name: 'comes', value: a.comes.join(', ') || 'nothing' },

@@ -22,8 +22,10 @@ import { massText } from '../../ui/words';
 import { ITEM_LINES } from '../../words/lines';
 import { ITEM_TERMS, itemText } from './items';
 import { usePutItems } from './usePutItems';
+import { useMoney } from '../../ui/useMoney';
 
 const asked = defineModel<string>({ required: true });
+const { money } = useMoney();
 const emit = defineEmits<{ list: [text: string] }>();
 const garage = useGarage();
 const view = useView();
@@ -122,7 +124,7 @@ function enter() {
     <div v-for="s in sets" :key="s.name" class="row piece-row">
       <span
         ><span class="title">{{ s.name }}</span
-        ><span class="sub">{{ s.holds.length }} tools, about {{ s.price }} €</span></span
+        ><span class="sub">{{ s.holds.length }} tools, about {{ money(s.price) }}</span></span
       >
       <span />
       <v-btn variant="tonal" :aria-label="`Add the set ${s.name}`" @click="addSet(s)">Add</v-btn>

@@ -201,7 +201,8 @@ const costWords = computed(() => {
           @update:model-value="change(p, `mark ${p.name}`, { mark: markOf($event) })"
         />
         <NumberField
-          label="Price (€)"
+          label="Price"
+          money
           :max="100000"
           :model-value="p.price"
           @update:model-value="change(p, `price of ${p.name}`, { price: $event })"

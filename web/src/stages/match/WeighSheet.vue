@@ -9,7 +9,9 @@ import { useView } from '../../stores/view';
 import { useWeighs } from '../../stores/weighs';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
+import { useMoney } from '../../ui/useMoney';
 
+const { money } = useMoney();
 const garage = useGarage();
 const view = useView();
 const weighs = useWeighs();
@@ -23,8 +25,7 @@ const goes = (d: Difference) =>
   ]
     .filter(Boolean)
     .join('; ');
-const money = (euros: number) =>
-  Math.abs(euros) < 0.05 ? '' : `${euros > 0 ? '' : '−'}${Math.abs(euros).toFixed(0)} €`;
+const saving = (euros: number) => (Math.abs(euros) < 0.05 ? '' : `${euros > 0 ? '' : '−'}${money(Math.abs(euros))}`);
 function why(title: string, d: Difference, what: string) {
   explain.show({
     title,
@@ -75,7 +76,7 @@ function buy(model: PieceModel) {
           <span class="bar"><span :style="{ width: `${(s.grams / most) * 100}%` }" /></span>
         </v-btn>
         <v-btn variant="plain" class="num" @click="why(`Changing ${s.fastener.name}`, s, 'without this fastener')">
-          −{{ massText(view.units, s.grams) }}<small class="soft">{{ money(s.euros) }}</small>
+          −{{ massText(view.units, s.grams) }}<small class="soft">{{ saving(s.euros) }}</small>
         </v-btn>
       </div>
       <div class="sheet-head">
@@ -86,7 +87,7 @@ function buy(model: PieceModel) {
       <div v-for="p in weighs.result.purchases" :key="p.model.name" class="row weigh two">
         <span
           ><span class="title"
-            >{{ p.model.name }} <span class="soft num">{{ p.model.price }} €</span></span
+            >{{ p.model.name }} <span class="soft num">{{ money(p.model.price) }}</span></span
           ><span class="sub">{{ goes(p) }}</span></span
         >
         <v-btn variant="plain" class="num" @click="why(p.model.name, p, 'with it in the toolbox')">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A pass through checks in the order in which one walks round the bike: one at a time, a press each, with gloves on. */
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { passOf, STATION_NAMES, STATIONS, type CheckDue, type ProofTold, type Station } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -50,8 +51,7 @@ function onKey(event: KeyboardEvent) {
   event.preventDefault();
   does();
 }
-onMounted(() => addEventListener('keydown', onKey));
-onBeforeUnmount(() => removeEventListener('keydown', onKey));
+useEventListener('keydown', onKey);
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A drill step by step, in large type: done with the spacebar or a thumb, stuck with another; the clock runs and survives whatever ends it. */
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
+import { computed, onMounted, ref, watch } from 'vue';
 import {
   drillMinutes,
   giveUp,
@@ -37,7 +38,7 @@ const PARTS = { 'get out': 'Unpack', out: 'Out', back: 'Back in' } as const;
 
 /** The clock on the screen: a moment of now, four times a second. */
 const moment = ref(new Date().toISOString());
-let timer: ReturnType<typeof setInterval> | undefined;
+useIntervalFn(() => (moment.value = new Date().toISOString()), 250);
 const here = computed(() => stepSeconds(d.value, moment.value));
 const total = computed(
   () => d.value.seconds.reduce((s, x) => s + x, 0) - (d.value.seconds[d.value.step] ?? 0) + here.value,
@@ -84,19 +85,10 @@ function onKey(event: KeyboardEvent) {
   event.stopPropagation();
   does();
 }
-let lock: { release: () => Promise<void> } | null = null;
-onMounted(async () => {
-  timer = setInterval(() => (moment.value = new Date().toISOString()), 250);
-  addEventListener('keydown', onKey, true);
-  const screens = (navigator as { wakeLock?: { request: (kind: 'screen') => Promise<typeof lock> } }).wakeLock;
-  // A screen that may not be kept awake goes dark as always.
-  lock = (await screens?.request('screen').catch(() => null)) ?? null;
-});
-onBeforeUnmount(() => {
-  clearInterval(timer);
-  removeEventListener('keydown', onKey, true);
-  void lock?.release();
-});
+useEventListener('keydown', onKey, { capture: true });
+const screen = useWakeLock();
+// A screen that may not be kept awake goes dark as always.
+onMounted(() => void screen.request('screen').catch(() => undefined));
 const lit = computed(
   () => new Set(step.value?.needs.flatMap((n) => n.lies.map((l) => l.placeId)).filter((x) => x !== null)),
 );

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Find it: a trouble is named; press what the step takes, then where it lies, against the clock. What is missed comes back sooner. */
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import { useIntervalFn } from '@vueuse/core';
+import { computed, ref, shallowRef } from 'vue';
 import {
   findCards,
   nextCard,
@@ -36,9 +37,7 @@ const moment = ref(0);
 const seconds = computed(() => Math.max(0, (moment.value - began.value) / 1000));
 const result = ref<{ right: boolean; seconds: number; back: string } | null>(null);
 const score = ref({ right: 0, asked: 0 });
-let timer: ReturnType<typeof setInterval> | undefined;
-onMounted(() => (timer = setInterval(() => (moment.value = performance.now()), 200)));
-onBeforeUnmount(() => clearInterval(timer));
+useIntervalFn(() => (moment.value = performance.now()), 200);
 
 const known = computed(
   () =>
