@@ -101,7 +101,7 @@ test('dragged by the mouse: what it would do is said while it is held', async ({
 
 test('two riders from one line, and their lists on paper', async ({ page, app }) => {
   await open(page, app, '/crew');
-  await expect(page.locator('.stage-head')).toContainText('You ride alone on this trip');
+  await expect(page.locator('.stage-head')).toContainText('2 companions ride along, but nobody is named yet');
   await page.getByLabel('Name, bike, what you know').fill('Ada, enduro 250, tubes, handy, hovercraft');
   await expect(page.getByText('not understood: hovercraft')).toBeVisible();
   await page.getByLabel('Name, bike, what you know').fill('Ada, enduro 250, tubes, handy');

@@ -232,8 +232,8 @@ test('practice decides where the tools come from, for whom, and what the bag may
   const was = await worth();
   const bag = (text: string) =>
     practise(async () => {
-      await page.getByLabel('Worth in the bag, at most €').fill(text);
-      await page.getByLabel('Worth in the bag, at most €').press('Tab');
+      await page.getByLabel('Worth in the bag, at most (€)').fill(text);
+      await page.getByLabel('Worth in the bag, at most (€)').press('Tab');
     });
   await bag(String(was - 3));
   expect(await worth()).toBeLessThanOrEqual(was - 3);

@@ -23,7 +23,7 @@ test('a trip without legs, a head and no tools: every stage says what is missing
   await page.locator('#piece').fill('socket 1/4 8');
   await page.locator('#piece').press('Enter');
   await goTo(page, 'Kit');
-  await expect(page.locator('.picture .empty')).toContainText('Nothing to carry yet');
+  await expect(page.locator('.picture')).toContainText('Nothing to carry yet');
   await expect(page.locator('.stage-head')).not.toContainText(/100|proven/);
   await goTo(page, 'Stow');
   await expect(page.locator('.stage-head')).toContainText('This bike has no places yet');
@@ -198,6 +198,61 @@ test('must-haves are in every kit, one press each, and say what stands in their 
   // A garage of one bolt has no axle to turn; the sentence leads to where one is marked.
   await page.goto(`${app.url}/walk?mark=front%20axle`);
   await expect(page.getByRole('combobox', { name: 'Which fastener is the front axle?' })).toBeInViewport();
+});
+
+test('an empty stage says what it will show, with a picture of it filled, and leads to the one thing to do now', async ({
+  page,
+  app,
+}) => {
+  await freshBike(page, app);
+  for (const [stage, shows, act, heading] of [
+    ['Match', 'green where a tool of yours turns it', 'Measure the first fastener', 'Walk the bike'],
+    ['Kit', 'how much kit is enough', 'Measure the first fastener', 'Walk the bike'],
+    ['Crew', 'shared out here between all who ride along', 'Plan a trip', 'What this ride can do to this bike'],
+    ['Prove', 'which repairs you have really done', 'Plan a trip', 'What this ride can do to this bike'],
+  ] as const) {
+    await goTo(page, stage);
+    await expect(page.locator('.empty-stage')).toContainText(shows);
+    await expect(page.locator('.empty-stage').getByRole('img', { name: /^Example:/ })).toBeVisible();
+    await faultless(page, `${stage}, empty`);
+    await page.getByRole('link', { name: act }).click();
+    await expect(page.locator('h1')).toHaveText(heading);
+  }
+});
+
+test('money is shown in the currency that one chose, by the rate that one typed', async ({ page, app }) => {
+  await open(page, app, '/match?tab=drawer');
+  await page.goto(`${app.url}/kit`);
+  await settled(page);
+  const worth = async () => {
+    const text = (await page.locator('.stage-head').textContent()) ?? '';
+    return /worth (\d+) (\S+?)[.,]/u.exec(text)?.slice(1) ?? [];
+  };
+  const [euros, sign] = await worth();
+  expect(sign).toBe('€');
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: /^Currency/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Currency' });
+  await dialog.getByLabel('Show money in').fill('US Dollar');
+  await page.getByRole('option', { name: /USD/ }).click();
+  await dialog.getByLabel(/^One euro is how many/).fill('-2');
+  await expect(dialog).toContainText('Enter a number from');
+  await expect(dialog.getByRole('button', { name: 'Save' })).toBeDisabled();
+  await dialog.getByLabel(/^One euro is how many/).fill('1,25');
+  await faultless(page, 'the currency');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(page.locator('.stage-head')).toContainText(`${Math.round(Number(euros) * 1.25)} $`);
+  // A limit typed in dollars is stored in euros, and is the same number again.
+  await page.getByRole('tab', { name: 'Preferences' }).click();
+  const limit = page.getByLabel('Worth in the bag, at most ($)');
+  await limit.fill('500');
+  await limit.press('Tab');
+  await expect(page.locator('.kept')).toHaveText('Saved');
+  expect((await stored(page, app)).garage.practice.worth).toBe(400);
+  await page.reload();
+  await settled(page);
+  await page.getByRole('tab', { name: 'Preferences' }).click();
+  await expect(limit).toHaveValue('500');
 });
 
 test('first hour: from an empty garage to a priced, packed and printed kit without a dead end', async ({

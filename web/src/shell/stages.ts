@@ -90,7 +90,9 @@ export function useStages() {
             ? crew.answer
               ? `${figure(view.units, 'weight', crew.answer.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}`
               : `${riders} ride`
-            : 'alone',
+            : (trip?.companions ?? 0) > 0
+              ? 'not named'
+              : 'alone',
         done: riders > 1 && crew.answer !== null && crew.answer.judged.gaps.length === 0,
         begun: riders > 1,
       },

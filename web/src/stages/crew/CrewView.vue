@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
 import { ME, type Effect } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useCrew } from '../../stores/crew';
@@ -20,6 +20,9 @@ import PeopleSheet from './PeopleSheet.vue';
 import RulesSheet from './RulesSheet.vue';
 import WhatIfSheet from './WhatIfSheet.vue';
 import './crew.css';
+
+/** Only where there is nothing to show yet. */
+const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
 
 const crew = useCrew();
 const garage = useGarage();
@@ -120,7 +123,11 @@ useTouchDrops((key, to) => drop(key, Number(to)));
     >
       <div class="stage-head">
         <h1>Who carries what</h1>
-        <p v-if="!garage.trip">Plan a trip first: a crew rides one. <router-link to="/trip">Open Trip</router-link></p>
+        <p v-if="!garage.trip">Plan a trip first: a crew rides one.</p>
+        <p v-else-if="!crew.crew && garage.trip.companions > 0">
+          {{ counted(garage.trip.companions, 'companion rides', 'companions ride') }} along, but nobody is named yet.
+          <strong>Say who they are</strong>, and the kit is shared out between you.
+        </p>
         <p v-else-if="!crew.crew">
           You ride alone on this trip. <strong>Add who rides along</strong>, and the kit is shared out between you.
         </p>
@@ -178,6 +185,11 @@ useTouchDrops((key, to) => drop(key, Number(to)));
         </p>
       </template>
       <p v-else-if="crew.crew && !crew.failed" class="empty">Sharing out …</p>
+      <EmptyStage
+        v-else-if="!crew.crew"
+        stage="crew"
+        :act="garage.trip ? null : { label: 'Plan a trip', to: '/trip' }"
+      />
     </section>
     <section class="sheet crew-sheet" aria-label="The crew">
       <template v-if="garage.trip && garage.bike">

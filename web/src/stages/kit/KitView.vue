@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from 'vue-router';
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { figure, LEVEL_NAMES, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
@@ -26,6 +26,9 @@ import PracticeSwitches from './PracticeSwitches.vue';
 import PreventionSheet from './PreventionSheet.vue';
 import StepsBeside from './StepsBeside.vue';
 import { useMoney } from '../../ui/useMoney';
+
+/** Only where there is nothing to show yet. */
+const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
 
 const { money } = useMoney();
 const answers = useAnswer();
@@ -136,6 +139,12 @@ const handle = computed(() => {
 const nothingYet = computed(
   () => answers.answer?.unknown.mass !== null || (kit.value?.pieces.length === 0 && !hasTrip.value),
 );
+/** What a kit needs first: something to turn, then somewhere to ride. */
+const firstAct = computed(() =>
+  garage.fasteners.length === 0
+    ? { label: 'Measure the first fastener', to: '/walk' }
+    : { label: garage.trip ? 'Add legs to the trip' : 'Plan a trip', to: '/trip' },
+);
 const inMoney = computed(() => garage.trip?.kit.value === 'money');
 /** What the kit is the least in, where it is made least. */
 const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
@@ -224,7 +233,8 @@ function adds(i: number): string {
       </v-tabs>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
         <h1>{{ mode === 'grams' ? 'What adds weight' : 'How much kit is enough' }}</h1>
-        <p v-if="kit && !nothingYet">
+        <p v-if="kit && nothingYet">Nothing to carry yet.</p>
+        <p v-else-if="kit">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
           <template v-if="kit.as === 'kept'"> as saved: {{ kit.keptName }};</template>
           {{ ' '
@@ -254,11 +264,7 @@ function adds(i: number): string {
         <v-btn variant="plain" @click="void router.replace({ query: { ...route.query, list: 'buy' } })">To buy</v-btn>
         mark what you own already.
       </p>
-      <p v-if="kit && nothingYet" class="empty">
-        Nothing to carry yet. Measure fasteners in <router-link to="/walk">Walk</router-link>, enter what you own in the
-        toolbox in <router-link to="/match">Match</router-link>, and give a trip legs in
-        <router-link to="/trip">Trip</router-link>.
-      </p>
+      <EmptyStage v-if="kit && nothingYet && mode === 'enough'" stage="kit" :act="firstAct" />
       <template v-if="mode === 'enough'">
         <KitQuestion v-if="garage.trip" :trip="garage.trip" />
         <template v-if="hasTrip">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useDisplay } from 'vuetify';
 import { HEAD_FORMS, millimetres, printShape, type Fastener } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
@@ -16,6 +16,9 @@ import CoveragePicture from './CoveragePicture.vue';
 import DrawerSheet from './DrawerSheet.vue';
 import TrySheet from './TrySheet.vue';
 import WeighSheet from './WeighSheet.vue';
+
+/** Only where there is nothing to show yet. */
+const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -77,7 +80,8 @@ const by = (f: Fastener) =>
     <section class="picture">
       <div class="stage-head">
         <h1>What your tools reach</h1>
-        <p v-if="answers.figures">
+        <p v-if="chosen.length === 0">No fastener is measured yet.</p>
+        <p v-else-if="answers.figures">
           <strong class="num">{{ answers.figures.reached }}</strong> of
           <span class="num">{{ answers.figures.chosen }}</span> {{ gaps.length > 0 ? 'fasteners;' : 'fasteners.' }}
           <span v-if="gaps.length > 0" class="gap"
@@ -90,10 +94,12 @@ const by = (f: Fastener) =>
         </v-btn>
         <NextStage />
       </div>
-      <p v-if="chosen.length === 0" class="empty">
-        No fastener is measured yet. <router-link to="/walk">Walk the bike</router-link> first.
-      </p>
-      <CoveragePicture v-if="against && chosen.length > 0" />
+      <EmptyStage
+        v-if="chosen.length === 0"
+        stage="match"
+        :act="{ label: 'Measure the first fastener', to: '/walk' }"
+      />
+      <CoveragePicture v-else-if="against" />
       <ul v-else class="heads" aria-label="All fasteners by shape and size">
         <li v-for="{ f, all } in glyphs" :key="f.id">
           <v-btn

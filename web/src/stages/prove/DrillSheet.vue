@@ -2,6 +2,7 @@
 /** Which drill next: by what each is worth for the time that one has. */
 import { computed, ref } from 'vue';
 import type { DrillOffer, ProofTold } from '@necessaire/core';
+import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
 import SelectField from '../../ui/SelectField.vue';
 import { counted, percent } from '../../ui/words';
@@ -9,6 +10,7 @@ import { hoursText, minutesText } from '../../words/prove';
 
 const props = defineProps<{ told: ProofTold }>();
 const emit = defineEmits<{ rehearse: [troubleId: string]; play: [] }>();
+const garage = useGarage();
 const proof = useProof();
 const TIMES = [
   { title: 'any', value: 0 },
@@ -66,9 +68,11 @@ const brings = (o: DrillOffer): string =>
       </p>
       <p v-if="fitting.length === 0" class="none">
         {{
-          real.length === 0
-            ? 'Nothing is left to prove with this kit.'
-            : `No drill fits ${minutesText(have)}. A round of Find it takes three minutes.`
+          !garage.trip
+            ? 'Plan a trip first: it says what may break.'
+            : real.length === 0
+              ? 'Nothing is left to prove with this kit.'
+              : `No drill fits ${minutesText(have)}. A round of Find it takes three minutes.`
         }}
         <v-btn variant="tonal" @click="emit('play')">Play Find it</v-btn>
       </p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
@@ -16,6 +16,9 @@ import PaperSheet from './PaperSheet.vue';
 import ProofPicture from './ProofPicture.vue';
 import WatchSheet from './WatchSheet.vue';
 import './prove.css';
+
+/** Only where there is nothing to show yet. */
+const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -46,10 +49,7 @@ const overdue = computed(
     <section class="picture prove" :data-working="answers.busy ? 'yes' : 'no'">
       <div class="stage-head">
         <h1>What is proven, and what only planned</h1>
-        <p v-if="!garage.trip">
-          Plan a trip first: what may go wrong on it is what there is to practise.
-          <router-link to="/trip">Open Trip</router-link>
-        </p>
+        <p v-if="!garage.trip">Plan a trip first: what may go wrong on it is what there is to practise.</p>
         <p v-else-if="told && told.ready.share !== null" role="status">
           <strong class="num ready">{{ percent(told.ready.share) }}</strong> of the
           <span class="num">{{ hoursText(told.ready.atStake) }}</span> at risk are saved by repairs that you have really
@@ -88,6 +88,7 @@ const overdue = computed(
           and after work on axle, brake or steering the torque wrench does.
         </p>
       </template>
+      <EmptyStage v-else-if="!garage.trip" stage="prove" :act="{ label: 'Plan a trip', to: '/trip' }" />
       <p v-else-if="garage.trip && !told" class="empty">Working out the kit …</p>
     </section>
     <section class="sheet prove-sheet" aria-label="Practise and check">

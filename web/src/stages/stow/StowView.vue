@@ -285,7 +285,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
                 packing.proven
                   ? 'the best layout for your priorities, proven.'
                   : search.progress !== null
-                    ? 'looking for a better layout …'
+                    ? 'still improving …'
                     : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`
               }}</template
             >

@@ -102,6 +102,7 @@ function show(leg: Leg) {
         @change="write('the day of leaving', { leaves: text($event) || null })"
       />
       <SelectField
+        class="two"
         label="Who fetches you"
         :items="Object.entries(RECOVERY).map(([k, w]) => ({ title: String(w), value: k }))"
         :model-value="trip.recovery"
@@ -315,6 +316,9 @@ function show(leg: Leg) {
 }
 .wide {
   grid-column: 1 / -1;
+}
+.two {
+  grid-column: span 2;
 }
 .speeds {
   padding: 4px 0;

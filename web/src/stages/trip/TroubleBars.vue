@@ -35,7 +35,7 @@ const rows = computed(() =>
     .map((e) => ({ e, m: sums.value.get(e.trouble.id) ?? NOTHING(e) }))
     .filter(({ e }) => e.atStake > 0.0005 || e.odds > 0.001),
 );
-const labelWidth = computed(() => (size.width < 520 ? 138 : 220));
+const labelWidth = computed(() => (size.width < 520 ? 138 : size.width < 620 ? 220 : 256));
 const x = computed(() =>
   scaleLinear(
     [0, max(rows.value, ({ e }) => e.atStake) ?? 1],
@@ -47,7 +47,7 @@ const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h *
 
 /** Names end before their bars begin; the whole name is in the row's own label. */
 const shown = (name: string) => {
-  const most = labelWidth.value < 200 ? 19 : 32;
+  const most = labelWidth.value < 200 ? 19 : labelWidth.value < 250 ? 32 : 38;
   return name.length > most ? `${name.slice(0, most - 2).trimEnd()}…` : name;
 };
 function show({ e, m }: { e: Exposure; m: TroubleSum }) {
