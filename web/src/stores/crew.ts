@@ -26,6 +26,8 @@ export const useCrew = defineStore('crew', () => {
   const busy = computed(() => running.value || pending.value);
   /** Whether what is shown is only the first of what is still being bettered. */
   const first = ref(false);
+  /** Whether the rider ended the search before it was done. */
+  const halted = ref(false);
   const failed = ref<string | null>(null);
   /** Who is taken out of the ride to look at it without them, and the group that is looked at: carrier numbers. */
   const gone = ref<number | null>(null);
@@ -59,6 +61,7 @@ export const useCrew = defineStore('crew', () => {
     }
     const mine = worker;
     running.value = true;
+    halted.value = false;
     failed.value = null;
     if (asked !== of.id) answer.value = null;
     asked = of.id;
@@ -103,6 +106,15 @@ export const useCrew = defineStore('crew', () => {
       soon.start();
     },
   );
+  /** Ends the search on the rider's word: the first share, which is there at once, stays. */
+  function halt() {
+    if (!first.value) return;
+    end();
+    running.value = false;
+    pending.value = false;
+    first.value = false;
+    halted.value = true;
+  }
   /** Worked out while somebody looks: one call with true, one with false when they leave. */
   function want(on: boolean) {
     wanted = Math.max(0, wanted + (on ? 1 : -1));
@@ -140,5 +152,23 @@ export const useCrew = defineStore('crew', () => {
   /** Says who carries so many of a thing; null lets the program choose again. */
   const fix = (item: string, by: string | null, count: number): boolean =>
     set('say who carries it', { fixed: fixing(crew.value?.fixed ?? [], item, by, count) });
-  return { gone, looked, crew, answer, alone, leaning, busy, first, failed, want, ask, set, join, leave, fix };
+  return {
+    gone,
+    looked,
+    crew,
+    answer,
+    alone,
+    leaning,
+    busy,
+    first,
+    halted,
+    halt,
+    failed,
+    want,
+    ask,
+    set,
+    join,
+    leave,
+    fix,
+  };
 });

@@ -36,6 +36,8 @@ export const useFrontier = defineStore('frontier', () => {
   /** Limit that is being dragged, grams; null when none is. */
   const dragged = ref<number | null>(null);
   const more = ref(false);
+  /** Whether the rider ended the work before it was done. */
+  const halted = ref(false);
   let worker: Worker | null = null;
   const soon = useTimeoutFn(() => void run(), SETTLE, { immediate: false });
   let wanted = false;
@@ -100,6 +102,7 @@ export const useFrontier = defineStore('frontier', () => {
   watch([subject, most], () => {
     stop();
     more.value = false;
+    halted.value = false;
     if (!wanted) return;
     running.value = true;
     soon.start();
@@ -110,13 +113,19 @@ export const useFrontier = defineStore('frontier', () => {
     if (on === wanted) return;
     wanted = on;
     if (!on) stop();
-    else if (made !== subject.value || !now.value?.done) {
+    else if (!halted.value && (made !== subject.value || !now.value?.done)) {
       // Whoever only passes through the stage starts nothing.
       running.value = true;
       soon.start();
     }
   }
+  /** Ends the work on the rider's word: what is known stays. */
+  function halt() {
+    stop();
+    halted.value = true;
+  }
   function closeBand() {
+    halted.value = false;
     more.value = true;
     void run();
   }
@@ -197,6 +206,8 @@ export const useFrontier = defineStore('frontier', () => {
     most,
     want,
     closeBand,
+    halt,
+    halted,
     hintFor,
     pointAt,
   };

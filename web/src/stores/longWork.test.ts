@@ -120,6 +120,26 @@ describe('the crew’s sharing', () => {
     expect(crew.failed).toBeNull();
     crew.want(false);
   });
+  test('ended by a press, the first sharing stays; the next edit begins anew', async () => {
+    const { crew, garage } = await crewed();
+    crew.want(true);
+    await until(() => share.calls.length === 1, 'it was begun');
+    // Before there is a first one, there is nothing that could stay.
+    crew.halt();
+    expect([crew.busy, crew.halted]).toEqual([true, false]);
+    (share.last.args[3] as (now: CrewAnswer) => void)(shared(9));
+    await until(() => crew.first, 'the first sharing');
+    crew.halt();
+    expect([crew.busy, crew.first, crew.halted]).toEqual([false, false, true]);
+    expect([crew.answer, openWorkers('crew.worker.ts')]).toEqual([shared(9), 0]);
+    garage.put('more ties', 'supplies', { ...garage.doc!.supplies[0]!, quantity: 5 });
+    await until(() => share.calls.length === 2, 'begun anew');
+    expect(crew.halted).toBe(false);
+    share.last.end(shared(8));
+    await until(() => !crew.busy, 'the exact one');
+    expect(crew.answer).toEqual(shared(8));
+    crew.want(false);
+  });
   test('asks nothing of what is about to be replaced', async () => {
     const { crew } = await crewed();
     expect(await crew.ask((w) => w.leaning())).toBeNull();
@@ -172,7 +192,47 @@ describe('the packing searched on', () => {
   });
 });
 
+describe('the packing searched on, ended by a press', () => {
+  test('stays as it is, and is not searched again by itself', async () => {
+    const { answers } = await load();
+    const packing = usePacking();
+    packing.want(true);
+    await until(() => pack.calls.length === 1, 'it was begun');
+    const shown = answers.answer;
+    packing.halt();
+    expect([packing.progress, openWorkers('stow.worker.ts'), answers.answer]).toEqual([null, 0, shown]);
+    packing.want(false);
+    packing.want(true);
+    expect([packing.progress, pack.calls.length]).toEqual([null, 1]);
+    packing.want(false);
+  });
+});
+
 describe('the curve of kits', () => {
+  test('ended by a press stays as far as it is known, and goes on only when asked', async () => {
+    const curve = new Work();
+    const asked = workers.get('answer.worker.ts')!;
+    workers.set('answer.worker.ts', { ...asked, frontier: (...args: unknown[]) => curve.run(...args) });
+    await load();
+    const frontier = useFrontier();
+    frontier.want(true);
+    await until(() => curve.calls.length === 1, 'it was begun');
+    const far = { asks: [], picture: null, levels: [], share: 0.3, done: false };
+    (curve.last.args[3] as (now: unknown) => void)(far);
+    await until(() => frontier.now !== null, 'how far it is');
+    frontier.halt();
+    expect([frontier.running, frontier.halted, frontier.now?.share]).toEqual([false, true, 0.3]);
+    frontier.want(false);
+    frontier.want(true);
+    expect([frontier.running, curve.calls.length]).toEqual([false, 1]);
+    frontier.closeBand();
+    await until(() => curve.calls.length === 2, 'it goes on');
+    expect([frontier.running, frontier.halted]).toEqual([true, false]);
+    curve.last.end({ ...far, share: 1, done: true });
+    await until(() => !frontier.running, 'it is done');
+    frontier.want(false);
+    workers.set('answer.worker.ts', asked);
+  });
   test('stands for the trip that it was made for; without one nothing is said of it', async () => {
     const { garage } = await load();
     const frontier = useFrontier();

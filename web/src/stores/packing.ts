@@ -89,5 +89,11 @@ export const usePacking = defineStore('packing', () => {
     worker?.terminate();
     worker = null;
   }
-  return { packing, progress, failed, want };
+  /** Ends the search on the rider's word: the packing that there is stays, and the same one is not searched again by itself. */
+  function halt() {
+    const key = tried;
+    stop();
+    tried = key;
+  }
+  return { packing, progress, failed, want, halt };
 });

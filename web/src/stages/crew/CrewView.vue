@@ -20,6 +20,7 @@ import PeopleSheet from './PeopleSheet.vue';
 import RulesSheet from './RulesSheet.vue';
 import WhatIfSheet from './WhatIfSheet.vue';
 import './crew.css';
+import WorkBar from '../../ui/WorkBar.vue';
 
 /** Only where there is nothing to show yet. */
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
@@ -141,16 +142,25 @@ useTouchDrops((key, to) => drop(key, Number(to)));
             >;
             <strong v-if="gaps > 0" class="gap">{{ counted(gaps, 'gap') }}.</strong>
             <template v-else>every bike gets home, apart and together.</template>
-            <span v-if="crew.busy || crew.first"> Looking for a better one …</span>
-            <span v-else-if="answer.proven"> Proven the best.</span>
+            <span v-if="answer.proven"> Proven the best.</span>
             <span v-else-if="answer.gap < 0.5"> Within {{ percent(answer.gap, 1) }} of the best.</span>
+            <span v-else-if="crew.halted"> Not proven the best: you stopped the search.</span>
             <span v-else> Not proven the best: there are very many tools to choose from.</span>
           </template>
         </p>
         <p v-else-if="crew.failed" class="gap" role="alert">{{ crew.failed }}</p>
         <NextStage />
       </div>
-      <v-progress-linear v-if="crew.busy" indeterminate height="2" aria-label="Sharing out" />
+      <div v-if="crew.crew" class="work">
+        <WorkBar
+          v-if="crew.busy"
+          slim
+          :says="answer ? 'Looking for a better share …' : 'Sharing out …'"
+          :share="null"
+          :keeps="!crew.first"
+          @stop="crew.halt()"
+        />
+      </div>
       <template v-if="crew.crew && answer">
         <div class="fair">
           <span class="label">Least weight</span>
@@ -212,6 +222,10 @@ useTouchDrops((key, to) => drop(key, Number(to)));
 </template>
 
 <style scoped>
+/* Its room stays when the work is done: nothing moves under a hand. */
+.work {
+  min-height: 40px;
+}
 .legend {
   font-size: 13px;
   margin-bottom: 6px;

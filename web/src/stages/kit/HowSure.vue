@@ -5,6 +5,7 @@ import { RATE_RANGE, type RatesAt, type Sureness } from '@necessaire/core';
 import { useHowSure } from '../../stores/weighs';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const sure = useHowSure();
 const view = useView();
@@ -31,10 +32,12 @@ const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'a
       kit again with each group of rates a third as high and {{ RATE_RANGE }} times as high, and shows what changes.
     </p>
     <v-btn v-if="sure.progress === null && !sure.result" variant="outlined" @click="sure.start()">Check it</v-btn>
-    <div v-if="sure.progress !== null" class="at-work">
-      <v-progress-linear :model-value="sure.progress * 100" height="6" aria-label="Choosing the kit with other rates" />
-      <v-btn variant="plain" @click="sure.stop()">Stop</v-btn>
-    </div>
+    <WorkBar
+      v-if="sure.progress !== null"
+      says="Choosing the kit with other rates …"
+      :share="sure.progress"
+      @stop="sure.stop()"
+    />
     <p v-if="sure.failed" role="alert" class="gap">That could not be worked out. Press “Check it” again.</p>
     <template v-if="sure.result">
       <p class="answer">

@@ -26,6 +26,7 @@ import PracticeSwitches from './PracticeSwitches.vue';
 import PreventionSheet from './PreventionSheet.vue';
 import StepsBeside from './StepsBeside.vue';
 import { useMoney } from '../../ui/useMoney';
+import WorkBar from '../../ui/WorkBar.vue';
 
 /** Only where there is nothing to show yet. */
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
@@ -268,8 +269,15 @@ function adds(i: number): string {
       <template v-if="mode === 'enough'">
         <KitQuestion v-if="garage.trip" :trip="garage.trip" />
         <template v-if="hasTrip">
-          <p v-if="!curve.picture && curve.running" role="status" class="empty">
-            Working out the best kit of every weight …
+          <WorkBar
+            v-if="!curve.picture && curve.running"
+            says="Working out the best kit of every weight …"
+            :share="curve.now?.share ?? 0"
+            @stop="curve.halt()"
+          />
+          <p v-else-if="!curve.picture && curve.halted" class="empty">
+            You stopped it before there was a curve.
+            <v-btn variant="tonal" @click="curve.closeBand()">Work it out</v-btn>
           </p>
           <p v-if="curve.failed" class="gap">{{ curve.failed }}</p>
           <template v-if="curve.picture">
@@ -296,16 +304,19 @@ function adds(i: number): string {
                 <strong class="num">{{ marginalWords }}</strong>.
               </template>
               <v-btn variant="plain" @click="explainCurve">How this is calculated</v-btn>
-              <template v-if="curve.running">
-                ·
-                <span role="status"
-                  >Narrowing the estimate, <span class="num">{{ percent(curve.now?.share ?? 0) }}</span></span
-                ></template
-              >
-              <template v-else-if="!curve.picture.proven">
-                · <v-btn variant="plain" @click="curve.closeBand()">Narrow the estimate further</v-btn></template
-              >
             </p>
+            <div class="work">
+              <WorkBar
+                v-if="curve.running"
+                slim
+                says="Narrowing the estimate …"
+                :share="curve.now?.share ?? 0"
+                @stop="curve.halt()"
+              />
+              <v-btn v-else-if="!curve.picture.proven" variant="plain" @click="curve.closeBand()"
+                >Narrow the estimate further</v-btn
+              >
+            </div>
             <div v-if="handle" class="beside">
               <StepsBeside :title="`Dropped first below ${massText(view.units, curve.limit)}`" :steps="curve.leaves" />
               <StepsBeside title="Added next above it" :steps="curve.comes" />
@@ -413,6 +424,10 @@ function adds(i: number): string {
 </template>
 
 <style scoped>
+/* Its room stays when the work is done: nothing moves under a hand. */
+.work {
+  min-height: 40px;
+}
 .big {
   font-size: 22px;
 }

@@ -10,6 +10,7 @@ import { useView } from '../../stores/view';
 import { useSwitchCosts } from '../../stores/weighs';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import { massText, percent } from '../../ui/words';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const garage = useGarage();
 const view = useView();
@@ -123,10 +124,12 @@ function why(c: SwitchCost) {
     <p v-if="costs.progress === null && !costs.result">
       <v-btn variant="tonal" @click="costs.start()">Compare the other settings</v-btn>
     </p>
-    <p v-else-if="costs.progress !== null" role="status">
-      Calculating each kit … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
-      <v-btn variant="plain" @click="costs.stop()">Stop</v-btn>
-    </p>
+    <WorkBar
+      v-else-if="costs.progress !== null"
+      says="Calculating each kit …"
+      :share="costs.progress"
+      @stop="costs.stop()"
+    />
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
     <p class="caution">Never stand on a bar while the bike is on a prop; break axles loose before you lift it.</p>
   </section>

@@ -9,6 +9,7 @@ import { usePreventionCosts } from '../../stores/weighs';
 import { useView } from '../../stores/view';
 import { massText, percent } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const { money } = useMoney();
 const props = defineProps<{ bike: Bike }>();
@@ -62,10 +63,12 @@ function why(c: PreventionCost, name: string) {
     <p v-if="costs.progress === null && !costs.result">
       <v-btn variant="tonal" @click="costs.start()">Compare their effect</v-btn>
     </p>
-    <p v-else-if="costs.progress !== null" role="status">
-      Calculating each … <span class="num">{{ Math.round(costs.progress * 100) }} %</span>
-      <v-btn variant="plain" @click="costs.stop()">Stop</v-btn>
-    </p>
+    <WorkBar
+      v-else-if="costs.progress !== null"
+      says="Calculating each …"
+      :share="costs.progress"
+      @stop="costs.stop()"
+    />
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
     <div v-for="p in list" :key="p.id" class="one">
       <span

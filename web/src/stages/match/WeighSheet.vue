@@ -10,6 +10,7 @@ import { useWeighs } from '../../stores/weighs';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -53,12 +54,8 @@ function buy(model: PieceModel) {
       <p v-if="weighs.failed" class="gap">{{ weighs.failed }}</p>
       <p><v-btn @click="weighs.start()">Work it out</v-btn></p>
     </div>
-    <div v-else-if="!weighs.result" class="start" role="status">
-      <p>
-        Calculating with and without … <span class="num">{{ Math.round((weighs.progress ?? 0) * 100) }} %</span>
-      </p>
-      <span class="bar"><span :style="{ width: `${(weighs.progress ?? 0) * 100}%` }" /></span>
-      <p><v-btn variant="tonal" @click="weighs.stop()">Stop</v-btn></p>
+    <div v-else-if="!weighs.result" class="start">
+      <WorkBar says="Calculating with and without …" :share="weighs.progress ?? 0" @stop="weighs.stop()" />
     </div>
     <template v-else>
       <div class="sheet-head">
@@ -136,17 +133,6 @@ function buy(model: PieceModel) {
 small {
   display: block;
   font-size: 12px;
-}
-.bar {
-  display: block;
-  height: 5px;
-  background: var(--hair);
-  margin-top: 3px;
-}
-.bar span {
-  display: block;
-  height: 100%;
-  background: var(--measured);
 }
 @media (max-width: 760px) {
   .v-btn--variant-plain.num {

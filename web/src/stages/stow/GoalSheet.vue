@@ -5,6 +5,7 @@ import { GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const props = defineProps<{ packing: Packing }>();
 const garage = useGarage();
@@ -68,6 +69,13 @@ function explainPoints() {
       <v-btn variant="plain" class="how" @click="explainPoints">How this is calculated</v-btn>
       <span v-if="search.failed" class="gap"> {{ search.failed }}</span>
     </p>
+    <WorkBar
+      v-if="search.progress !== null"
+      slim
+      says="Searching for a better layout …"
+      :share="search.progress"
+      @stop="search.halt()"
+    />
     <div v-for="g in GOALS" :key="g" class="goal">
       <span
         ><strong>{{ GOAL_TEXT[g].name }}</strong

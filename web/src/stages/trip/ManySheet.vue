@@ -9,6 +9,7 @@ import { today } from '../../ui/day';
 import NumberField from '../../ui/NumberField.vue';
 import { percent } from '../../ui/words';
 import { useTripWork } from './useTripWork';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const answers = useAnswer();
@@ -76,11 +77,14 @@ function why(r: Simulated) {
       <NumberField v-model="runs" label="Trips" :min="1000" :max="2000000" />
       <NumberField v-model="seed" label="Seed" :min="1" :max="1000000" />
       <v-btn v-if="work.progress.value === null" :disabled="!answers.answer" @click="ride"> Run simulation </v-btn>
-      <v-btn variant="tonal" v-else @click="work.stop()">Stop</v-btn>
     </div>
-    <p v-if="work.progress.value !== null" class="note" role="status">
-      Riding … <span class="num">{{ Math.round(work.progress.value * 100) }} %</span>
-    </p>
+    <WorkBar
+      v-if="work.progress.value !== null"
+      class="note"
+      says="Riding …"
+      :share="work.progress.value"
+      @stop="work.stop()"
+    />
     <p v-if="work.failed.value" class="note gap">{{ work.failed.value }}</p>
     <p v-if="!result && work.progress.value === null" class="note soft">
       Troubles fall along the legs by their odds; each repair uses up what it takes, and holds or does not. The same

@@ -19,6 +19,7 @@ import {
 import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
 import { useTripWork } from './useTripWork';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const props = defineProps<{ trip: Trip; route: Route }>();
 const view = useView();
@@ -120,9 +121,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
 
 <template>
   <div ref="element" class="way">
-    <p v-if="points.length === 0" class="soft" role="status">
-      Measuring how far help is … <span class="num">{{ Math.round((work.progress.value ?? 0) * 100) }} %</span>
-    </p>
+    <WorkBar v-if="points.length === 0" keeps says="Measuring how far help is …" :share="work.progress.value ?? 0" />
     <template v-else>
       <p v-if="worst && stretch && kind" class="worst">
         Farthest from {{ kind === 'road-head' || kind === 'workshop' ? `a ${kind}` : kind }}:

@@ -24,6 +24,7 @@ import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import type { GpxResult } from '../../workers/trip.worker';
 import { useTripWork } from './useTripWork';
+import WorkBar from '../../ui/WorkBar.vue';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -108,10 +109,13 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         Remove route
       </v-btn>
     </p>
-    <p v-if="work.progress.value !== null" class="note" role="status">
-      Reading … <span class="num">{{ Math.round(work.progress.value * 100) }} %</span>
-      <v-btn variant="plain" @click="work.stop()">Stop</v-btn>
-    </p>
+    <WorkBar
+      v-if="work.progress.value !== null"
+      class="note"
+      says="Reading …"
+      :share="work.progress.value"
+      @stop="work.stop()"
+    />
     <p v-if="refused" class="note gap" role="alert">{{ refused }}</p>
     <p v-if="!route" class="note soft">
       Tracks, routes and waypoints, several files one after the other. How far help is along the whole way follows from
