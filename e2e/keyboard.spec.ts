@@ -96,3 +96,21 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await command(page, 'print the list');
   await expect(page.locator('.paper')).toContainText('Plug spanner 16');
 });
+
+test('an arrow that is pressed before a menu is there goes to its first item once it is', async ({ page, app }) => {
+  let let_ = () => {};
+  const gate = new Promise<void>((done) => (let_ = done));
+  await page.route('**/OpenMenu-*.js', async (route) => {
+    await gate;
+    await route.continue();
+  });
+  await open(page, app);
+  await page.getByTitle('Garages and settings').focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('menu')).toHaveCount(0);
+  let_();
+  await expect(page.getByRole('menuitem', { name: 'Demo garage (open)' })).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('menuitem', { name: 'New empty garage' })).toBeFocused();
+});

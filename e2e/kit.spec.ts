@@ -284,3 +284,13 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
     .press('Tab');
   await expect(page.getByRole('alert')).toContainText('counted nowhere');
 });
+
+test('the curve and the steps beside it speak of the weight of the very kit that is shown', async ({ page, app }) => {
+  await open(page, app, '/kit');
+  const mass = /([\d.]+ kg)/u.exec((await page.locator('.stage-head .big').textContent()) ?? '')?.[1];
+  expect(mass).toBeDefined();
+  await expect(page.locator('.flat')).toContainText(`Above ${mass}`);
+  await expect(page.getByRole('heading', { name: /^Dropped first below/ })).toHaveText(
+    new RegExp(`below ${mass!.replace('.', '\\.')}$`, 'iu'),
+  );
+});

@@ -149,8 +149,14 @@ export const useFrontier = defineStore('frontier', () => {
     if (!kit || !picture.value) return null;
     return kneePoint(picture.value.points, priceOfGram({ question: kit }))?.mass ?? null;
   });
+  /** Weight of the kit that was worked out as the best for its weight: while the curve is only narrowed down, its own knee may lie elsewhere. */
+  const settled = ref<number | null>(null);
   const limit = computed(
-    () => dragged.value ?? (garage.trip?.kit.ask === 'worth' ? knee.value : null) ?? garage.trip?.kit.mass ?? 0,
+    () =>
+      dragged.value ??
+      (garage.trip?.kit.ask === 'worth' ? (settled.value ?? knee.value) : null) ??
+      garage.trip?.kit.mass ??
+      0,
   );
   /** The knee that asks for the kit nearest to a weight, in minutes for 100 g. */
   function kneeOf(grams: number): number | null {
@@ -198,6 +204,7 @@ export const useFrontier = defineStore('frontier', () => {
     stale,
     dragged,
     limit,
+    settled,
     knee,
     kneeOf,
     point,

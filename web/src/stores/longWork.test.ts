@@ -238,6 +238,10 @@ describe('the curve of kits', () => {
     const frontier = useFrontier();
     expect([frontier.picture, frontier.point, frontier.leaves, frontier.kneeOf(900)]).toEqual([null, null, [], null]);
     expect(frontier.limit).toBe(garage.trip!.kit.mass);
+    // The kit that was worked out goes before what the curve makes of it; a hand on the handle before both.
+    expect(garage.trip!.kit.ask).toBe('worth');
+    frontier.settled = 6180;
+    expect(frontier.limit).toBe(6180);
     frontier.dragged = 1234;
     expect(frontier.limit).toBe(1234);
   });

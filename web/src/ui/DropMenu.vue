@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A word that opens a short menu of list items. The menu itself is loaded when it is first wanted. */
+import { useMutationObserver } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 
 defineOptions({ inheritAttrs: false });
@@ -17,9 +18,35 @@ function press() {
   asked.value = true;
   open.value = !open.value;
 }
+const there = ref(false);
+/** Whether an arrow was pressed before the menu was there: fast fingers lose nothing. */
+let ahead = false;
 /** Once it is there the menu hears the arrows itself. */
 function arrow() {
+  if (there.value) return;
   if (!asked.value) press();
+  ahead = true;
+}
+function shown(list: HTMLElement) {
+  there.value = true;
+  if (!ahead) return;
+  ahead = false;
+  const first = () => list.querySelector<HTMLElement>('.v-list-item');
+  // As the menu itself does at an arrow. Its items may be loaded after it.
+  requestAnimationFrame(() => {
+    if (first()) first()?.focus();
+    else {
+      const come = useMutationObserver(
+        list,
+        () => {
+          if (!first()) return;
+          come.stop();
+          first()?.focus();
+        },
+        { childList: true, subtree: true },
+      );
+    }
+  });
 }
 </script>
 
@@ -40,7 +67,13 @@ function arrow() {
   >
     {{ label }}
   </v-btn>
-  <OpenMenu v-if="asked && activator" v-model="open" :hint="hint" :activator="activator" @left="emit('left')"
+  <OpenMenu
+    v-if="asked && activator"
+    v-model="open"
+    :hint="hint"
+    :activator="activator"
+    @left="emit('left')"
+    @shown="shown"
     ><slot
   /></OpenMenu>
 </template>

@@ -140,6 +140,12 @@ const handle = computed(() => {
 const nothingYet = computed(
   () => answers.answer?.unknown.mass !== null || (kit.value?.pieces.length === 0 && !hasTrip.value),
 );
+/** The curve speaks of the very kit that is shown. */
+watch(
+  () => (handle.value === 'knee' && kit.value ? Math.ceil(kit.value.mass) : null),
+  (mass) => (curve.settled = mass),
+  { immediate: true },
+);
 /** What a kit needs first: something to turn, then somewhere to ride. */
 const firstAct = computed(() =>
   garage.fasteners.length === 0
@@ -287,15 +293,15 @@ function adds(i: number): string {
               :levels="curve.levels"
               :own="own"
               :now="nowDot"
-              :limit="handle === 'knee' && curve.dragged === null && kit ? Math.round(kit.mass) : curve.limit"
+              :limit="Math.round(curve.limit)"
               :value="garage.trip!.kit.value"
               :handle="handle"
               @drag="curve.dragged = $event"
               @settle="settle"
             />
             <p class="flat">
-              <template v-if="curve.knee !== null"
-                >Above <strong class="num">{{ massText(view.units, curve.knee) }}</strong>,
+              <template v-if="(curve.settled ?? curve.knee) !== null"
+                >Above <strong class="num">{{ massText(view.units, curve.settled ?? curve.knee ?? 0) }}</strong>,
                 {{ weightStep(view.units) }} more would save less than
                 {{ Number(figure(view.units, 'worth', garage.trip!.kit.knee, 2)) }} min.
               </template>
