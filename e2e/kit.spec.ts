@@ -243,7 +243,7 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   await kinds.getByRole('button', { name: 'Add a kind' }).click();
   await kinds.getByLabel('Name of the spare').fill('fuse');
   await kinds.getByRole('button', { name: 'Save' }).click();
-  await expect(kinds).toContainText('there is a kind of this name');
+  await expect(kinds).toContainText('There is a kind of this name');
   await kinds.getByLabel('Name of the spare').fill('brake hose');
   await kinds.getByLabel('It must match the bike').check();
   await kinds.getByRole('button', { name: 'Save' }).click();

@@ -15,7 +15,7 @@ const props = defineProps<{
   open?: boolean;
 }>();
 const faults = computed(() => {
-  const all = bikeFaults(bike.value);
+  const all = { ...bikeFaults(bike.value) };
   // What is typed is judged at once; a name that was not begun is not yet a fault.
   if (!props.tried && bike.value.name === '') delete all['name'];
   return all;

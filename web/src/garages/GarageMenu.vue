@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue';
-import { cardWritten, MOST_BYTES, roadCardSchema } from '@necessaire/core';
+import { cardWritten, garageSchema, MOST_BYTES, roadCardSchema } from '@necessaire/core';
 import { ApiError } from '../api/client';
 import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 import { useOwnCard } from '../stores/ownCard';
+import { faultsByField } from '../ui/useRules';
 import { ownWordsOpen } from '../ui/line/ownWordsOpen';
 import { currencyOpen } from './currencyOpen';
 import { exportOpen } from './exporting';
@@ -41,8 +42,9 @@ function ask(what: 'new' | 'rename') {
 const keepName = () =>
   guard(async () => {
     const text = name.value.trim();
-    if (!text) {
-      refused.value = 'give it a name';
+    const fault = faultsByField(garageSchema.pick({ name: true }), { name: text })['name'];
+    if (fault) {
+      refused.value = fault;
       return;
     }
     if (naming.value === 'new') await garage.create(text);

@@ -5,6 +5,7 @@ import { OWN_TERMS, ownWordSchema, termWords } from '@necessaire/core';
 import LineField from '../ui/LineField.vue';
 import { useOwnWords } from '../ui/line/useOwnWords';
 import SelectField from '../ui/SelectField.vue';
+import { useRules } from '../ui/useRules';
 
 const emit = defineEmits<{ close: [] }>();
 const { own, learn, forget } = useOwnWords();
@@ -12,10 +13,10 @@ const terms = OWN_TERMS.map((t) => ({ title: termWords(t), value: t }));
 const said = ref('');
 const means = ref('form:key');
 const sorted = computed(() => [...own.value].sort((a, b) => a.said.localeCompare(b.said)));
-const valid = computed(() => ownWordSchema.safeParse({ said: said.value, means: means.value }).success);
+const { value: ready, faults } = useRules(ownWordSchema, () => ({ said: said.value.trim(), means: means.value }));
 
 function add() {
-  if (!valid.value) return;
+  if (!ready.value) return;
   learn(said.value.trim(), means.value);
   said.value = '';
 }
@@ -30,9 +31,14 @@ function add() {
         saved with this garage.
       </p>
       <form class="new" @submit.prevent="add">
-        <LineField v-model="said" label="Word" maxlength="40" />
+        <LineField
+          v-model="said"
+          label="Word"
+          maxlength="40"
+          :fault="said.trim() === '' ? null : (faults['said'] ?? null)"
+        />
         <SelectField v-model="means" label="Means" :items="terms" />
-        <v-btn type="submit" :disabled="!valid">Add</v-btn>
+        <v-btn type="submit" :disabled="!ready">Add</v-btn>
       </form>
       <p v-if="sorted.length === 0" class="empty">
         No words yet. When a line does not know a word beside a size, it asks what it means and remembers it here.

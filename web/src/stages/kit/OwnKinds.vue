@@ -6,6 +6,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
 import NumberField from '../../ui/NumberField.vue';
+import { useRules } from '../../ui/useRules';
 
 const garage = useGarage();
 const view = useView();
@@ -22,10 +23,9 @@ const fresh = (): OwnKind => ({
 });
 const draft = ref<OwnKind | null>(null);
 const tried = ref(false);
-const parsed = computed(() =>
-  draft.value
-    ? ownKindSchema.safeParse({ ...draft.value, name: draft.value.name.trim(), unit: draft.value.unit.trim() })
-    : null,
+const { value: ready, faults } = useRules(
+  ownKindSchema,
+  () => draft.value && { ...draft.value, name: draft.value.name.trim(), unit: draft.value.unit.trim() },
 );
 const taken = computed(() => {
   const name = draft.value?.name.trim().toLowerCase() ?? '';
@@ -34,23 +34,18 @@ const taken = computed(() => {
     (garage.doc?.kinds ?? []).some((k) => k.id !== draft.value?.id && k.name.toLowerCase() === name)
   );
 });
-const nameFault = computed(() =>
-  !tried.value || !draft.value
-    ? []
-    : draft.value.name.trim() === ''
-      ? ['write what it is called']
-      : taken.value
-        ? ['there is a kind of this name: choose another name']
-        : draft.value.name.trim().length > 120
-          ? ['at most 120 characters']
-          : [],
-);
+/** Nothing is said of what nobody has typed in yet. */
+const faultAt = (field: 'name' | 'unit') => {
+  if (!draft.value || (!tried.value && draft.value[field].trim() === '')) return [];
+  if (field === 'name' && taken.value) return ['There is a kind of this name: choose another name.'];
+  return faults.value[field] ?? [];
+};
 const used = (k: OwnKind) => (garage.doc?.supplies ?? []).filter((s) => s.kind === k.name).length;
 function save() {
   tried.value = true;
-  if (!draft.value || !parsed.value?.success || taken.value) return;
+  if (!draft.value || !ready.value || taken.value) return;
   const before = (garage.doc?.kinds ?? []).find((k) => k.id === draft.value!.id);
-  const after = parsed.value.data;
+  const after = ready.value;
   // Stocks are told apart by the name: they follow it.
   const stocks =
     before && before.name !== after.name ? (garage.doc?.supplies ?? []).filter((s) => s.kind === before.name) : [];
@@ -96,9 +91,15 @@ function open(k: OwnKind | null) {
         label="Name of the spare"
         density="compact"
         variant="outlined"
-        :error-messages="nameFault"
+        :error-messages="faultAt('name')"
       />
-      <v-text-field v-model="draft.unit" label="One is called" density="compact" variant="outlined" hide-details />
+      <v-text-field
+        v-model="draft.unit"
+        label="One is called"
+        density="compact"
+        variant="outlined"
+        :error-messages="faultAt('unit')"
+      />
       <NumberField v-model="draft.mass" label="One weighs" quantity="mass" :min="0" :max="100000" />
       <NumberField v-model="draft.size.length" label="Length" quantity="length" :min="1" :max="2000" />
       <NumberField v-model="draft.size.width" label="Width" quantity="length" :min="1" :max="2000" />

@@ -4,7 +4,6 @@ import SelectField from '../../ui/SelectField.vue';
 import LineField from '../../ui/LineField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
-  faultsOf,
   FUNCTIONS,
   GRIPS,
   HOLDS,
@@ -26,6 +25,8 @@ import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
 import TextField from '../../ui/TextField.vue';
 import { TRAIT_WORDS } from '../../ui/words';
+import { useRules } from '../../ui/useRules';
+import { fieldWords } from '../../words/fields';
 
 const props = defineProps<{ piece: Piece | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -91,9 +92,8 @@ function setShape(i: number, what: 'turns' | 'offer', text: string) {
   if (typeof shape === 'string') wrong.value = { ...wrong.value, [key]: shape };
   else setMode(i, what === 'turns' ? { turns: shape } : { offer: { by: 'shape', shape } });
 }
-const checked = computed(() => pieceSchema.safeParse(draft.value));
-const faults = computed(() => (checked.value.success ? [] : faultsOf(checked.value.error)));
-const valid = computed(() => checked.value.success && Object.keys(wrong.value).length === 0);
+const { value: ready, faults } = useRules(pieceSchema, () => draft.value);
+const valid = computed(() => ready.value !== null && Object.keys(wrong.value).length === 0);
 
 const reach = shallowRef<PieceReach | null>(null);
 watch(
@@ -333,8 +333,10 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           </template>
         </fieldset>
         <div class="reach" role="status">
-          <template v-if="faults.length > 0"
-            ><p v-for="f in faults.slice(0, 3)" :key="f.path" class="gap">{{ f.path }}: {{ f.message }}</p></template
+          <template v-if="Object.keys(faults).length > 0"
+            ><p v-for="[path, says] in Object.entries(faults).slice(0, 3)" :key="path" class="gap">
+              {{ fieldWords(path) }}: {{ says }}
+            </p></template
           >
           <template v-else-if="reach">
             <p>
