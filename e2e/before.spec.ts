@@ -81,6 +81,13 @@ test('nothing on the way to the first view tries what the page’s policy forbid
   expect(await page.evaluate(() => (window as Window & { forbidden?: string[] }).forbidden)).toEqual([]);
 });
 
+test('a stage that cannot be fetched does not leave the page covered', async ({ page, app }) => {
+  await page.route('**/assets/RoadView-*.js', (route) => route.abort());
+  await page.goto(`${app.url}/road`);
+  await expect(page.locator('#before')).toHaveCount(0);
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+});
+
 test('the order is that of the last visit; another stage shows no presses', async ({ page, app }) => {
   await page.goto(`${app.url}/road`);
   await settled(page);

@@ -217,7 +217,7 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await dialog.getByLabel('Front tyre').fill('round');
   await dialog.getByLabel('Front tyre').blur();
   await dialog.getByRole('button', { name: 'Save' }).click();
-  await expect(dialog.getByRole('alert')).toContainText('write a tyre as on its side');
+  await expect(dialog.getByRole('alert')).toContainText('Write a tyre as on its side');
   await dialog.getByRole('button', { name: 'Delete bike' }).click();
   await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
   await expect(page.locator('.kept')).toHaveText('Saved');

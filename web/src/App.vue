@@ -33,7 +33,8 @@ void open();
 
 /** What stood on the page before the program goes once the program's own view stands in its place; a press that it took is made here. */
 async function takeOver() {
-  await router.isReady();
+  // A stage that cannot be fetched says so in the frame, which must not stay covered then.
+  await router.isReady().catch(() => undefined);
   const pressed = document.getElementById('before-road')?.dataset['pressed'];
   if (pressed) await router.push(pressed);
   await nextTick();
