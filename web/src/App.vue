@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useTheme } from 'vuetify';
+import { opened } from './router';
 import AppFrame from './shell/AppFrame.vue';
 import { useGarage } from './stores/garage';
 import { useView } from './stores/view';
@@ -34,7 +35,7 @@ void open();
 /** What stood on the page before the program goes once the program's own view stands in its place; a press that it took is made here. */
 async function takeOver() {
   // A stage that cannot be fetched says so in the frame, which must not stay covered then.
-  await router.isReady().catch(() => undefined);
+  await opened;
   const pressed = document.getElementById('before-road')?.dataset['pressed'];
   if (pressed) await router.push(pressed);
   await nextTick();

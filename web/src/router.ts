@@ -41,6 +41,10 @@ export const router = createRouter({
     { path: '/:rest(.*)*', redirect: '/walk' },
   ],
 });
+/**
+ * The first stage has come, or could not be fetched. Asked for before anything is opened: the router does not tell whoever asks after it failed.
+ */
+export const opened: Promise<void> = router.isReady().catch(() => undefined);
 router.afterEach((to) => {
   document.title = `${String(to.meta['title'] ?? '')} · Necessaire`;
 });

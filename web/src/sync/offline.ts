@@ -40,9 +40,28 @@ export async function keepOffline(): Promise<void> {
   }
 }
 
-/** Loads the newer version: what is unsent lies in the outbox and is sent from there. */
-export function loadNewer(): void {
-  if (!worker) return;
-  worker.addEventListener('controlling', () => location.reload());
-  worker.messageSkipWaiting();
+/** How often the newer version is asked to take over, ms. */
+const ASK_AGAIN = 1000;
+
+/**
+ * Loads the newer version: what is unsent lies in the outbox and is sent from there. A worker that sleeps, or that a busy machine is slow to wake, may not
+ * hear the first word: it is asked until it has taken over.
+ */
+export async function loadNewer(): Promise<void> {
+  const registration = await navigator.serviceWorker.getRegistration();
+  let loading = false;
+  const load = () => {
+    if (loading) return;
+    loading = true;
+    clearInterval(again);
+    location.reload();
+  };
+  const ask = () => {
+    // None waits any more: it has taken over.
+    if (registration?.waiting) registration.waiting.postMessage({ type: 'SKIP_WAITING' });
+    else load();
+  };
+  navigator.serviceWorker.addEventListener('controllerchange', load, { once: true });
+  const again = setInterval(ask, ASK_AGAIN);
+  ask();
 }
