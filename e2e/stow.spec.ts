@@ -17,7 +17,7 @@ async function put(page: Page, name: string, to: string) {
 
 test('a rule that the rider breaks is named with its reason, and one press mends it', async ({ page, app }) => {
   await open(page, app, '/stow');
-  await expect(page.locator('.stage-head')).toContainText('have one');
+  await expect(page.locator('.stage-head')).toContainText('placed');
   // Wrapped in a soft roll, hard things may be worn; loose in the bag they may not.
   const bag = place(page, "Rider's bum bag");
   await bag.getByRole('button', { name: /change/i }).click();
@@ -130,6 +130,8 @@ test('a place is moved on the drawing from the side and from behind, by mouse an
   expect(after.y).toBeGreaterThan(before.y + 20);
   await page.getByRole('button', { name: 'From behind' }).click();
   const low = page.locator('[data-place-mark][aria-label^="Low frame"]');
+  // The drawing from behind takes its size once it is there: only then is it measured.
+  await low.locator('.box').hover({ trial: true });
   const middle = (await low.locator('.box').boundingBox())!;
   await low.focus();
   await page.keyboard.press('Shift+ArrowLeft');

@@ -3,6 +3,7 @@ import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
 import { beforeStart } from './before/plugin.ts';
+import { noCircles } from './build/noCircles.ts';
 
 /** All that the program is made of lies in the browser after one visit; the answers of the server never do. */
 const offline = VitePWA({
@@ -48,7 +49,7 @@ const offline = VitePWA({
 export default defineConfig({
   // The tools of developers stay outside of what riders load.
   define: { __VUE_PROD_DEVTOOLS__: 'false', __BUILD__: JSON.stringify(new Date().toISOString()) },
-  plugins: [beforeStart(), vue(), vuetify({ autoImport: true }), offline],
+  plugins: [beforeStart(), vue(), vuetify({ autoImport: true }), noCircles(), offline],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,
@@ -68,7 +69,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 2 },
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 40_000, priority: 1 },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 20_000, priority: 1 },
           ],
         },
       },

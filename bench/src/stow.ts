@@ -18,7 +18,7 @@ import {
 } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
-import { costOf, keepsRules } from '../../core/src/stow/stowProblem.js';
+import { costOf, keepsRules, mayGo } from '../../core/src/stow/stowProblem.js';
 import { solveStow } from '../../core/src/stow/exact.js';
 import { randomGarage } from './garages.js';
 import { shelfPack } from './shelf.js';
@@ -36,12 +36,12 @@ const col = (text: string | number, width: number) => String(text).padStart(widt
 function byHand(input: StowInput): number {
   const { problem: p } = stowCase(input);
   const where = p.units.map(() => p.loose);
-  const order = p.units.map((_, u) => u).sort((a, b) => p.mass[b]! - p.mass[a]!);
+  const order = p.units.map((_, u) => u).sort((a, b) => p.mass.at(b) - p.mass.at(a));
   for (const u of order) {
     let best = { bin: p.loose, cost: Infinity };
     for (const bin of p.bins.keys()) {
       where[u] = bin;
-      if (!Number.isFinite(p.cost[u]![bin]!) || !keepsRules(p, where)) continue;
+      if (!mayGo(p, u, bin) || !keepsRules(p, where)) continue;
       const cost = costOf(p, where);
       if (cost < best.cost) best = { bin, cost };
     }

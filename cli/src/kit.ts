@@ -1,11 +1,14 @@
 import { readFileSync, statSync } from 'node:fs';
 import {
   frontShare,
+  neededWords,
+  reasonOf,
   MOST_BYTES,
   readGarageFile,
   said,
   wholeAnswer,
   type Answer,
+  type Bike,
   type GarageDocument,
 } from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
@@ -62,18 +65,18 @@ export async function kitCommand(file: string, options: Options, io: Io): Promis
   const trip = named(doc.trips, options.trip, 'trip');
   const question = { bikeId: bike.id, tripId: trip?.id ?? null, today: today() };
   const answer = wholeAnswer(doc, question, await loadSolver());
-  const summary = summaryOf(doc, answer, bike.name, trip?.name ?? null);
+  const summary = summaryOf(doc, answer, bike, trip?.name ?? null);
   io.out(options.json ? `${JSON.stringify(summary, null, 2)}\n` : asText(summary));
   return 0;
 }
 
 /** The answer as it is printed: names instead of ids, figures unrounded. */
-export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, trip: string | null) {
+export function summaryOf(doc: GarageDocument, answer: Answer, bike: Pick<Bike, 'id' | 'name'>, trip: string | null) {
   const fastener = new Map(doc.fasteners.map((f) => [f.id, f.name]));
   const place = new Map(doc.places.map((p) => [p.id, p.name]));
   const { kit } = answer;
   return {
-    bike,
+    bike: bike.name,
     trip,
     reached: answer.reached,
     chosen: answer.chosen,
@@ -89,7 +92,8 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: string, tri
       name: p.piece.name,
       count: p.count,
       mass: p.piece.mass * p.count,
-      neededBy: p.neededNames,
+      neededBy: p.neededBy.map((n) => neededWords(n, doc.bikes, bike.id)),
+      why: reasonOf(p, doc.bikes, bike.id),
       hours: p.hours,
       serves: p.serves,
     })),
@@ -140,13 +144,9 @@ function asText(s: Summary): string {
     `home by own means ${(s.home * 100).toFixed(1)} %   hours at stake ${s.hoursAtStake.toFixed(1)}   bulk ${(s.bulk / 1000).toFixed(1)} L`,
     '',
     'TOOLS',
-    ...s.tools.map((t) => {
-      const why =
-        t.neededBy.length > 0
-          ? `${t.neededBy.length} lost without it: ${t.neededBy.slice(0, 3).join(', ')}${t.neededBy.length > 3 ? ' …' : ''}`
-          : t.serves.join(', ');
-      return `  ${String(t.mass).padStart(5)} g  ${t.name}${t.count > 1 ? ` x${t.count}` : ''}${why ? `  (${why})` : ''}`;
-    }),
+    ...s.tools.map(
+      (t) => `  ${String(t.mass).padStart(5)} g  ${t.name}${t.count > 1 ? ` x${t.count}` : ''}  (${t.why})`,
+    ),
     '',
     'SPARES',
     ...s.spares.map(

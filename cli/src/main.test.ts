@@ -100,7 +100,7 @@ describe('necessaire kit', () => {
     const { code, out } = await run('kit', file, '--bike', 'carrack 1100', '--json');
     expect(code).toBe(0);
     expect(JSON.parse(out) as Summary).toEqual(
-      JSON.parse(JSON.stringify(summaryOf(doc, answer, 'Carrack 1100', doc.trips[0]!.name))),
+      JSON.parse(JSON.stringify(summaryOf(doc, answer, doc.bikes[1]!, doc.trips[0]!.name))),
     );
   });
   test('and as text', async () => {

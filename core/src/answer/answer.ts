@@ -1,3 +1,4 @@
+import { at, present } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
 import type { Evidence, Fastener } from '../bike/index.js';
 import {
@@ -110,7 +111,7 @@ export class AnswerMemory {
       this.cures.clear();
     } else {
       // The chains speak of the pieces that they were found with; what else changed of those is carried over.
-      drawer.forEach((p, i) => Object.assign(this.drawer[i]!, p));
+      drawer.forEach((p, i) => Object.assign(at(this.drawer, i), p));
     }
     return this.finder;
   }
@@ -267,7 +268,7 @@ function otherWays(reach: Reach): Chain[][] {
   if (reach.best.length === 0) return [];
   const [near, far] = reach.ends.map((e) => e.reach.chains);
   const ways: Chain[][] = [];
-  for (const chain of near!) {
+  for (const chain of present(near)) {
     if (chain === reach.best[0]) continue;
     const other = far ? [chain, ...far.filter((f) => disjoint(chain, f)).slice(0, 1)] : [chain];
     if (other.length === reach.best.length) ways.push(other);
@@ -277,7 +278,7 @@ function otherWays(reach: Reach): Chain[][] {
 }
 
 function asAnswer(reach: Reach): FastenerAnswer {
-  const near = reach.ends[0]!.reach;
+  const near = at(reach.ends, 0).reach;
   return {
     id: reach.fastener.id,
     reached: reach.best.length > 0,
@@ -348,9 +349,9 @@ export function answerFor(
   const never = new Set(pieces.filter((p) => p.mark === 'never').map((p) => p.id));
   answers.forEach((a, i) => {
     if (a.reached) return;
-    a.cure = memory.cure(chosen[i]!, practice);
+    a.cure = memory.cure(at(chosen, i), practice);
     if (never.size === 0) return;
-    const links = reachOf(chosen[i]!, marked).best.flatMap((c) => c.links);
+    const links = reachOf(at(chosen, i), marked).best.flatMap((c) => c.links);
     a.barred = [...new Set(links.filter((l) => never.has(l.piece.id)).map((l) => l.piece.name))];
   });
   // Nothing practised is nothing proven, without a look.

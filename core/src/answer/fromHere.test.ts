@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
@@ -37,7 +38,7 @@ const stocked = (share: number): GarageDocument => ({
 });
 
 describe('the trip from here', () => {
-  test('with all that was packed it is what the packed kit gives; the later the leg, the less can happen', () => {
+  long('with all that was packed it is what the packed kit gives; the later the leg, the less can happen', () => {
     const full = stocked(1);
     const all = fromHere(full, question, answer.kit, 0, solve);
     expect(all.less).toEqual([]);
@@ -49,7 +50,7 @@ describe('the trip from here', () => {
       expect(legs[i]!.atStake).toBeLessThanOrEqual(legs[i - 1]!.atStake + 1e-9);
     }
   });
-  test('with spares used up it is worse, and says what there is less of', () => {
+  long('with spares used up it is worse, and says what there is less of', () => {
     const now = fromHere(stocked(0), question, answer.kit, 1, solve);
     const full = fromHere(stocked(1), question, answer.kit, 1, solve);
     expect(now.less.map((l) => l.left)).toEqual(now.less.map(() => 0));

@@ -11,6 +11,7 @@ import { buyList, chosenKit, kitCase, manyBikes, picture, pointOf, whatWeighs } 
 import { frontier, levels } from '../kit/optimum/index.js';
 import { asRidden, simulate, meansOf } from '../kit/simulation/index.js';
 import { uuid } from '../testing/make.js';
+import { long } from '../testing/long.js';
 import { THOROUGH } from '../testing/thorough.js';
 import { combinationSpanner, newPiece, usablePieces } from '../toolbox/tools/index.js';
 import { newLeg, newTrip, type KitQuestion, type Trip } from '../trip/index.js';
@@ -103,7 +104,7 @@ describe('an incomplete garage', () => {
         THOROUGH || a === b ? ASKS : [ASKS[(i + k) % 3]!],
       ]),
   );
-  test.each(pairs)(
+  long.each(pairs)(
     '%s, %s',
     (a, b, asks) => {
       for (const ask of asks) {
@@ -131,48 +132,52 @@ describe('an incomplete garage', () => {
     );
   });
 
-  test('the demo with any of its rows left out', () => {
-    const demo = demoGarage();
-    const kept = fc.record(
-      Object.fromEntries(
-        // With no tool at all the whole catalogue stands in, for seventy fasteners: the small garage above asks that by day, this one at night.
-        TABLES.filter((t) => t !== 'bikes').map((t) => [
-          t,
-          t === 'pieces' && !THOROUGH
-            ? fc.constantFrom('all', 'half', 'first')
-            : fc.constantFrom('all', 'none', 'half', 'first'),
-        ]),
-      ) as Record<string, fc.Arbitrary<string>>,
-    );
-    const cut = <T>(rows: readonly T[], how: string): T[] =>
-      how === 'none'
-        ? []
-        : how === 'half'
-          ? rows.filter((_, i) => i % 2 === 0)
-          : how === 'first'
-            ? rows.slice(0, 1)
-            : [...rows];
-    fc.assert(
-      fc.property(
-        kept,
-        fc.constantFrom<KitQuestion['ask']>('worth', 'lightest', 'most'),
-        fc.boolean(),
-        (how, ask, legs) => {
-          const doc = asked(
-            {
-              ...demo,
-              ...Object.fromEntries(Object.entries(how).map(([t, h]) => [t, cut(demo[t as 'pieces'], h)])),
-            } as GarageDocument,
-            { ask },
-          );
-          const cutLegs = legs ? doc : { ...doc, trips: doc.trips.map((t) => ({ ...t, legs: [] })) };
-          const question = { bikeId: demo.bikes[0]!.id, tripId: cutLegs.trips[0]?.id ?? null };
-          sane(answerFor(cutLegs, question, solve), cutLegs);
-          const { problem } = kitCase(cutLegs, question);
-          expect(chosenKit(cutLegs, question, problem, solve, new Map()).kit.mass).toBeGreaterThanOrEqual(0);
-        },
-      ),
-      { numRuns: 4, endOnFailure: true },
-    );
-  }, 120_000);
+  long(
+    'the demo with any of its rows left out',
+    () => {
+      const demo = demoGarage();
+      const kept = fc.record(
+        Object.fromEntries(
+          // With no tool at all the whole catalogue stands in, for seventy fasteners: the small garage above asks that by day, this one at night.
+          TABLES.filter((t) => t !== 'bikes').map((t) => [
+            t,
+            t === 'pieces' && !THOROUGH
+              ? fc.constantFrom('all', 'half', 'first')
+              : fc.constantFrom('all', 'none', 'half', 'first'),
+          ]),
+        ) as Record<string, fc.Arbitrary<string>>,
+      );
+      const cut = <T>(rows: readonly T[], how: string): T[] =>
+        how === 'none'
+          ? []
+          : how === 'half'
+            ? rows.filter((_, i) => i % 2 === 0)
+            : how === 'first'
+              ? rows.slice(0, 1)
+              : [...rows];
+      fc.assert(
+        fc.property(
+          kept,
+          fc.constantFrom<KitQuestion['ask']>('worth', 'lightest', 'most'),
+          fc.boolean(),
+          (how, ask, legs) => {
+            const doc = asked(
+              {
+                ...demo,
+                ...Object.fromEntries(Object.entries(how).map(([t, h]) => [t, cut(demo[t as 'pieces'], h)])),
+              } as GarageDocument,
+              { ask },
+            );
+            const cutLegs = legs ? doc : { ...doc, trips: doc.trips.map((t) => ({ ...t, legs: [] })) };
+            const question = { bikeId: demo.bikes[0]!.id, tripId: cutLegs.trips[0]?.id ?? null };
+            sane(answerFor(cutLegs, question, solve), cutLegs);
+            const { problem } = kitCase(cutLegs, question);
+            expect(chosenKit(cutLegs, question, problem, solve, new Map()).kit.mass).toBeGreaterThanOrEqual(0);
+          },
+        ),
+        { numRuns: 4, endOnFailure: true },
+      );
+    },
+    120_000,
+  );
 });

@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { chosenKit } from '../kit/choose.js';
@@ -104,7 +105,7 @@ export function howSure(
       now: n,
       least: Math.min(n, ...counts),
       most: Math.max(n, ...counts),
-      flips: found.filter((_, i) => counts[i]! > 0 !== n > 0).map(({ of, factor }) => ({ of, factor })),
+      flips: found.filter((_, i) => at(counts, i) > 0 !== n > 0).map(({ of, factor }) => ({ of, factor })),
     };
   });
   const byName = (a: Sureness, b: Sureness) => (a.name < b.name ? -1 : 1);

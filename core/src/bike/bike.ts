@@ -1,3 +1,4 @@
+import { at, entry } from '../ground/numbers.js';
 import { z } from 'zod';
 import { line } from '../ground/text.js';
 import { grams, id, km, mm, name, note } from '../ground/fields.js';
@@ -94,7 +95,7 @@ function readMark(mark: string): { width: number; height: number; rim: number } 
   }
   const letters = ALPHABETIC.exec(text);
   if (letters) {
-    const width = LETTERS[letters[1]!.toUpperCase()]!;
+    const width = entry(LETTERS, at(letters, 1).toUpperCase());
     return sane(width, (width * Number(letters[2])) / 100, Number(letters[3]));
   }
   const inch = INCH.exec(text);

@@ -1,3 +1,4 @@
+import { entry, present } from '../ground/numbers.js';
 import { sourceWords } from '../ground/fields.js';
 import { millimetres, USUAL_THREAD, USUAL_TORQUE, type Head } from '../ground/sizes/index.js';
 import { asTyped, say, type Saying } from '../ground/units/index.js';
@@ -81,7 +82,7 @@ function ladderOf(form: 'hex' | 'key'): (readonly [mm: number, value: number])[]
   const small = form === 'hex' ? SMALL_HEX : SMALL_KEY;
   const usual = Object.entries(USUAL_THREAD)
     .filter(([head]) => head.startsWith(`${form} `))
-    .map(([head, thread]) => [Number(head.slice(4)), USUAL_TORQUE[thread]!] as const);
+    .map(([head, thread]) => [Number(head.slice(4)), entry(USUAL_TORQUE, thread)] as const);
   return [...small, ...usual].sort((a, b) => a[0] - b[0]);
 }
 const LADDERS = { hex: ladderOf('hex'), key: ladderOf('key') } as const;
@@ -101,7 +102,7 @@ export function headTorque(head: Head): number {
     case 'key':
       return nearest('key', millimetres(head.size));
     case 'plug':
-      return PLUG_TORQUE.find(([mm]) => millimetres(head.size) <= mm)![1];
+      return present(PLUG_TORQUE.find(([mm]) => millimetres(head.size) <= mm))[1];
     case 'slot':
       return millimetres(head.size) >= CAP_SLOT.from
         ? CAP_SLOT.torque
@@ -109,13 +110,13 @@ export function headTorque(head: Head): number {
     case 'hook':
       return HOOK;
     case 'spoke':
-      return ROLE_TORQUE.spoke!.plan;
+      return present(ROLE_TORQUE.spoke).plan;
     case 'valve':
-      return ROLE_TORQUE['valve core']!.plan;
+      return entry(ROLE_TORQUE, 'valve core').plan;
     case 'clip':
       return 0;
     case 'lobe-pin':
-      return BY_NUMBER.lobe![head.size] ?? 1;
+      return present(BY_NUMBER.lobe)[head.size] ?? 1;
     default:
       return BY_NUMBER[head.form]?.[head.size] ?? 1;
   }
@@ -137,7 +138,7 @@ export function planningTorque(fastener: Pick<Fastener, 'torque' | 'role' | 'thr
       value: job.plan,
       source: say`typical value for a ${role ?? ''}, usually ${asTyped('torque', job.from)} to ${asTyped('torque', job.to)}`,
     };
-  if (thread) return { value: USUAL_TORQUE[thread]!, source: say`typical value for ${thread}` };
+  if (thread) return { value: entry(USUAL_TORQUE, thread), source: say`typical value for ${thread}` };
   return { value: headTorque(head), source: say`typical value for such a head` };
 }
 

@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
@@ -303,7 +304,7 @@ describe('what if', () => {
     expect(few.saved).toBeLessThanOrEqual(all.bikes.get(c.members[0]!.bike.id)!.saved + 1e-9);
   });
 
-  test('what one rider adds is the difference of two whole sharings', () => {
+  long('what one rider adds is the difference of two whole sharings', () => {
     const bo = number('Bo');
     const adds = riderAdds(c, shared, bo, solve)!;
     const less = without(c, [bo]);
@@ -363,7 +364,7 @@ describe('what if', () => {
     expect(tasks(of)).toBeGreaterThan(tasks(c));
   });
 
-  test('a switch costs what the two sharings differ by', () => {
+  long('a switch costs what the two sharings differ by', () => {
     const plain = { alone: [] };
     const costs = crewSwitchCosts(doc, { ...two, ...plain }, null, solve);
     expect(costs.map((x) => x.name)).toEqual(['mechanic', 'strong', 'fluids']);
@@ -398,7 +399,7 @@ describe('what if', () => {
     expect(far.groups.filter((g) => g.members.length === 1).every((g) => g.fetched.length === 0)).toBe(true);
   });
 
-  test('the best swap frees what the lightest set for all bikes weighs less without that bolt', () => {
+  long('the best swap frees what the lightest set for all bikes weighs less without that bolt', () => {
     const [best, ...others] = swapsOf(c, solve);
     expect(best!.grams).toBeGreaterThan(0);
     for (const s of others) expect(s.grams).toBeLessThanOrEqual(best!.grams);

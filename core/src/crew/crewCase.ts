@@ -1,3 +1,4 @@
+import { present } from '../ground/numbers.js';
 import { exposuresIn, troublesIn } from '../trip/odds/index.js';
 import { needsOf } from '../repairs/index.js';
 import { kitCase } from '../kit/toolCase.js';
@@ -48,7 +49,7 @@ export function mergedRows(doc: CrewRows, members: readonly Member[], pieces: re
   const uses = (kind: string) => kinds.has(kind) || (kinds.has('bolt') && kind.startsWith('bolt '));
   const [first, ...rest] = members;
   const ridden = members.map((m) => m.bike);
-  const lead = first!.bike.id;
+  const lead = present(first).bike.id;
   return {
     // The rider's other bikes stay at home, but what was ridden on them is part of the record.
     bikes: [...ridden, ...doc.bikes.filter((b) => ridden.every((r) => r.id !== b.id))],
@@ -172,13 +173,7 @@ export function crewCase(doc: CrewRows, crew: Crew, today: string | null = null)
       carriers.map(({ member }) =>
         (member?.supplies ?? []).reduce((n, s) => {
           const good = s.fittedOn === null && belongsTo(s, c, bikes, rows.kinds);
-          return good &&
-            whyNot(
-              s,
-              bikes.find((b) => c.bikes.includes(b.id))!,
-              today,
-              rows.kinds,
-            ) === null
+          return good && whyNot(s, present(bikes.find((b) => c.bikes.includes(b.id))), today, rows.kinds) === null
             ? n + s.quantity
             : n;
         }, 0),

@@ -1,7 +1,9 @@
+import { at, present, under } from '../ground/numbers.js';
 import { MilpBuilder, type Solve } from '../ground/milp.js';
 import { addAnySet, addFunction } from '../kit/optimum/addRequirement.js';
 import { addTask, leastCopies, type Task } from '../toolbox/cover/index.js';
-import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
+import { BAG_FILL, boxVolume, type Piece } from '../toolbox/tools/index.js';
+import type { SupplyKind } from '../repairs/supplies/index.js';
 import type { Requirement } from '../kit/optimum/kitProblem.js';
 import { blended, loads, mayCarryAll, type Assignment } from './assignment.js';
 import { canHold } from './room.js';
@@ -55,7 +57,7 @@ interface Built {
 
 /** The heads of which one is asked for, as requirements of their own; null where one of them has none. */
 function headsOfAny(c: CrewCase, n: number): number[] | null {
-  const { by } = c.problem.requirements[n]!;
+  const { by } = at(c.problem.requirements, n);
   if (!('head' in by) || !by.any) return null;
   const own = by.fasteners.map((id) =>
     c.problem.requirements.findIndex((r) => 'head' in r.by && !r.by.any && r.by.fasteners.includes(id)),
@@ -76,7 +78,7 @@ function useful(c: CrewCase): Set<number> {
     } else
       for (const end of r.by.head.ends)
         for (const a of end) [a.last, ...a.rest.map(([p]) => p)].forEach((p) => out.add(p));
-    for (const set of r.sets) for (const i of set) out.add(c.problem.items.owner[i]!);
+    for (const set of r.sets) for (const i of set) out.add(at(c.problem.items.owner, i));
   };
   const seen = new Set<number>();
   for (const g of c.groups) {
@@ -85,54 +87,42 @@ function useful(c: CrewCase): Set<number> {
     for (const t of g.tasks)
       for (const end of t.ends) for (const a of end) [a.last, ...a.rest.map(([p]) => p)].forEach((p) => out.add(p));
   }
-  for (const n of seen) requirement(c.problem.requirements[n]!);
+  for (const n of seen) requirement(at(c.problem.requirements, n));
   c.problem.pieces.forEach((p, i) => {
     if (leastCopies(p) > 0) out.add(i);
     if (p.mark === 'never') out.delete(i);
   });
   for (const f of c.crew.fixed) {
-    const at = c.problem.pieces.findIndex((p) => f.item === `piece ${p.id}`);
-    if (at >= 0) out.add(at);
+    const piece = c.problem.pieces.findIndex((p) => f.item === `piece ${p.id}`);
+    if (piece >= 0) out.add(piece);
   }
   return out;
 }
 
 /** The people with the most skill over all subjects, and whoever may carry the most: numbers of carriers. */
 export function mechanicOf(c: CrewCase): number {
-  const sum = (i: number) => SUBJECTS.reduce((s, x) => s + skillIn(c.members[i]!.person, x), 0);
+  const sum = (i: number) => SUBJECTS.reduce((s, x) => s + skillIn(at(c.members, i).person, x), 0);
   return c.members.reduce((best, _, i) => (sum(i) > sum(best) ? i : best), 0);
 }
 export const strongestOf = (c: CrewCase): number =>
-  c.members.reduce((best, m, i) => (m.limit > c.members[best]!.limit ? i : best), 0);
+  c.members.reduce((best, m, i) => (m.limit > at(c.members, best).limit ? i : best), 0);
 
-function build(
-  c: CrewCase,
-  cuts: readonly Cut[],
-  floor: Floor | null,
-  own: number,
-  wanted: ReadonlySet<number>,
-): Built {
-  const { problem, carriers, crew } = c;
-  const b = new MilpBuilder();
-  const { fair } = crew;
-  const perGram = 1 - fair;
-  const riders = carriers.flatMap((k, i) => (k.member ? [i] : []));
+type Term = [column: number, coefficient: number];
 
-  const least = forced(c, floor);
-  const x = problem.pieces.map((p, i): number[] | null => {
+/** Copies of each piece with each carrier; null for a piece that nothing could be done with. */
+function pieceColumns(c: CrewCase, b: MilpBuilder, least: Floor, own: number, wanted: ReadonlySet<number>): Built['x'] {
+  const { problem, carriers } = c;
+  const perGram = 1 - c.crew.fair;
+  return problem.pieces.map((p, i): number[] | null => {
     if (!wanted.has(i)) return null;
-    const stays = least.pieces[i]!;
+    const stays = at(least.pieces, i);
     const carried = stays.reduce((n, k) => n + k, 0);
     const most = Math.max(carried, 0, mostCopies(c, i) - atHome(c, `piece ${p.id}`));
     const columns = carriers.map((_, r) => {
       // Of two sharings alike the one in which people carry their own is taken.
       const theirs = c.of[i]?.some((o) => o.member === r) ? 1 : 1 + own;
-      return b.column(
-        perGram * p.mass * theirs,
-        c.absent.has(r) || !canHold(carriers[r]!, p) ? stays[r]! : most,
-        true,
-        stays[r]!,
-      );
+      const upper = c.absent.has(r) || !canHold(at(carriers, r), p) ? at(stays, r) : most;
+      return b.column(perGram * p.mass * theirs, upper, true, at(stays, r));
     });
     if (carriers.length > 1)
       b.row(
@@ -142,67 +132,104 @@ function build(
       );
     return columns;
   });
+}
+
+/** Units of each stock with each carrier. */
+function stockColumns(c: CrewCase, b: MilpBuilder, least: Floor): Built['s'] {
+  const perGram = 1 - c.crew.fair;
   const kinds = new Set([
     ...c.groups.flatMap((g) => g.demands.flatMap((d) => d.options.flatMap((o) => o.supplies.map((s) => s.kind)))),
     ...least.stock.keys(),
   ]);
-  const s = new Map(
+  return new Map(
     [...kinds].map((kind) => {
-      const { mass } = problem.book.of(kind);
+      const { mass } = c.problem.book.of(kind);
       const home = atHome(c, `spare ${kind}`) > 0;
       return [
         kind,
-        carriers.map((_, r) => {
+        c.carriers.map((_, r) => {
           const stays = least.stock.get(kind)?.[r] ?? 0;
           return b.column(perGram * mass, c.absent.has(r) ? 0 : home ? stays : MOST_UNITS, true, stays);
         }),
       ] as const;
     }),
   );
+}
 
-  const masses = carriers.map((_, r): [number, number][] => [
-    ...x.flatMap((columns, i): [number, number][] => (columns ? [[columns[r]!, problem.pieces[i]!.mass]] : [])),
-    ...[...s].map(([kind, columns]): [number, number] => [columns[r]!, problem.book.of(kind).mass]),
-  ]);
-  // Nobody is over a limit, but for what is carried in any case.
+/** What each carrier has of something: a figure of each piece, and of a unit of each stock. */
+const carriedOf =
+  (c: CrewCase, { x, s }: Pick<Built, 'x' | 's'>, piece: (p: Piece) => number, unit: (kind: SupplyKind) => number) =>
+  (r: number): Term[] => [
+    ...x.flatMap((columns, i): Term[] => (columns ? [[at(columns, r), piece(at(c.problem.pieces, i))]] : [])),
+    ...[...s].map(([kind, columns]): Term => [at(columns, r), unit(c.problem.book.of(kind))]),
+  ];
+
+/** Nobody is over a limit, but for what is carried in any case; the fullest share of any rider's limit costs what fairness is worth. */
+function withinLimits(c: CrewCase, b: MilpBuilder, least: Floor, of: Pick<Built, 'x' | 's'>): void {
+  const { fair } = c.crew;
+  const masses = carriedOf(
+    c,
+    of,
+    (p) => p.mass,
+    (kind) => kind.mass,
+  );
+  const bulk = carriedOf(
+    c,
+    of,
+    (p) => boxVolume(p) / BAG_FILL,
+    (kind) => boxVolume(kind) / BAG_FILL,
+  );
   const share = fair > 0 ? b.column(fair * mayCarryAll(c), 1000, false) : null;
-  carriers.forEach((k, r) => {
+  c.carriers.forEach((k, r) => {
     const stays = sumOf(c, least, r);
-    b.row(masses[r]!, -Infinity, Math.max(k.limit, stays.mass));
+    b.row(masses(r), -Infinity, Math.max(k.limit, stays.mass));
     if (share !== null && k.member)
-      b.row([[share, Math.max(1, k.limit)], ...masses[r]!.map(([col, m]): [number, number] => [col, -m])], 0);
-    if (k.room === null) return;
-    b.row(
-      [
-        ...x.flatMap((columns, i): [number, number][] =>
-          columns ? [[columns[r]!, boxVolume(problem.pieces[i]!) / BAG_FILL]] : [],
-        ),
-        ...[...s].map(([kind, columns]): [number, number] => [
-          columns[r]!,
-          boxVolume(problem.book.of(kind)) / BAG_FILL,
-        ]),
-      ],
-      -Infinity,
-      Math.max(k.room, stays.bulk),
-    );
+      b.row([[share, Math.max(1, k.limit)], ...masses(r).map(([col, m]): Term => [col, -m])], 0);
+    if (k.room !== null) b.row(bulk(r), -Infinity, Math.max(k.room, stays.bulk));
   });
+}
 
-  // Who is asked to carry more than the others.
-  const more = (lead: number, of: (r: number) => [number, number][]) => {
+/** Who is asked to carry more than the others: whoever mends best the tools, whoever may carry most all of it. */
+function leadsCarry(c: CrewCase, b: MilpBuilder, of: Pick<Built, 'x' | 's'>, riders: readonly number[]): void {
+  const more = (lead: number, carried: (r: number) => Term[]) => {
     for (const r of riders)
       if (r !== lead)
         b.row(
-          [...of(lead), ...of(r).map(([k, m]): [number, number] => [k, -m]), [b.column(SHORT, Infinity, false), 1]],
+          [...carried(lead), ...carried(r).map(([k, m]): Term => [k, -m]), [b.column(SHORT, Infinity, false), 1]],
           0,
         );
   };
-  if (crew.mechanic && riders.length > 1)
-    more(mechanicOf(c), (r) =>
-      x.flatMap((columns, i): [number, number][] => (columns ? [[columns[r]!, problem.pieces[i]!.mass]] : [])),
-    );
-  if (crew.strong && riders.length > 1) more(strongestOf(c), (r) => masses[r]!);
-  if (crew.fluids && riders.length > 1) apart(c, b, x, s, riders);
+  const tools = carriedOf(
+    c,
+    { x: of.x, s: new Map() },
+    (p) => p.mass,
+    () => 0,
+  );
+  const all = carriedOf(
+    c,
+    of,
+    (p) => p.mass,
+    (kind) => kind.mass,
+  );
+  if (c.crew.mechanic) more(mechanicOf(c), tools);
+  if (c.crew.strong) more(strongestOf(c), all);
+}
 
+function build(
+  c: CrewCase,
+  cuts: readonly Cut[],
+  floor: Floor | null,
+  own: number,
+  wanted: ReadonlySet<number>,
+): Built {
+  const b = new MilpBuilder();
+  const riders = c.carriers.flatMap((k, i) => (k.member ? [i] : []));
+  const least = forced(c, floor);
+  const x = pieceColumns(c, b, least, own, wanted);
+  const s = stockColumns(c, b, least);
+  withinLimits(c, b, least, { x, s });
+  if (riders.length > 1) leadsCarry(c, b, { x, s }, riders);
+  if (c.crew.fluids && riders.length > 1) apart(c, b, x, s, riders);
   const y = c.groups.map((g, n) =>
     addGroup(
       c,
@@ -217,7 +244,7 @@ function build(
 }
 
 /** Grams and mL of what a carrier has in any case. */
-const sumOf = (c: CrewCase, least: Floor, r: number) => loads(c, { ...least, ways: new Map() })[r]!;
+const sumOf = (c: CrewCase, least: Floor, r: number) => at(loads(c, { ...least, ways: new Map() }), r);
 
 /** Fluids and the tools that no rider needs alone go to different riders: one who has fluids has none of those, but for what cannot be split. */
 function apart(c: CrewCase, b: MilpBuilder, x: Built['x'], s: Built['s'], riders: readonly number[]): void {
@@ -228,26 +255,27 @@ function apart(c: CrewCase, b: MilpBuilder, x: Built['x'], s: Built['s'], riders
         ...g.demands.flatMap((d) => d.options.flatMap((o) => o.requires)),
         ...g.loose.flatMap((l) => l.shares.map((z) => z.requires)),
       ])
-        for (const set of c.problem.requirements[n]!.sets) for (const i of set) own.add(c.problem.items.owner[i]!);
+        for (const set of at(c.problem.requirements, n).sets)
+          for (const i of set) own.add(at(c.problem.items.owner, i));
   const fluids = [...s].filter(([kind]) => c.problem.book.of(kind).traits.includes('leaks'));
   for (const r of riders) {
     const wet = b.column(0, 1, true);
     for (const [, columns] of fluids)
       b.row(
         [
-          [columns[r]!, 1],
+          [at(columns, r), 1],
           [wet, -400],
         ],
         -Infinity,
         0,
       );
     x.forEach((columns, i) => {
-      const p = c.problem.pieces[i]!;
+      const p = at(c.problem.pieces, i);
       if (!columns) return;
       if (p.traits.includes('leaks'))
         b.row(
           [
-            [columns[r]!, 1],
+            [at(columns, r), 1],
             [wet, -8],
           ],
           -Infinity,
@@ -256,7 +284,7 @@ function apart(c: CrewCase, b: MilpBuilder, x: Built['x'], s: Built['s'], riders
       else if (!own.has(i) && leastCopies(p) === 0)
         b.row(
           [
-            [columns[r]!, 1],
+            [at(columns, r), 1],
             [wet, 8],
           ],
           -Infinity,
@@ -279,12 +307,12 @@ function addGroup(
   // Copies that the group has together, as a column of their own where several carry.
   const have = x.map((columns, i) => {
     if (!columns) return b.column(0, 0, false);
-    if (g.carriers.length === 1) return columns[only!]!;
-    const all = b.column(0, Math.min(problem.pieces[i]!.count, 8), false);
-    b.row([...g.carriers.map((r): [number, number] => [columns[r]!, 1]), [all, -1]], 0, 0);
+    if (g.carriers.length === 1) return at(columns, present(only));
+    const all = b.column(0, Math.min(at(problem.pieces, i).count, 8), false);
+    b.row([...g.carriers.map((r): [number, number] => [at(columns, r), 1]), [all, -1]], 0, 0);
     return all;
   });
-  const stock = (kind: string): [number, number][] => g.carriers.map((r) => [s.get(kind)![r]!, 1]);
+  const stock = (kind: string): [number, number][] => g.carriers.map((r) => [at(under(s, kind), r), 1]);
   // Ways by pieces that are not looked at are no columns at all.
   const within = (t: Task): Task => ({
     ...t,
@@ -295,7 +323,7 @@ function addGroup(
   const metColumn = (n: number): number => {
     const known = met.get(n);
     if (known !== undefined) return known;
-    const r = problem.requirements[n]!;
+    const r = at(problem.requirements, n);
     const d = b.column(0, 1, true);
     met.set(n, d);
     const heads = headsOfAny(c, n);
@@ -309,7 +337,7 @@ function addGroup(
   // With every head turned in any case a way hangs on its functions alone.
   const turned = g.tasks.length > 0;
   const needed = (requires: readonly number[]) =>
-    turned ? requires.filter((n) => 'does' in problem.requirements[n]!.by) : requires;
+    turned ? requires.filter((n) => 'does' in at(problem.requirements, n).by) : requires;
   for (const t of g.tasks) {
     const d = b.column(0, 1, true);
     const left = b.column(UNDONE, 1, false);
@@ -354,7 +382,7 @@ function addGroup(
   // If all of these take their options, so much must be there; with one of them otherwise the row asks for nothing.
   for (const cut of cuts)
     b.row(
-      [...stock(cut.kind), ...cut.of.map(([d, o]): [number, number] => [y[d]![o]!, -cut.least])],
+      [...stock(cut.kind), ...cut.of.map(([d, o]): [number, number] => [at(at(y, d), o), -cut.least])],
       cut.least * (1 - cut.of.length),
     );
   return y;
@@ -398,9 +426,11 @@ export function shareOut(c: CrewCase, solve: Solve, options: ShareOptions = {}):
     if (answer.status === 'infeasible' || answer.status === 'unknown') break;
     const value = (k: number) => Math.round(answer.values[k] ?? 0);
     const found: Assignment = {
-      pieces: c.problem.pieces.map((_, i) => c.carriers.map((__, r) => (x[i] ? value(x[i][r]!) : 0))),
+      pieces: c.problem.pieces.map((_, i) => c.carriers.map((__, r) => (x[i] ? value(at(x[i], r)) : 0))),
       stock: new Map([...s].map(([kind, columns]) => [kind, columns.map(value)])),
-      ways: new Map(c.groups.map((g, n) => [g.key, y[n]!.map((columns) => columns.findIndex((k) => value(k) === 1))])),
+      ways: new Map(
+        c.groups.map((g, n) => [g.key, at(y, n).map((columns) => columns.findIndex((k) => value(k) === 1))]),
+      ),
     };
     const more = stockCuts(c, found);
     const whole = stockedUp(c, found, more);
@@ -431,13 +461,16 @@ function stockedUp(c: CrewCase, a: Assignment, cuts: readonly Cut[]): Assignment
   for (const { group, kind, least } of cuts) {
     const by = stock.get(kind) ?? c.carriers.map(() => 0);
     stock.set(kind, by);
-    const { carriers } = c.groups[group]!;
+    const { carriers } = at(c.groups, group);
     const { mass } = c.problem.book.of(kind);
-    while (carriers.reduce((sum, r) => sum + by[r]!, 0) < least) {
-      const share = (r: number) => (masses[r]! + mass) / Math.max(1, c.carriers[r]!.limit);
-      const r = [...carriers].sort((p, q) => share(p) - share(q))[0]!;
-      by[r] = by[r]! + 1;
-      masses[r] = masses[r]! + mass;
+    while (carriers.reduce((sum, r) => sum + at(by, r), 0) < least) {
+      const share = (r: number) => (at(masses, r) + mass) / Math.max(1, at(c.carriers, r).limit);
+      const r = at(
+        [...carriers].sort((p, q) => share(p) - share(q)),
+        0,
+      );
+      by[r] = at(by, r) + 1;
+      masses[r] = at(masses, r) + mass;
     }
   }
   return { ...a, stock };

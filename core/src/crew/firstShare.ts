@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { setsOfEnds, setsOfTask } from '../kit/optimum/items.js';
 import { taskDone } from '../toolbox/cover/index.js';
 import { blended, carriedCounts, loads, type Assignment } from './assignment.js';
@@ -24,39 +25,42 @@ class Draft {
   }
   /** Copies of a piece that nobody carries yet. */
   left(p: number): number {
-    const home = atHome(this.c, `piece ${this.c.problem.pieces[p]!.id}`);
-    return mostCopies(this.c, p) - home - this.pieces[p]!.reduce((s, n) => s + n, 0);
+    const home = atHome(this.c, `piece ${at(this.c.problem.pieces, p).id}`);
+    return mostCopies(this.c, p) - home - at(this.pieces, p).reduce((s, n) => s + n, 0);
   }
   /** Of some carriers the one whose share stays least with so many grams more, the owner first where it is near. */
   private lightest(carriers: readonly number[], mass: number, owners: readonly number[] = []): number {
     const share = (r: number) =>
-      (this.masses[r]! + mass) / Math.max(1, this.c.carriers[r]!.limit) - (owners.includes(r) ? 0.04 : 0);
-    return [...carriers].sort((a, b) => share(a) - share(b) || a - b)[0]!;
+      (at(this.masses, r) + mass) / Math.max(1, at(this.c.carriers, r).limit) - (owners.includes(r) ? 0.04 : 0);
+    return at(
+      [...carriers].sort((a, b) => share(a) - share(b) || a - b),
+      0,
+    );
   }
   /** What somebody carries in any case. */
   begin({ pieces, stock }: Floor): void {
     pieces.forEach((by, p) =>
       by.forEach((n, r) => {
-        this.pieces[p]![r] = n;
-        this.masses[r] = this.masses[r]! + n * this.c.problem.pieces[p]!.mass;
+        at(this.pieces, p)[r] = n;
+        this.masses[r] = at(this.masses, r) + n * at(this.c.problem.pieces, p).mass;
       }),
     );
     for (const [kind, by] of stock) {
       this.stock.set(kind, [...by]);
-      by.forEach((n, r) => (this.masses[r] = this.masses[r]! + n * this.c.problem.book.of(kind).mass));
+      by.forEach((n, r) => (this.masses[r] = at(this.masses, r) + n * this.c.problem.book.of(kind).mass));
     }
   }
   addPiece(p: number, carriers: readonly number[]): void {
-    const piece = this.c.problem.pieces[p]!;
+    const piece = at(this.c.problem.pieces, p);
     const { mass } = piece;
-    const able = carriers.filter((k) => canHold(this.c.carriers[k]!, piece));
+    const able = carriers.filter((k) => canHold(at(this.c.carriers, k), piece));
     const r = this.lightest(
       able.length > 0 ? able : carriers,
       mass,
       (this.c.of[p] ?? []).map((o) => o.member),
     );
-    this.pieces[p]![r] = this.pieces[p]![r]! + 1;
-    this.masses[r] = this.masses[r]! + mass;
+    at(this.pieces, p)[r] = at(at(this.pieces, p), r) + 1;
+    this.masses[r] = at(this.masses, r) + mass;
   }
   addUnits(kind: string, units: number, carriers: readonly number[]): void {
     const { mass } = this.c.problem.book.of(kind);
@@ -64,8 +68,8 @@ class Draft {
     this.stock.set(kind, by);
     for (let n = 0; n < units; n++) {
       const r = this.lightest(carriers, mass);
-      by[r] = by[r]! + 1;
-      this.masses[r] = this.masses[r]! + mass;
+      by[r] = at(by, r) + 1;
+      this.masses[r] = at(this.masses, r) + mass;
     }
   }
 
@@ -73,17 +77,17 @@ class Draft {
   private wants(set: readonly number[], have: readonly number[]): { pieces: number[]; mass: number } | null {
     const need = new Map<number, number>();
     for (const i of set) {
-      const p = this.c.problem.items.owner[i]!;
+      const p = at(this.c.problem.items.owner, i);
       need.set(p, (need.get(p) ?? 0) + 1);
     }
     const pieces: number[] = [];
     let mass = 0;
     for (const [p, n] of need) {
-      const more = n - have[p]!;
+      const more = n - at(have, p);
       if (more <= 0) continue;
       if (more > this.left(p)) return null;
       for (let k = 0; k < more; k++) pieces.push(p);
-      mass += more * this.c.problem.pieces[p]!.mass;
+      mass += more * at(this.c.problem.pieces, p).mass;
     }
     return { pieces, mass };
   }
@@ -111,7 +115,7 @@ function optionWants(
   let mass = 0;
   for (const n of o.requires) {
     if (able.met(n)) continue;
-    const w = d.least(c.problem.requirements[n]!.sets, have);
+    const w = d.least(at(c.problem.requirements, n).sets, have);
     if (!w) return null;
     pieces.push(...w.pieces);
     mass += w.mass;
@@ -136,7 +140,7 @@ function serve(d: Draft, g: Group): void {
   for (const l of g.loose)
     for (const s of l.shares) {
       if (ableOf(c, d.assignment, g).met(s.requires)) continue;
-      const w = d.least(c.problem.requirements[s.requires]!.sets, have());
+      const w = d.least(at(c.problem.requirements, s.requires).sets, have());
       if (w) put(w.pieces);
     }
   for (const demand of g.demands) {
@@ -174,11 +178,11 @@ export function firstShare(c: CrewCase): Shared {
     c.groups.reduce((n, g) => n + (g.carriers.includes(r) ? gapsOf(c, d.assignment, g).length : 0), 0);
   for (const { i } of byMass)
     for (let r = 0; r < c.carriers.length; r++) {
-      const by = d.pieces[i]!;
-      if (by[r]! <= stays.pieces[i]![r]!) continue;
+      const by = at(d.pieces, i);
+      if (at(by, r) <= at(at(stays.pieces, i), r)) continue;
       const before = gapsAt(r);
-      by[r] = by[r]! - 1;
-      if (gapsAt(r) > before) by[r] = by[r]! + 1;
+      by[r] = at(by, r) - 1;
+      if (gapsAt(r) > before) by[r] = at(by, r) + 1;
     }
   const a = d.assignment;
   const masses = loads(c, a).reduce((s, l) => s + l.mass, 0);

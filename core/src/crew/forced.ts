@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { leastCopies } from '../toolbox/cover/index.js';
 import type { Assignment } from './assignment.js';
 import type { CrewCase } from './crewCase.js';
@@ -7,7 +8,7 @@ export type Floor = Pick<Assignment, 'pieces' | 'stock'>;
 
 /** Copies of a piece that can be carried at most. */
 export const mostCopies = (c: CrewCase, p: number): number => {
-  const piece = c.problem.pieces[p]!;
+  const piece = at(c.problem.pieces, p);
   return piece.mark === 'never' ? 0 : Math.min(piece.count, 8);
 };
 
@@ -17,7 +18,7 @@ export const mostCopies = (c: CrewCase, p: number): number => {
  */
 export function forced(c: CrewCase, floor: Floor | null): Floor {
   const by = (item: string, r: number) =>
-    c.crew.fixed.reduce((n, f) => (f.item === item && f.by === c.carriers[r]!.key ? Math.max(n, f.count) : n), 0);
+    c.crew.fixed.reduce((n, f) => (f.item === item && f.by === at(c.carriers, r).key ? Math.max(n, f.count) : n), 0);
   const pieces = c.problem.pieces.map((p, i) => {
     const always = leastCopies(p);
     let left = mostCopies(c, i);

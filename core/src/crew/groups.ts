@@ -1,3 +1,4 @@
+import { at, present } from '../ground/numbers.js';
 import { countPmf } from '../trip/odds/index.js';
 import { gradeMeets, GRADES, type Grade } from '../repairs/index.js';
 import type { Ask, AskWay, KitProblem } from '../kit/optimum/kitProblem.js';
@@ -95,7 +96,7 @@ interface Given {
 }
 
 function demandOf(given: Given, a: number, people: readonly Member[], grade: Grade): GroupDemand | string {
-  const ask = given.problem.asks[a]!;
+  const ask = at(given.problem.asks, a);
   const able = ask.ways.flatMap((w, way): GroupOption[] =>
     gradeMeets(w.grade, grade) && canGo(w, ask, people, given.anyHelp)
       ? [{ way, requires: w.requires, supplies: unfitted(ask, w) }]
@@ -151,80 +152,58 @@ const fetches = (crew: Crew, trip: Trip, ask: Ask): boolean =>
   !AT_ONCE.has(ask.exposure.trouble.subject) &&
   fetchHours(trip, ask.exposure.away.workshopKm) <= crew.fetch;
 
-/** Every group that has to manage by itself: the whole crew, with and without what is there on some legs only; each part of a split; each alone. */
-export function groupsOf(given: Given): Group[] {
-  const { crew, trip, members, carriers, problem, absent } = given;
-  const every = trip.legs.map(() => true);
-  const on = (ids: readonly string[]) => (ids.length === 0 ? every : trip.legs.map((l) => ids.includes(l.id)));
-  const index = new Map(carriers.map((c, i) => [c.key, i]));
-  const vehicleLegs = carriers.map((c) => (c.vehicle ? on(c.vehicle.legs) : every));
-  const out: Group[] = [];
-  const add = (
-    base: Pick<Group, 'key' | 'kind' | 'name' | 'splitId' | 'carriers' | 'legs'>,
-    wanted: (ask: Ask) => boolean,
-    grade: Grade,
-  ) => {
-    const here = base.carriers.filter((i) => carriers[i]!.member);
-    const people = here.map((i) => carriers[i]!.member!);
-    const bikes = new Set(people.map((m) => m.bike.id));
-    const demands: GroupDemand[] = [];
-    const never: Group['never'] = [];
-    const fetched: number[] = [];
-    const loose: LooseDemand[] = [];
-    problem.asks.forEach((ask, a) => {
-      if (!bikes.has(ask.bikeId) || !wanted(ask)) return;
-      if (ask.exposure.trouble.id === 'fastener-loose' && base.kind !== 'all') return;
-      if (people.length > 1 && fetches(crew, trip, ask)) {
-        fetched.push(a);
-        return;
-      }
-      const made = demandOf(given, a, people, gradeFor(ask, grade));
-      if (typeof made === 'string') never.push({ ask: a, why: made });
-      else if (made.options.every((o) => o.requires.length + o.supplies.length > 0)) demands.push(made);
-    });
-    if (base.kind === 'part' || (base.kind === 'alone' && crew.alone.includes('fastener-loose')))
-      for (const m of people) {
-        const most = mostLoose(problem, m.bike.id);
-        if (most) loose.push(most);
-      }
-    // A stranger's bike is met by everybody together.
-    const reaches = problem.tools.reaches.filter(
-      ({ fastener: { bikeId } }) => bikes.has(bikeId) || bikeId === STRANGERS_BIKE,
-    );
-    const tasks = base.kind === 'all' ? coverProblem(reaches, problem.pieces).tasks : [];
-    out.push({ ...base, members: here, demands, loose, tasks, never, fetched });
-  };
-  const { likely, leftOut, grade } = problem.question;
-  const wantedOn = (legs: readonly boolean[]) => (ask: Ask) =>
-    ask.must !== null || (oddsOn(ask, legs) >= likely && !leftOut.includes(ask.exposure.trouble.id));
+/** Riders and cars that have to manage by themselves, with what they then want to be able to do. */
+interface Base {
+  group: Pick<Group, 'key' | 'kind' | 'name' | 'splitId' | 'carriers' | 'legs'>;
+  wanted: (ask: Ask) => boolean;
+  grade: Grade;
+}
 
-  // The whole crew: legs on which the same cars are there make one group.
-  const riders = members.map((_, i) => i).filter((i) => !absent.has(i));
-  if (riders.length === 0) return [];
+/** Legs that are named; none named are all. */
+const legsOf = (trip: Trip, ids: readonly string[]): boolean[] =>
+  trip.legs.map((l) => ids.length === 0 || ids.includes(l.id));
+/** Members that are there. */
+const ridersOf = ({ members, absent }: Given): number[] => members.map((_, i) => i).filter((i) => !absent.has(i));
+/** What is wanted on some legs: what is likely enough there, and what the rider demands. */
+const wantedOn =
+  ({ problem: { question } }: Given, legs: readonly boolean[]) =>
+  (ask: Ask): boolean =>
+    ask.must !== null || (oddsOn(ask, legs) >= question.likely && !question.leftOut.includes(ask.exposure.trouble.id));
+
+/** The whole crew: legs on which the same cars are there make one group. */
+function wholeCrew(given: Given): Base[] {
+  const { trip, carriers, absent, problem } = given;
   const byCars = new Map<string, { cars: number[]; legs: boolean[] }>();
-  const legCount = Math.max(1, trip.legs.length);
-  for (let l = 0; l < legCount; l++) {
-    const cars = carriers.flatMap((c, i) => (c.vehicle && !absent.has(i) && (vehicleLegs[i]![l] ?? true) ? [i] : []));
+  const there = carriers.map(({ vehicle }) => (vehicle ? legsOf(trip, vehicle.legs) : null));
+  for (let l = 0; l < Math.max(1, trip.legs.length); l++) {
+    const cars = carriers.flatMap((_, i) => {
+      const legs = at(there, i);
+      return legs && !absent.has(i) && (legs[l] ?? true) ? [i] : [];
+    });
     const known = byCars.get(cars.join()) ?? { cars, legs: trip.legs.map(() => false) };
     if (l < trip.legs.length) known.legs[l] = true;
     byCars.set(cars.join(), known);
   }
-  for (const { cars, legs } of byCars.values())
-    add(
-      {
-        key: `all ${cars.map((i) => carriers[i]!.key).join(' ')}`.trim(),
-        kind: 'all',
-        name: cars.length > 0 ? `with ${cars.map((i) => carriers[i]!.name).join(' and ')}` : 'everybody',
-        splitId: null,
-        carriers: [...riders, ...cars],
-        legs,
-      },
-      wantedOn(legs),
-      grade,
-    );
+  return [...byCars.values()].map(({ cars, legs }) => ({
+    group: {
+      key: `all ${cars.map((i) => at(carriers, i).key).join(' ')}`.trim(),
+      kind: 'all',
+      name: cars.length > 0 ? `with ${cars.map((i) => at(carriers, i).name).join(' and ')}` : 'everybody',
+      splitId: null,
+      carriers: [...ridersOf(given), ...cars],
+      legs,
+    },
+    wanted: wantedOn(given, legs),
+    grade: problem.question.grade,
+  }));
+}
 
-  for (const split of crew.splits) {
-    const legs = on(split.legs);
+/** The parts of each split that somebody rides in; whoever is in none of its parts is one alone. */
+function splitParts(given: Given): Base[] {
+  const { crew, trip, carriers, absent } = given;
+  const index = new Map(carriers.map((c, i) => [c.key, i]));
+  return crew.splits.flatMap((split) => {
+    const legs = legsOf(trip, split.legs);
     const parts = split.groups.map((g) =>
       g.flatMap((k) => {
         const i = index.get(k);
@@ -232,38 +211,81 @@ export function groupsOf(given: Given): Group[] {
       }),
     );
     const named = new Set(parts.flat());
-    const rest = riders.filter((i) => !named.has(i)).map((i) => [i]);
-    [...parts, ...rest].forEach((part, n) => {
-      if (!part.some((i) => carriers[i]!.member)) return;
-      add(
-        {
-          key: `split ${split.id} ${n}`,
-          kind: 'part',
-          name: part.map((i) => carriers[i]!.name).join(', '),
-          splitId: split.id,
-          carriers: [...part].sort((a, b) => a - b),
-          legs,
-        },
-        wantedOn(legs),
-        'ride-out',
-      );
-    });
-  }
-
-  if (crew.alone.length > 0 && riders.length > 1)
-    riders.forEach((i) =>
-      add(
-        {
-          key: `alone ${carriers[i]!.key}`,
-          kind: 'alone',
-          name: carriers[i]!.name,
-          splitId: null,
-          carriers: [i],
-          legs: every,
-        },
-        (ask) => crew.alone.includes(ask.exposure.trouble.id),
-        'ride-out',
-      ),
+    const rest = ridersOf(given)
+      .filter((i) => !named.has(i))
+      .map((i) => [i]);
+    return [...parts, ...rest].flatMap((part, n): Base[] =>
+      part.some((i) => at(carriers, i).member)
+        ? [
+            {
+              group: {
+                key: `split ${split.id} ${n}`,
+                kind: 'part',
+                name: part.map((i) => at(carriers, i).name).join(', '),
+                splitId: split.id,
+                carriers: [...part].sort((a, b) => a - b),
+                legs,
+              },
+              wanted: wantedOn(given, legs),
+              grade: 'ride-out',
+            },
+          ]
+        : [],
     );
-  return out;
+  });
+}
+
+/** Each rider alone, with what the crew says that each must be able to do. */
+function eachAlone(given: Given): Base[] {
+  const { crew, trip, carriers } = given;
+  const riders = ridersOf(given);
+  if (crew.alone.length === 0 || riders.length < 2) return [];
+  return riders.map((i) => ({
+    group: {
+      key: `alone ${at(carriers, i).key}`,
+      kind: 'alone',
+      name: at(carriers, i).name,
+      splitId: null,
+      carriers: [i],
+      legs: legsOf(trip, []),
+    },
+    wanted: (ask) => crew.alone.includes(ask.exposure.trouble.id),
+    grade: 'ride-out',
+  }));
+}
+
+/** What a group must be able to do: repairs, what comes loose, and, of the whole crew, every head. */
+function withDemands(given: Given, { group, wanted, grade }: Base): Group {
+  const { crew, trip, carriers, problem } = given;
+  const members = group.carriers.filter((i) => at(carriers, i).member);
+  const people = members.map((i) => present(at(carriers, i).member));
+  const bikes = new Set(people.map((m) => m.bike.id));
+  const demands: GroupDemand[] = [];
+  const never: Group['never'] = [];
+  const fetched: number[] = [];
+  problem.asks.forEach((ask, a) => {
+    if (!bikes.has(ask.bikeId) || !wanted(ask)) return;
+    if (ask.exposure.trouble.id === 'fastener-loose' && group.kind !== 'all') return;
+    if (people.length > 1 && fetches(crew, trip, ask)) {
+      fetched.push(a);
+      return;
+    }
+    const made = demandOf(given, a, people, gradeFor(ask, grade));
+    if (typeof made === 'string') never.push({ ask: a, why: made });
+    else if (made.options.every((o) => o.requires.length + o.supplies.length > 0)) demands.push(made);
+  });
+  const tightens = group.kind === 'part' || (group.kind === 'alone' && crew.alone.includes('fastener-loose'));
+  const loose = tightens ? people.flatMap((m) => mostLoose(problem, m.bike.id) ?? []) : [];
+  // A stranger's bike is met by everybody together.
+  const reaches = problem.tools.reaches.filter(
+    ({ fastener: { bikeId } }) => bikes.has(bikeId) || bikeId === STRANGERS_BIKE,
+  );
+  const tasks = group.kind === 'all' ? coverProblem(reaches, problem.pieces).tasks : [];
+  return { ...group, members, demands, loose, tasks, never, fetched };
+}
+
+/** Every group that has to manage by itself: the whole crew, with and without what is there on some legs only; each part of a split; each alone. */
+export function groupsOf(given: Given): Group[] {
+  if (ridersOf(given).length === 0) return [];
+  return [...wholeCrew(given), ...splitParts(given), ...eachAlone(given)].map((base) => withDemands(given, base));
 }

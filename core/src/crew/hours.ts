@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { availableWays } from '../kit/optimum/tools.js';
 import { doneOfAsk, byAsk, homeMends, savedBy, stockedBy } from '../kit/done.js';
 import type { KitProblem } from '../kit/optimum/kitProblem.js';
@@ -18,7 +19,7 @@ export interface Hours {
 
 /** The problem as people see it who can go some ways only: the others save nothing. */
 function byPeople(c: CrewCase, people: readonly number[], bikes: ReadonlySet<string>): KitProblem {
-  const who = people.map((i) => c.members[i]!);
+  const who = people.map((i) => at(c.members, i));
   return {
     ...c.problem,
     asks: c.problem.asks
@@ -41,8 +42,8 @@ export function hoursWith(
   together: readonly number[],
   bikes: ReadonlySet<string> | null = null,
 ): Hours {
-  const people = together.filter((i) => c.carriers[i]!.member && !c.absent.has(i));
-  const mine = bikes ?? new Set(people.map((i) => c.members[i]!.bike.id));
+  const people = together.filter((i) => at(c.carriers, i).member && !c.absent.has(i));
+  const mine = bikes ?? new Set(people.map((i) => at(c.members, i).bike.id));
   const problem = byPeople(c, people, mine);
   const here = together.filter((i) => !c.absent.has(i));
   const counts = carriedCounts(a, here);
@@ -50,7 +51,7 @@ export function hoursWith(
   const available = availableWays(problem, counts);
   const out = new Map<string, { saved: number; left: number; home: number }>();
   problem.asks.forEach((ask, i) => {
-    const done = doneOfAsk(ask, i, available[i]!, stocked[i]!);
+    const done = doneOfAsk(ask, i, at(available, i), at(stocked, i));
     const saved = savedBy(ask, done, (w) => w.hours);
     const known = out.get(ask.bikeId) ?? { saved: 0, left: 0, home: 1 };
     const mends = homeMends(ask, done);

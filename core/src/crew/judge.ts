@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { does } from '../kit/optimum/tools.js';
 import { taskDone } from '../toolbox/cover/index.js';
 import { carriedCounts, loads, stockOfGroup, type Assignment } from './assignment.js';
@@ -37,7 +38,7 @@ export function ableOf(c: CrewCase, a: Assignment, group: Pick<Group, 'carriers'
     met: (n) => {
       let is = known.get(n);
       if (is === undefined) {
-        is = does(c.problem, c.problem.requirements[n]!, counts);
+        is = does(c.problem, at(c.problem.requirements, n), counts);
         known.set(n, is);
       }
       return is;
@@ -56,7 +57,7 @@ export const optionOf = (d: GroupDemand, able: Pick<Able, 'met' | 'stock'>): Gro
 export function drawsOf(c: CrewCase, group: Group, chosen: readonly (GroupOption | null)[]): Map<string, Draw[]> {
   const draws = new Map<string, Draw[]>();
   group.demands.forEach((d, i) => {
-    const law = lawOn(c.problem.asks[d.ask]!, group.legs);
+    const law = lawOn(at(c.problem.asks, d.ask), group.legs);
     for (const { kind, units } of chosen[i]?.supplies ?? []) {
       const list = draws.get(kind) ?? [];
       list.push({ law, units });
@@ -90,7 +91,7 @@ export function gapsOf(c: CrewCase, a: Assignment, group: Group, withStock = gro
   const gap = (g: Omit<Gap, 'group'>) => gaps.push({ group: group.key, ...g });
   group.demands.forEach((d, i) => {
     if (chosen[i]) return;
-    gap({ kind: 'mend', bikeId: c.problem.asks[d.ask]!.bikeId, ask: d.ask, fasteners: [], short: null });
+    gap({ kind: 'mend', bikeId: at(c.problem.asks, d.ask).bikeId, ask: d.ask, fasteners: [], short: null });
   });
   for (const l of group.loose) {
     const open = l.shares.filter((s) => !able.met(s.requires));
@@ -106,7 +107,7 @@ export function gapsOf(c: CrewCase, a: Assignment, group: Group, withStock = gro
   const bikeOf = new Map(c.members.flatMap((m) => m.fasteners.map((f) => [f.id, m.bike.id] as const)));
   for (const t of group.tasks)
     if (!taskDone(t, able.counts))
-      gap({ kind: 'turn', bikeId: bikeOf.get(t.fasteners[0]!) ?? '', ask: -1, fasteners: t.fasteners, short: null });
+      gap({ kind: 'turn', bikeId: bikeOf.get(at(t.fasteners, 0)) ?? '', ask: -1, fasteners: t.fasteners, short: null });
   if (!withStock) return gaps;
   const level = levelsOf(c.problem, group);
   for (const [kind, draws] of drawsOf(c, group, chosen)) {
@@ -155,7 +156,7 @@ export interface Judged {
 }
 export function judgeCrew(c: CrewCase, a: Assignment): Judged {
   const over = loads(c, a).flatMap(({ mass, bulk }, carrier) => {
-    const { limit, room } = c.carriers[carrier]!;
+    const { limit, room } = at(c.carriers, carrier);
     const by = { carrier, mass: Math.max(0, mass - limit), bulk: room === null ? 0 : Math.max(0, bulk - room) };
     return by.mass > 1e-6 || by.bulk > 1e-6 ? [by] : [];
   });

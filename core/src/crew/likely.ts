@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { setsOfEnds, setsOfTask } from '../kit/optimum/items.js';
 import type { CrewCase } from './crewCase.js';
 import { firstShare } from './firstShare.js';
@@ -17,9 +18,9 @@ export function likelyPieces(c: CrewCase, wanted: ReadonlySet<number>): Set<numb
   const { items, requirements, pieces } = c.problem;
   const out = new Set<number>();
   const keep = (sets: readonly (readonly number[])[]) => {
-    const mass = (set: readonly number[]) => set.reduce((s, i) => s + pieces[items.owner[i]!]!.mass, 0);
+    const mass = (set: readonly number[]) => set.reduce((s, i) => s + at(pieces, at(items.owner, i)).mass, 0);
     for (const set of [...sets].sort((a, b) => mass(a) - mass(b)).slice(0, EACH))
-      for (const i of set) out.add(items.owner[i]!);
+      for (const i of set) out.add(at(items.owner, i));
   };
   const seen = new Set<number>();
   for (const g of c.groups) {
@@ -27,7 +28,7 @@ export function likelyPieces(c: CrewCase, wanted: ReadonlySet<number>): Set<numb
     for (const d of g.demands) for (const o of d.options) for (const n of o.requires) seen.add(n);
     for (const l of g.loose) for (const s of l.shares) seen.add(s.requires);
   }
-  for (const n of seen) keep(requirements[n]!.sets);
+  for (const n of seen) keep(at(requirements, n).sets);
   firstShare(c).pieces.forEach((by, p) => {
     if (by.some((n) => n > 0)) out.add(p);
   });

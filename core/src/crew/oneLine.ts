@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { Bike } from '../bike/index.js';
 import type { Skill } from '../repairs/index.js';
 import type { Companion } from './companion.js';
@@ -59,7 +60,7 @@ export function readCompanion(line: string, nextId: () => string): ReadCompanion
   let called = '';
   const number = (text: string, re: RegExp): number | null => {
     const m = re.exec(text);
-    return m ? Number(m[1]!.replace(',', '.')) : null;
+    return m ? Number(at(m, 1).replace(',', '.')) : null;
   };
   for (const text of rest) {
     const low = text.toLowerCase();

@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { unitsTogether, type CountLaw } from '../trip/odds/index.js';
 import type { Ask, KitProblem } from '../kit/optimum/kitProblem.js';
 import { stocksFor, type StockDemand } from '../trip/odds/index.js';
@@ -57,7 +58,7 @@ const LEVELS = new WeakMap<Group, (kind: string) => number>();
 function levelsFor(problem: KitProblem, group: Group): (kind: string) => number {
   const demands = new Map<string, StockDemand>();
   for (const d of group.demands) {
-    const ask = problem.asks[d.ask]!;
+    const ask = at(problem.asks, d.ask);
     const law = lawOn(ask, group.legs);
     for (const { kind, units } of preferred(problem, d)?.supplies ?? []) {
       const known = demands.get(kind) ?? { kind, demands: [] };

@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import {
   assign,
   fitsNowhere,
@@ -33,10 +34,10 @@ export interface RiderStow {
 function itemsOfRider(c: CrewCase, a: Assignment, r: number): StowItem[] {
   const use = { uses: 1, group: null };
   const tools = c.problem.pieces.flatMap((p, i) =>
-    Array.from({ length: a.pieces[i]?.[r] ?? 0 }, (_, n) => itemOfPiece(p, n + 1, a.pieces[i]![r]!, use)),
+    Array.from({ length: a.pieces[i]?.[r] ?? 0 }, (_, n) => itemOfPiece(p, n + 1, at(at(a.pieces, i), r), use)),
   );
   const spares = [...a.stock].flatMap(([key, by]) =>
-    (by[r] ?? 0) > 0 ? [itemOfSpare(c.problem.book.of(key), by[r]!, `supply ${key}`, use)] : [],
+    (by[r] ?? 0) > 0 ? [itemOfSpare(c.problem.book.of(key), at(by, r), `supply ${key}`, use)] : [],
   );
   return [...tools, ...spares];
 }

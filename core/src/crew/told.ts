@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
 import { greatestShare, loads, type Assignment } from './assignment.js';
 import type { CarrierId, Vehicle } from './crew.js';
@@ -110,7 +111,7 @@ function owners(
   const open = by.map((n, r) => {
     const own = Math.min(n, left.get(r) ?? 0);
     if (own > 0) {
-      out[r]!.of.push({ member: r, count: own });
+      at(out, r).of.push({ member: r, count: own });
       left.set(r, (left.get(r) ?? 0) - own);
     }
     return n - own;
@@ -120,11 +121,11 @@ function owners(
     for (const [member, has] of left) {
       const taken = Math.min(need, has);
       if (taken <= 0) continue;
-      out[r]!.of.push({ member, count: taken });
+      at(out, r).of.push({ member, count: taken });
       left.set(member, has - taken);
       need -= taken;
     }
-    out[r]!.buy = need;
+    at(out, r).buy = need;
   });
   return out;
 }
@@ -132,7 +133,7 @@ function owners(
 /** What each carrier has, without the reasons. */
 function tokensOf(c: CrewCase, a: Assignment): Token[][] {
   const out: Token[][] = c.carriers.map(() => []);
-  const fixed = (item: Item, r: number) => c.crew.fixed.some((f) => f.item === item && f.by === c.carriers[r]!.key);
+  const fixed = (item: Item, r: number) => c.crew.fixed.some((f) => f.item === item && f.by === at(c.carriers, r).key);
   const put = (
     item: Item,
     name: string,
@@ -144,13 +145,13 @@ function tokensOf(c: CrewCase, a: Assignment): Token[][] {
     const whose = owners(having, by);
     by.forEach((count, r) => {
       if (count > 0)
-        out[r]!.push({
+        at(out, r).push({
           item,
           name,
           count,
           mass: mass * count,
           bulk: bulk * count,
-          ...whose[r]!,
+          ...at(whose, r),
           fixed: fixed(item, r),
           why: [],
         });
@@ -203,11 +204,11 @@ export function crewAnswer(c: CrewCase, shared: Shared, reasons = true): CrewAns
     })),
     carriers: c.carriers.map((k, r) => ({
       number: r,
-      ...by[r]!,
+      ...at(by, r),
       limit: k.limit,
       room: k.room,
-      share: by[r]!.mass / Math.max(1, k.limit),
-      tokens: tokens[r]!.map((t) => ({ ...t, why: reasons ? reasonFor(c, shared, t.item, r, judged) : [] })),
+      share: at(by, r).mass / Math.max(1, k.limit),
+      tokens: at(tokens, r).map((t) => ({ ...t, why: reasons ? reasonFor(c, shared, t.item, r, judged) : [] })),
     })),
     groups: c.groups.map((g) => {
       const h = g.kind === 'all' ? all : hoursWith(c, shared, g.carriers);

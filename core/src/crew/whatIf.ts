@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
 import { loads, type Assignment } from './assignment.js';
 import { without, type CrewCase } from './crewCase.js';
@@ -37,7 +38,7 @@ export interface Absence {
 export function absenceOf(c: CrewCase, a: Assignment, gone: number): Absence {
   const less = without(c, [gone]);
   const left = c.members.map((_, i) => i).filter((i) => i !== gone && !c.absent.has(i));
-  const bikes = new Set(left.map((i) => c.members[i]!.bike.id));
+  const bikes = new Set(left.map((i) => at(c.members, i).bike.id));
   const every = c.carriers.map((_, i) => i);
   const before = hoursWith(c, a, every, bikes).saved;
   const after = hoursWith(less, a, every, bikes).saved;

@@ -1,5 +1,6 @@
 import { DEFAULT_PRACTICE, practiceSchema, type Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
+import { long } from '../testing/long.js';
 import { THOROUGH } from '../testing/thorough.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
@@ -70,47 +71,51 @@ describe('what to buy', () => {
     if (some.sets.length > 0) expect(some.sets[0]!.left).toEqual(['Bit pinned T40']);
     for (const row of all.sets) expect([...row.used, ...row.left].sort()).toEqual([...row.set.holds].sort());
   });
-  test('every list, bought and put in the toolbox, reaches every gap that it says it cures', () => {
-    const demo = demoGarage('lightest');
-    const bike = newBike(uuid(1), 'One');
-    const walked: GarageDocument = {
-      ...garage(looksOf(bike).map((l, i) => proposal(l, bike, uuid(300 + i)))),
-      pieces: [],
-    };
-    const thinned = { ...demo, pieces: demo.pieces.filter((_, i) => i % 3 !== 0) };
-    const qualities = practiceSchema.shape.quality.options;
-    for (const base of [walked, thinned])
-      for (const quality of THOROUGH ? qualities : [qualities[base === walked ? 0 : qualities.length - 1]!])
-        for (const least of ['money', 'mass'] as const) {
-          // Each quality once for money; for grams where a toolbox is there already.
-          if ((least === 'mass') === (base === walked)) continue;
-          const doc = { ...base, garage: { ...base.garage, practice: { ...DEFAULT_PRACTICE, quality } } };
-          const bikeId = doc.bikes[0]!.id;
-          const list = buyList(doc, { bikeId, tripId: null }, least);
-          expect(list.cures.length).toBeGreaterThan(3);
-          const bought = [
-            ...list.singles.map((s, i) => ({ ...s.piece, id: uuid(8000 + i), count: s.count })),
-            ...list.sets.flatMap(({ set }, k) =>
-              setModels(set).map((m, i) => newPiece(m, { id: uuid(9000 + 100 * k + i) })),
-            ),
-          ];
-          // As the screen does it: through the document, and judged as every drawer is.
-          const after = { ...doc, pieces: [...doc.pieces, ...bought] };
-          const finder = new ChainFinder(usablePieces(after.pieces, bikeId), doc.garage.practice);
-          for (const f of list.cures)
-            expect([quality, least, f.name, reachOf(f, finder).best.length > 0]).toEqual([
-              quality,
-              least,
-              f.name,
-              true,
-            ]);
-          const spent = bought.reduce((s, p) => s + (p.set ? 0 : p.price * p.count), 0);
-          if (list.sets.length === 0) expect(list.price).toBeCloseTo(spent, 1);
-        }
-    expect(buyList(thinned, { bikeId: demo.bikes[0]!.id, tripId: null }, 'money').price).toBeLessThanOrEqual(
-      buyList(thinned, { bikeId: demo.bikes[0]!.id, tripId: null }, 'mass').price + 1e-9,
-    );
-  }, 120_000);
+  long(
+    'every list, bought and put in the toolbox, reaches every gap that it says it cures',
+    () => {
+      const demo = demoGarage('lightest');
+      const bike = newBike(uuid(1), 'One');
+      const walked: GarageDocument = {
+        ...garage(looksOf(bike).map((l, i) => proposal(l, bike, uuid(300 + i)))),
+        pieces: [],
+      };
+      const thinned = { ...demo, pieces: demo.pieces.filter((_, i) => i % 3 !== 0) };
+      const qualities = practiceSchema.shape.quality.options;
+      for (const base of [walked, thinned])
+        for (const quality of THOROUGH ? qualities : [qualities[base === walked ? 0 : qualities.length - 1]!])
+          for (const least of ['money', 'mass'] as const) {
+            // Each quality once for money; for grams where a toolbox is there already.
+            if ((least === 'mass') === (base === walked)) continue;
+            const doc = { ...base, garage: { ...base.garage, practice: { ...DEFAULT_PRACTICE, quality } } };
+            const bikeId = doc.bikes[0]!.id;
+            const list = buyList(doc, { bikeId, tripId: null }, least);
+            expect(list.cures.length).toBeGreaterThan(3);
+            const bought = [
+              ...list.singles.map((s, i) => ({ ...s.piece, id: uuid(8000 + i), count: s.count })),
+              ...list.sets.flatMap(({ set }, k) =>
+                setModels(set).map((m, i) => newPiece(m, { id: uuid(9000 + 100 * k + i) })),
+              ),
+            ];
+            // As the screen does it: through the document, and judged as every drawer is.
+            const after = { ...doc, pieces: [...doc.pieces, ...bought] };
+            const finder = new ChainFinder(usablePieces(after.pieces, bikeId), doc.garage.practice);
+            for (const f of list.cures)
+              expect([quality, least, f.name, reachOf(f, finder).best.length > 0]).toEqual([
+                quality,
+                least,
+                f.name,
+                true,
+              ]);
+            const spent = bought.reduce((s, p) => s + (p.set ? 0 : p.price * p.count), 0);
+            if (list.sets.length === 0) expect(list.price).toBeCloseTo(spent, 1);
+          }
+      expect(buyList(thinned, { bikeId: demo.bikes[0]!.id, tripId: null }, 'money').price).toBeLessThanOrEqual(
+        buyList(thinned, { bikeId: demo.bikes[0]!.id, tripId: null }, 'mass').price + 1e-9,
+      );
+    },
+    120_000,
+  );
   test('what a trip’s troubles ask for and the toolbox does not do is on the list, the cheapest that does it', () => {
     const doc = demoGarage('lightest');
     const pieces = doc.pieces.filter((p) => !p.functions.includes('inflate') && !p.functions.includes('lever tyre'));

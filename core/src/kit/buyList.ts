@@ -1,3 +1,4 @@
+import { at, under } from '../ground/numbers.js';
 import type { Practice } from '../toolbox/practice.js';
 import type { Fastener } from '../bike/index.js';
 import { ChainFinder, reachWithOffer, reachOf } from '../toolbox/chains/index.js';
@@ -42,6 +43,114 @@ const MOST_ALTERNATIVES = 400;
 /** Room for ties below one unit of what is least. */
 const TIES = 2 ** 20;
 
+/** What is bought: one copy of a piece, or a whole set. */
+interface Purchase {
+  cost: number;
+  single: Piece | null;
+  set: ToolSet | null;
+}
+
+/** What may be bought, as items with a cost each: single pieces by copy, and sets, each once it is first asked for. */
+class Shop {
+  readonly purchases: Purchase[] = [];
+  private readonly numbers = new Map<string, number>();
+  private readonly setsWith = new Map<string, ToolSet[]>();
+  constructor(private readonly least: BuyFor) {
+    for (const set of toolSets().filter((x) => !x.supplied))
+      for (const name of new Set(set.holds)) this.setsWith.set(name, [...(this.setsWith.get(name) ?? []), set]);
+  }
+  /** One number: what is least first, the other breaks ties. Prices in tenths of a euro, masses in grams, both whole. */
+  private costOf(price: number, mass: number): number {
+    const [tenths, grams] = [Math.round(price * 10), Math.round(mass)];
+    return this.least === 'money' ? tenths * TIES + grams : grams * TIES + tenths;
+  }
+  private numbered(key: string, make: () => Purchase): number {
+    const known = this.numbers.get(key);
+    if (known !== undefined) return known;
+    const made = this.purchases.push(make()) - 1;
+    this.numbers.set(key, made);
+    return made;
+  }
+  private single(piece: Piece, copy: number): number {
+    const cost = this.costOf(piece.price, piece.mass);
+    return this.numbered(`${piece.id} ${copy}`, () => ({ cost, single: piece, set: null }));
+  }
+  private set(set: ToolSet): number {
+    return this.numbered(`set ${set.name}`, () => ({ cost: this.costOf(set.price, 0), single: null, set }));
+  }
+  /** Every way to buy what one way takes: each piece singly, or out of any set that holds it. */
+  private spelled(pieces: readonly Piece[]): number[][] {
+    let combos: number[][] = [[]];
+    const copies = new Map<string, number>();
+    for (const piece of pieces) {
+      const copy = (copies.get(piece.id) ?? 0) + 1;
+      copies.set(piece.id, copy);
+      // A set is never lighter than its piece bought alone, so sets count for money only.
+      const inSets = this.least === 'money' && copy === 1 ? (this.setsWith.get(piece.name) ?? []) : [];
+      const choices = [this.single(piece, copy), ...inSets.map((set) => this.set(set))];
+      combos = combos.flatMap((c) => choices.map((x) => [...c, x])).slice(0, MOST_ALTERNATIVES);
+    }
+    return combos;
+  }
+  /** The same for all ways of one gap. */
+  alternatives(ways: readonly Piece[][]): number[][] {
+    const out: number[][] = [];
+    for (const pieces of ways) {
+      out.push(...this.spelled(pieces));
+      if (out.length > MOST_ALTERNATIVES * 4) break;
+    }
+    return out;
+  }
+}
+
+/** What is bought one by one, with copies. */
+type Singles = Map<string, { piece: Piece; count: number }>;
+const buy = (singles: Singles, piece: Piece) =>
+  singles.set(piece.id, { piece: asBought(piece), count: (singles.get(piece.id)?.count ?? 0) + 1 });
+const sumOf = (singles: Singles, of: (p: Piece) => number) =>
+  [...singles.values()].reduce((s, x) => s + of(x.piece) * x.count, 0);
+/** Pieces that a bike's kit may be made of. */
+const drawerOf = (pieces: readonly Piece[], bikeId: string) =>
+  usablePieces(pieces, bikeId).filter((p) => p.mark !== 'never');
+
+/** What the least purchase is asked of. */
+interface Wanted {
+  doc: KitRows;
+  bikeId: string;
+  practice: Practice;
+  offered: readonly Piece[];
+  of: (p: Piece) => number;
+}
+
+/**
+ * Judged as the toolbox will be once all is in it: what one purchase takes from another's way is bought on top.
+ * @returns how many gaps that mended
+ */
+function boughtOnTop(
+  { doc, bikeId, practice, offered, of }: Wanted,
+  cures: readonly Fastener[],
+  singles: Singles,
+  sets: readonly ToolSet[],
+): number {
+  const after = () =>
+    drawerOf(
+      [
+        ...doc.pieces,
+        ...[...singles.values()].map((s) => ({ ...s.piece, count: s.count })),
+        ...sets.flatMap(setPieces),
+      ],
+      bikeId,
+    );
+  let mended = 0;
+  for (const f of cures) {
+    const now = after();
+    if (reachOf(f, new ChainFinder(now, practice)).best.length > 0) continue;
+    mended++;
+    for (const piece of reachWithOffer(f, now, offered, practice, of)[0] ?? []) buy(singles, piece);
+  }
+  return mended;
+}
+
 /**
  * The least money (or mass) that brings every gap of a bike within reach and adds what the trip's troubles ask for: single pieces against sets,
  * in the quality that the practice says. Where either will do, a cheap piece is taken as far as it bears the torque.
@@ -50,139 +159,58 @@ const TIES = 2 ** 20;
 export function buyList(doc: KitRows, question: { bikeId: string; tripId: string | null }, least: BuyFor): BuyList {
   const { bikeId } = question;
   const practice: Practice = doc.garage.practice;
-  const drawer = usablePieces(doc.pieces, bikeId).filter((p) => p.mark !== 'never');
+  const drawer = drawerOf(doc.pieces, bikeId);
+  const offered = offeredPieces(practice.quality);
+  const of = (p: Piece) => (least === 'money' ? p.price : p.mass);
+  const wanted: Wanted = { doc, bikeId, practice, offered, of };
   const finder = new ChainFinder(drawer, practice);
+  const shop = new Shop(least);
   const gaps = doc.fasteners
     .filter((f) => f.bikeId === bikeId && f.leftOut === null)
-    .filter((f) => reachOf(f, finder).best.length === 0);
-  const offered = offeredPieces(practice.quality);
-  const byName = new Map(offered.map((p) => [p.name, p]));
-  const sets = toolSets().filter((s) => !s.supplied);
-  const setsWith = new Map<string, number[]>();
-  sets.forEach((s, i) => {
-    for (const name of new Set(s.holds)) setsWith.set(name, [...(setsWith.get(name) ?? []), i]);
-  });
-
-  // Items: one for each single piece (by copy), then one for each set.
-  const items: { cost: number; single: Piece | null; set: number | null }[] = [];
-  // One number: what is least first, the other breaks ties. Prices in tenths of a euro, masses in grams, both whole.
-  const costOf = (price: number, mass: number) =>
-    least === 'money'
-      ? Math.round(price * 10) * TIES + Math.round(mass)
-      : Math.round(mass) * TIES + Math.round(price * 10);
-  const single = new Map<string, number>();
-  const singleItem = (piece: Piece, copy: number) => {
-    const key = `${piece.id} ${copy}`;
-    let at = single.get(key);
-    if (at === undefined) {
-      at = items.push({ cost: costOf(piece.price, piece.mass), single: piece, set: null }) - 1;
-      single.set(key, at);
-    }
-    return at;
-  };
-  const setItem = new Map<number, number>();
-  const itemOfSet = (i: number) => {
-    let at = setItem.get(i);
-    if (at === undefined) {
-      at = items.push({ cost: costOf(sets[i]!.price, 0), single: null, set: i }) - 1;
-      setItem.set(i, at);
-    }
-    return at;
-  };
-
-  const jobs: number[][][] = [];
-  const cures: Fastener[] = [];
-  const hopeless: Fastener[] = [];
-  const of = (p: Piece) => (least === 'money' ? p.price : p.mass);
-  /** Every way to buy what one way takes: each piece singly, or out of any set that holds it. */
-  const spelled = (ways: readonly Piece[][]) => {
-    const alternatives: number[][] = [];
-    for (const buy of ways) {
-      // Each piece singly, or out of any set that holds it.
-      let combos: number[][] = [[]];
-      const copies = new Map<string, number>();
-      for (const piece of buy) {
-        const copy = (copies.get(piece.id) ?? 0) + 1;
-        copies.set(piece.id, copy);
-        // A set is never lighter than its piece bought alone, so sets count for money only.
-        const inSets = least === 'money' && copy === 1 ? (setsWith.get(piece.name) ?? []) : [];
-        const choices = [singleItem(piece, copy), ...inSets.map(itemOfSet)];
-        combos = combos.flatMap((c) => choices.map((x) => [...c, x])).slice(0, MOST_ALTERNATIVES);
-      }
-      alternatives.push(...combos);
-      if (alternatives.length > MOST_ALTERNATIVES * 4) break;
-    }
-    return alternatives;
-  };
-  for (const f of gaps) {
-    const alternatives = spelled(reachWithOffer(f, drawer, offered, practice, of));
-    if (alternatives.length === 0) hopeless.push(f);
-    else {
-      cures.push(f);
-      jobs.push(alternatives);
-    }
-  }
+    .filter((f) => reachOf(f, finder).best.length === 0)
+    .map((f) => ({ f, ways: shop.alternatives(reachWithOffer(f, drawer, offered, practice, of)) }));
+  const cures = gaps.filter((g) => g.ways.length > 0);
   const functions = missingFunctions(doc, question, drawer);
-  for (const need of functions) jobs.push(spelled(functionWays(need, offered, of)));
-  const found = cheapestCover({ costs: items.map((i) => i.cost), jobs });
-  const taken = found && found !== 'infeasible' ? items.filter((_, i) => found.taken[i]) : [];
+  const jobs = [
+    ...cures.map((g) => g.ways),
+    ...functions.map((need) => shop.alternatives(functionWays(need, offered, of))),
+  ];
+  const found = cheapestCover({ costs: shop.purchases.map((p) => p.cost), jobs });
+  const taken = found && found !== 'infeasible' ? shop.purchases.filter((_, i) => found.taken[i]) : [];
 
-  const singles = new Map<string, { piece: Piece; count: number }>();
-  const buy = (piece: Piece) =>
-    singles.set(piece.id, { piece: asBought(piece), count: (singles.get(piece.id)?.count ?? 0) + 1 });
-  for (const { single: piece } of taken) if (piece) buy(piece);
-  const boughtSets = taken.flatMap((t) => (t.set === null ? [] : [sets[t.set]!]));
-  // Judged as the toolbox will be once all is in it: what one purchase takes from another's way is bought on top.
-  const after = () =>
-    usablePieces(
-      [
-        ...doc.pieces,
-        ...[...singles.values()].map((s) => ({ ...s.piece, count: s.count })),
-        ...boughtSets.flatMap(setPieces),
-      ],
-      bikeId,
-    ).filter((p) => p.mark !== 'never');
-  let mended = 0;
-  for (const f of cures) {
-    const now = after();
-    if (reachOf(f, new ChainFinder(now, practice)).best.length > 0) continue;
-    mended++;
-    for (const piece of reachWithOffer(f, now, offered, practice, of)[0] ?? []) buy(piece);
-  }
-  const used = usedOf(
-    boughtSets,
-    [...singles.values()].map((s) => s.piece),
-    cures,
-    drawer,
-    practice,
-  );
-  const setRows = boughtSets.map((set) => ({
-    set,
-    used: set.holds.filter((h) => used.has(h)),
-    left: set.holds.filter((h) => !used.has(h)),
-  }));
-  const usedMass = setRows.flatMap((r) => r.used).reduce((s, h) => s + byName.get(h)!.mass, 0);
+  const singles: Singles = new Map();
+  for (const { single } of taken) if (single) buy(singles, single);
+  const sets = taken.flatMap((t) => (t.set === null ? [] : [t.set]));
+  const cured = cures.map((g) => g.f);
+  const mended = boughtOnTop(wanted, cured, singles, sets);
+  const boughtSingly = [...singles.values()].map((s) => s.piece);
+  const setRows = setsUsed(wanted, sets, usedOf(sets, boughtSingly, cured, drawer, practice));
+  const price = sumOf(singles, (p) => p.price) + sets.reduce((s, x) => s + x.price, 0);
   return {
     singles: [...singles.values()],
-    sets: setRows,
-    price:
-      Math.round(
-        ([...singles.values()].reduce((s, x) => s + x.piece.price * x.count, 0) +
-          boughtSets.reduce((s, x) => s + x.price, 0)) *
-          10,
-      ) / 10,
-    mass: Math.round([...singles.values()].reduce((s, x) => s + x.piece.mass * x.count, 0) + usedMass),
-    cures,
-    hopeless,
+    sets: setRows.map(({ mass: _, ...row }) => row),
+    price: Math.round(price * 10) / 10,
+    mass: Math.round(sumOf(singles, (p) => p.mass) + setRows.reduce((s, r) => s + r.mass, 0)),
+    cures: cured,
+    hopeless: gaps.filter((g) => g.ways.length === 0).map((g) => g.f),
     functions,
-    forOthers: othersHelped(
-      doc,
-      bikeId,
-      [...[...singles.values()].map((s) => trusted(s.piece)), ...boughtSets.flatMap(setPieces)],
-      practice,
-    ),
+    forOthers: othersHelped(doc, bikeId, [...boughtSingly.map(trusted), ...sets.flatMap(setPieces)], practice),
     proven: found !== null && mended === 0,
   };
+}
+
+/** What of each set is used, with its grams, and what is left over. */
+function setsUsed({ offered }: Wanted, sets: readonly ToolSet[], names: ReadonlySet<string>) {
+  const massOf = new Map(offered.map((p) => [p.name, p.mass]));
+  return sets.map((set) => {
+    const used = set.holds.filter((h) => names.has(h));
+    return {
+      set,
+      used,
+      left: set.holds.filter((h) => !names.has(h)),
+      mass: used.reduce((s, h) => s + under(massOf, h), 0),
+    };
+  });
 }
 
 /** Functions that the trip's troubles ask for beyond what the toolbox does. */
@@ -211,7 +239,7 @@ function functionWays({ does, count }: FunctionNeed, offered: readonly Piece[], 
     if (taken.length === count) ways.push(taken);
     else
       for (let i = from; i < able.length; i++)
-        if (taken.filter((p) => p === able[i]).length < able[i]!.count) go(i, [...taken, able[i]!]);
+        if (taken.filter((p) => p === able[i]).length < at(able, i).count) go(i, [...taken, at(able, i)]);
   };
   go(0, []);
   return ways.sort((a, b) => a.reduce((s, p) => s + of(p), 0) - b.reduce((s, p) => s + of(p), 0)).slice(0, 60);

@@ -1,3 +1,4 @@
+import { at, present } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
 import type { KitRows } from './rows.js';
 import { frontier, TOLERANCE, type Curve } from './optimum/curve.js';
@@ -36,10 +37,11 @@ export interface KitHint {
 
 /** A hint's contents, where it is of the same pieces and troubles and keeps to the limit; null where it is not. */
 function fromHint(problem: KitProblem, hint: KitHint, limit: number): Contents | null {
-  if (hint.asks.length !== problem.asks.length || hint.asks.some((key, i) => key !== problem.asks[i]!.key)) return null;
+  if (hint.asks.length !== problem.asks.length || hint.asks.some((key, i) => key !== at(problem.asks, i).key))
+    return null;
   const has = new Map(hint.pieces);
   const counts = problem.pieces.map((p, i) => (problem.always.some((a) => a.piece === i) ? 1 : (has.get(p.id) ?? 0)));
-  if (problem.pieces.some((p, i) => counts[i]! > p.count || (p.mark === 'never' && counts[i]! > 0))) return null;
+  if (problem.pieces.some((p, i) => at(counts, i) > p.count || (p.mark === 'never' && at(counts, i) > 0))) return null;
   if (hint.stocked.some((s) => !problem.asks[s.ask]?.ways[s.way])) return null;
   const contents = { counts, stocked: hint.stocked };
   return measuresOf(problem, contents).mass <= limit + 1e-6 && demandsMet(problem, counts) ? contents : null;
@@ -192,7 +194,7 @@ function mostOfLimit(problem: KitProblem, solve: Solve, curve: Curve | null, hin
   } else {
     const now = known();
     free = contentsAt(now, limit);
-    [best, bound] = [Math.max(0, now.best[limit]!), now.bound[limit]!];
+    [best, bound] = [Math.max(0, at(now.best, limit)), at(now.bound, limit)];
   }
   // Shares of the fitted units that the curve does not know could save so much more.
   bound += problem.slack + problem.others.reduce((m, o) => Math.max(m, lastSlack(problem, o)), 0);
@@ -206,7 +208,7 @@ function lastSlack(problem: KitProblem, other: KitProblem): number {
   return other.asks.reduce((sum, o, a) => {
     let more = 0;
     for (const [kind, n] of o.fitted) {
-      const extra = n - (problem.asks[a]!.fitted.get(kind) ?? 0);
+      const extra = n - (at(problem.asks, a).fitted.get(kind) ?? 0);
       if (extra <= 0) continue;
       const uses = o.ways.flatMap((w) => w.supplies.filter((s) => s.kind === kind).map((s) => ({ w, n: s.units })));
       const units = Math.min(...uses.map((u) => u.n));
@@ -222,9 +224,9 @@ export function contentsAt(curve: Curve, limit: number): Contents {
   const set =
     curve.sets[curve.by[limit] ?? -1] ??
     curve.sets.filter((s) => s.allowed).sort((a, b) => a.mass - b.mass)[0] ??
-    curve.sets[0]!;
+    at(curve.sets, 0);
   const room = Math.max(0, Math.floor(limit - set.mass + 1e-9));
-  return { counts: set.counts, stocked: stockedAt(set.slots, [room])[0]! };
+  return { counts: set.counts, stocked: at(stockedAt(set.slots, [room]), 0) };
 }
 
 /** Measures that might be taken and are weighed against carrying, at most: every selection of them is a problem of its own. */
@@ -280,5 +282,5 @@ export function chosenKit(
           (kit.as === 'worth' || kit.mass <= Math.max(one.question.mass, best.kit.mass)));
     if (better) best = { kit, problem: one };
   }
-  return best!;
+  return present(best);
 }

@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { gradeMeets } from '../repairs/index.js';
 import { countCdf } from '../trip/odds/index.js';
 import type { Ask, AskWay, KitProblem } from './optimum/kitProblem.js';
@@ -22,7 +23,7 @@ export interface Done {
 export function doneOfAsk(ask: Ask, a: number, available: readonly boolean[], stocked: readonly StockedMend[]): Done {
   const endless = bestOf(
     ask,
-    ask.ways.map((w, k) => available[k]! && w.supplies.length === 0),
+    ask.ways.map((w, k) => at(available, k) && w.supplies.length === 0),
   );
   const by = ask.tails.map(() => endless);
   // What sits beside the live part weighs nothing either.
@@ -32,8 +33,8 @@ export function doneOfAsk(ask: Ask, a: number, available: readonly boolean[], st
     if (!available[way]) continue;
     // More mends than are looked at one by one still count as covered.
     while (by.length <= mend) by.push(endless);
-    const now = by[mend]!;
-    if (now < 0 || ask.ways[way]!.gain > ask.ways[now]!.gain) by[mend] = way;
+    const now = at(by, mend);
+    if (now < 0 || at(ask.ways, way).gain > at(ask.ways, now).gain) by[mend] = way;
   }
   return { by, beyond: endless };
 }
@@ -46,26 +47,26 @@ export function doneWith(
 ): { available: boolean[][]; done: Done[] } {
   const available = known ?? availableWays(problem, contents.counts);
   const stocked = byAsk(problem, contents.stocked);
-  return { available, done: problem.asks.map((ask, a) => doneOfAsk(ask, a, available[a]!, stocked[a]!)) };
+  return { available, done: problem.asks.map((ask, a) => doneOfAsk(ask, a, at(available, a), at(stocked, a))) };
 }
 /** Stocked mends by ask. */
 export function byAsk(problem: KitProblem, stocked: readonly StockedMend[]): StockedMend[][] {
   const out: StockedMend[][] = problem.asks.map(() => []);
-  for (const s of stocked) out[s.ask]!.push(s);
+  for (const s of stocked) at(out, s.ask).push(s);
   return out;
 }
 export function bestOf(ask: Ask, allowed: readonly boolean[]): number {
   let best = -1;
   ask.ways.forEach((w, k) => {
-    if (allowed[k] && w.gain > 0 && (best < 0 || w.gain > ask.ways[best]!.gain)) best = k;
+    if (allowed[k] && w.gain > 0 && (best < 0 || w.gain > at(ask.ways, best).gain)) best = k;
   });
   return best;
 }
 
 /** What an ask saves, in a measure of its ways. */
 export function savedBy(ask: Ask, { by, beyond }: Done, of: (w: AskWay) => number): number {
-  const each = ask.tails.reduce((s, p, j) => s + (by[j]! >= 0 ? p * of(ask.ways[by[j]!]!) : 0), 0);
-  return each + (beyond >= 0 ? ask.rest * of(ask.ways[beyond]!) : 0);
+  const each = ask.tails.reduce((s, p, j) => s + (at(by, j) >= 0 ? p * of(at(ask.ways, at(by, j))) : 0), 0);
+  return each + (beyond >= 0 ? ask.rest * of(at(ask.ways, beyond)) : 0);
 }
 
 /** Hours, and the question's value, that a kit saves over all asks. */
@@ -73,8 +74,8 @@ export function savedWith(problem: KitProblem, contents: Contents): { hours: num
   const { done } = doneWith(problem, contents);
   let [hours, value] = [0, 0];
   problem.asks.forEach((a, i) => {
-    hours += savedBy(a, done[i]!, (w) => w.hours);
-    value += savedBy(a, done[i]!, (w) => w.gain);
+    hours += savedBy(a, at(done, i), (w) => w.hours);
+    value += savedBy(a, at(done, i), (w) => w.gain);
   });
   return { hours, value };
 }
@@ -93,15 +94,17 @@ export function fittedMends(
   return problem.asks.flatMap((ask, a) =>
     ask.fitted.size === 0
       ? []
-      : done[a]!.by.flatMap((way, mend) =>
-          way >= 0 && ask.ways[way]!.supplies.length > 0 && !known.has(`${a} ${mend}`) ? [{ ask: a, mend, way }] : [],
+      : at(done, a).by.flatMap((way, mend) =>
+          way >= 0 && at(ask.ways, way).supplies.length > 0 && !known.has(`${a} ${mend}`)
+            ? [{ ask: a, mend, way }]
+            : [],
         ),
   );
 }
 
 /** Mends at ride-out or better in a row from the first; Infinity when nothing is used up. */
 export function homeMends(ask: Ask, { by, beyond }: Done): number {
-  const good = (w: number) => w >= 0 && reachesHome(ask.ways[w]!);
+  const good = (w: number) => w >= 0 && reachesHome(at(ask.ways, w));
   const first = by.findIndex((w) => !good(w));
   if (first >= 0) return first;
   return good(beyond) ? Infinity : by.length;
@@ -112,7 +115,7 @@ export function homeWith(problem: KitProblem, contents: Contents): number {
   const { done } = doneWith(problem, contents);
   return problem.asks.reduce((p, a, i) => {
     if (!a.exposure.trouble.stops) return p;
-    const mends = homeMends(a, done[i]!);
+    const mends = homeMends(a, at(done, i));
     return mends === Infinity ? p : p * countCdf(mends, a.law);
   }, 1);
 }
@@ -159,26 +162,26 @@ function setAside(
   for (;;) {
     let best: { mend: StockedMend; worth: number } | null = null;
     problem.asks.forEach((a, ask) => {
-      const mend = taken[ask]!;
+      const mend = at(taken, ask);
       const p = a.tails[mend];
       if (p === undefined) return;
       const endless = bestOf(
         a,
-        a.ways.map((w, k) => available[ask]![k]! && w.supplies.length === 0),
+        a.ways.map((w, k) => at(at(available, ask), k) && w.supplies.length === 0),
       );
       a.ways.forEach((w, way) => {
-        if (!available[ask]![way] || w.supplies.length === 0 || given.has(keyOfMend({ ask, mend, way }))) return;
+        if (!at(available, ask)[way] || w.supplies.length === 0 || given.has(keyOfMend({ ask, mend, way }))) return;
         const there = (kind: string) => (left.get(kind) ?? 0) + (mend === 0 ? (a.fitted.get(kind) ?? 0) : 0);
         if (w.supplies.some((s) => there(s.kind) < s.units)) return;
-        const worth = p * (w.gain - (endless >= 0 ? a.ways[endless]!.gain : 0));
+        const worth = p * (w.gain - (endless >= 0 ? at(a.ways, endless).gain : 0));
         if (worth > 1e-12 && (!best || worth > best.worth)) best = { mend: { ask, mend, way }, worth };
       });
     });
     const b = best as { mend: StockedMend; worth: number } | null;
     if (!b) return { mends, worth: worthAll };
-    for (const s of problem.asks[b.mend.ask]!.ways[b.mend.way]!.supplies)
+    for (const s of at(at(problem.asks, b.mend.ask).ways, b.mend.way).supplies)
       left.set(s.kind, Math.max(0, (left.get(s.kind) ?? 0) - s.units));
-    taken[b.mend.ask]!++;
+    taken[b.mend.ask] = at(taken, b.mend.ask) + 1;
     worthAll += b.worth;
     mends.push(b.mend);
   }

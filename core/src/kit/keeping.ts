@@ -4,6 +4,7 @@ import type { KeptKit } from './keptKit.js';
 import type { Kit } from './kit.js';
 import type { CurvePoint } from './points.js';
 import type { Piece } from '../toolbox/tools/index.js';
+import { present } from '../ground/numbers.js';
 
 /** A kit written down as it is, with its figures of now. */
 export function keptOf(
@@ -101,7 +102,8 @@ export function compareKits(
   const [x, y] = [things(a), things(b)];
   const all = [...new Set([...x.keys(), ...y.keys()])].map((key): KitDifference => {
     const [p, q] = [x.get(key), y.get(key)];
-    return { name: (p ?? q)!.name, inFirst: p?.n ?? 0, inSecond: q?.n ?? 0, mass: (p ?? q)!.mass };
+    const { name, mass } = present(p ?? q);
+    return { name, inFirst: p?.n ?? 0, inSecond: q?.n ?? 0, mass };
   });
   const weight = (d: KitDifference) => Math.abs(d.inFirst - d.inSecond) * d.mass;
   const byName = (p: KitDifference, q: KitDifference) => (p.name < q.name ? -1 : 1);

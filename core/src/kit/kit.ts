@@ -1,15 +1,25 @@
+import type { Fastener, Station } from '../bike/index.js';
 import type { Grade, Prevention } from '../repairs/index.js';
 import type { SupplyKind } from '../repairs/supplies/index.js';
 import type { FunctionNeed } from '../toolbox/cover/index.js';
 import type { Piece } from '../toolbox/tools/index.js';
 
+/** A fastener that only one piece of the kit turns, with the heads that it turns of it. */
+export interface NeededBy {
+  id: string;
+  name: string;
+  bikeId: string;
+  station: Station;
+  heads: Fastener['head'][];
+}
+
 /** A piece in the kit, with the reason for it. */
 export interface KitPiece {
   piece: Piece;
   count: number;
-  /** Fasteners lost when one copy is left out and the rest stays, and their names. */
+  /** Ids of the fasteners lost when one copy is left out and the rest stays, and what it turns of each. */
   needed: string[];
-  neededNames: string[];
+  neededBy: NeededBy[];
   /** Troubles whose mend it serves by what it does. */
   serves: string[];
   /** Troubles whose mend turns a head with it. */

@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { KitQuestion } from '../trip/kitQuestion.js';
 import { concaveHull } from './points.js';
 
@@ -23,12 +24,12 @@ export function kneeAt(
 ): { mass: number; value: number; minutes: number } | null {
   const hull = concaveHull(points);
   if (hull.length === 0) return null;
-  let at = 0;
-  hull.forEach((h, i) => Math.abs(h.mass - grams) < Math.abs(hull[at]!.mass - grams) && (at = i));
+  let nearest = 0;
+  hull.forEach((h, i) => Math.abs(h.mass - grams) < Math.abs(at(hull, nearest).mass - grams) && (nearest = i));
   const slope = (a: OnCurve | undefined, b: OnCurve | undefined) =>
     a && b ? (b.value - a.value) / (b.mass - a.mass) : null;
-  const before = slope(hull[at - 1], hull[at]);
-  const after = slope(hull[at], hull[at + 1]);
+  const before = slope(hull[nearest - 1], hull[nearest]);
+  const after = slope(hull[nearest], hull[nearest + 1]);
   const price =
     before !== null && after !== null
       ? Math.sqrt(Math.max(before, 0) * Math.max(after, 0))
@@ -37,7 +38,7 @@ export function kneeAt(
         : after !== null
           ? after * 2
           : 0;
-  return { ...hull[at]!, minutes: minutesOf(price, question) };
+  return { ...at(hull, nearest), minutes: minutesOf(price, question) };
 }
 
 /** The kit of the curve that a knee asks for: the one that saves most over the price of its grams; null where the curve has none. */

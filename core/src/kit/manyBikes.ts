@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { atHand } from '../toolbox/loan.js';
 import type { Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
@@ -76,7 +77,7 @@ export function manyBikes(rows: KitRows, tripId: string | null, solve: Solve): M
   const solved = work.map(({ bike, pieces, reaches, functions }) => {
     const set = least(reaches, pieces, functions);
     const carried = pieces.flatMap((piece, i): Carried[] =>
-      set.counts[i]! > 0 ? [{ piece, count: set.counts[i]! }] : [],
+      at(set.counts, i) > 0 ? [{ piece, count: at(set.counts, i) }] : [],
     );
     return { bike, carried, proven: set.proven };
   });
@@ -97,14 +98,16 @@ export function manyBikes(rows: KitRows, tripId: string | null, solve: Solve): M
   );
   // Pieces that belong to one bike are left to it: the one set is of what any bike may use.
   const common = doc.pieces.filter((p) => p.onlyBike === null);
-  const pieces = doc.bikes.length > 0 ? usablePieces(common, doc.bikes[0]!.id) : [];
+  const pieces = doc.bikes.length > 0 ? usablePieces(common, at(doc.bikes, 0).id) : [];
   const ids = new Set(pieces.map((p) => p.id));
   const reaches = work.flatMap((w) => w.reaches).map((r) => onlyWith(r, ids));
   const functions = new Map<string, FunctionNeed>();
   for (const { functions: list } of work)
     for (const f of list) functions.set(f.does, { ...f, count: Math.max(f.count, functions.get(f.does)?.count ?? 0) });
   const set = least(reaches, pieces, [...functions.values()]);
-  const one = pieces.flatMap((piece, i): Carried[] => (set.counts[i]! > 0 ? [{ piece, count: set.counts[i]! }] : []));
+  const one = pieces.flatMap((piece, i): Carried[] =>
+    at(set.counts, i) > 0 ? [{ piece, count: at(set.counts, i) }] : [],
+  );
   return { core, coreMass: massOf(core), bikes, moves, one, oneMass: massOf(one) };
 }
 

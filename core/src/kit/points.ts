@@ -1,3 +1,4 @@
+import { at, last } from '../ground/numbers.js';
 import { carriedChains, reachedBy } from '../toolbox/cover/index.js';
 import { countCdf } from '../trip/odds/index.js';
 import { KNOWN, type SupplyBook } from '../repairs/supplies/index.js';
@@ -50,11 +51,11 @@ export function concaveHull(points: readonly { mass: number; value: number }[]):
   const hull: { mass: number; value: number }[] = [];
   for (const p of points) {
     while (hull.length >= 2) {
-      const [a, b] = [hull.at(-2)!, hull.at(-1)!];
+      const [a, b] = [at(hull, hull.length - 2), last(hull)];
       if ((b.value - a.value) * (p.mass - a.mass) <= (p.value - a.value) * (b.mass - a.mass)) hull.pop();
       else break;
     }
-    if (hull.length === 1 && p.mass === hull[0]!.mass) hull.pop();
+    if (hull.length === 1 && p.mass === at(hull, 0).mass) hull.pop();
     hull.push({ mass: p.mass, value: p.value });
   }
   return hull;
@@ -64,15 +65,15 @@ export function concaveHull(points: readonly { mass: number; value: number }[]):
 function stepsOf(curve: Curve): number[] {
   const top = curve.best.reduce((m, v) => (v > m ? v : m), 0);
   const steps: number[] = [];
-  let last = -Infinity;
+  let previous = -Infinity;
   let set = -1;
   for (let m = 0; m <= curve.most; m++) {
-    const v = curve.best[m]!;
-    if (v === -Infinity || v <= last + 1e-9) continue;
-    if (curve.by[m] !== set || v > last + top / MOST_POINTS) {
+    const v = at(curve.best, m);
+    if (v === -Infinity || v <= previous + 1e-9) continue;
+    if (curve.by[m] !== set || v > previous + top / MOST_POINTS) {
       steps.push(m);
-      last = v;
-      set = curve.by[m]!;
+      previous = v;
+      set = at(curve.by, m);
     }
   }
   return steps;
@@ -82,23 +83,25 @@ function stepsOf(curve: Curve): number[] {
 export function picture(problem: KitProblem, curve: Curve): CurvePicture {
   const limits = stepsOf(curve);
   const bySet = new Map<number, number[]>();
-  for (const m of limits) bySet.set(curve.by[m]!, [...(bySet.get(curve.by[m]!) ?? []), m]);
+  for (const m of limits) bySet.set(at(curve.by, m), [...(bySet.get(at(curve.by, m)) ?? []), m]);
   const points: CurvePoint[] = [];
   for (const [set, mine] of bySet) {
-    const tools = curve.sets[set]!;
+    const tools = at(curve.sets, set);
     const known = { reached: reachedWith(problem, tools.counts), available: tools.available };
     const all = stockedAt(
       tools.slots,
       mine.map((m) => Math.floor(m - tools.mass + 1e-9)),
     );
-    mine.forEach((limit, k) => points.push(pointOf(problem, { counts: tools.counts, stocked: all[k]! }, limit, known)));
+    mine.forEach((limit, k) =>
+      points.push(pointOf(problem, { counts: tools.counts, stocked: at(all, k) }, limit, known)),
+    );
   }
   points.sort((a, b) => a.limit - b.limit);
   const band: CurvePicture['band'] = [];
   for (let i = 0; i <= BAND_POINTS; i++) {
     const limit = Math.round((curve.most * i) / BAND_POINTS);
-    if (curve.best[limit]! === -Infinity) continue;
-    band.push({ limit, best: curve.best[limit]!, bound: Math.max(curve.best[limit]!, curve.bound[limit]!) });
+    if (at(curve.best, limit) === -Infinity) continue;
+    band.push({ limit, best: at(curve.best, limit), bound: Math.max(at(curve.best, limit), at(curve.bound, limit)) });
   }
   return { most: curve.most, points, band, gap: curve.gap, proven: curve.proven, solves: curve.solves };
 }
@@ -110,7 +113,7 @@ export function measuresOf(problem: KitProblem, contents: Contents): { mass: num
   let [mass, boxes, price] = [0, 0, 0];
   contents.counts.forEach((n, i) => {
     if (n === 0) return;
-    const p = problem.pieces[i]!;
+    const p = at(problem.pieces, i);
     mass += n * p.mass;
     boxes += n * boxVolume(p);
     price += n * p.price;
@@ -129,13 +132,13 @@ export function measuresOf(problem: KitProblem, contents: Contents): { mass: num
 function packedOf(problem: KitProblem, contents: Contents): [string, number][] {
   const units = unitsOf(problem, contents.stocked);
   for (const { piece, kind, units: n } of problem.always)
-    if (contents.counts[piece]! > 0) units.set(kind, Math.max(n, units.get(kind) ?? 0));
+    if (at(contents.counts, piece) > 0) units.set(kind, Math.max(n, units.get(kind) ?? 0));
   return [...units];
 }
 
 /** How many heads the copies of a kit turn. */
 export function reachedWith(problem: KitProblem, counts: readonly number[]): number {
-  const carried = new Map(problem.pieces.map((p, i) => [p.id, counts[i]!]));
+  const carried = new Map(problem.pieces.map((p, i) => [p.id, at(counts, i)]));
   return problem.tools.reaches.filter((r) => reachedBy(carriedChains(r, carried), carried)).length;
 }
 
@@ -153,18 +156,18 @@ export function pointOf(
   let [value, hours, home] = [0, 0, 1];
   const mends = new Map<string, { hours: number; way: string }>();
   problem.asks.forEach((a, i) => {
-    const h = savedBy(a, done[i]!, (w) => w.hours);
-    value += savedBy(a, done[i]!, (w) => w.gain);
+    const h = savedBy(a, at(done, i), (w) => w.hours);
+    value += savedBy(a, at(done, i), (w) => w.gain);
     hours += h;
     const id = a.exposure.trouble.id;
-    const first = done[i]!.by[0] ?? done[i]!.beyond;
+    const first = at(done, i).by[0] ?? at(done, i).beyond;
     if (h > 0)
       mends.set(id, {
         hours: (mends.get(id)?.hours ?? 0) + h,
-        way: mends.get(id)?.way ?? (first >= 0 ? a.ways[first]!.way.name : ''),
+        way: mends.get(id)?.way ?? (first >= 0 ? at(a.ways, first).way.name : ''),
       });
     if (!a.exposure.trouble.stops) return;
-    const n = homeMends(a, done[i]!);
+    const n = homeMends(a, at(done, i));
     if (n !== Infinity) home *= countCdf(n, a.law);
   });
   return {
@@ -175,7 +178,7 @@ export function pointOf(
     home,
     reached: known?.reached ?? reachedWith(problem, contents.counts),
     pieces: contents.counts.flatMap((n, i): [string, number][] =>
-      n > 0 && !problem.always.some((a) => a.piece === i) ? [[problem.pieces[i]!.id, n]] : [],
+      n > 0 && !problem.always.some((a) => a.piece === i) ? [[at(problem.pieces, i).id, n]] : [],
     ),
     supplies: packedOf(problem, contents),
     mends: [...mends].map(([troubleId, m]) => ({ troubleId, ...m })),

@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { KitFacts } from './kit.js';
 import type { KitProblem } from './optimum/kitProblem.js';
 import type { StockedMend } from './optimum/slots.js';
@@ -6,7 +7,7 @@ import type { StockedMend } from './optimum/slots.js';
 export function unitsOf(problem: KitProblem, stocked: readonly StockedMend[]): Map<string, number> {
   const units = new Map<string, number>();
   for (const { ask, way } of stocked)
-    for (const s of problem.asks[ask]!.ways[way]!.supplies) units.set(s.kind, (units.get(s.kind) ?? 0) + s.units);
+    for (const s of at(at(problem.asks, ask).ways, way).supplies) units.set(s.kind, (units.get(s.kind) ?? 0) + s.units);
   return units;
 }
 /** Units that sit beside live parts, by kind: each once, however many troubles may use it. */

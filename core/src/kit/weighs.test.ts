@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import { DEFAULT_PRACTICE } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
@@ -57,7 +58,7 @@ describe('where the weight is', () => {
     expect(mass - whatWeighs(bought, question, solve).mass).toBeCloseTo(top.grams, 6);
     for (const p of purchases) expect(p.grams).toBeLessThanOrEqual(top.grams);
   });
-  test('on the demo: each swap is the difference of two whole answers', () => {
+  long('on the demo: each swap is the difference of two whole answers', () => {
     const whole = demoGarage('lightest');
     const ofBike = whole.fasteners.filter((f) => f.bikeId === whole.bikes[1]!.id);
     const demo = { ...whole, fasteners: ofBike.filter((_, i) => i % 3 === 0) };

@@ -1,3 +1,4 @@
+import { at, under } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
 import type { Fastener } from '../bike/index.js';
 import { ChainFinder, modeFit, reachOf, type Reach } from '../toolbox/chains/index.js';
@@ -39,12 +40,12 @@ export interface Weighs {
 }
 
 const massOf = (pieces: readonly Piece[], counts: readonly number[]) =>
-  pieces.reduce((s, p, i) => s + counts[i]! * p.mass, 0);
+  pieces.reduce((s, p, i) => s + at(counts, i) * p.mass, 0);
 const priceOf = (pieces: readonly Piece[], counts: readonly number[]) =>
-  pieces.reduce((s, p, i) => s + counts[i]! * p.price, 0);
+  pieces.reduce((s, p, i) => s + at(counts, i) * p.price, 0);
 function carriedNames(pieces: readonly Piece[], set: Lightest): Map<string, { name: string; n: number }> {
   return new Map(
-    pieces.flatMap((p, i) => (set.counts[i]! > 0 ? [[p.id, { name: p.name, n: set.counts[i]! }] as const] : [])),
+    pieces.flatMap((p, i) => (at(set.counts, i) > 0 ? [[p.id, { name: p.name, n: at(set.counts, i) }] as const] : [])),
   );
 }
 function difference(before: ToolCase, was: Lightest, after: ToolCase, is: Lightest): Difference {
@@ -97,22 +98,24 @@ export function alternativesOf(
   const reach = base.reaches.find((r) => r.fastener.id === fastenerId);
   const best = leastOf(base, solve);
   if (!reach || !best) return [];
-  return reach.ends[0]!.reach.chains.slice(0, most).flatMap((chain): Alternative[] => {
-    const near = { ...reach.ends[0]!, reach: { ...reach.ends[0]!.reach, chains: [chain] } };
-    const only: Reach = { ...reach, ends: [near, ...reach.ends.slice(1)] };
-    // Losing a piece of this very way cannot be made good by another way.
-    const after: ToolCase = { ...base, reaches: base.reaches.map((r) => (r === reach ? only : r)) };
-    const set = leastOf(after, solve);
-    if (!set) return [];
-    return [
-      {
-        chain: chain.links.map((l) => l.piece.name),
-        own: chain.mass,
-        set: set.counts.reduce((s, n, i) => s + n * base.pieces[i]!.mass, 0),
-        ...difference(base, best, after, set),
-      },
-    ];
-  });
+  return at(reach.ends, 0)
+    .reach.chains.slice(0, most)
+    .flatMap((chain): Alternative[] => {
+      const near = { ...at(reach.ends, 0), reach: { ...at(reach.ends, 0).reach, chains: [chain] } };
+      const only: Reach = { ...reach, ends: [near, ...reach.ends.slice(1)] };
+      // Losing a piece of this very way cannot be made good by another way.
+      const after: ToolCase = { ...base, reaches: base.reaches.map((r) => (r === reach ? only : r)) };
+      const set = leastOf(after, solve);
+      if (!set) return [];
+      return [
+        {
+          chain: chain.links.map((l) => l.piece.name),
+          own: chain.mass,
+          set: set.counts.reduce((s, n, i) => s + n * at(base.pieces, i).mass, 0),
+          ...difference(base, best, after, set),
+        },
+      ];
+    });
 }
 
 /** What the mark on one piece, or keeping it to one bike, costs; null where it has neither, or nothing can be said. */
@@ -206,7 +209,7 @@ export function whatWeighs(
 
 function bestPurchases(base: ToolCase, best: Lightest, solve: Solve, onProgress: (share: number) => void) {
   const have = new Set(base.pieces.map((p) => p.name));
-  const carried = base.pieces.filter((_, i) => best.counts[i]! > 0);
+  const carried = base.pieces.filter((_, i) => at(best.counts, i) > 0);
   const turnsOf = (p: Pick<Piece, 'modes'>) =>
     base.reaches.filter((r) => r.ends.some(({ end }) => p.modes.some((m) => modeFit(m, end.head).verdict === 'fits')));
   const byPiece = new Map(carried.map((p) => [p.id, new Set(turnsOf(p))]));
@@ -219,7 +222,7 @@ function bestPurchases(base: ToolCase, best: Lightest, solve: Solve, onProgress:
         const shares =
           drives(model) && drives(p)
             ? true
-            : heads.some((r) => byPiece.get(p.id)!.has(r)) || model.functions.some((f) => p.functions.includes(f));
+            : heads.some((r) => under(byPiece, p.id).has(r)) || model.functions.some((f) => p.functions.includes(f));
         return shares ? s + p.mass : s;
       }, -model.mass);
       return { model, heads: new Set(heads), gain };

@@ -52,9 +52,11 @@ export function calendarFile(due: readonly CheckDue[], given: CalendarGiven): st
     if (!event.off)
       made.createAlarm({ type: ICalAlarmType.display, trigger: REMIND_SECONDS, description: event.summary });
   };
-  const sorted = [...due].filter((d) => d.due !== null && (d.when === 'before leaving' || d.when === 'on a date'));
-  for (const d of sorted.sort((a, b) => (a.due! < b.due! ? -1 : a.due! > b.due! ? 1 : a.key < b.key ? -1 : 1)))
-    add(d.key, d.due!, 1, {
+  const dated = due.flatMap((d) =>
+    d.due !== null && (d.when === 'before leaving' || d.when === 'on a date') ? [{ ...d, due: d.due }] : [],
+  );
+  for (const d of dated.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.key < b.key ? -1 : 1)))
+    add(d.key, d.due, 1, {
       summary: d.name,
       description: [said(units, d.how), said(units, d.why), d.caution].filter(Boolean).join('\n'),
       off: d.standing === 'done' || d.standing === 'skipped',

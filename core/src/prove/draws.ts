@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
 /** Numbers thrown away first: seeds that lie close together begin alike. */
@@ -17,7 +18,7 @@ export function shuffled<T>(list: readonly T[], seed: number): T[] {
   const out = [...list];
   for (let i = out.length - 1; i > 0; i--) {
     const j = Math.floor(draw() * (i + 1));
-    [out[i], out[j]] = [out[j]!, out[i]!];
+    [out[i], out[j]] = [at(out, j), at(out, i)];
   }
   return out;
 }

@@ -1,3 +1,4 @@
+import { present, last } from '../ground/numbers.js';
 import { appliesTo, TROUBLES } from '../repairs/index.js';
 import { drawsFrom } from './draws.js';
 import { needMet } from '../kit/index.js';
@@ -58,7 +59,7 @@ export function drawFault(c: ProveCase, seed: number): FaultDrill {
   const weight = (causes: readonly Cause[]) => causes.reduce((s, k) => s + k.weight, 0);
   const pick = <T>(list: readonly T[], of: (x: T) => number): T => {
     let left = draw() * list.reduce((s, x) => s + of(x), 0);
-    return list.find((x) => (left -= of(x)) < 0) ?? list.at(-1)!;
+    return list.find((x) => (left -= of(x)) < 0) ?? last(list);
   };
   // Every symptom has its turn: how often it comes is only part of it.
   const chosen = pick(all, (x) => Math.sqrt(weight(x.search.causes)));
@@ -79,7 +80,7 @@ export interface Tested {
 export function testFault(drill: FaultDrill, left: readonly Cause[], test: string): Tested {
   const { tree } = drill.search;
   const answer = shows(tree)(test, drill.cause.id);
-  const t = tree.tests.find((x) => x.id === test)!;
+  const t = present(tree.tests.find((x) => x.id === test));
   return { test, answer, minutes: testMinutes(t), left: leftAfter(tree, left, test, answer) };
 }
 

@@ -1,3 +1,4 @@
+import { under } from '../ground/numbers.js';
 import { STATION_NAMES, STATIONS, type Bike, type Fastener } from '../bike/index.js';
 import { millimetres, printShape, type Head } from '../ground/sizes/index.js';
 import type { Gauge } from '../trip/air/index.js';
@@ -65,7 +66,7 @@ export function pocketCard(
         ? [
             {
               // Two axles are told apart by where they are.
-              name: named.get(f.name)! > 1 ? `${f.name}, ${STATION_NAMES[f.station].toLowerCase()}` : f.name,
+              name: under(named, f.name) > 1 ? `${f.name}, ${STATION_NAMES[f.station].toLowerCase()}` : f.name,
               value: f.torque.value,
               manual: f.torque.source === 'manual',
             },
@@ -85,7 +86,7 @@ export function pocketCard(
         showsLow: trip.air.times > 0 ? shownBy(gauge, trip.air.low) : null,
       }))
     : [];
-  const fluids = [
+  const filled = [
     ['engine oil', 'Engine oil'],
     ['brake fluid', 'Brake fluid'],
     ['chain', 'Chain'],
@@ -94,9 +95,10 @@ export function pocketCard(
     ['bulb tail', 'Tail lamp'],
     ['fuses', 'Fuses'],
     ['valve', 'Valve core'],
-  ].flatMap(([slot, name]) => {
-    const value = bike.fit[slot!];
-    return value ? [{ name: name!, value }] : [];
+  ] as const;
+  const fluids = filled.flatMap(([slot, name]) => {
+    const value = bike.fit[slot];
+    return value ? [{ name, value }] : [];
   });
   return { sizes, torques, pressures, fluids };
 }

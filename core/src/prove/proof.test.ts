@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
 import { readGarageFile, writeGarageFile, type GarageDocument } from '../garage/index.js';
@@ -460,7 +461,7 @@ describe('Find it', () => {
     for (const k of cards) each.set(k.trouble, (each.get(k.trouble) ?? 0) + 1);
     expect(Math.max(...each.values())).toBeLessThanOrEqual(4);
   });
-  test('among the choices is one right answer, and none that would do as well', () => {
+  long('among the choices is one right answer, and none that would do as well', () => {
     for (const [i, k] of findCards(c).entries()) {
       const choices = thingsToChoose(k, c, i);
       const right = rightAnswers(k, c);

@@ -1,3 +1,4 @@
+import { last } from '../ground/numbers.js';
 import type { Fastener } from '../bike/index.js';
 import { needMet, type Having } from '../kit/index.js';
 import { practisedNeeds } from '../kit/optimum/ways.js';
@@ -264,7 +265,7 @@ export function rehearsal(
         n.heads.forEach((h) => turned.add(h.fastener.id));
       }
       // What a way goes quicker with is a need without a step of its own.
-      if (s.text === '' && steps.length > 0) steps.at(-1)!.needs.push(...needs);
+      if (s.text === '' && steps.length > 0) last(steps).needs.push(...needs);
       else if (s.text !== '') {
         const about = `${s.text} ${needs.map((n) => `${n.ask} ${n.by}`).join(' ')}`;
         steps.push({ part, text: s.text, needs, cautions: cautionsAt(about, cautions) });

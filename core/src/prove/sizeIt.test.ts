@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { fit, gaugedBand, nextTry, sizeOdds } from '../bike/fit/index.js';
@@ -17,7 +18,7 @@ const heads: Head[] = [
 const all = heads.map((head) => fastener({ head }));
 
 describe('Size it', () => {
-  test('the right answer is what the fit functions say', () => {
+  long('the right answer is what the fit functions say', () => {
     let [next, turns] = [0, 0];
     for (let seed = 0; seed < 300; seed++) {
       const q = sizeQuestion(all, seed)!;

@@ -1,3 +1,4 @@
+import { at, present } from '../ground/numbers.js';
 import type { Fastener } from '../bike/index.js';
 import { canGauge, fit, gaugedBand, nextTry, sizeOdds, type Gauging, type Surface } from '../bike/fit/index.js';
 import { FORM_SIZES, type Head, type Shape } from '../ground/sizes/index.js';
@@ -58,14 +59,14 @@ export function sizeQuestion(fasteners: readonly Fastener[], seed: number): Size
   const draw = drawsFrom(seed);
   // A head of which no reading leads to one answer is not asked for.
   for (let tries = 0; known.length > 0 && tries < MOST_DRAWS; tries++) {
-    const asked = ask(known[Math.floor(draw() * known.length)]!, draw, seed + tries);
+    const asked = ask(at(known, Math.floor(draw() * known.length)), draw, seed + tries);
     if (asked) return asked;
   }
   return null;
 }
 
 function ask(head: Head, draw: () => number, seed: number): SizeQuestion | null {
-  const band = gaugedBand(head)!;
+  const band = present(gaugedBand(head));
   const surface: Surface = draw() < 0.5 ? 'clean' : 'worn';
   // Rounded corners read small, paint reads large.
   const wear = surface === 'worn' ? (draw() - 0.6) * 0.25 : 0;
@@ -78,7 +79,7 @@ function ask(head: Head, draw: () => number, seed: number): SizeQuestion | null 
   const said = { head, measure, surface, gauging, odds: sizing.sizes.map((s) => ({ head: s.head, odds: s.odds })) };
   if (sizing.settled) {
     const right = choices.findIndex((s) => s.size === likely.size);
-    return right < 0 || fit(choices[right]!, likely, 'six').verdict !== 'fits'
+    return right < 0 || fit(at(choices, right), likely, 'six').verdict !== 'fits'
       ? null
       : { ...said, ask: 'turns', choices, right };
   }

@@ -1,3 +1,4 @@
+import { under } from '../ground/numbers.js';
 import type { FaultTree, Test } from './faultTree.js';
 
 /** One way in which a symptom may have come: the answer at which its search ends. */
@@ -29,7 +30,7 @@ export function causesOf(tree: FaultTree, weightOf: (trouble: string) => number)
   );
   const times = new Map<string, number>();
   for (const e of ends) times.set(e.trouble, (times.get(e.trouble) ?? 0) + 1);
-  return ends.map((e) => ({ ...e, weight: weightOf(e.trouble) / times.get(e.trouble)! })).filter((e) => e.weight > 0);
+  return ends.map((e) => ({ ...e, weight: weightOf(e.trouble) / under(times, e.trouble) })).filter((e) => e.weight > 0);
 }
 
 /** What each test shows for each cause: the answer that leads to it, or else what is seen where all is well. */
@@ -41,21 +42,21 @@ export function shows(tree: FaultTree): (test: string, cause: string) => number 
     if (known) return known;
     // Trees are short and have no circles: a test of its own set ends the walk.
     below.set(id, new Set());
-    const all = new Set(byId.get(id)!.answers.flatMap((a, i) => [...under(a, `${id} ${i}`)]));
+    const all = new Set(under(byId, id).answers.flatMap((a, i) => [...ends(a, `${id} ${i}`)]));
     below.set(id, all);
     return all;
   };
-  const under = (a: Test['answers'][number], end: string): ReadonlySet<string> =>
+  const ends = (a: Test['answers'][number], end: string): ReadonlySet<string> =>
     'trouble' in a.then ? new Set([end]) : endsOf(a.then.test);
   const table = new Map<string, Map<string, number>>();
   for (const t of tree.tests) {
     const row = new Map<string, number>();
     t.answers.forEach((a, i) => {
-      for (const cause of under(a, `${t.id} ${i}`)) if (!row.has(cause)) row.set(cause, i);
+      for (const cause of ends(a, `${t.id} ${i}`)) if (!row.has(cause)) row.set(cause, i);
     });
     table.set(t.id, row);
   }
-  return (test, cause) => table.get(test)?.get(cause) ?? byId.get(test)!.instead[cause] ?? byId.get(test)!.sound;
+  return (test, cause) => table.get(test)?.get(cause) ?? under(byId, test).instead[cause] ?? under(byId, test).sound;
 }
 
 /** What is known of a fault, and which tests can still be done. */
@@ -107,7 +108,7 @@ export function bestOrder(search: FaultSearch): (left: readonly string[]) => Bes
         for (const c of left) {
           const a = shown(t.id, c.id);
           const part = parts.get(a) ?? { mask: 0, weight: 0 };
-          parts.set(a, { mask: part.mask | bit.get(c.id)!, weight: part.weight + c.weight });
+          parts.set(a, { mask: part.mask | under(bit, c.id), weight: part.weight + c.weight });
         }
         if (parts.size < 2) continue;
         const minutes =

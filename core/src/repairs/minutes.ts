@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { Bike } from '../bike/index.js';
 import type { PieceFunction } from '../toolbox/tools/index.js';
 import type { Trouble } from './trouble.js';
@@ -98,7 +99,7 @@ export const withBetter = (way: Way, better: Better): Way => ({
 export function paced(trouble: Trouble, own: OwnPace): Trouble {
   if (own.size === 0) return trouble;
   const ways = trouble.ways.map((w) => ({ ...w, minutes: w.minutes * (own.get(wayKey(trouble.id, w.name)) ?? 1) }));
-  return { ...trouble, ways, mend: ways[0]!.minutes / 60 };
+  return { ...trouble, ways, mend: at(ways, 0).minutes / 60 };
 }
 
 /** A trouble as it is on a bike: each way with its minutes there, and beside it the same way with what helps. */
@@ -109,5 +110,5 @@ export function troubleOn(trouble: Trouble, on: WorkingOn): Trouble {
       minutes: minutesOn(w, on, on.own?.get(wayKey(trouble.id, base.name))).minutes,
     })),
   );
-  return { ...trouble, ways, mend: ways[0]!.minutes / 60 };
+  return { ...trouble, ways, mend: at(ways, 0).minutes / 60 };
 }

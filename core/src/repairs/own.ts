@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { z } from 'zod';
 import { line } from '../ground/text.js';
 import { id, name, note } from '../ground/fields.js';
@@ -57,7 +58,7 @@ export function withOwn(known: readonly Trouble[], own: readonly OwnMend[]): rea
     ...known.map((t) => {
       const more = own.filter((m) => m.trouble === t.id);
       // The first way stays first: rates, stocks and the simulation speak of it.
-      return more.length > 0 ? { ...t, ways: [t.ways[0]!, ...order([...t.ways.slice(1), ...more.map(wayOf)])] } : t;
+      return more.length > 0 ? { ...t, ways: [at(t.ways, 0), ...order([...t.ways.slice(1), ...more.map(wayOf)])] } : t;
     }),
     ...own
       .filter((m) => m.trouble === null)

@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
@@ -62,7 +63,7 @@ describe('own minutes', () => {
     expect(learned(500)).toBe(learned(8));
     expect(learned(0)).toBe(1);
   });
-  test('whoever keeps to the curve keeps the planned pace, however often', () => {
+  long('whoever keeps to the curve keeps the planned pace, however often', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 30 }), fc.double({ min: 0.3, max: 4, noNaN: true }), (n, f) => {
         const ratios = Array.from({ length: n }, (_, i) => f * learned(i + 1));
@@ -73,7 +74,7 @@ describe('own minutes', () => {
       }),
     );
   });
-  test('slower times make it slower, and the range holds the mean', () => {
+  long('slower times make it slower, and the range holds the mean', () => {
     fc.assert(
       fc.property(
         fc.array(fc.double({ min: 0.2, max: 5, noNaN: true }), { minLength: 1, maxLength: 12 }),

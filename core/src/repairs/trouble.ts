@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { Terrain } from '../ground/terrain.js';
 import type { Bike, Role } from '../bike/index.js';
 import type { PieceFunction } from '../toolbox/tools/index.js';
@@ -56,7 +57,7 @@ const NONE = { paved: 0, gravel: 0, track: 0 };
 
 /** A trouble from what differs; what its first way asks for is read from its steps. */
 export function trouble(given: TroubleGiven): Trouble {
-  const first = given.ways[0]!;
+  const first = at(given.ways, 0);
   const needs = needsOf(first);
   return {
     rate: NONE,

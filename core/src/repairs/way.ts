@@ -1,3 +1,4 @@
+import { at, entry, present } from '../ground/numbers.js';
 import { cylindersOf, type Bike, type Role } from '../bike/index.js';
 import { ROLES } from '../bike/fastener.js';
 import { HANDS } from '../toolbox/practice.js';
@@ -155,8 +156,8 @@ const ON_BIKES: Readonly<Record<string, BikeTraits>> = {
 };
 const ON = new RegExp(`^\\((${Object.keys(ON_BIKES).join('|')})\\) ?`, 'u');
 const counted = (text: string): [string, number] => {
-  const at = /^(.*?)\s*×\s*(\d{1,3})$/u.exec(text.trim());
-  return at ? [at[1]!, Number(at[2])] : [text.trim(), 1];
+  const counted = /^(.*?)\s*×\s*(\d{1,3})$/u.exec(text.trim());
+  return counted ? [at(counted, 1), Number(counted[2])] : [text.trim(), 1];
 };
 
 /**
@@ -179,13 +180,13 @@ export function readStep(line: string): WayStep {
         throw new RangeError(`no piece is there to "${name}": choose one of ${FUNCTIONS.join(', ')}`);
       needs.push({ by: 'function', does: name as PieceFunction, count });
     } else {
-      const [kind, units] = counted(supply!);
+      const [kind, units] = counted(present(supply));
       needs.push({ by: 'supply', kind, units });
     }
   }
   const [, bikes] = ON.exec(line) ?? [];
   return {
-    only: bikes === undefined ? {} : ON_BIKES[bikes]!,
+    only: bikes === undefined ? {} : entry(ON_BIKES, bikes),
     text: line
       .replace(ON, '')
       .replaceAll(MARK, '')
@@ -226,7 +227,7 @@ export const way = (
   second: 0,
   helped: false,
   ...more,
-  better: better.map(([mark, saves]) => ({ need: readStep(mark).needs[0]!, saves })),
+  better: better.map(([mark, saves]) => ({ need: at(readStep(mark).needs, 0), saves })),
   out: out.map(readStep),
   back: back.map(readStep),
 });

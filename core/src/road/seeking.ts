@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import { bestOrder, leftAfter, mayTest, type Cause, type FaultTree, type Test } from '../repairs/index.js';
 import { faultSearch } from '../prove/faultDrill.js';
 import type { ProveCase } from '../prove/index.js';
@@ -39,13 +40,13 @@ function suspectsOf(left: readonly Cause[]): Suspect[] {
 /** The next test of a search that goes in its order: as it is written, past what nobody could tell. */
 function written(tree: FaultTree, seen: readonly Seen[]): Test | null {
   const by = new Map(seen.map((s) => [s.test, s.answer]));
-  let at: Test | undefined = tree.tests[0];
-  while (at && by.has(at.id)) {
-    const { then } = at.answers[by.get(at.id) ?? at.sound]!;
+  let test: Test | undefined = tree.tests[0];
+  while (test && by.has(test.id)) {
+    const { then } = at(test.answers, by.get(test.id) ?? test.sound);
     if (!('test' in then)) return null;
-    at = tree.tests.find((t) => t.id === then.test);
+    test = tree.tests.find((t) => t.id === then.test);
   }
-  return at ?? null;
+  return test ?? null;
 }
 
 /**

@@ -1,3 +1,5 @@
+import { at, Matrix, Vector } from '../ground/numbers.js';
+import { groupCost, type GroupCost, type Priced } from './groupCost.js';
 import type { StowProblem } from './stowProblem.js';
 
 /** What no assignment costs less than, and which bins an assignment better than the one known could use. */
@@ -10,239 +12,228 @@ export interface StowBound {
   /** Where the prices ended, for whoever goes on from there. */
   prices: Prices;
 }
+/** What a gram and a millilitre cost in each place, a slot in each bin, and a gram-metre to the left. */
 interface Prices {
-  mass: Float64Array;
-  room: Float64Array;
-  count: Float64Array;
+  mass: Vector;
+  room: Vector;
+  count: Vector;
   tilt: number;
 }
+/** What the rider's own choices leave of each limit, what they cost, and what is still free. */
+interface Rest {
+  mass: Vector;
+  room: Vector;
+  count: Vector;
+  cost: number;
+  side: number;
+  /** Places that each group lies in already. */
+  begun: Set<number>[];
+  free: number[];
+  /** Free units by their group; each unit of none by itself, under a key less than 0. */
+  groups: Map<number, number[]>;
+}
+/** Grams, millilitres and gram-metres that weigh alike in a step of the prices. */
+const UNIT = 100;
+/** A step is made shorter after so many rounds without a better bound. */
+const PATIENCE = 8;
+const SHORTER = 1.7;
+const FIRST_STEP = 1.6;
 
 /**
  * A bound from below. Weight, room, slots and balance are paid for by prices instead of being kept; what then remains falls apart into
- * groups, each of which is settled exactly: alone in one place, in two, or in three and more at no less than the cheapest of each. The prices
- * are driven up where the limits are broken (subgradient steps towards the known cost). Conflicts and packings are left out, so the
- * bound holds with them too.
+ * groups, each of which is settled exactly (`groupCost`). The prices are driven up where the limits are broken (subgradient steps towards the
+ * known cost). Conflicts and packings are left out, so the bound holds with them too.
  * @param known cost of the best assignment known
  * @param before what an earlier call came to: its prices are gone on from, what it closed stays closed
  */
 export function boundStow(p: StowProblem, known: number, rounds: number, before?: StowBound): StowBound {
-  const from = before?.prices;
-  const K = p.places.length;
-  const n = p.units.length;
-  const free = p.units.flatMap((_, u) => (p.fixed[u]! < 0 ? [u] : []));
-  // What the rider fixed is a constant, and takes its share of what there is.
-  const left = { mass: [...p.bears], room: [...p.roomIn], count: p.bins.map((b) => b.count) };
-  let fixedCost = 0;
-  let fixedSide = p.sideBefore;
-  const fixedGroup = p.spread.map(() => new Set<number>());
-  p.fixed.forEach((bin, u) => {
-    if (bin < 0) return;
-    const k = p.bins[bin]!.place;
-    fixedCost += Number.isFinite(p.cost[u]![bin]!) ? p.cost[u]![bin]! : 0;
-    fixedSide += p.mass[u]! * p.y[k]!;
-    left.mass[k]! -= p.mass[u]!;
-    left.room[k]! -= p.room[u]![k]!;
-    left.count[bin]! -= 1;
-    if (p.group[u]! >= 0) fixedGroup[p.group[u]!]!.add(k);
-  });
-  fixedGroup.forEach((begun, g) => (fixedCost += p.spread[g]! * Math.max(0, begun.size - 1)));
-  const room = left.room.map((r) => Math.max(0, r));
-  const mass = left.mass.map((m) => Math.max(0, m));
-  const count = left.count.map((c) => Math.max(0, c));
-  const groups = new Map<number, number[]>();
-  for (const u of free) {
-    const key = p.group[u]! >= 0 ? p.group[u]! : -1 - u;
-    groups.set(key, [...(groups.get(key) ?? []), u]);
-  }
-
-  const priceMass = from ? from.mass.slice() : new Float64Array(K);
-  const priceRoom = from ? from.room.slice() : new Float64Array(K);
-  const priceCount = from ? from.count.slice() : new Float64Array(p.bins.length);
-  let tilt = from?.tilt ?? 0;
-  const prices = (): Prices => ({ mass: priceMass.slice(), room: priceRoom.slice(), count: priceCount.slice(), tilt });
-  let best = {
-    value: before?.bound ?? -Infinity,
-    open: before?.open ?? p.units.map(() => p.bins.map(() => true)),
-    wished: before?.wished ?? p.fixed.map((bin) => (bin >= 0 ? bin : p.loose)),
-    prices: prices(),
+  const rest = restOf(p);
+  const prices = before ? copied(before.prices) : noPrices(p);
+  let best: StowBound = before ?? {
+    bound: -Infinity,
+    open: p.units.map(() => p.bins.map(() => true)),
+    wished: p.units.map((_, u) => (p.fixed.at(u) >= 0 ? p.fixed.at(u) : p.loose)),
+    prices: copied(prices),
   };
-  let step = 1.6;
+  best = { ...best, prices: copied(prices) };
+  let step = FIRST_STEP;
   let since = 0;
-  const adjusted = Array.from({ length: n }, () => new Float64Array(p.bins.length + 1));
-  const cheapest = Array.from({ length: n }, () => new Float64Array(K));
-  const binAt = Array.from({ length: n }, () => new Int32Array(K));
-
   for (let round = 0; round < rounds; round++) {
-    const useMass = new Float64Array(K);
-    const useRoom = new Float64Array(K);
-    const useCount = new Float64Array(p.bins.length);
-    let side = fixedSide;
-    let value = fixedCost + tilt * fixedSide;
-    for (let k = 0; k < K; k++) {
-      value -= priceMass[k]! * mass[k]!;
-      if (priceRoom[k]! > 0) value -= priceRoom[k]! * room[k]!;
-    }
-    for (let b = 0; b < p.bins.length; b++) if (priceCount[b]! > 0) value -= priceCount[b]! * count[b]!;
-    for (const u of free) {
-      cheapest[u]!.fill(Infinity);
-      for (let b = 0; b < p.bins.length; b++) {
-        const k = p.bins[b]!.place;
-        const a =
-          p.cost[u]![b]! +
-          priceMass[k]! * p.mass[u]! +
-          priceRoom[k]! * p.room[u]![k]! +
-          priceCount[b]! +
-          tilt * p.mass[u]! * p.y[k]!;
-        adjusted[u]![b] = a;
-        if (a < cheapest[u]![k]!) {
-          cheapest[u]![k] = a;
-          binAt[u]![k] = b;
-        }
-      }
-      adjusted[u]![p.loose] = p.cost[u]![p.loose]!;
-    }
-    const wished = p.fixed.map((bin) => (bin >= 0 ? bin : p.loose));
-    const parts: { units: number[]; least: number; forced: (u: number, k: number) => number }[] = [];
-    for (const [key, units] of groups) {
-      const part = settle(p, key, units, cheapest, adjusted, key >= 0 ? fixedGroup[key]! : new Set());
-      value += part.least;
-      parts.push({ units, least: part.least, forced: part.forced });
-      units.forEach((u, i) => {
-        const k = part.at[i]!;
-        if (k < 0) return;
-        wished[u] = binAt[u]![k]!;
-        useMass[k]! += p.mass[u]!;
-        useRoom[k]! += p.room[u]![k]!;
-        useCount[binAt[u]![k]!]! += 1;
-        side += p.mass[u]! * p.y[k]!;
-      });
-    }
-    if (value > best.value - 1e-6 || round === 0) {
-      const slack = known - value;
-      const open = best.open;
-      for (const { units, least, forced } of parts)
-        for (const u of units)
-          for (let b = 0; b < p.bins.length; b++) {
-            if (!open[u]![b]) continue;
-            const k = p.bins[b]!.place;
-            const more = forced(u, k) - cheapest[u]![k]! + adjusted[u]![b]! - least;
-            if (!(more <= slack + 1e-6)) open[u]![b] = false;
-          }
-      since = value > best.value + 1e-6 ? 0 : since + 1;
-      best = value > best.value ? { value, open, wished, prices: prices() } : { ...best, open, wished };
-    } else if (++since >= 8) {
-      step /= 1.7;
+    const relaxed = relax(p, rest, prices);
+    const { value } = relaxed;
+    if (value > best.bound - 1e-6 || round === 0) {
+      close(p, relaxed, known - value, best.open);
+      since = value > best.bound + 1e-6 ? 0 : since + 1;
+      best =
+        value > best.bound
+          ? { bound: value, open: best.open, wished: relaxed.wished, prices: copied(prices) }
+          : { ...best, wished: relaxed.wished };
+    } else if (++since >= PATIENCE) {
+      step /= SHORTER;
       since = 0;
     }
-    if (known - best.value < 1) break;
-    // Towards the known cost, along what is broken.
-    const gm = useMass.map((m, k) => m - mass[k]!);
-    const gr = useRoom.map((r, k) => (Number.isFinite(room[k]!) ? r - room[k]! : 0));
-    const gc = useCount.map((c, b) => (Number.isFinite(count[b]!) ? c - count[b]! : 0));
-    const scaled = (g: number, unit: number) => g / unit;
-    let norm = 0;
-    const M = 100;
-    const R = 100;
-    const S = 100;
-    gm.forEach((g, k) => (norm += g > 0 || priceMass[k]! > 0 ? scaled(g, M) ** 2 : 0));
-    gr.forEach((g, k) => (norm += g > 0 || priceRoom[k]! > 0 ? scaled(g, R) ** 2 : 0));
-    gc.forEach((g, b) => (norm += g > 0 || priceCount[b]! > 0 ? g ** 2 : 0));
-    norm += (side / S) ** 2;
-    if (norm < 1e-12) break;
-    const t = (step * Math.max(1, known - value)) / norm;
-    for (let k = 0; k < K; k++) {
-      priceMass[k] = Math.max(0, priceMass[k]! + (t * gm[k]!) / M / M);
-      priceRoom[k] = Math.max(0, priceRoom[k]! + (t * gr[k]!) / R / R);
-    }
-    for (let b = 0; b < p.bins.length; b++) priceCount[b] = Math.max(0, priceCount[b]! + t * gc[b]!);
-    tilt = Math.max(-p.sideCost, Math.min(p.sideCost, tilt + (t * side) / S / S));
+    if (known - best.bound < 1) break;
+    if (!raise(p, rest, prices, relaxed, step * Math.max(1, known - value))) break;
   }
-  return { bound: best.value, open: best.open, wished: best.wished, prices: best.prices };
+  return best;
 }
 
-/** The cheapest way to put one group, at prices: units' places (−1 loose), its cost, and its least cost when one unit is in a given place. */
-function settle(
-  p: StowProblem,
-  key: number,
-  units: readonly number[],
-  cheapest: readonly Float64Array[],
-  adjusted: readonly Float64Array[],
-  begun: ReadonlySet<number>,
-): { at: number[]; least: number; forced: (u: number, k: number) => number } {
-  const K = p.places.length;
-  const more = key >= 0 ? p.spread[key]! : 0;
-  const loose = (u: number) => adjusted[u]![p.loose]!;
-  const min = (a: number, b: number) => (a < b ? a : b);
-  // Cheapest of each unit anywhere.
-  const any = units.map((u) => {
-    let least = loose(u);
-    let at = -1;
-    for (let k = 0; k < K; k++)
-      if (cheapest[u]![k]! < least) {
-        least = cheapest[u]![k]!;
-        at = k;
-      }
-    return { least, at };
-  });
-  const sumAny = any.reduce((s, a) => s + a.least, 0);
-  if (key < 0 || more === 0) {
-    return {
-      at: any.map((a) => a.at),
-      least: sumAny,
-      forced: (u, k) => sumAny - any[units.indexOf(u)]!.least + cheapest[u]![k]!,
-    };
-  }
-  if (begun.size > 0) {
-    // Places that the rider's own choices opened cost nothing more; each other one does, counted at once for the whole group.
-    const inBegun = units.map((u) => [...begun].reduce((m, k) => min(m, cheapest[u]![k]!), loose(u)));
-    const sumBegun = inBegun.reduce((s, a) => s + a, 0);
-    const least = min(sumBegun, sumAny + more);
-    const stays = sumBegun <= sumAny + more;
-    return {
-      at: units.map((u, i) => (stays ? ([...begun].find((k) => cheapest[u]![k]! <= inBegun[i]!) ?? -1) : any[i]!.at)),
-      least,
-      forced: (u, k) => {
-        const i = units.indexOf(u);
-        const wide = sumAny - any[i]!.least + cheapest[u]![k]! + more;
-        return begun.has(k) ? min(wide, sumBegun - inBegun[i]! + cheapest[u]![k]!) : wide;
-      },
-    };
-  }
-  // One place, or two; three and more cost at least the cheapest of each and two further places.
-  const pair = new Float64Array(K * K);
-  for (let a = 0; a < K; a++)
-    for (let b = a; b < K; b++) {
-      let sum = a === b ? 0 : more;
-      for (const u of units) sum += min(loose(u), min(cheapest[u]![a]!, cheapest[u]![b]!));
-      pair[a * K + b] = pair[b * K + a] = sum;
+const noPrices = (p: StowProblem): Prices => ({
+  mass: Vector.filled(p.places.length),
+  room: Vector.filled(p.places.length),
+  count: Vector.filled(p.bins.length),
+  tilt: 0,
+});
+const copied = ({ mass, room, count, tilt }: Prices): Prices => ({
+  mass: mass.copy(),
+  room: room.copy(),
+  count: count.copy(),
+  tilt,
+});
+
+/** What the rider fixed is a constant, and takes its share of what there is. */
+function restOf(p: StowProblem): Rest {
+  const left = { mass: p.bears.copy(), room: p.roomIn.copy(), count: Vector.of(p.bins.map((b) => b.count)) };
+  const begun = p.groupNames.map(() => new Set<number>());
+  const groups = new Map<number, number[]>();
+  const free: number[] = [];
+  let cost = 0;
+  let side = p.sideBefore;
+  p.units.forEach((_, u) => {
+    const bin = p.fixed.at(u);
+    const group = p.group.at(u);
+    if (bin < 0) {
+      free.push(u);
+      const key = group >= 0 ? group : -1 - u;
+      groups.set(key, [...(groups.get(key) ?? []), u]);
+      return;
     }
-  const wide = sumAny + 2 * more;
-  let least = wide;
-  let chosen: [number, number] | null = null;
-  for (let a = 0; a < K; a++)
-    for (let b = a; b < K; b++)
-      if (pair[a * K + b]! < least) {
-        least = pair[a * K + b]!;
-        chosen = [a, b];
-      }
-  const noPlace = units.reduce((s, u) => s + loose(u), 0);
-  least = min(least, noPlace);
+    const k = p.placeOf.at(bin);
+    cost += Number.isFinite(p.cost.at(u, bin)) ? p.cost.at(u, bin) : 0;
+    side += p.mass.at(u) * p.y.at(k);
+    left.mass.add(k, -p.mass.at(u));
+    left.room.add(k, -p.room.at(u, k));
+    left.count.add(bin, -1);
+    if (group >= 0) at(begun, group).add(k);
+  });
+  begun.forEach((places, g) => (cost += p.spread.at(g) * Math.max(0, places.size - 1)));
+  const atLeastNone = (v: Vector) => v.map((x) => Math.max(0, x));
   return {
-    at: units.map((u, i) => {
-      if (!chosen) return any[i]!.at;
-      const [a, b] = chosen;
-      const k = cheapest[u]![a]! <= cheapest[u]![b]! ? a : b;
-      return cheapest[u]![k]! < loose(u) ? k : -1;
-    }),
-    least,
-    forced: (u, k) => {
-      const i = units.indexOf(u);
-      let out = wide - any[i]!.least + cheapest[u]![k]!;
-      for (let b = 0; b < K; b++) {
-        const here = min(loose(u), min(cheapest[u]![k]!, cheapest[u]![b]!));
-        out = min(out, pair[k * K + b]! - here + cheapest[u]![k]!);
-      }
-      return out;
-    },
+    mass: atLeastNone(left.mass),
+    room: atLeastNone(left.room),
+    count: atLeastNone(left.count),
+    cost,
+    side,
+    begun,
+    free,
+    groups,
   };
+}
+
+/** The least cost at given prices, what it uses of each limit, and how each group is put. */
+interface Relaxed {
+  value: number;
+  wished: number[];
+  used: { mass: Vector; room: Vector; count: Vector };
+  side: number;
+  priced: Priced;
+  parts: { units: number[]; put: GroupCost }[];
+}
+function relax(p: StowProblem, rest: Rest, prices: Prices): Relaxed {
+  const used = noPrices(p);
+  let side = rest.side;
+  let value = rest.cost + prices.tilt * rest.side;
+  for (let k = 0; k < p.places.length; k++) {
+    value -= prices.mass.at(k) * rest.mass.at(k);
+    if (prices.room.at(k) > 0) value -= prices.room.at(k) * rest.room.at(k);
+  }
+  for (let b = 0; b < p.bins.length; b++) if (prices.count.at(b) > 0) value -= prices.count.at(b) * rest.count.at(b);
+  const priced = pricedUnits(p, rest.free, prices);
+  const wished = p.units.map((_, u) => (p.fixed.at(u) >= 0 ? p.fixed.at(u) : p.loose));
+  const parts: Relaxed['parts'] = [];
+  for (const [key, units] of rest.groups) {
+    const put = groupCost(p, key, units, priced, key >= 0 ? at(rest.begun, key) : new Set());
+    value += put.least;
+    parts.push({ units, put });
+    units.forEach((u, i) => {
+      const k = at(put.at, i);
+      if (k < 0) return;
+      const bin = priced.binAt.at(u, k);
+      wished[u] = bin;
+      used.mass.add(k, p.mass.at(u));
+      used.room.add(k, p.room.at(u, k));
+      used.count.add(bin, 1);
+      side += p.mass.at(u) * p.y.at(k);
+    });
+  }
+  return { value, wished, used, side, priced, parts };
+}
+
+/** Costs of the free units with the prices in them. */
+function pricedUnits(p: StowProblem, free: readonly number[], prices: Prices): Priced {
+  const n = p.units.length;
+  const adjusted = new Matrix(n, p.bins.length + 1);
+  const cheapest = new Matrix(n, p.places.length, Infinity);
+  const binAt = new Matrix(n, p.places.length);
+  for (const u of free) {
+    const mass = p.mass.at(u);
+    for (let b = 0; b < p.bins.length; b++) {
+      const k = p.placeOf.at(b);
+      const cost =
+        p.cost.at(u, b) +
+        prices.mass.at(k) * mass +
+        prices.room.at(k) * p.room.at(u, k) +
+        prices.count.at(b) +
+        prices.tilt * mass * p.y.at(k);
+      adjusted.set(u, b, cost);
+      if (cost < cheapest.at(u, k)) {
+        cheapest.set(u, k, cost);
+        binAt.set(u, k, b);
+      }
+    }
+    adjusted.set(u, p.loose, p.cost.at(u, p.loose));
+  }
+  return { adjusted, cheapest, binAt };
+}
+
+/** Closes each bin that nothing better than what is known can use. */
+function close(p: StowProblem, { parts, priced }: Relaxed, slack: number, open: boolean[][]): void {
+  for (const { units, put } of parts)
+    units.forEach((u, i) => {
+      const mine = at(open, u);
+      for (let b = 0; b < p.bins.length; b++) {
+        if (!mine[b]) continue;
+        const k = p.placeOf.at(b);
+        const more = put.forced(i, k) - priced.cheapest.at(u, k) + priced.adjusted.at(u, b) - put.least;
+        if (!(more <= slack + 1e-6)) mine[b] = false;
+      }
+    });
+}
+
+/**
+ * Raises the prices of what is broken, towards the known cost.
+ * @param towards what is wanted of the step, in cost
+ * @returns whether anything was broken
+ */
+function raise(p: StowProblem, rest: Rest, prices: Prices, { used, side }: Relaxed, towards: number): boolean {
+  const over = (use: Vector, has: Vector) => use.map((x, i) => (Number.isFinite(has.at(i)) ? x - has.at(i) : 0));
+  const mass = over(used.mass, rest.mass);
+  const room = over(used.room, rest.room);
+  const count = over(used.count, rest.count);
+  const counts = (broken: number, price: number) => broken > 0 || price > 0;
+  const norm =
+    mass.sum((g, k) => (counts(g, prices.mass.at(k)) ? (g / UNIT) ** 2 : 0)) +
+    room.sum((g, k) => (counts(g, prices.room.at(k)) ? (g / UNIT) ** 2 : 0)) +
+    count.sum((g, b) => (counts(g, prices.count.at(b)) ? g ** 2 : 0)) +
+    (side / UNIT) ** 2;
+  if (norm < 1e-12) return false;
+  const t = towards / norm;
+  const raised = (price: number, by: number) => Math.max(0, price + by);
+  for (let k = 0; k < p.places.length; k++) {
+    prices.mass.set(k, raised(prices.mass.at(k), (t * mass.at(k)) / UNIT / UNIT));
+    prices.room.set(k, raised(prices.room.at(k), (t * room.at(k)) / UNIT / UNIT));
+  }
+  for (let b = 0; b < p.bins.length; b++) prices.count.set(b, raised(prices.count.at(b), t * count.at(b)));
+  prices.tilt = Math.max(-p.sideCost, Math.min(p.sideCost, prices.tilt + (t * side) / UNIT / UNIT));
+  return true;
 }

@@ -1,11 +1,13 @@
 import { loadWarnings, type LoadCase, type LoadRule } from './load/index.js';
 import { say, together, type Saying } from '../ground/units/index.js';
+import { at } from '../ground/numbers.js';
 import { loadCase } from './carried.js';
-import type { StowInput } from './assign.js';
+import type { StowInput } from './stowInput.js';
 import type { LaidMemory } from './laid.js';
-import { costOf, SCALE, type StowProblem } from './stowProblem.js';
-import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Rule } from './rules.js';
-import { itemsOf, type Unit } from './item.js';
+import { placeIn, type StowProblem } from './stowProblem.js';
+import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Held, type Rule } from './rules.js';
+import type { Place } from './place.js';
+import type { Unit } from './item.js';
 
 /** One change that mends a broken rule: pieces and the places they go to. */
 export interface Mending {
@@ -31,94 +33,132 @@ export interface StowFault {
 /** What can hurt someone comes before what only does not go in. */
 const GRAVE: readonly Rule[] = ['body', 'heat', 'wiring', 'sharp', 'upright', 'fragile', 'wet', 'size', 'slot', 'tie'];
 
-interface Seen {
-  faults: Omit<StowFault, 'mending' | 'leaveOut'>[];
-  load: LoadCase;
+/** A rule that is broken, before anybody looks for what mends it. */
+export type BareFault = Omit<StowFault, 'mending' | 'leaveOut'>;
+
+/** What is packed, as numbers and as it was asked, with what was laid out before. */
+export interface StowCase {
+  p: StowProblem;
+  input: StowInput;
+  memory: LaidMemory;
 }
 
+/** Units in each place of an assignment. */
+export function contentsOf(p: StowProblem, where: readonly number[]): number[][] {
+  const out = p.places.map((): number[] => []);
+  p.units.forEach((_, u) => {
+    const k = placeIn(p, where, u);
+    if (k >= 0) at(out, k).push(u);
+  });
+  return out;
+}
+/** Group of slots that a unit lies in; null where its place has none. */
+export const slotIn = (p: StowProblem, where: readonly number[], u: number): number | null =>
+  at(p.bins, at(where, u)).slot;
+/** What some units of a place add up to there. */
+export const heldIn = (p: StowProblem, where: readonly number[], place: Place, units: readonly number[]): Held =>
+  units.reduce(
+    (held, u) => heldWith(place, held, at(p.units, u), slotIn(p, where, u) ?? undefined),
+    nothingHeld(place),
+  );
+
 /** The load of an assignment. */
-export function loadAt(p: StowProblem, input: StowInput, where: readonly number[]): LoadCase {
+export function loadAt({ p, input }: StowCase, where: readonly number[]): LoadCase {
   const kit = new Map<string, number>();
-  where.forEach((bin, u) => {
-    if (bin === p.loose) return;
-    const { id } = p.places[p.bins[bin]!.place]!;
-    kit.set(id, (kit.get(id) ?? 0) + p.mass[u]!);
+  p.units.forEach((unit, u) => {
+    const k = placeIn(p, where, u);
+    if (k < 0) return;
+    const { id } = at(p.places, k);
+    kit.set(id, (kit.get(id) ?? 0) + unit.mass);
   });
   return loadCase(input.bike, input.people, input.places, kit);
 }
 
 /** Every rule that an assignment breaks. A place over its weight or its room is one fault, named by the place. */
-export function faultsAt(
-  p: StowProblem,
-  units: readonly Unit[],
-  input: StowInput,
-  where: readonly number[],
-  memory: LaidMemory,
-): Seen {
-  const faults: Seen['faults'] = [];
-  const add = (rule: Rule, key: string | null, placeId: string, title: string, message: Saying) =>
-    faults.push({ id: `${rule} ${key ?? ''} ${placeId}`, rule, key, placeId, title, message, why: WHY_RULE[rule] });
-  p.places.forEach((place, k) => {
-    const here = units.flatMap((unit, u) =>
-      where[u] !== p.loose && p.bins[where[u]!]!.place === k ? [{ unit, u }] : [],
-    );
+export function faultsAt(c: StowCase, where: readonly number[]): { faults: BareFault[]; load: LoadCase } {
+  const { p, input } = c;
+  const contents = contentsOf(p, where);
+  const inPlaces = p.places.flatMap((place, k) => {
+    const here = at(contents, k);
     // Only what the rider put here can break anything; where nothing of it is, there is nothing to look for.
-    if (!here.some(({ u }) => p.fixed[u]! >= 0)) return;
-    for (const { unit } of here) {
-      const rules = standingRules(place, unit).sort((a, b) => GRAVE.indexOf(a.rule) - GRAVE.indexOf(b.rule));
-      if (!rules[0]) continue;
-      faults.push({
-        id: `standing ${unit.host.key} ${place.id}`,
-        rule: rules[0].rule,
-        key: unit.host.key,
-        placeId: place.id,
-        title: unit.host.name,
-        message: together(rules.map((r) => r.message)),
-        why: [...new Set(rules.map((r) => WHY_RULE[r.rule]))].join('; '),
-      });
-    }
-    const all = here.reduce(
-      (held, { unit, u }) => heldWith(place, held, unit, p.bins[where[u]!]!.slot ?? undefined),
-      nothingHeld(place),
-    );
-    const said = new Set<Rule>();
-    for (const { unit } of here) {
-      const rest = here
-        .filter((x) => x.unit !== unit)
-        .reduce((held, x) => heldWith(place, held, x.unit, p.bins[where[x.u]!]!.slot ?? undefined), nothingHeld(place));
-      for (const r of sharedRules(place, unit, rest, input.rough)) {
-        const one = r.rule === 'weight' || r.rule === 'room';
-        if (r.rule === 'slot' || said.has(r.rule)) continue;
-        if (one) said.add(r.rule);
-        add(r.rule, one ? null : unit.host.key, place.id, one ? place.name : unit.host.name, r.message);
-      }
-    }
-    if ((place.slots ?? []).some((s, i) => all.slots[i]! > s.count))
-      add('slot', null, place.id, place.name, say`more pieces than slots of their size`);
-    const within = here.map((x) => x.unit).filter((unit) => goesIn(place, unit));
-    if (memory.lay(place, within) === null) {
-      const names = memory.stubborn(place, within, true).map((u) => u.host.name);
-      add(
-        'packing',
-        null,
-        place.id,
-        place.name,
-        say`no way was found to lay these beside each other: ${names.join(', ')}`,
-      );
-    }
+    if (!here.some((u) => p.fixed.at(u) >= 0)) return [];
+    return [
+      ...here.flatMap((u) => standingFault(place, at(p.units, u))),
+      ...sharedFaults(c, where, place, here),
+      ...slotFaults(c, where, place, here),
+      ...layingFaults(c, place, here),
+    ];
   });
-  const load = loadAt(p, input, where);
-  for (const w of loadWarnings(input.bike, load))
-    faults.push({
-      id: w.rule,
-      rule: w.rule,
-      key: null,
-      placeId: null,
-      title: TITLE[w.rule],
-      message: w.message,
-      why: w.why,
+  const load = loadAt(c, where);
+  const loadFaults = loadWarnings(input.bike, load).map((w): BareFault => ({
+    id: w.rule,
+    rule: w.rule,
+    key: null,
+    placeId: null,
+    title: TITLE[w.rule],
+    message: w.message,
+    why: w.why,
+  }));
+  return { faults: [...inPlaces, ...loadFaults], load };
+}
+
+/** A fault of a piece in a place, or of the place itself. */
+const fault = (rule: Rule, place: Place, unit: Unit | null, message: Saying): BareFault => ({
+  id: `${rule} ${unit?.host.key ?? ''} ${place.id}`,
+  rule,
+  key: unit?.host.key ?? null,
+  placeId: place.id,
+  title: unit?.host.name ?? place.name,
+  message,
+  why: WHY_RULE[rule],
+});
+
+/** What a piece breaks in its place by itself, as one fault, the gravest rule first. */
+function standingFault(place: Place, unit: Unit): BareFault[] {
+  const rules = standingRules(place, unit).sort((a, b) => GRAVE.indexOf(a.rule) - GRAVE.indexOf(b.rule));
+  const [gravest] = rules;
+  if (!gravest) return [];
+  return [
+    {
+      ...fault(gravest.rule, place, unit, together(rules.map((r) => r.message))),
+      id: `standing ${unit.host.key} ${place.id}`,
+      why: [...new Set(rules.map((r) => WHY_RULE[r.rule]))].join('; '),
+    },
+  ];
+}
+
+/** What pieces break beside each other: weight and room once for the place. */
+function sharedFaults({ p, input }: StowCase, where: readonly number[], place: Place, here: readonly number[]) {
+  const said = new Set<Rule>();
+  return here.flatMap((u) => {
+    const unit = at(p.units, u);
+    const rest = heldIn(
+      p,
+      where,
+      place,
+      here.filter((x) => x !== u),
+    );
+    return sharedRules(place, unit, rest, input.rough).flatMap((r): BareFault[] => {
+      const ofPlace = r.rule === 'weight' || r.rule === 'room';
+      if (r.rule === 'slot' || said.has(r.rule)) return [];
+      if (ofPlace) said.add(r.rule);
+      return [fault(r.rule, place, ofPlace ? null : unit, r.message)];
     });
-  return { faults, load };
+  });
+}
+
+function slotFaults({ p }: StowCase, where: readonly number[], place: Place, here: readonly number[]): BareFault[] {
+  const { slots } = heldIn(p, where, place, here);
+  return (place.slots ?? []).some((s, i) => at(slots, i) > s.count)
+    ? [fault('slot', place, null, say`more pieces than slots of their size`)]
+    : [];
+}
+
+function layingFaults({ p, memory }: StowCase, place: Place, here: readonly number[]): BareFault[] {
+  const within = here.map((u) => at(p.units, u)).filter((unit) => goesIn(place, unit));
+  if (memory.lay(place, within) !== null) return [];
+  const names = memory.stubborn(place, within, true).map((u) => u.host.name);
+  return [fault('packing', place, null, say`no way was found to lay these beside each other: ${names.join(', ')}`)];
 }
 const TITLE: Record<LoadRule, string> = {
   payload: 'Over the payload',
@@ -129,208 +169,3 @@ const TITLE: Record<LoadRule, string> = {
   side: 'One side is heavier',
   back: 'Much on the rider’s body',
 };
-
-/** Changes that are looked at for one fault, the cheapest first. */
-const MOST_TRIED = 150;
-
-/** How far a limit is broken, so that a move counts that brings a load nearer to its limit although not under it. */
-const overOf = (input: StowInput, load: LoadCase) =>
-  new Map(loadWarnings(input.bike, load).map((w) => [w.rule, w.over]));
-
-/**
- * Rules broken, each with the cheapest change that mends it and breaks no other: one piece to another place, else two that change places.
- * What is loose comes with the pieces that would make room for it.
- */
-export function stowFaults(
-  p: StowProblem,
-  units: readonly Unit[],
-  input: StowInput,
-  where: readonly number[],
-  memory: LaidMemory,
-): { faults: StowFault[]; load: LoadCase } {
-  const { faults, load } = faultsAt(p, units, input, where, memory);
-  const before = costOf(p, where);
-  const over = overOf(input, load);
-  /** A problem in which the units that were moved by hand are the rider's own. */
-  const after = (moves: readonly (readonly [number, number])[]) => {
-    const to = [...where];
-    const fixed = [...p.fixed];
-    for (const [u, bin] of moves) {
-      to[u] = bin;
-      fixed[u] = bin;
-    }
-    return { to, at: { ...p, fixed } };
-  };
-  const known = new Set(faults.map((f) => f.id));
-  type Move = readonly [unit: number, bin: number];
-  const mends = (id: string, moves: readonly Move[]): boolean => {
-    const { to, at } = after(moves);
-    const seen = faultsAt(at, units, input, to, memory);
-    if (seen.faults.some((f) => f.id === id || !known.has(f.id))) return false;
-    const now = overOf(input, seen.load);
-    return [...now].every(([rule, by]) => by <= (over.get(rule) ?? 0) + 1e-9);
-  };
-  const bins = p.bins.map((_, i) => i);
-  /** Units whose going elsewhere may mend a fault. What is on board in all is not less for lying elsewhere. */
-  const candidates = (fault: (typeof faults)[number]) =>
-    fault.rule === 'payload'
-      ? []
-      : units.flatMap((unit, u) => {
-          if (where[u] === p.loose) return [];
-          if (fault.key !== null) return unit.host.key === fault.key ? [u] : [];
-          return fault.placeId === null || p.places[p.bins[where[u]!]!.place]!.id === fault.placeId ? [u] : [];
-        });
-  /** The first that mends, the cheapest tried first. */
-  const firstOf = (fault: (typeof faults)[number], all: Move[][]) => {
-    const ranked = all
-      .map((moves) => ({ moves, cost: costOf(p, after(moves).to) - before }))
-      .sort((a, b) => a.cost - b.cost)
-      .slice(0, MOST_TRIED);
-    return ranked.find(({ moves }) => mends(fault.id, moves)) ?? null;
-  };
-  const cheapest = (fault: (typeof faults)[number]): Mending | null => {
-    const mine = candidates(fault);
-    const single = mine.flatMap((u) =>
-      bins.filter((bin) => bin !== where[u] && Number.isFinite(p.cost[u]![bin]!)).map((bin): Move[] => [[u, bin]]),
-    );
-    let found = firstOf(fault, single);
-    if (!found && fault.placeId !== null)
-      found = firstOf(
-        fault,
-        mine.flatMap((u) =>
-          units.flatMap((_, v): Move[][] => {
-            const [a, b] = [where[u]!, where[v]!];
-            if (v === u || b === p.loose || p.bins[a]!.place === p.bins[b]!.place) return [];
-            return Number.isFinite(p.cost[u]![b]!) && Number.isFinite(p.cost[v]![a]!)
-              ? [
-                  [
-                    [u, b],
-                    [v, a],
-                  ],
-                ]
-              : [];
-          }),
-        ),
-      );
-    return (
-      found && {
-        moves: found.moves.map(([u, bin]) => {
-          const place = p.places[p.bins[bin]!.place]!;
-          return { key: units[u]!.host.key, name: units[u]!.host.name, placeId: place.id, placeName: place.name };
-        }),
-        points: found.cost / SCALE,
-      }
-    );
-  };
-  const loose = units.flatMap((unit, u): StowFault[] =>
-    where[u] === p.loose
-      ? [
-          {
-            id: `loose ${unit.host.key}`,
-            rule: 'loose',
-            key: unit.host.key,
-            placeId: null,
-            title: unit.host.name,
-            message: [],
-            why: 'what has no place does not come along',
-            mending: null,
-            leaveOut: madeRoomBy(p, units, where, u, memory),
-          },
-        ]
-      : [],
-  );
-  return {
-    faults: [
-      ...faults.map((f) => ({ ...f, mending: cheapest(f), leaveOut: [] })),
-      ...shutIn(p, units, where, (moves) => after(moves).to),
-      ...loose,
-    ],
-    load,
-  };
-}
-
-/** A bag that is tied shut with every blade inside it or one like it: one blade has to lie outside. */
-function shutIn(
-  p: StowProblem,
-  units: readonly Unit[],
-  where: readonly number[],
-  moved: (moves: [number, number][]) => number[],
-): StowFault[] {
-  const placeOf = (u: number) => (where[u] === p.loose ? null : p.places[p.bins[where[u]!]!.place]!);
-  const tied = units.findIndex((_, u) => placeOf(u)?.kind === 'tie-on');
-  const blades = units.flatMap((unit, u) => (itemsOf(unit).some((i) => i.cuts) && placeOf(u) ? [u] : []));
-  if (tied < 0 || blades.length === 0 || blades.some((u) => placeOf(u)!.kind !== 'tie-on')) return [];
-  const bag = placeOf(blades[0]!)!;
-  const before = costOf(p, where);
-  const [best] = blades
-    .flatMap((u) =>
-      p.bins.flatMap((bin, b) =>
-        p.places[bin.place]!.kind !== 'tie-on' && Number.isFinite(p.cost[u]![b]!)
-          ? [{ u, place: p.places[bin.place]!, cost: costOf(p, moved([[u, b]])) - before }]
-          : [],
-      ),
-    )
-    .filter(({ cost }) => Number.isFinite(cost))
-    .sort((a, b) => a.cost - b.cost);
-  const { key, name } = units[blades[0]!]!.host;
-  return [
-    {
-      id: `blade ${bag.id}`,
-      rule: 'blade',
-      key,
-      placeId: bag.id,
-      title: name,
-      message: say`${bag.name} is tied shut, and every blade lies inside: keep one outside`,
-      why: WHY_RULE.blade,
-      mending: best
-        ? {
-            moves: [
-              {
-                key: units[best.u]!.host.key,
-                name: units[best.u]!.host.name,
-                placeId: best.place.id,
-                placeName: best.place.name,
-              },
-            ],
-            points: best.cost / SCALE,
-          }
-        : null,
-      leaveOut: [],
-    },
-  ];
-}
-
-/** Pieces each of which, left out, makes room for a loose one; the least used first, at most five. */
-function madeRoomBy(
-  p: StowProblem,
-  units: readonly Unit[],
-  where: readonly number[],
-  loose: number,
-  memory: LaidMemory,
-): { key: string; name: string }[] {
-  const fits = (without: number) =>
-    p.bins.some((bin, b) => {
-      if (!Number.isFinite(p.cost[loose]![b]!) || p.bins[where[without]!]!.place !== bin.place) return false;
-      const here = units.flatMap((_, u) =>
-        u !== without && where[u] !== p.loose && p.bins[where[u]!]!.place === bin.place ? [u] : [],
-      );
-      const mass = here.reduce((s, u) => s + p.mass[u]!, p.mass[loose]!);
-      const room = here.reduce((s, u) => s + p.room[u]![bin.place]!, p.room[loose]![bin.place]!);
-      if (mass > p.bears[bin.place]! || room > p.roomIn[bin.place]!) return false;
-      if (here.filter((u) => where[u] === b).length >= bin.count) return false;
-      const apart = p.parted[bin.place]!;
-      if (!apart && here.some((u) => (p.sharp[u] && p.pierced[loose]) || (p.pierced[u] && p.sharp[loose])))
-        return false;
-      return (
-        memory.lay(
-          p.places[bin.place]!,
-          [...here, loose].map((u) => units[u]!),
-        ) !== null
-      );
-    });
-  return units
-    .flatMap((unit, u) => (u !== loose && where[u] !== p.loose && fits(u) ? [unit] : []))
-    .sort((a, b) => a.uses - b.uses || a.mass - b.mass)
-    .slice(0, 5)
-    .map((u) => ({ key: u.host.key, name: u.host.name }));
-}

@@ -1,4 +1,4 @@
-import type { Packing } from './assign.js';
+import type { Packing } from './packing.js';
 import type { KeptPacking } from './keptPacking.js';
 import type { Place } from './place.js';
 

@@ -1,3 +1,4 @@
+import { under } from '../ground/numbers.js';
 import type { Measures } from '../bike/index.js';
 import { BAG_FILL, type Trait } from '../toolbox/tools/index.js';
 import { packBox } from './pack/index.js';
@@ -55,6 +56,18 @@ export function windings(item: StowItem): number {
     : 0;
 }
 
+/** Whether things lie beside each other in a hollow. */
+const liesIn = (hollow: Measures, items: readonly StowItem[]): boolean =>
+  packBox(
+    hollow,
+    items.map(({ key, size }) => ({ key, size, upright: false })),
+    1,
+  ) !== null;
+type Hollow = StowItem & { hollow: Measures };
+type Holder = Hollow & { holds: NonNullable<StowItem['holds']> };
+const isHollow = (item: StowItem): item is Hollow => item.hollow !== null;
+const isHolder = (item: Hollow): item is Holder => item.holds !== null;
+
 const longestFirst = (a: StowItem, b: StowItem) =>
   b.size.length - a.size.length || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
 const largestFirst = (a: StowItem, b: StowItem) => b.volume - a.volume || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0);
@@ -83,49 +96,43 @@ export function stowUnits(
   const handles = items.filter((i) => windings(i) > 0 && !apart.has(i.key)).sort(longestFirst);
   const left = new Map(handles.map((h) => [h, windings(h)]));
   for (const guest of wound) {
-    const host = handles.find((h) => left.get(h)! > 0 && agree(guest, h));
+    const host = handles.find((h) => under(left, h) > 0 && agree(guest, h));
     if (!host) continue;
-    left.set(host, left.get(host)! - 1);
+    left.set(host, under(left, host) - 1);
     carried.set(guest, { host, how: 'wound' });
     carriers.add(host);
   }
-  const hollow = items.filter((i) => i.hollow !== null && !apart.has(i.key)).sort(longestFirst);
+  const hollow = items
+    .filter(isHollow)
+    .filter((i) => !apart.has(i.key))
+    .sort(longestFirst);
   const inside = new Map<StowItem, StowItem[]>();
   for (const guest of [...guests('nests')].filter((g) => !carried.has(g)).sort(largestFirst)) {
     // A host that itself lies in another is not opened twice.
-    const host = hollow.find((h) => {
-      if (!agree(guest, h) || inside.has(guest)) return false;
-      const all = [...(inside.get(h) ?? []), guest];
-      return (
-        packBox(
-          h.hollow!,
-          all.map(({ key, size }) => ({ key, size, upright: false })),
-          1,
-        ) !== null
-      );
-    });
+    const host = hollow.find(
+      (h) => agree(guest, h) && !inside.has(guest) && liesIn(h.hollow, [...(inside.get(h) ?? []), guest]),
+    );
     if (!host) continue;
     inside.set(host, [...(inside.get(host) ?? []), guest]);
     carried.set(guest, { host, how: 'nested' });
     carriers.add(host);
   }
   // Pouches and boxes take the small things in: nothing that leaks or stands, no blades into what does not pad.
-  const free = (guest: StowItem, host: StowItem) =>
+  const free = (guest: StowItem, host: Holder) =>
     guest.holds === null &&
     !carried.has(guest) &&
     agree(guest, host) &&
     !guest.traits.some((t) => t === 'leaks' || t === 'upright' || t === 'pressurised') &&
-    (host.holds!.pads || !guest.traits.includes('sharp'));
-  for (const host of hollow.filter((h) => h.holds !== null)) {
-    const box = host.hollow!;
-    const room = ((box.length * box.width * box.height) / 1000) * BAG_FILL;
+    (host.holds.pads || !guest.traits.includes('sharp'));
+  for (const host of hollow.filter(isHolder)) {
+    const { length, width, height } = host.hollow;
+    const room = ((length * width * height) / 1000) * BAG_FILL;
     let taken = 0;
     const within: StowItem[] = [...(inside.get(host) ?? [])];
     for (const guest of [...items].sort((a, b) => largestFirst(b, a))) {
       if (within.length >= MOST_WITHIN) break;
       if (!free(guest, host) || taken + guest.volume > room) continue;
-      const all = [...within, guest].map(({ key, size }) => ({ key, size, upright: false }));
-      if (packBox(box, all, 1) === null) continue;
+      if (!liesIn(host.hollow, [...within, guest])) continue;
       within.push(guest);
       taken += guest.volume;
       carried.set(guest, { host, how: 'nested' });

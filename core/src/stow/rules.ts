@@ -1,3 +1,4 @@
+import { at } from '../ground/numbers.js';
 import type { Trait } from '../toolbox/tools/index.js';
 import { massOf, measure, say, type Saying } from '../ground/units/index.js';
 import type { Unit } from './item.js';
@@ -144,12 +145,16 @@ export function standingRules(place: Place, unit: Unit): BrokenRule[] {
 /** Whether a unit goes in by itself: what does not has no place among the others. */
 export const goesIn = (place: Place, unit: Unit): boolean => sizeRule(place, unit) === null;
 
+/** Whether a group of slots has one left. */
+const slotFree = (place: Place, taken: readonly number[], i: number): boolean =>
+  at(taken, i) < (place.slots?.[i]?.count ?? 0);
+
 /** Rules that a unit breaks because of what the place already holds. */
 export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean): BrokenRule[] {
   const out: BrokenRule[] = [];
   if (place.kind === 'roll') {
     const fitting = slotsFor(place, unit);
-    if (fitting.length > 0 && fitting.every((i) => held.slots[i]! >= place.slots![i]!.count))
+    if (fitting.length > 0 && fitting.every((i) => !slotFree(place, held.slots, i)))
       out.push({ rule: 'slot', message: say`all slots of its size are taken, ${slotCount(place)} in all` });
   } else {
     if (held.room + roomOf(place, unit) > usableVolume(place) + 1e-9)
@@ -173,8 +178,8 @@ export function heldWith(place: Place, held: Held, unit: Unit, slot?: number): H
   const slots = [...held.slots];
   if (place.kind === 'roll') {
     const fitting = slotsFor(place, unit);
-    const to = slot ?? fitting.find((i) => slots[i]! < place.slots![i]!.count) ?? fitting[0];
-    if (to !== undefined) slots[to] = slots[to]! + 1;
+    const to = slot ?? fitting.find((i) => slotFree(place, slots, i)) ?? fitting[0];
+    if (to !== undefined) slots[to] = at(slots, to) + 1;
   }
   return {
     mass: held.mass + unit.mass,

@@ -1,3 +1,4 @@
+import { long } from '../testing/long.js';
 import type { Solve } from '../ground/milp.js';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from '@jest/globals';
@@ -6,7 +7,9 @@ import { bareBike, people } from './load/index.js';
 import { newBike } from '../bike/index.js';
 import { TRAITS, type Trait } from '../toolbox/tools/index.js';
 import { uuid } from '../testing/make.js';
-import { assign, searchOn, stowCase, stowKey, type Packing, type StowInput } from './assign.js';
+import { assign, searchOn, stowCase } from './assign.js';
+import { type Packing } from './packing.js';
+import { stowKey, type StowInput } from './stowInput.js';
 import { boundStow } from './bound.js';
 import { everydayPart, POINTS } from './cost.js';
 import { NEW_GOALS, type Goals } from './goals.js';
@@ -287,48 +290,54 @@ const usual = usualPlaces({ ...bike, fitted: ['side racks', 'crash bars'] }).map
 }));
 
 describe('the assignment', () => {
-  test('hard rules hold wherever it puts things, counted again from the raw items; what is loose truly fits nowhere', () => {
-    fc.assert(
-      fc.property(someItems(30), fc.boolean(), (list, rough) => {
-        const packing = assign(input(list, usual, [], { rough }));
-        expect(packing.stowed.map((s) => s.item.key)).toEqual(list.map((i) => i.key));
-        for (const p of usual) {
-          const here = packing.stowed.filter((s) => s.placeId === p.id);
-          const alone = here.filter((s) => s.on === null);
-          expect(here.reduce((s, h) => s + h.item.mass, 0)).toBeLessThanOrEqual(bears(p, rough) + 1e-9);
-          if (p.kind === 'roll') {
-            expect(alone.length).toBeLessThanOrEqual(17);
-            expect(new Set(alone.map((s) => s.slot)).size).toBe(alone.length);
-            const slots = p.slots!.flatMap((s) => Array.from({ length: s.count }, () => s));
-            for (const s of alone) {
-              const [long, middle] = [s.item.size.length, s.item.size.width, s.item.size.height].sort((a, b) => b - a);
-              expect(long).toBeLessThanOrEqual(slots[s.slot!]!.length);
-              expect(middle).toBeLessThanOrEqual(slots[s.slot!]!.width);
+  long(
+    'hard rules hold wherever it puts things, counted again from the raw items; what is loose truly fits nowhere',
+    () => {
+      fc.assert(
+        fc.property(someItems(30), fc.boolean(), (list, rough) => {
+          const packing = assign(input(list, usual, [], { rough }));
+          expect(packing.stowed.map((s) => s.item.key)).toEqual(list.map((i) => i.key));
+          for (const p of usual) {
+            const here = packing.stowed.filter((s) => s.placeId === p.id);
+            const alone = here.filter((s) => s.on === null);
+            expect(here.reduce((s, h) => s + h.item.mass, 0)).toBeLessThanOrEqual(bears(p, rough) + 1e-9);
+            if (p.kind === 'roll') {
+              expect(alone.length).toBeLessThanOrEqual(17);
+              expect(new Set(alone.map((s) => s.slot)).size).toBe(alone.length);
+              const slots = p.slots!.flatMap((s) => Array.from({ length: s.count }, () => s));
+              for (const s of alone) {
+                const [long, middle] = [s.item.size.length, s.item.size.width, s.item.size.height].sort(
+                  (a, b) => b - a,
+                );
+                expect(long).toBeLessThanOrEqual(slots[s.slot!]!.length);
+                expect(middle).toBeLessThanOrEqual(slots[s.slot!]!.width);
+              }
+            } else {
+              const room = alone.reduce(
+                (s, h) => s + h.item.volume * (h.item.traits.includes('soft') ? 0.65 / 0.8 : 1),
+                0,
+              );
+              expect(room).toBeLessThanOrEqual(usableVolume(p) + 1e-6);
+              const has = (t: Trait) =>
+                here.filter((s) => s.item.traits.includes(t)).map((s) => s.on?.key ?? s.item.key);
+              for (const a of has('sharp')) for (const b of has('pierced easily')) expect(a).toBe(b);
             }
-          } else {
-            const room = alone.reduce(
-              (s, h) => s + h.item.volume * (h.item.traits.includes('soft') ? 0.65 / 0.8 : 1),
-              0,
-            );
-            expect(room).toBeLessThanOrEqual(usableVolume(p) + 1e-6);
-            const has = (t: Trait) => here.filter((s) => s.item.traits.includes(t)).map((s) => s.on?.key ?? s.item.key);
-            for (const a of has('sharp')) for (const b of has('pierced easily')) expect(a).toBe(b);
+            for (const { item: i } of here) {
+              if (p.kind === 'body') expect(i.traits.includes('sharp') || i.traits.includes('hard')).toBe(false);
+              if (!p.dry) expect(i.traits).not.toContain('kept dry');
+            }
           }
-          for (const { item: i } of here) {
-            if (p.kind === 'body') expect(i.traits.includes('sharp') || i.traits.includes('hard')).toBe(false);
-            if (!p.dry) expect(i.traits).not.toContain('kept dry');
-          }
-        }
-        for (const s of packing.stowed)
-          if (s.placeId === null && s.on === null) {
-            expect(s.barred).toHaveLength(usual.length);
-            expect(s.barred.every((b) => b.rules.length > 0)).toBe(true);
-          }
-        expect(packing.bound).toBeLessThanOrEqual(packing.cost + 1e-9);
-      }),
-      { numRuns: 60, endOnFailure: true },
-    );
-  });
+          for (const s of packing.stowed)
+            if (s.placeId === null && s.on === null) {
+              expect(s.barred).toHaveLength(usual.length);
+              expect(s.barred.every((b) => b.rules.length > 0)).toBe(true);
+            }
+          expect(packing.bound).toBeLessThanOrEqual(packing.cost + 1e-9);
+        }),
+        { numRuns: 60, endOnFailure: true },
+      );
+    },
+  );
 
   /** Cost of an assignment from its meaning: every goal written out again, by place. */
   function meaning(given: StowInput, packing: Packing): number {
@@ -377,7 +386,7 @@ describe('the assignment', () => {
         if (keepsRules(p, where)) best = Math.min(best, costOf(p, where));
         return;
       }
-      for (const bin of p.fixed[u]! >= 0 ? [p.fixed[u]!] : [...p.bins.keys(), p.loose]) {
+      for (const bin of p.fixed.at(u) >= 0 ? [p.fixed.at(u)] : [...p.bins.keys(), p.loose]) {
         where[u] = bin;
         every(u + 1);
       }

@@ -1,4 +1,5 @@
 import type { Bike } from '../bike/index.js';
+import { at, Matrix, Vector } from '../ground/numbers.js';
 import { everydayPart, placePoints, spreadPoints, weighted, POINTS } from './cost.js';
 import type { Goals } from './goals.js';
 import type { Unit } from './item.js';
@@ -26,28 +27,33 @@ export interface StowProblem {
   places: readonly Place[];
   bins: Bin[];
   loose: number;
-  /** By unit and bin; Infinity where a rule bars it. */
-  cost: number[][];
-  mass: number[];
+  /** Place of each bin; −1 for loose. */
+  placeOf: Vector;
+  /** By unit and bin, the last of them loose; Infinity where a rule bars it. */
+  cost: Matrix;
+  /** g of each unit. */
+  mass: Vector;
   /** By unit and place, mL of usable room. */
-  room: number[][];
-  bears: number[];
-  roomIn: number[];
-  /** m to the left. */
-  y: number[];
+  room: Matrix;
+  /** g and mL that each place takes. */
+  bears: Vector;
+  roomIn: Vector;
+  /** m to the left of each place. */
+  y: Vector;
   /** Moment of what lies in the places beside the kit, g·m, and cost of one g·m. */
   sideBefore: number;
   sideCost: number;
-  group: number[];
+  /** Group of each unit; −1 for none. */
+  group: Vector;
   /** Cost of each further place of a group. */
-  spread: number[];
+  spread: Vector;
   groupNames: string[];
   sharp: boolean[];
   pierced: boolean[];
   /** Whether what lies in the place is parted by slots. */
   parted: boolean[];
-  /** Bin that the rider chose; −1 where the program may choose. */
-  fixed: number[];
+  /** Bin of each unit that the rider chose; −1 where the program may choose. */
+  fixed: Vector;
   everyday: boolean[];
 }
 export const SCALE = 100;
@@ -76,86 +82,106 @@ export function stowProblem({ units, places, pins, bike, goals, rough }: StowQue
   const group = units.map((u) => (u.host.group ? groupNames.indexOf(u.host.group) : -1));
   const uses = groupNames.map((_, g) => Math.max(...units.filter((_u, i) => group[i] === g).map((u) => u.uses)));
   const pinOf = new Map(pins.map((p) => [p.item, p.placeId]));
-  const cost: number[][] = [];
-  const fixed: number[] = [];
-  units.forEach((unit) => {
-    const standing = places.map((p) => standingRules(p, unit).length === 0);
-    const points = places.map((p) => weighted(placePoints(p, unit, bike, everyday.has(unit)), goals));
-    const slots = places.map((p) => (p.kind === 'roll' ? slotsFor(p, unit) : []));
-    const row = bins.map((b) => {
-      const here = standing[b.place]! && (b.slot === null || slots[b.place]!.includes(b.slot));
-      // Wider slots than needed cost a trifle, so that they are left for what needs them.
-      const wide = b.slot === null ? 0 : slots[b.place]!.indexOf(b.slot);
-      return here ? Math.round(SCALE * points[b.place]!) + Math.max(0, wide) : Infinity;
-    });
-    row.push(
-      Math.round(LOOSE.each * SCALE + (LOOSE.use * Math.min(1, unit.uses) + (LOOSE.kg * unit.mass) / 1000) * SCALE),
-    );
-    cost.push(row);
+  const rows = units.map((unit) => costsOf(unit, places, bins, bike, goals, everyday.has(unit)));
+  const cost = Matrix.of(rows);
+  const fixed = units.map((unit, u) => {
     const pinned = pinOf.get(unit.host.key);
     const place = places.findIndex((p) => p.id === pinned);
     const mine = bins.flatMap((b, i) => (b.place === place ? [i] : []));
-    fixed.push(place < 0 ? -1 : (mine.find((i) => row[i]! < Infinity) ?? mine[0] ?? -1));
+    return mine.find((i) => cost.at(u, i) < Infinity) ?? mine[0] ?? -1;
   });
   return {
     units,
     places,
     bins,
     loose: bins.length,
+    placeOf: Vector.of([...bins.map((b) => b.place), -1]),
     cost,
-    mass: units.map((u) => u.mass),
-    room: units.map((u) => places.map((p) => (p.kind === 'roll' ? 0 : roomOf(p, u)))),
-    bears: places.map((p) => bears(p, rough)),
-    roomIn: places.map((p) => (p.kind === 'roll' ? Infinity : usableVolume(p))),
-    y: places.map((p) => p.at.y / 1000),
+    mass: Vector.of(units.map((u) => u.mass)),
+    room: Matrix.of(units.map((u) => places.map((p) => (p.kind === 'roll' ? 0 : roomOf(p, u))))),
+    bears: Vector.of(places.map((p) => bears(p, rough))),
+    roomIn: Vector.of(places.map((p) => (p.kind === 'roll' ? Infinity : usableVolume(p)))),
+    y: Vector.of(places.map((p) => p.at.y / 1000)),
     sideBefore: places.reduce((s, p) => s + (p.takenMass * p.at.y) / 1000, 0),
     sideCost: (goals.even * POINTS.side * SCALE) / 1000,
-    group,
-    spread: uses.map((u) => Math.round(SCALE * goals.together * spreadPoints(u))),
+    group: Vector.of(group),
+    spread: Vector.of(uses.map((u) => Math.round(SCALE * goals.together * spreadPoints(u)))),
     groupNames,
     sharp: units.map((u) => u.traits.has('sharp')),
     pierced: units.map((u) => u.traits.has('pierced easily')),
     parted: places.map((p) => p.kind === 'roll'),
-    fixed,
+    fixed: Vector.of(fixed),
     everyday: units.map((u) => everyday.has(u)),
   };
 }
 
+/** What one unit costs in each bin, and loose. */
+function costsOf(
+  unit: Unit,
+  places: readonly Place[],
+  bins: readonly Bin[],
+  bike: Bike,
+  goals: Goals,
+  everyday: boolean,
+): number[] {
+  const inPlace = places.map((place) => ({
+    stands: standingRules(place, unit).length === 0,
+    points: weighted(placePoints(place, unit, bike, everyday), goals),
+    slots: place.kind === 'roll' ? slotsFor(place, unit) : [],
+  }));
+  const inBins = bins.map(({ place, slot }) => {
+    const { stands, points, slots } = at(inPlace, place);
+    if (!stands || (slot !== null && !slots.includes(slot))) return Infinity;
+    // Wider slots than needed cost a trifle, so that they are left for what needs them.
+    return Math.round(SCALE * points) + (slot === null ? 0 : slots.indexOf(slot));
+  });
+  const loose = LOOSE.each + LOOSE.use * Math.min(1, unit.uses) + (LOOSE.kg * unit.mass) / 1000;
+  return [...inBins, Math.round(SCALE * loose)];
+}
+
+/** The place that a unit lies in; −1 where it is loose. */
+export const placeIn = (p: StowProblem, where: readonly number[], u: number): number => p.placeOf.at(at(where, u));
+/** Whether a unit may go into a bin by itself. */
+export const mayGo = (p: StowProblem, u: number, bin: number): boolean => Number.isFinite(p.cost.at(u, bin));
+/** What the rider put where a rule bars it costs nothing there: it is no choice of the program's. */
+export const ownCost = (p: StowProblem, u: number, bin: number): number => (mayGo(p, u, bin) ? p.cost.at(u, bin) : 0);
+
+/** Moment to the left of an assignment, g·m, and the places that each group lies in. */
+export function spreadOf(p: StowProblem, where: readonly number[]): { side: number; groups: Set<number>[] } {
+  let side = p.sideBefore;
+  const groups = p.groupNames.map(() => new Set<number>());
+  where.forEach((bin, u) => {
+    if (bin === p.loose) return;
+    const place = p.placeOf.at(bin);
+    side += p.mass.at(u) * p.y.at(place);
+    if (p.group.at(u) >= 0) at(groups, p.group.at(u)).add(place);
+  });
+  return { side, groups };
+}
+/** What the further places of the groups cost. */
+export const groupsCost = (p: StowProblem, groups: readonly ReadonlySet<number>[]): number =>
+  groups.reduce((s, places, g) => s + p.spread.at(g) * Math.max(0, places.size - 1), 0);
+
 /** What an assignment costs in all, in hundredths of a point. Rules are not looked at. */
 export function costOf(p: StowProblem, where: readonly number[]): number {
-  let cost = 0;
-  let side = p.sideBefore;
-  const placesOfGroup = p.spread.map(() => new Set<number>());
-  where.forEach((bin, u) => {
-    // What the rider put where a rule bars it costs nothing there: it is no choice of the program's.
-    const own = p.cost[u]![bin]!;
-    cost += Number.isFinite(own) ? own : 0;
-    if (bin === p.loose) return;
-    const { place } = p.bins[bin]!;
-    side += p.mass[u]! * p.y[place]!;
-    if (p.group[u]! >= 0) placesOfGroup[p.group[u]!]!.add(place);
-  });
-  return (
-    cost +
-    p.sideCost * Math.abs(side) +
-    placesOfGroup.reduce((s, set, g) => s + p.spread[g]! * Math.max(0, set.size - 1), 0)
-  );
+  const { side, groups } = spreadOf(p, where);
+  return where.reduce((s, bin, u) => s + ownCost(p, u, bin), 0) + p.sideCost * Math.abs(side) + groupsCost(p, groups);
 }
 
 /** Whether an assignment keeps every rule, those that only fixed units break left aside. The plain reading that faster code is tested against. */
 export function keepsRules(p: StowProblem, where: readonly number[], cuts: readonly Cut[] = []): boolean {
-  const free = where.map((_, u) => p.fixed[u]! < 0);
+  const free = where.map((_, u) => p.fixed.at(u) < 0);
   const inBin = (bin: number) => where.flatMap((b, u) => (b === bin ? [u] : []));
-  const inPlace = (k: number) => where.flatMap((b, u) => (b !== p.loose && p.bins[b]!.place === k ? [u] : []));
-  if (where.some((bin, u) => free[u] && !Number.isFinite(p.cost[u]![bin]!))) return false;
+  const inPlace = (k: number) => where.flatMap((b, u) => (p.placeOf.at(b) === k ? [u] : []));
+  if (where.some((bin, u) => free[u] && !mayGo(p, u, bin))) return false;
   if (p.bins.some((b, i) => inBin(i).length > b.count && inBin(i).some((u) => free[u]))) return false;
   return (
     p.places.every((_, k) => {
       const here = inPlace(k);
       if (!here.some((u) => free[u])) return true;
-      const mass = here.reduce((s, u) => s + p.mass[u]!, 0);
-      const room = here.reduce((s, u) => s + p.room[u]![k]!, 0);
-      if (mass > p.bears[k]! + 1e-9 || room > p.roomIn[k]! + 1e-9) return false;
+      const mass = here.reduce((s, u) => s + p.mass.at(u), 0);
+      const room = here.reduce((s, u) => s + p.room.at(u, k), 0);
+      if (mass > p.bears.at(k) + 1e-9 || room > p.roomIn.at(k) + 1e-9) return false;
       const [sharp, pierced] = [here.filter((u) => p.sharp[u]), here.filter((u) => p.pierced[u])];
       return p.parted[k] || !sharp.some((a) => pierced.some((b) => a !== b && (free[a] || free[b])));
     }) && cuts.every((c) => !c.units.every((u) => inPlace(c.place).includes(u)))

@@ -1,7 +1,17 @@
 <script setup lang="ts">
 /** One page by place with boxes to tick, black on white, from the browser's print. */
 import { computed, onBeforeUnmount } from 'vue';
-import { figure, HOOKED_CAUTION, isHooked, tripDays, unitOf } from '@necessaire/core';
+import {
+  figure,
+  HOOKED_CAUTION,
+  isHooked,
+  printShape,
+  said,
+  STATION_NAMES,
+  tripDays,
+  unitOf,
+  type Fastener,
+} from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { usePacking } from '../stores/packing';
@@ -35,6 +45,11 @@ const size = computed(() => (items.value > 95 ? 'small' : items.value > 62 ? 'mi
 const gaps = computed(() =>
   garage.fasteners.filter((f) => a.value?.fasteners.some((x) => x.id === f.id && !x.reached)),
 );
+/** Its size and where it is, and what keeps the nearest tool from it. */
+const outOfReach = (f: Fastener): string => {
+  const fail = a.value?.fasteners.find((x) => x.id === f.id)?.fails[0]?.fail;
+  return `${printShape(f.head)}, ${STATION_NAMES[f.station].toLowerCase()}${fail ? `: ${said(view.units, fail.message)}` : ''}`;
+};
 const buying = computed(() => a.value?.kit.spares.filter((s) => s.buy > 0) ?? []);
 const cautions = computed(() => {
   const likely = (a.value?.exposures ?? []).filter((e) => e.odds >= 0.02);
@@ -107,6 +122,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           <ul>
             <li v-for="f in gaps" :key="f.id">
               <span class="what">{{ f.name }}</span>
+              <span>{{ outOfReach(f) }}</span>
             </li>
           </ul>
         </section>

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { ref } from 'vue';
 import { bikeSchema, newBike, ownKindSchema } from '@necessaire/core';
-import { faultsByField, useRules } from './useRules';
+import { faultsByField, useRowForm, useRules } from './useRules';
 
 const ID = '10000000-0000-4000-8000-000000000001';
 const kind = {
@@ -40,5 +40,22 @@ describe('a form’s rules', () => {
         expect(useRules(bikeSchema, () => draft).value.value === null).toBe(!fits);
       }),
     );
+  });
+  test('a row changed field by field: what fits is stored at once, what does not stands as a fault and nothing is stored', () => {
+    let stored = newBike(ID, 'Heron');
+    const said: string[] = [];
+    const { set, faults } = useRowForm(
+      bikeSchema,
+      () => stored,
+      (label, row) => {
+        said.push(label);
+        stored = row;
+      },
+    );
+    expect(set('rename', { name: '' })).toBe(false);
+    expect([stored.name, Object.keys(faults.value), said]).toEqual(['Heron', ['name'], []]);
+    expect(faults.value['name']).toMatch(/^[A-Z].*\.$/u);
+    expect(set('rename', { name: 'Crane' })).toBe(true);
+    expect([stored.name, faults.value, said]).toEqual(['Crane', {}, ['rename']]);
   });
 });

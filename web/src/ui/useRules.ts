@@ -1,4 +1,4 @@
-import { computed, type ComputedRef } from 'vue';
+import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
 import { faultsOf } from '@necessaire/core';
 
 /** As much of a schema of core as a form needs. */
@@ -33,4 +33,29 @@ export function useRules<T>(
     value: computed(() => (checked.value.success ? checked.value.data : null)),
     faults: computed(() => (checked.value.success ? {} : faultsByField(schema, draft()))),
   };
+}
+
+/**
+ * A row that is changed field by field, each change stored at once. What does not fit is not stored: its fault stands at its field until a
+ * change fits.
+ * @param row the row as it is stored
+ * @param store stores a row that fits; told what was done
+ */
+export function useRowForm<T extends object>(
+  schema: Schema<T>,
+  row: () => T,
+  store: (label: string, row: T) => void,
+): {
+  set: (label: string, fields: Partial<T>) => boolean;
+  faults: ShallowRef<Readonly<Record<string, string>>>;
+} {
+  const faults = shallowRef<Readonly<Record<string, string>>>({});
+  function set(label: string, fields: Partial<T>): boolean {
+    const next = { ...row(), ...fields };
+    const checked = schema.safeParse(next);
+    faults.value = checked.success ? {} : faultsByField(schema, next);
+    if (checked.success) store(label, checked.data);
+    return checked.success;
+  }
+  return { set, faults };
 }

@@ -9,6 +9,8 @@ export const TERMS = {
     'How a size is known: assumed (usual on such a bike), measured (read with a calliper), tried (a tool sat on it), proven (turned on this bike).',
   stranded:
     'Hours that one breakdown costs when you cannot repair it: raising help, waiting for it, and being carried to a workshop.',
+  access:
+    'How a tool gets at the head. Sunk: how deep it sits. Clearance: how wide the space round it is. Room in line: how high a tool may stand on it. Thinnest tool: how thick a spanner may be. Stud: how far the thread stands through the nut. Swing: how far a handle turns before it meets something. Leave empty what is free.',
   share:
     'The share of a place’s room that odd-shaped things can take: about two thirds for tools, more for soft goods.',
 } as const;

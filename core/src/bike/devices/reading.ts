@@ -1,3 +1,4 @@
+import { at, entry } from '../../ground/numbers.js';
 import { z } from 'zod';
 import { line } from '../../ground/text.js';
 
@@ -42,8 +43,8 @@ const UNITS: Record<string, { instrument: Instrument; factor: number }> = {
 export function readLine(text: string, usual: Instrument): { instrument: Instrument; value: number } | null {
   const m = /^\s*([+-]?\d{1,6}(?:[.,]\d{1,5})?)\s*(mm|in|"|kg|g|oz)?\s*$/i.exec(text);
   if (!m) return null;
-  const value = Number(m[1]!.replace(',', '.'));
-  const unit = m[2] ? UNITS[m[2].toLowerCase()]! : { instrument: usual, factor: 1 };
+  const value = Number(at(m, 1).replace(',', '.'));
+  const unit = m[2] ? entry(UNITS, m[2].toLowerCase()) : { instrument: usual, factor: 1 };
   return { instrument: unit.instrument, value: value * unit.factor };
 }
 

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { isInch, millimetres, type Shape } from '../../ground/sizes/index.js';
 
 /** A made band in mm, least to greatest. */
@@ -7,7 +8,7 @@ export interface Band {
 }
 
 const step = (value: number, rows: readonly (readonly [number, number])[]): number =>
-  (rows.find(([upTo]) => value <= upTo) ?? rows[rows.length - 1]!)[1];
+  (rows.find(([upTo]) => value <= upTo) ?? at(rows, rows.length - 1))[1];
 
 const H13_H14 = [
   [3, 0.14],

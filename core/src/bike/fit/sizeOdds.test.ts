@@ -1,3 +1,4 @@
+import { long } from '../../testing/long.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../devices/index.js';
@@ -53,7 +54,7 @@ describe('from readings to a size', () => {
     );
   });
 
-  test.each([1, 3, 5, 10])('worn heads read %i times are as often right as is said', (n) => {
+  long.each([1, 3, 5, 10])('worn heads read %i times are as often right as is said', (n) => {
     const random = seeded(11 + n);
     const sizes = FORM_SIZES.hex!;
     let [said, right, surely, surelyRight, sure] = [0, 0, 0, 0, 0];
@@ -282,7 +283,7 @@ describe('six-lobes', () => {
   });
 });
 
-test('a simulated survey: the named size is right as often as its odds say', () => {
+long('a simulated survey: the named size is right as often as its odds say', () => {
   const random = seeded(20);
   const sizes: Head[] = [
     ...FORM_SIZES.hex!.map((size) => hex(size)),

@@ -1,3 +1,4 @@
+import { at, present } from '../../ground/numbers.js';
 import { FORM_SIZES, isInch, type Head, type HeadForm, type Shape } from '../../ground/sizes/index.js';
 import { meanSpread, readingSpread, repeats, WEAR, type Gauging, type Outcome } from './gauging.js';
 import { above } from './normal.js';
@@ -121,7 +122,7 @@ export function sizeOdds(form: HeadForm, gauging: Gauging, prior: Prior = () => 
     .filter((s) => s.odds > SHOWN)
     .sort((a, b) => b.odds - a.odds);
   const measure = all.reduce((s, c) => s + (c.weight / total) * c.measure, 0);
-  const settled = sizes.length > 0 && (sizes.length === 1 || sizes[0]!.odds >= TEN_TO_ONE * sizes[1]!.odds);
+  const settled = sizes.length > 0 && (sizes.length === 1 || at(sizes, 0).odds >= TEN_TO_ONE * at(sizes, 1).odds);
   return { sizes, settled, measure, foreign };
 }
 
@@ -181,7 +182,7 @@ export function nextTry(
 }
 
 const middle = (shape: Shape) => {
-  const band = gaugedBand(shape)!;
+  const band = present(gaugedBand(shape));
   return (band.min + band.max) / 2;
 };
 const isNear = (tool: Shape, head: Shape) => Math.abs(middle(tool) / middle(head) - 1) < NEAR;

@@ -1,3 +1,4 @@
+import { long } from '../../testing/long.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { tokensOf } from '../../ground/line/index.js';
@@ -111,7 +112,7 @@ describe('the entry line', () => {
     expect(reading.faults[0]).toMatchObject({ start, end });
     expect(reading.faults[0]!.message).toMatch(message);
   });
-  test('every stretch stands inside the line, and every word of it belongs to one', () => {
+  long('every stretch stands inside the line, and every word of it belongs to one', () => {
     const words = fc.constantFrom(
       ...'10 13mm i5 t30 axle nut far 12 x4 m8 45nm 36 sunk 60 loose @rear zorb plug hook 1/2 - " note two half'.split(
         ' ',
@@ -282,7 +283,7 @@ test('inch threads are said as such, and carry their usual heads', () => {
   expect(readEntry('10 x thread 9/32').faults[0]!.message).toMatch(/no thread 9\/32in here/);
 });
 
-test('a fastener typed out in either units and read again is the same', () => {
+long('a fastener typed out in either units and read again is the same', () => {
   fc.assert(
     fc.property(fastener, fc.constantFrom('metric' as const, 'inch' as const), (f, units) => {
       const reading = readEntry(typeEntry(f, units));

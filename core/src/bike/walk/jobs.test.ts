@@ -1,3 +1,4 @@
+import { long } from '../../testing/long.js';
 import { DEFAULT_PRACTICE } from '../../toolbox/practice.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
@@ -14,7 +15,7 @@ import { guideOf, looksOf, proposal } from './guide.js';
 import { LOOKS } from './looks.js';
 
 describe('jobs that the walk gives', () => {
-  test('each kind of bike gets every job that its repairs need', () => {
+  long('each kind of bike gets every job that its repairs need', () => {
     fc.assert(
       fc.property(anyBike, (bike) => {
         const given = new Set(looksOf(bike).map((l) => proposal(l, bike, uuid(2)).role));
@@ -27,24 +28,28 @@ describe('jobs that the walk gives', () => {
     );
   });
 
-  test('a tool of the catalogue turns whatever the walk proposes, as dirty as it usually is', () => {
-    const finder = new ChainFinder(
-      catalogue().map((m, i) => newPiece(m, { id: uuid(5000 + i), count: 2 })),
-      DEFAULT_PRACTICE,
-    );
-    for (const mass of [120_000, 240_000])
-      for (const drive of DRIVES)
-        for (const more of [
-          { starter: 'kick' as const, brakeFront: 'drum' as const },
-          { starter: 'electric' as const },
-        ]) {
-          const bike: Bike = { ...newBike(uuid(1), 'Any'), mass, drive, ...more };
-          for (const look of looksOf(bike)) {
-            const reach = reachOf(proposal(look, bike, uuid(2)), finder);
-            expect([look.key, mass, reach.fails]).toEqual([look.key, mass, []]);
+  long(
+    'a tool of the catalogue turns whatever the walk proposes, as dirty as it usually is',
+    () => {
+      const finder = new ChainFinder(
+        catalogue().map((m, i) => newPiece(m, { id: uuid(5000 + i), count: 2 })),
+        DEFAULT_PRACTICE,
+      );
+      for (const mass of [120_000, 240_000])
+        for (const drive of DRIVES)
+          for (const more of [
+            { starter: 'kick' as const, brakeFront: 'drum' as const },
+            { starter: 'electric' as const },
+          ]) {
+            const bike: Bike = { ...newBike(uuid(1), 'Any'), mass, drive, ...more };
+            for (const look of looksOf(bike)) {
+              const reach = reachOf(proposal(look, bike, uuid(2)), finder);
+              expect([look.key, mass, reach.fails]).toEqual([look.key, mass, []]);
+            }
           }
-        }
-  }, 120_000);
+    },
+    120_000,
+  );
 
   test('axles offer the sizes that axles have, and each offered size can be read', () => {
     for (const key of ['front-axle', 'rear-axle']) {

@@ -43,7 +43,7 @@ const accessColumns = (end: 'access' | 'farAccess', prefix: string): Column<Fast
       title: `${prefix}${title}`,
       field: `${end}.${key}`,
       // Nought means free where free is nought, and is left empty.
-      write: (f) => (f[end][key] === null || (FREE_ACCESS[key] === 0 && f[end][key] === 0) ? '' : f[end][key]!),
+      write: (f) => (FREE_ACCESS[key] === 0 && f[end][key] === 0 ? '' : (f[end][key] ?? '')),
       take: number((row, value) => (row[end] = { ...of(row), [key]: value }), range),
     })),
     {

@@ -1,3 +1,4 @@
+import { at, present } from '../../ground/numbers.js';
 import { cut } from '../../ground/text.js';
 import { TROUBLES } from '../../repairs/index.js';
 import { rideSchema, type Ride } from '../../trip/index.js';
@@ -14,10 +15,11 @@ function readMishaps(text: string): { mishaps: Ride['mishaps'] } | { reason: str
     .split(/[;|\r\n\u2028\u2029]+/u)
     .map((p) => p.trim())
     .filter(Boolean)) {
-    const m = /^(.+?)(?: ?[x×] ?(\d{1,2}))?(?:: *(.*))?$/iu.exec(part)!;
-    const asked = m[1]!.trim().toLowerCase();
+    const m = present(/^(.+?)(?: ?[x×] ?(\d{1,2}))?(?:: *(.*))?$/iu.exec(part));
+    const asked = at(m, 1).trim().toLowerCase();
     const trouble = TROUBLES.find((t) => t.id === asked || t.name.toLowerCase() === asked);
-    if (!trouble) return { reason: `no such trouble "${cut(m[1]!, 40)}": use its name or key, such as puncture-tube` };
+    if (!trouble)
+      return { reason: `no such trouble "${cut(at(m, 1), 40)}": use its name or key, such as puncture-tube` };
     mishaps.push({
       trouble: trouble.id,
       count: Math.max(1, Math.min(50, Number(m[2] ?? 1))),

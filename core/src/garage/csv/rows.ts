@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { faultsOf } from '../../ground/faults.js';
 import type { z } from 'zod';
 import { readCsv, readNumber, readYes, type Cell, type Line } from '../../ground/csv/table.js';
@@ -84,13 +85,13 @@ export function readRows<T extends { id: string }>(
   const read = readCsv(text);
   if (!read.ok) return read;
   const { header, lines } = read.sheet;
-  const at = header.map((title) => kind.columns.find((c) => plainTitle(c.title) === plainTitle(title)));
-  const lacks = kind.lacks(new Set(at.flatMap((c) => (c ? [c.field] : []))));
+  const columns = header.map((title) => kind.columns.find((c) => plainTitle(c.title) === plainTitle(title)));
+  const lacks = kind.lacks(new Set(columns.flatMap((c) => (c ? [c.field] : []))));
   if (lacks) return { ok: false, message: lacks };
-  const twice = at.find((c, i) => c && at.indexOf(c) !== i);
+  const twice = columns.find((c, i) => c && columns.indexOf(c) !== i);
   if (twice) return { ok: false, message: `the column "${twice.title}" occurs twice: take one out` };
   const byId = new Map(kind.known.map((row) => [row.id, row]));
-  const idAt = at.findIndex((c) => c?.field === 'id');
+  const idAt = columns.findIndex((c) => c?.field === 'id');
   const rows: T[] = [];
   const out: Line[] = [];
   const seen = new Set<string>();
@@ -100,7 +101,7 @@ export function readRows<T extends { id: string }>(
     // A stranger's id would tie this line to another's row: it becomes a new one.
     const old = byId.get(idAt >= 0 ? (texts[idAt] ?? '') : '');
     const draft = kind.start(old);
-    at.forEach((column, i) => {
+    columns.forEach((column, i) => {
       if (!column) return;
       const cell = texts[i] ?? '';
       if (old && cell === '') kind.clear(column.field, draft);
@@ -111,7 +112,7 @@ export function readRows<T extends { id: string }>(
     if (extra.length > 0)
       cells.push({ column: '(beyond the header)', text: extra.join(' '), fault: 'more cells than columns: quote it' });
     const fault = (field: string, message: string) => {
-      const column = kind.columns.find((c) => field.startsWith(c.field)) ?? kind.columns[1]!;
+      const column = kind.columns.find((c) => field.startsWith(c.field)) ?? at(kind.columns, 1);
       const hit = cells.find((c) => c.column === column.title);
       if (hit) hit.fault ??= message;
       else cells.push({ column: column.title, text: '', fault: message });
@@ -133,8 +134,8 @@ export function readRows<T extends { id: string }>(
   return {
     ok: true,
     preview: {
-      columns: at.filter((c) => c !== undefined).map((c) => c.title),
-      unread: header.filter((_h, i) => !at[i] && header[i] !== ''),
+      columns: columns.filter((c) => c !== undefined).map((c) => c.title),
+      unread: header.filter((_h, i) => !columns[i] && header[i] !== ''),
       lines: out,
       rows: faults > 0 ? [] : rows,
       added: faults > 0 ? 0 : added,

@@ -1,5 +1,6 @@
+import { long } from '../../testing/long.js';
 import fc from 'fast-check';
-import { expect, test } from '@jest/globals';
+import { expect } from '@jest/globals';
 import { SyncServer } from '../../testing/syncServer.js';
 import { uuid } from '../../testing/make.js';
 import {
@@ -337,39 +338,43 @@ class World {
   }
 }
 
-test('no edit is lost, applied twice, blocks another or overwrites what its rider never saw, whatever happens on the way', async () => {
-  const number = fc.nat(1000);
-  await fc.assert(
-    fc.asyncProperty(
-      fc.integer({ min: 1, max: 3 }),
-      fc.integer({ min: 1, max: 2 }),
-      fc.array(fc.tuple(number, number, number, number), { minLength: 5, maxLength: 60 }),
-      async (browsers, pagesEach, steps) => {
-        const world = new World(browsers, pagesEach);
-        await settled();
-        for (const step of steps) {
-          world.step(step);
+long(
+  'no edit is lost, applied twice, blocks another or overwrites what its rider never saw, whatever happens on the way',
+  async () => {
+    const number = fc.nat(1000);
+    await fc.assert(
+      fc.asyncProperty(
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 1, max: 2 }),
+        fc.array(fc.tuple(number, number, number, number), { minLength: 5, maxLength: 60 }),
+        async (browsers, pagesEach, steps) => {
+          const world = new World(browsers, pagesEach);
           await settled();
-        }
-        await world.heal();
-        expect(world.complaints).toEqual([]);
-        for (const [what, times] of world.written) expect(`${what}: ${times}`).toBe(`${what}: 1`);
-        // Whatever a browser once held was judged at the server, or decided by its rider, or lies in the tray for all to see.
-        const tray = new Set(world.pages.flatMap((p) => p.session.entries.map((e) => e.edit.id)));
-        for (const id of world.durable)
-          if (!world.answeredIds.has(id) && !tray.has(id))
-            expect([id, world.server.log.get(id)?.is]).toEqual([id, 'done']);
-        for (const p of world.pages) {
-          // What is left is refused for what it is, and holds up nothing.
-          expect(p.session.entries.filter((e) => e.state !== 'refused')).toEqual([]);
-          expect(p.session.standing).toEqual({ unsent: 0, trouble: null, stored: true, writing: false });
-          for (const id of ROWS) {
-            const at = world.server.rows.get(`${TABLE} ${id}`);
-            expect(shownOn(p, id)).toEqual(at && !at.deleted ? at.row : null);
+          for (const step of steps) {
+            world.step(step);
+            await settled();
           }
-        }
-      },
-    ),
-    { numRuns: RUNS },
-  );
-}, 600_000);
+          await world.heal();
+          expect(world.complaints).toEqual([]);
+          for (const [what, times] of world.written) expect(`${what}: ${times}`).toBe(`${what}: 1`);
+          // Whatever a browser once held was judged at the server, or decided by its rider, or lies in the tray for all to see.
+          const tray = new Set(world.pages.flatMap((p) => p.session.entries.map((e) => e.edit.id)));
+          for (const id of world.durable)
+            if (!world.answeredIds.has(id) && !tray.has(id))
+              expect([id, world.server.log.get(id)?.is]).toEqual([id, 'done']);
+          for (const p of world.pages) {
+            // What is left is refused for what it is, and holds up nothing.
+            expect(p.session.entries.filter((e) => e.state !== 'refused')).toEqual([]);
+            expect(p.session.standing).toEqual({ unsent: 0, trouble: null, stored: true, writing: false });
+            for (const id of ROWS) {
+              const at = world.server.rows.get(`${TABLE} ${id}`);
+              expect(shownOn(p, id)).toEqual(at && !at.deleted ? at.row : null);
+            }
+          }
+        },
+      ),
+      { numRuns: RUNS },
+    );
+  },
+  600_000,
+);

@@ -1,3 +1,4 @@
+import { under } from '../../ground/numbers.js';
 import { sameJson } from '../../ground/json.js';
 import type { Fault } from '../../ground/faults.js';
 import { keyOf, onTop, type Body, type Change, type Edit, type Where } from './change.js';
@@ -157,7 +158,7 @@ export function withAnswer(
     if (changes.length === 0) return [];
     const edit: Edit = { ...e.edit, id: nextId(), changes };
     if (open.length === 0) return [{ edit, state: 'unsent' }];
-    return [{ edit, state: 'asked', at: open.map((clash) => ({ ...clash, change: moved.get(clash.change)! })) }];
+    return [{ edit, state: 'asked', at: open.map((clash) => ({ ...clash, change: under(moved, clash.change) })) }];
   });
 }
 

@@ -104,3 +104,55 @@ test('an edit without a server is not said to be on the device before it lies th
   expect(entries).toHaveLength(1);
   expect(session.standing).toMatchObject({ unsent: 1, stored: true, writing: false });
 });
+
+test.each(['mine', 'theirs'] as const)(
+  'an answer (%s) is on its way from the press on: nobody says that all is saved before it lies there and is sent',
+  async (keep) => {
+    const server = new SyncServer();
+    const key = `supplies ${AT.id}`;
+    const row: Body = { id: AT.id, quantity: 1, note: '' };
+    server.rows.set(key, { revision: 2, row: { ...row, quantity: 9 }, deleted: false, edition: 1, change: AT });
+    server.edition = 1;
+    let entries: Entry[] = [];
+    let slow: Promise<void> | null = null;
+    const said: string[] = [];
+    const session: Session = new Session(
+      { edition: 0, rows: new Map([[key, { revision: 1, row }]]) },
+      {
+        exchange: (request) => Promise.resolve(server.exchange(request)),
+        outbox: {
+          read: () => Promise.resolve([...entries]),
+          change: async (f) => {
+            await slow;
+            return (entries = f(entries));
+          },
+        },
+        alone: (work) => work(),
+        tell: () => undefined,
+        wait: () => new Promise(() => undefined),
+        nextId: () => uuid(99),
+      },
+      () => {
+        const { unsent, writing } = session.standing;
+        said.push(`${unsent > 0 ? 'unsent' : 'all sent'}${writing ? ', writing' : ''}`);
+      },
+    );
+    session.add({ id: uuid(2), label: 'x', changes: [changeOf(AT.table, AT.id, row, { ...row, quantity: 5 }, 1)!] });
+    await session.push();
+    const [question] = session.questions;
+    expect(question).toBeDefined();
+    let let_: () => void = () => undefined;
+    slow = new Promise<void>((done) => (let_ = done));
+    said.length = 0;
+    const answered = session.answer(question!, keep);
+    // The page is told at once, not once the browser has stored it.
+    expect(said).toEqual(['unsent, writing']);
+    expect(session.standing).toMatchObject({ unsent: 1, writing: true });
+    let_();
+    await answered;
+    await session.push();
+    expect(session.standing).toMatchObject({ unsent: 0, writing: false });
+    expect(server.rows.get(key)?.row).toMatchObject({ quantity: keep === 'mine' ? 5 : 9 });
+    session.close();
+  },
+);

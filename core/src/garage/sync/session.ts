@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import type { Fault } from '../../ground/faults.js';
 import { keyOf, type Edit, type Where } from './change.js';
 import { MOST_CHANGES, MOST_EDITS, type EditOutcome, type Reply, type Request } from './exchange.js';
@@ -72,6 +73,8 @@ export class Session {
   private trouble: string | null = null;
   private storing: Promise<void> = Promise.resolve();
   private storeFailed = false;
+  /** What the rider said of questions and of the tray that is not stored yet. */
+  private altering = 0;
   private pushing: Promise<void> | null = null;
   private pulling: Promise<void> | null = null;
   private again = false;
@@ -98,10 +101,10 @@ export class Session {
     const unsent = this.entries.filter((e) => e.state === 'unsent').length;
     const loose = this.loose.length > 0;
     return {
-      unsent,
+      unsent: unsent + this.altering,
       trouble: this.trouble,
       stored: !(this.storeFailed && loose),
-      writing: loose && !this.storeFailed,
+      writing: this.altering > 0 || (loose && !this.storeFailed),
     };
   }
   /** Rows as the page shows them, by `keyOf`. */
@@ -160,6 +163,9 @@ export class Session {
   }
 
   private async alter(f: (entries: Entry[]) => Entry[]): Promise<void> {
+    // From the press on nobody says that all is saved.
+    this.altering++;
+    this.changed([]);
     await this.store();
     const before = this.entries;
     this.loose = f([...this.loose]);
@@ -169,6 +175,7 @@ export class Session {
       this.storeFailed = true;
       this.stored = f(this.stored);
     }
+    this.altering--;
     this.tellChanges(before);
     this.ports.tell(this.known.edition);
     void this.push();
@@ -285,7 +292,7 @@ export class Session {
         return true;
       }
       reply = {
-        outcomes: [{ id: edits[0]!.id, is: 'refused', fault: error.fault }],
+        outcomes: [{ id: at(edits, 0).id, is: 'refused', fault: error.fault }],
         edition: this.known.edition,
         news: [],
       };
@@ -339,7 +346,7 @@ export class Session {
     this.changed([]);
     if (!this.waiting && !this.closed) {
       this.waiting = true;
-      void this.ports.wait(BACK_OFF_MS[Math.min(this.failures, BACK_OFF_MS.length) - 1]!).then(() => {
+      void this.ports.wait(at(BACK_OFF_MS, Math.min(this.failures, BACK_OFF_MS.length) - 1)).then(() => {
         this.waiting = false;
         if (!this.closed) void this.push();
       });

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import type { MilpBuilder } from '../../ground/milp.js';
 import type { PieceFunction } from '../../toolbox/tools/index.js';
 import type { KitProblem, Requirement } from './kitProblem.js';
@@ -11,7 +12,7 @@ export function addFunction(
   done: number,
 ): void {
   const able = problem.pieces.flatMap((p, i): [number, number][] =>
-    p.functions.includes(by.does) ? [[have[i]!, 1]] : [],
+    p.functions.includes(by.does) ? [[at(have, i), 1]] : [],
   );
   b.row([...able, [done, -by.count]], 0);
 }
@@ -29,11 +30,11 @@ export function addAnySet(
     const w = b.column(0, 1, true);
     terms.push([w, 1]);
     const need = new Map<number, number>();
-    for (const i of set) need.set(problem.items.owner[i]!, (need.get(problem.items.owner[i]!) ?? 0) + 1);
+    for (const i of set) need.set(at(problem.items.owner, i), (need.get(at(problem.items.owner, i)) ?? 0) + 1);
     for (const [p, n] of need)
       b.row(
         [
-          [have[p]!, 1],
+          [at(have, p), 1],
           [w, -n],
         ],
         0,

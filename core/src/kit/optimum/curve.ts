@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { PrizeProblem } from './prize.js';
 import type { KitProblem } from './kitProblem.js';
 import { slotsOf, stockCurve, type Slot } from './slots.js';
@@ -126,8 +127,8 @@ class FrontierSearch {
     if (!allowed) return n;
     const start = Math.ceil(mass - 1e-9);
     for (let m = start; m <= most; m++) {
-      const value = free + stocked[Math.floor(m - mass + 1e-9)]!;
-      if (value > best[m]! + 1e-12) {
+      const value = free + at(stocked, Math.floor(m - mass + 1e-9));
+      if (value > at(best, m) + 1e-12) {
         best[m] = value;
         by[m] = n;
       }
@@ -153,7 +154,7 @@ class FrontierSearch {
     node.lines.sort((a, b) => a.mass - b.mass || b.slope - a.slope);
     for (let m = node.low; m <= node.high; m++) {
       const d = found.bound + slope * m;
-      if (d < node.bound[m - node.low]!) node.bound[m - node.low] = d;
+      if (d < at(node.bound, m - node.low)) node.bound[m - node.low] = d;
     }
     return true;
   }
@@ -161,32 +162,32 @@ class FrontierSearch {
   /** Where a part promises the most beyond what is found, and how much. */
   private widest(node: Node): { at: number; gap: number } {
     const { best } = this.curve;
-    let at = -1;
+    let gapAt = -1;
     let gap = 0;
     for (let m = Math.max(node.low, this.from); m <= node.high; m++) {
       if (best[m] === -Infinity) continue;
-      const d = node.bound[m - node.low]! - best[m]!;
+      const d = at(node.bound, m - node.low) - at(best, m);
       if (d > gap) {
         gap = d;
-        at = m;
+        gapAt = m;
       }
     }
-    return { at, gap };
+    return { at: gapAt, gap };
   }
 
   /** The kits on either side of a limit that touch a part's bound. */
-  private beside(node: Node, at: number): [Line | null, Line | null] {
+  private beside(node: Node, gapAt: number): [Line | null, Line | null] {
     let left: Line | null = null;
     let right: Line | null = null;
     for (const l of node.lines)
-      if (l.mass <= at) left = l;
+      if (l.mass <= gapAt) left = l;
       else if (!right) right = l;
     return [left, right];
   }
 
   /** The price of a gram to try next at a limit: the slope of the chord between the kits beside it; null when it was tried. */
-  private nextSlope(node: Node, at: number): number | null {
-    const [left, right] = this.beside(node, at);
+  private nextSlope(node: Node, gapAt: number): number | null {
+    const [left, right] = this.beside(node, gapAt);
     const tried = (slope: number) =>
       [...node.lines.map((l) => l.slope), ...node.failed].some((s) => Math.abs(s - slope) <= 1e-7 * slope);
     const steepest = node.lines.reduce((m, l) => Math.max(m, l.slope), 0);
@@ -199,18 +200,18 @@ class FrontierSearch {
   }
 
   /** The heaviest piece by which the kits beside a limit differ and that is still open; else the heaviest open one of either, and at last any that is open. */
-  private branchItem(node: Node, at: number): number | null {
+  private branchItem(node: Node, gapAt: number): number | null {
     const { items, pieces } = this.problem;
     const known = new Set([...node.in, ...node.out]);
-    const lines = [...node.lines].sort((a, b) => a.at + a.slope * at - (b.at + b.slope * at));
-    const [left, right] = this.beside(node, at);
+    const lines = [...node.lines].sort((a, b) => a.at + a.slope * gapAt - (b.at + b.slope * gapAt));
+    const [left, right] = this.beside(node, gapAt);
     const has = (l: Line, i: number) =>
-      this.curve.sets[l.set]!.counts[items.owner[i]!]! > i - items.item(items.owner[i]!, 0);
+      at(at(this.curve.sets, l.set).counts, at(items.owner, i)) > i - items.item(at(items.owner, i), 0);
     const heaviest = (of: (i: number) => boolean) => {
       let best: number | null = null;
       let mass = 0;
       for (let i = 0; i < items.owner.length; i++) {
-        const m = pieces[items.owner[i]!]!.mass;
+        const m = at(pieces, at(items.owner, i)).mass;
         if (m <= mass || known.has(i) || !of(i)) continue;
         mass = m;
         best = i;
@@ -224,11 +225,12 @@ class FrontierSearch {
   private boundAll(nodes: readonly Node[]): void {
     const { bound, best, most } = this.curve;
     bound.set(best);
-    for (const n of nodes) for (let m = n.low; m <= n.high; m++) bound[m] = Math.max(bound[m]!, n.bound[m - n.low]!);
+    for (const n of nodes)
+      for (let m = n.low; m <= n.high; m++) bound[m] = Math.max(at(bound, m), at(n.bound, m - n.low));
     // A heavier limit allows whatever a lighter one does.
-    for (let m = most - 1; m >= 0; m--) bound[m] = Math.min(bound[m]!, bound[m + 1]!);
+    for (let m = most - 1; m >= 0; m--) bound[m] = Math.min(at(bound, m), at(bound, m + 1));
     let gap = 0;
-    for (let m = this.from; m <= most; m++) if (best[m] !== -Infinity) gap = Math.max(gap, bound[m]! - best[m]!);
+    for (let m = this.from; m <= most; m++) if (best[m] !== -Infinity) gap = Math.max(gap, at(bound, m) - at(best, m));
     this.curve.gap = gap;
     this.curve.proven = gap <= TOLERANCE;
   }
@@ -241,9 +243,9 @@ class FrontierSearch {
   /** A part of a part. What weighs more than its limits leave room for is out. */
   private child(n: Node, low: number, high: number, forcedIn: readonly number[], forcedOut: readonly number[]): Node {
     const { items, pieces } = this.problem;
-    const inMass = forcedIn.reduce((s, i) => s + pieces[items.owner[i]!]!.mass, 0);
+    const inMass = forcedIn.reduce((s, i) => s + at(pieces, at(items.owner, i)).mass, 0);
     const inside = new Set(forcedIn);
-    const heavy = items.owner.flatMap((p, i) => (!inside.has(i) && pieces[p]!.mass > high - inMass ? [i] : []));
+    const heavy = items.owner.flatMap((p, i) => (!inside.has(i) && at(pieces, p).mass > high - inMass ? [i] : []));
     return {
       low,
       high,
@@ -256,8 +258,8 @@ class FrontierSearch {
   }
 
   /** Starts a part: at the prices that bounded its parent where it matters. */
-  private start(node: Node, parent: Node, at: number): boolean {
-    const tight = [...parent.lines].sort((a, b) => a.at + a.slope * at - (b.at + b.slope * at));
+  private start(node: Node, parent: Node, gapAt: number): boolean {
+    const tight = [...parent.lines].sort((a, b) => a.at + a.slope * gapAt - (b.at + b.slope * gapAt));
     for (const l of tight.slice(0, 2)) if (!this.solveAt(node, l.slope)) return false;
     return true;
   }
@@ -265,9 +267,9 @@ class FrontierSearch {
   run(): Curve {
     const { most } = this.curve;
     // What is in whatever it is: the lightest kit there can be.
-    const base = [...new Set([...this.problem.marked.map((job) => job[0]![0]!), ...(this.options.base ?? [])])];
+    const base = [...new Set([...this.problem.marked.map((job) => at(at(job, 0), 0)), ...(this.options.base ?? [])])];
     const least = this.problem.pieces.map(() => 0);
-    for (const i of base) least[this.problem.items.owner[i]!]!++;
+    for (const i of base) least[at(this.problem.items.owner, i)] = at(least, at(this.problem.items.owner, i)) + 1;
     this.add(least);
     this.top = this.problem.asks.reduce((s, a) => s + a.law.mean * Math.max(0, ...a.ways.map((w) => w.gain)), 0);
     const ceiling = this.top;
@@ -275,7 +277,7 @@ class FrontierSearch {
     const demanding = this.problem.required.length > 0 || this.problem.asks.some((a) => a.must !== null);
     // Where nothing can be saved, what is demanded still has to be found, as light as it can be.
     if (!wanted) {
-      if (this.curve.sets[0]!.allowed && !demanding) {
+      if (at(this.curve.sets, 0).allowed && !demanding) {
         this.boundAll([]);
         return this.curve;
       }
@@ -313,15 +315,15 @@ class FrontierSearch {
     while (open.length > 0 && this.curve.solves < this.limit && !this.stopped) {
       let widest: { at: number; gap: number; n: Node } | null = null;
       for (let i = open.length - 1; i >= 0; i--) {
-        const w = this.widest(open[i]!);
+        const w = this.widest(at(open, i));
         if (w.gap <= TOLERANCE) open.splice(i, 1);
-        else if (!widest || w.gap > widest.gap) widest = { ...w, n: open[i]! };
+        else if (!widest || w.gap > widest.gap) widest = { ...w, n: at(open, i) };
       }
       if (!widest) break;
-      const { n, at } = widest;
-      const slope = this.nextSlope(n, at);
+      const { n, at: gapAt } = widest;
+      const slope = this.nextSlope(n, gapAt);
       if (slope !== null) this.solveAt(n, slope);
-      else this.branch(n, at, open);
+      else this.branch(n, gapAt, open);
       if (this.curve.solves - since >= 12) {
         since = this.curve.solves;
         this.report(open);
@@ -331,18 +333,18 @@ class FrontierSearch {
     return this.curve;
   }
 
-  private branch(n: Node, at: number, open: Node[]): void {
-    const item = this.branchItem(n, at);
+  private branch(n: Node, gapAt: number, open: Node[]): void {
+    const item = this.branchItem(n, gapAt);
     open.splice(open.indexOf(n), 1);
     if (item === null) {
       // Everything is decided: this set of tools is looked at for itself, and nothing else is left here.
       const counts = this.problem.pieces.map(() => 0);
-      for (const i of n.in) counts[this.problem.items.owner[i]!]!++;
+      for (const i of n.in) counts[at(this.problem.items.owner, i)] = at(counts, at(this.problem.items.owner, i)) + 1;
       this.add(counts);
       return;
     }
     const { items } = this.problem;
-    const p = items.owner[item]!;
+    const p = at(items.owner, item);
     const copy = item - items.item(p, 0);
     const copies = Array.from({ length: items.copies(p) }, (_, c) => items.item(p, c));
     for (const side of ['in', 'out'] as const) {
@@ -354,7 +356,7 @@ class FrontierSearch {
         side === 'out' ? [...new Set([...n.out, ...copies.slice(copy)])] : n.out,
       );
       open.push(child);
-      this.start(child, n, at);
+      this.start(child, n, gapAt);
     }
   }
   private top = 0;

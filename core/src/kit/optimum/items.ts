@@ -1,3 +1,4 @@
+import { at, present, under } from '../../ground/numbers.js';
 import { usesTogether, type Task } from '../../toolbox/cover/index.js';
 import type { Piece } from '../../toolbox/tools/index.js';
 
@@ -15,18 +16,18 @@ export class Items {
     });
   }
   copies(p: number): number {
-    return (this.first[p + 1] ?? this.owner.length) - this.first[p]!;
+    return (this.first[p + 1] ?? this.owner.length) - at(this.first, p);
   }
   /** Item of the copy of a piece, from 0. */
   item(p: number, copy: number): number {
-    return this.first[p]! + copy;
+    return at(this.first, p) + copy;
   }
   /** Items of so many of each piece; null when there are not so many. */
   itemsOf(uses: ReadonlyMap<number, number>): number[] | null {
     const items: number[] = [];
     for (const [p, n] of uses) {
       if (n > this.copies(p)) return null;
-      for (let c = 0; c < n; c++) items.push(this.first[p]! + c);
+      for (let c = 0; c < n; c++) items.push(at(this.first, p) + c);
     }
     return items.sort((a, b) => a - b);
   }
@@ -55,7 +56,7 @@ function leastOfEnd(end: Task['ends'][number], items: Items): Task['ends'][numbe
     all.push(set);
     if (!a.holds) turning.push(set);
   }
-  const least = [...leastSets(turning), ...leastSets(all)].map((s) => bySet.get(s.join())!);
+  const least = [...leastSets(turning), ...leastSets(all)].map((s) => under(bySet, s.join()));
   return [...new Set(least)];
 }
 
@@ -86,14 +87,14 @@ export const setsOfEnds = (task: Task, items: Items): number[][][] =>
 /** Every way to make up a count from pieces that have a function, as sets of items; cut short at `most`. */
 export function setsOfFunction(able: readonly number[], count: number, items: Items, most = 3000): number[][] {
   const ways: number[][] = [];
-  const go = (at: number, left: number, uses: Map<number, number>) => {
+  const go = (piece: number, left: number, uses: Map<number, number>) => {
     if (left === 0) {
-      ways.push(items.itemsOf(uses)!);
+      ways.push(present(items.itemsOf(uses)));
       return;
     }
-    if (at === able.length || ways.length >= most) return;
-    for (let n = Math.min(left, items.copies(able[at]!)); n >= 0; n--)
-      go(at + 1, left - n, n > 0 ? new Map(uses).set(able[at]!, n) : uses);
+    if (piece === able.length || ways.length >= most) return;
+    for (let n = Math.min(left, items.copies(at(able, piece))); n >= 0; n--)
+      go(piece + 1, left - n, n > 0 ? new Map(uses).set(at(able, piece), n) : uses);
   };
   go(0, count, new Map());
   return leastSets(ways);

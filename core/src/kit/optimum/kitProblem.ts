@@ -1,3 +1,4 @@
+import { at, present } from '../../ground/numbers.js';
 import type { Practice } from '../../toolbox/practice.js';
 import type { Bike } from '../../bike/index.js';
 import { isCritical, usualThread } from '../../bike/index.js';
@@ -158,11 +159,11 @@ class Builder {
     const key = `head ${task.fasteners[0]}`;
     return this.once(key, () => {
       const sets = setsOfTask(task, this.items);
-      const label = this.tools.reaches.find((r) => r.fastener.id === fastenerId)!.fastener.name;
+      const label = present(this.tools.reaches.find((r) => r.fastener.id === fastenerId)).fastener.name;
       return {
         label,
         by: { head: task, fasteners: task.fasteners, any: false },
-        sets: sets ?? setsOfEnds(task, this.items)[0]!,
+        sets: sets ?? at(setsOfEnds(task, this.items), 0),
         loose: sets === null,
       };
     });
@@ -171,13 +172,13 @@ class Builder {
   anyHead(fastenerIds: readonly string[], label: string): number | null {
     const numbers = fastenerIds.map((id) => this.head(id)).filter((n) => n !== null);
     if (numbers.length === 0) return null;
-    const distinct = [...new Set(numbers)].filter((n) => !this.requirements[n]!.loose).sort((a, b) => a - b);
-    if (distinct.length === 0) return numbers[0]!;
-    if (distinct.length === 1) return distinct[0]!;
+    const distinct = [...new Set(numbers)].filter((n) => !at(this.requirements, n).loose).sort((a, b) => a - b);
+    if (distinct.length === 0) return at(numbers, 0);
+    if (distinct.length === 1) return at(distinct, 0);
     return this.once(`any ${distinct.join()}`, () => {
       const sets = new Map<string, number[]>();
-      for (const n of distinct) for (const s of this.requirements[n]!.sets) sets.set(s.join(), s);
-      const first = this.requirements[distinct[0]!]!.by as { head: Task; fasteners: string[] };
+      for (const n of distinct) for (const s of at(this.requirements, n).sets) sets.set(s.join(), s);
+      const first = at(this.requirements, at(distinct, 0)).by as { head: Task; fasteners: string[] };
       return {
         label,
         by: { head: first.head, fasteners: [...fastenerIds], any: true },
@@ -190,7 +191,7 @@ class Builder {
   does(does: PieceFunction, count: number): number | null {
     const able = this.tools.pieces
       .map((_, p) => p)
-      .filter((p) => this.tools.pieces[p]!.functions.includes(does) && this.items.copies(p) > 0);
+      .filter((p) => at(this.tools.pieces, p).functions.includes(does) && this.items.copies(p) > 0);
     if (able.reduce((n, p) => n + this.items.copies(p), 0) < count) return null;
     return this.once(`does ${does} ${count}`, () => ({
       label: does,
@@ -419,9 +420,9 @@ function allot(
   const out: Allotment = { asks: [...given], others: [], slack: 0, slackMass: 0 };
   const give = (asks: Ask[], a: number, kind: string, n: number) => {
     if (n === 0) return;
-    const mine = new Map(asks[a]!.fitted);
+    const mine = new Map(at(asks, a).fitted);
     mine.set(kind, (mine.get(kind) ?? 0) + n);
-    asks[a] = { ...asks[a]!, fitted: mine };
+    asks[a] = { ...at(asks, a), fitted: mine };
   };
   for (const [bikeId, kinds] of fitted)
     for (const [kind, units] of kinds) {
@@ -439,7 +440,7 @@ function allot(
       let left = units;
       while (left > 0) {
         const worth = (x: (typeof wanting)[number]) =>
-          ((given[x.a]!.tails[Math.floor(x.given / x.units)] ?? 0) * x.more) / x.units;
+          ((at(given, x.a).tails[Math.floor(x.given / x.units)] ?? 0) * x.more) / x.units;
         const next = wanting.filter((x) => worth(x) > 0).sort((x, y) => worth(y) - worth(x) || x.a - y.a)[0];
         if (!next) break;
         const n = Math.min(left, next.units - (next.given % next.units));
@@ -460,7 +461,7 @@ function allot(
             .filter((share) => b > 0 || share.join() !== chosen)
             .map((share) => {
               const next = [...list];
-              wanting.forEach((x, i) => give(next, x.a, kind, share[i]!));
+              wanting.forEach((x, i) => give(next, x.a, kind, at(share, i)));
               return next;
             }),
         );
@@ -471,7 +472,7 @@ function allot(
       for (const x of wanting) {
         const beyond = units - x.given;
         const from = Math.floor(x.given / x.units);
-        for (let j = 0; j * x.units < beyond; j++) out.slack += (given[x.a]!.tails[from + j] ?? 0) * x.gain;
+        for (let j = 0; j * x.units < beyond; j++) out.slack += (at(given, x.a).tails[from + j] ?? 0) * x.gain;
         out.slackMass += beyond * book.of(kind).mass;
       }
     }
@@ -494,7 +495,7 @@ export function kitProblem(
   const left = doc.supplies.filter((s) => s.mark === 'never').map((s) => s.kind);
   const never = new Set(left.filter((kind) => doc.supplies.every((s) => s.kind !== kind || s.mark === 'never')));
   const build = new Builder(tools, book, never);
-  const own = doc.bikes.find((b) => b.id === question.bikeId)!;
+  const own = present(doc.bikes.find((b) => b.id === question.bikeId));
   const prevention = preventionOf(own, also);
   const today = question.today ?? null;
   const bikes = trip ? bikesFor(doc, question.bikeId, trip) : [];

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { frontier } from './curve.js';
 import type { KitProblem } from './kitProblem.js';
 import { massOfMends, stockedAt, type StockedMend } from './slots.js';
@@ -21,11 +22,11 @@ function grown(problem: KitProblem, level: Pick<Level, 'counts' | 'stocked'>): K
   level.counts.forEach((n, p) => {
     for (let c = 0; c < n; c++) base.push([[problem.items.item(p, c)]]);
   });
-  const marked = [...new Map([...problem.marked, ...base].map((job) => [job[0]![0]!, job])).values()];
+  const marked = [...new Map([...problem.marked, ...base].map((job) => [at(at(job, 0), 0), job])).values()];
   // Units that the smaller kit sets aside stay with the same trouble.
   const kept = new Map<number, Map<string, number>>();
   for (const { ask, way } of level.stocked)
-    for (const { kind, units } of problem.asks[ask]!.ways[way]!.supplies) {
+    for (const { kind, units } of at(at(problem.asks, ask).ways, way).supplies) {
       const of = kept.get(ask) ?? new Map<string, number>();
       of.set(kind, (of.get(kind) ?? 0) + units);
       kept.set(ask, of);
@@ -54,7 +55,7 @@ function stockMass(problem: KitProblem, stocked: readonly StockedMend[]): number
   }
   let mass = 0;
   for (const { ask, way, n } of mends.values())
-    mass += massOfMends(problem.asks[ask]!, problem.asks[ask]!.ways[way]!, n);
+    mass += massOfMends(at(problem.asks, ask), at(at(problem.asks, ask).ways, way), n);
   return mass;
 }
 
@@ -71,8 +72,8 @@ export function levels(problem: KitProblem, limits: readonly number[], solves = 
     // Stocks that are there already leave that much less for the rest.
     const room = Math.max(0, Math.floor(limit - (before?.stock ?? 0)));
     const curve = frontier(now, { most: room, from: room, solves });
-    const set = curve.sets[curve.by[room]!] ?? curve.sets[0]!;
-    const fresh = stockedAt(set.slots, [Math.max(0, Math.floor(room - set.mass + 1e-9))])[0]!;
+    const set = curve.sets[at(curve.by, room)] ?? at(curve.sets, 0);
+    const fresh = at(stockedAt(set.slots, [Math.max(0, Math.floor(room - set.mass + 1e-9))]), 0);
     // A better way for a mend that is stocked already stands beside the old one's units.
     const stocked: StockedMend[] = [...(before?.stocked ?? []), ...fresh];
     // Weighed all together: a second mend of one way needs its own units beside those of the first.
@@ -83,8 +84,8 @@ export function levels(problem: KitProblem, limits: readonly number[], solves = 
       counts: set.counts,
       stocked,
       mass: set.mass + stock,
-      value: curve.best[room]!,
-      free: free.best[limit]!,
+      value: at(curve.best, room),
+      free: at(free.best, limit),
       proven: curve.proven && free.proven,
     });
     before = { counts: set.counts, stocked, stock };

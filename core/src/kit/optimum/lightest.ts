@@ -1,3 +1,4 @@
+import { at, last } from '../../ground/numbers.js';
 import type { Solve } from '../../ground/milp.js';
 import { coverProblem, lightestSet, type Choice, type FunctionNeed, type Lightest } from '../../toolbox/cover/index.js';
 import type { KitProblem } from './kitProblem.js';
@@ -38,7 +39,7 @@ export function choicesOf(problem: KitProblem): { functions: FunctionNeed[]; cho
   const plan = planOf(problem);
   const room = -Math.log(problem.question.service);
   const { theta } = firstPrices(plan, room);
-  const fixed = plan.wanted.filter((w) => w.options.length === 1).flatMap((w) => w.options[0]!.functions);
+  const fixed = plan.wanted.filter((w) => w.options.length === 1).flatMap((w) => at(w.options, 0).functions);
   return {
     functions: together(fixed),
     choices: plan.wanted
@@ -51,12 +52,12 @@ export function choicesOf(problem: KitProblem): { functions: FunctionNeed[]; cho
 
 /** The least that a ladder costs with what it leaves at a price. */
 const priced = (l: Ladder, theta: number): number =>
-  l.costs.reduce((m, c, k) => Math.min(m, c + theta * l.left[k]!), Infinity);
+  l.costs.reduce((m, c, k) => Math.min(m, c + theta * at(l.left, k)), Infinity);
 
 /** Price of service when each trouble takes its cheapest way. */
 function firstPrices(plan: Plan, room: number): { theta: number } {
   const cheapest = plan.wanted.map(
-    (w) => w.options.reduce((a, b) => (b.ladder.costs[0]! < a.ladder.costs[0]! ? b : a)).ladder,
+    (w) => w.options.reduce((a, b) => (at(b.ladder.costs, 0) < at(a.ladder.costs, 0) ? b : a)).ladder,
   );
   return { theta: priceOfService(cheapest, room) };
 }
@@ -67,31 +68,49 @@ interface Part {
   bound: number;
 }
 
-/**
- * Branch and bound over the ways: the tools are an exact cover with the ways as choices, the stocks an exact knapsack. A price on what the
- * stocks leave of the service level makes the two one problem that bounds both from below; a way that is left open is branched on.
- * @throws RangeError when the marks leave no set of tools
- */
-export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
-  const { tools, question } = problem;
-  const plan = planOf(problem);
-  const room = -Math.log(question.service);
-  const { theta } = firstPrices(plan, room);
-  const { practice } = problem;
-  let best: LightestKit | null = null;
-  // Every option can be had, so that its functions are there as often as it asks.
-  const base = coverProblem(tools.reaches, tools.pieces, [], tools.losable);
+/** What one look at a part came to. */
+interface Look {
+  /** What no kit of the part weighs less than. */
+  bound: number;
+  /** The option of each wanted trouble that its kit takes. */
+  chosen: number[];
+  kit: LightestKit;
+}
 
-  const evaluate = (set: Lightest, chosen: Option[], toolTotal: number): LightestKit => {
+/** The search for the lightest kit: tools over some open options at a price of service, and the stocks that go with them. */
+class JointSearch {
+  readonly plan: Plan;
+  private readonly room: number;
+  private readonly theta: number;
+  private readonly base: ReturnType<typeof coverProblem>;
+  constructor(
+    private readonly problem: KitProblem,
+    private readonly solve: Solve,
+  ) {
+    const { tools, question } = problem;
+    this.plan = planOf(problem);
+    this.room = -Math.log(question.service);
+    this.theta = firstPrices(this.plan, this.room).theta;
+    // Every option can be had, so that its functions are there as often as it asks.
+    this.base = coverProblem(tools.reaches, tools.pieces, [], tools.losable);
+  }
+  /** Parts that are looked at, at most. */
+  get mostParts(): number {
+    return this.base.tasks.length > MANY_JOBS ? FEW_PARTS : MOST_PARTS;
+  }
+
+  /** The kit of a set of tools and of one option for each wanted trouble, stocked at the least. */
+  private evaluate(set: Lightest, chosen: readonly Option[], toolTotal: number): LightestKit {
+    const { plan, problem } = this;
     const ladders = chosen.map((o) => o.ladder);
-    const stock = leastMends(ladders, room);
+    const stock = leastMends(ladders, this.room);
     const mends = stock?.mends ?? ladders.map((l) => l.from + l.costs.length - 1);
-    const cost = stock?.cost ?? ladders.reduce((s, l) => s + l.costs.at(-1)!, 0);
-    const ways = plan.wanted.map((w, i) => ({
-      ask: w.ask,
-      way: chosen[i]!.way,
-      mends: problem.asks[w.ask]!.ways[chosen[i]!.way]!.supplies.length === 0 ? Infinity : mends[i]!,
-    }));
+    const cost = stock?.cost ?? ladders.reduce((s, l) => s + last(l.costs), 0);
+    const ways = plan.wanted.map((w, i) => {
+      const { way } = at(chosen, i);
+      const endless = at(at(problem.asks, w.ask).ways, way).supplies.length === 0;
+      return { ask: w.ask, way, mends: endless ? Infinity : at(mends, i) };
+    });
     return {
       set,
       ways,
@@ -104,79 +123,94 @@ export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
       served: stock !== null,
       plan,
     };
-  };
+  }
 
   /** Tools for some open options at the price, the bound that follows, and the kit that comes of it. */
-  const look = (open: readonly number[][]): { bound: number; chosen: number[]; exact: boolean } => {
+  look(open: readonly number[][]): Look {
+    const { plan, theta, problem } = this;
     const fixed: FunctionNeed[] = [];
     const choices: Choice[] = [];
-    const at: number[] = [];
-    let constant = -theta * room;
+    const columns: number[] = [];
+    let constant = -theta * this.room;
     plan.wanted.forEach((w, i) => {
-      const list = open[i]!;
+      const list = at(open, i);
       if (list.length === 1) {
-        const o = w.options[list[0]!]!;
+        const o = at(w.options, at(list, 0));
         fixed.push(...o.functions);
         constant += priced(o.ladder, theta);
-      } else {
-        at.push(i);
-        // Rounded down to whole tenths, so that the bound holds.
-        choices.push({
-          options: list.map((k) => ({
-            functions: w.options[k]!.functions,
-            cost: Math.floor(priced(w.options[k]!.ladder, theta)) / TENTHS,
-          })),
-        });
+        return;
       }
+      columns.push(i);
+      // Rounded down to whole tenths, so that the bound holds.
+      choices.push({
+        options: list.map((k) => ({
+          functions: at(w.options, k).functions,
+          cost: Math.floor(priced(at(w.options, k).ladder, theta)) / TENTHS,
+        })),
+      });
     });
-    const set = lightestSet(
-      { ...base, functions: together(fixed), choices },
-      solve,
-      practice.least,
-      'search',
-      practice.worth,
-    );
-    const chosen = open.map((list) => list[0]!);
+    const { least, worth } = problem.practice;
+    const set = lightestSet({ ...this.base, functions: together(fixed), choices }, this.solve, least, 'search', worth);
+    const chosen = open.map((list) => at(list, 0));
     let optionCost = 0;
-    at.forEach((i, c) => {
-      chosen[i] = open[i]![set.options[c]!]!;
-      optionCost += choices[c]!.options[set.options[c]!]!.cost;
+    columns.forEach((i, c) => {
+      chosen[i] = at(at(open, i), at(set.options, c));
+      optionCost += at(at(choices, c).options, at(set.options, c)).cost;
     });
-    const kit = evaluate(
-      set,
-      plan.wanted.map((w, i) => w.options[chosen[i]!]!),
-      set.total - optionCost,
-    );
-    if (!best || kit.total < best.total - 1e-9 || (kit.served && !best.served)) best = kit;
-    return { bound: set.total * (set.proven ? 1 : 1 - set.gap) + constant / TENTHS, chosen, exact: set.proven };
-  };
+    const options = plan.wanted.map((w, i) => at(w.options, at(chosen, i)));
+    return {
+      bound: set.total * (set.proven ? 1 : 1 - set.gap) + constant / TENTHS,
+      chosen,
+      kit: this.evaluate(set, options, set.total - optionCost),
+    };
+  }
+}
 
-  const whole = plan.wanted.map((w) => w.options.map((_, k) => k));
-  const parts: Part[] = [{ open: whole, bound: -Infinity }];
-  let looked = 0;
-  let exact = true;
+/** Whether a kit is the better one: lighter, or at the service level where the other is not. */
+const beats = (kit: LightestKit, best: LightestKit): boolean =>
+  kit.total < best.total - 1e-9 || (kit.served && !best.served);
+
+/**
+ * Branch and bound over the ways: the tools are an exact cover with the ways as choices, the stocks an exact knapsack. A price on what the
+ * stocks leave of the service level makes the two one problem that bounds both from below; a way that is left open is branched on.
+ * @throws RangeError when the marks leave no set of tools
+ */
+export function lightestJoint(problem: KitProblem, solve: Solve): LightestKit {
+  const search = new JointSearch(problem, solve);
+  const whole = search.plan.wanted.map((w) => w.options.map((_, k) => k));
+  const parts: Part[] = [];
   let given = Infinity;
-  while (parts.length > 0) {
-    const part = parts.shift()!;
-    if (best && part.bound >= (best as LightestKit).total - 1e-6) continue;
-    if (looked >= (base.tasks.length > MANY_JOBS ? FEW_PARTS : MOST_PARTS)) {
+  let looked = 1;
+  /** Looks at a part, and lays what of it is left open into the list: the way taken last on its own, and all the others. */
+  const lookAt = (open: number[][], best: LightestKit | null): { best: LightestKit; exact: boolean } => {
+    const { bound, chosen, kit } = search.look(open);
+    const now = best === null || beats(kit, best) ? kit : best;
+    const branch = open.findIndex((list) => list.length > 1);
+    // With every way settled the tools and the stocks were each solved exactly.
+    if (branch >= 0 && bound < now.total - 1e-6) {
+      const with_ = (f: (list: number[], i: number) => number[]) =>
+        open.map((list, i) => (i === branch ? f(list, i) : list));
+      parts.push(
+        { open: with_((_, i) => [at(chosen, i)]), bound },
+        { open: with_((list, i) => list.filter((k) => k !== chosen[i])), bound },
+      );
+      parts.sort((a, b) => a.bound - b.bound);
+    }
+    return { best: now, exact: kit.set.proven };
+  };
+  let { best, exact } = lookAt(whole, null);
+  for (let part = parts.shift(); part; part = parts.shift()) {
+    if (part.bound >= best.total - 1e-6) continue;
+    if (looked >= search.mostParts) {
       given = Math.min(given, part.bound);
       continue;
     }
     looked++;
-    const { bound, chosen, exact: proven } = look(part.open);
-    exact &&= proven;
-    const branch = part.open.findIndex((list) => list.length > 1);
-    // With every way settled the tools and the stocks were each solved exactly.
-    if (branch < 0 || bound >= (best as unknown as LightestKit).total - 1e-6) continue;
-    // The way taken last, on its own, and all the others.
-    const only = part.open.map((list, i) => (i === branch ? [chosen[i]!] : list));
-    const rest = part.open.map((list, i) => (i === branch ? list.filter((k) => k !== chosen[i]) : list));
-    parts.push({ open: only, bound }, { open: rest, bound });
-    parts.sort((a, b) => a.bound - b.bound);
+    const next = lookAt(part.open, best);
+    best = next.best;
+    exact &&= next.exact;
   }
-  const kit = best as unknown as LightestKit;
-  const bound = Math.min(given, kit.total);
-  const gap = Math.max(kit.set.proven ? 0 : kit.set.gap, (kit.total - bound) / Math.max(1, kit.total));
-  return { ...kit, proven: exact && gap < 1e-9, gap };
+  const bound = Math.min(given, best.total);
+  const gap = Math.max(best.set.proven ? 0 : best.set.gap, (best.total - bound) / Math.max(1, best.total));
+  return { ...best, proven: exact && gap < 1e-9, gap };
 }

@@ -1,3 +1,4 @@
+import { long } from '../../testing/long.js';
 import type { Milp, MilpAnswer, Solve } from '../../ground/milp.js';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from '@jest/globals';
@@ -46,7 +47,7 @@ const asked = (problem: KitProblem, question: Partial<KitProblem['question']>): 
 const none: ReadonlyMap<string, number> = new Map();
 
 describe('what is demanded', () => {
-  test('is in every kit of the curve, which saves what trying everything saves', () => {
+  long('is in every kit of the curve, which saves what trying everything saves', () => {
     fc.assert(
       fc.property(demanding, (problem) => {
         const best = bruteForce(problem);
@@ -134,7 +135,7 @@ describe('a solver that gives up', () => {
       { numRuns: 60, endOnFailure: true },
     );
   });
-  test('a limit that limits nothing changes nothing, whoever answers', () => {
+  long('a limit that limits nothing changes nothing, whoever answers', () => {
     const doc = demoGarage();
     const question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
     const { problem } = kitCase(doc, question);
@@ -151,22 +152,26 @@ describe('a solver that gives up', () => {
       }
     }
   });
-  test('the lightest kit and the packing are not called proven either', () => {
-    const doc = demoGarage();
-    const trips = doc.trips.map((t) => ({ ...t, kit: { ...t.kit, ask: 'lightest' as const } }));
-    const question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
-    const { problem } = kitCase({ ...doc, trips }, question);
-    const best = lightestJoint(problem, solve);
-    const low = { ...problem, practice: { ...problem.practice, worth: best.set.counts.length } };
-    const cut = lightestJoint(low, () => UNKNOWN);
-    const whole = lightestJoint(low, solve);
-    if (cut.proven) expect(cut.total).toBeCloseTo(whole.total, 6);
-    const answer = answerFor({ ...doc, trips }, question, solve);
-    const searched = searchOn(answer.stow, answer.packing, () => UNKNOWN);
-    const truth = assign(answer.stow, { solve });
-    if (searched.proven) expect(searched.bound).toBeCloseTo(truth.bound, 1);
-    expect(searched.bound).toBeLessThanOrEqual(truth.cost + 1e-6);
-  }, 60_000);
+  long(
+    'the lightest kit and the packing are not called proven either',
+    () => {
+      const doc = demoGarage();
+      const trips = doc.trips.map((t) => ({ ...t, kit: { ...t.kit, ask: 'lightest' as const } }));
+      const question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
+      const { problem } = kitCase({ ...doc, trips }, question);
+      const best = lightestJoint(problem, solve);
+      const low = { ...problem, practice: { ...problem.practice, worth: best.set.counts.length } };
+      const cut = lightestJoint(low, () => UNKNOWN);
+      const whole = lightestJoint(low, solve);
+      if (cut.proven) expect(cut.total).toBeCloseTo(whole.total, 6);
+      const answer = answerFor({ ...doc, trips }, question, solve);
+      const searched = searchOn(answer.stow, answer.packing, () => UNKNOWN);
+      const truth = assign(answer.stow, { solve });
+      if (searched.proven) expect(searched.bound).toBeCloseTo(truth.bound, 1);
+      expect(searched.bound).toBeLessThanOrEqual(truth.cost + 1e-6);
+    },
+    60_000,
+  );
 });
 
 describe('long trips', () => {

@@ -1,3 +1,4 @@
+import { long } from '../../testing/long.js';
 import type { Solve } from '../../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
@@ -20,7 +21,7 @@ beforeAll(async () => {
 });
 
 describe('the frontier', () => {
-  test('is, for every limit, what trying everything gives; it rises, and its bound holds', () => {
+  long('is, for every limit, what trying everything gives; it rises, and its bound holds', () => {
     fc.assert(
       fc.property(small, (problem) => {
         const curve = frontier(problem, { most: MOST });
@@ -103,7 +104,7 @@ describe('the frontier', () => {
 });
 
 describe('the demo', () => {
-  test('the frontier meets the general solver under one limit; the general solver is never above its bound', () => {
+  long('the frontier meets the general solver under one limit; the general solver is never above its bound', () => {
     const doc = demoGarage();
     const { problem } = kitCase(doc, { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id });
     const mass = 650;

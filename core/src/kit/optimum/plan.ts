@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import type { FunctionNeed } from '../../toolbox/cover/index.js';
 import { inMeasure } from '../../toolbox/cover/index.js';
 import { gradeMeets, type Grade } from '../../repairs/index.js';
@@ -50,7 +51,7 @@ function ladderOf(problem: KitProblem, ask: Ask, way: AskWay): Ladder {
 
 const functionsOf = (problem: KitProblem, way: AskWay): FunctionNeed[] =>
   way.requires.flatMap((n) => {
-    const { by } = problem.requirements[n]!;
+    const { by } = at(problem.requirements, n);
     return 'does' in by ? [{ does: by.does, count: by.count }] : [];
   });
 

@@ -1,7 +1,8 @@
+import { at } from '../../ground/numbers.js';
 import { cheapestCover } from '../../toolbox/cover/index.js';
 import { gradeMeets } from '../../repairs/index.js';
 import { leastSets } from './items.js';
-import type { KitProblem } from './kitProblem.js';
+import type { Ask, KitProblem } from './kitProblem.js';
 import { demandedMends, massOfMends, slotsOf, type Slot, type StockedMend } from './slots.js';
 import { availableWays, countsOf, toolMassOf } from './tools.js';
 
@@ -38,16 +39,16 @@ export class PrizeProblem {
   private readonly itemMass: number[];
 
   constructor(readonly problem: KitProblem) {
-    this.itemMass = problem.items.owner.map((p) => problem.pieces[p]!.mass);
+    this.itemMass = problem.items.owner.map((p) => at(problem.pieces, p).mass);
   }
 
   /** Sets of requirements of some ways, least ones only: a way that asks for more than another is there whenever that one is. */
-  private needSets(ask: number, ways: readonly number[]): number[][] {
-    return leastSets(ways.map((w) => this.problem.asks[ask]!.ways[w]!.requires));
+  needSets(ask: number, ways: readonly number[]): number[][] {
+    return leastSets(ways.map((w) => at(at(this.problem.asks, ask).ways, w).requires));
   }
 
   /** Clauses for "one of these sets of requirements is met", each a job over items. */
-  private clausesOf(needs: readonly (readonly number[])[]): { key: string; jobs: Clause[] } {
+  clausesOf(needs: readonly (readonly number[])[]): { key: string; jobs: Clause[] } {
     const key = needs
       .map((n) => n.join())
       .sort()
@@ -69,8 +70,8 @@ export class PrizeProblem {
     if (!job) {
       job =
         pick.length === 1
-          ? this.problem.requirements[pick[0]!]!.sets
-          : leastSets(pick.flatMap((r) => this.problem.requirements[r]!.sets)).slice(0, MOST_SETS);
+          ? at(this.problem.requirements, at(pick, 0)).sets
+          : leastSets(pick.flatMap((r) => at(this.problem.requirements, r).sets)).slice(0, MOST_SETS);
       this.jobsOf.set(key, job);
     }
     return job;
@@ -87,78 +88,19 @@ export class PrizeProblem {
     forced: { in: readonly number[]; out: readonly number[] } = { in: [], out: [] },
   ): Priced | 'infeasible' | null {
     const { problem } = this;
-    let most = 0;
-    // Prizes by what they hang on: those that hang on the same are forgone together.
-    const prizes = new Map<string, { jobs: Clause[]; worth: number }>();
-    const required: Clause[] = problem.required.map((n) => problem.requirements[n]!.sets);
-    problem.asks.forEach((ask, a) => {
-      const endless = ask.ways.map((w, i) => ({ gain: w.supplies.length === 0 ? w.gain : 0, i }));
-      /** The best of some ways is earned; what the next one earns less is forgone when all before it are missing. */
-      const best = (ways: { i: number; worth: number }[], worst: number) => {
-        const order = ways.filter((x) => x.worth > worst).sort((x, y) => y.worth - x.worth);
-        most += order[0]?.worth ?? worst;
-        for (let k = 0; k < order.length; k++) {
-          const loss = order[k]!.worth - (order[k + 1]?.worth ?? worst);
-          if (loss <= 0) continue;
-          const needs = this.needSets(
-            a,
-            order.slice(0, k + 1).map((x) => x.i),
-          );
-          // A way that asks for nothing is always there, and so are the ways behind it.
-          if (needs.some((n) => n.length === 0)) break;
-          const { key, jobs } = this.clausesOf(needs);
-          const known = prizes.get(key);
-          if (known) known.worth += loss;
-          else prizes.set(key, { jobs, worth: loss });
-        }
-      };
-      const slot = (p: number, cost: (way: number) => number) =>
-        best(
-          ask.ways.map((w, i) => ({ i, worth: p * w.gain - lambda * cost(i) })),
-          0,
-        );
-      // What is demanded is paid for in any case, at its lightest: no kit is let off less.
-      const { must } = ask;
-      const grams = (i: number, j: number) => massOfMends(ask, ask.ways[i]!, j + 1) - massOfMends(ask, ask.ways[i]!, j);
-      const demanded =
-        must === null ? [] : ask.ways.map((_, i) => i).filter((i) => gradeMeets(ask.ways[i]!.grade, must));
-      // One of the ways of the grade is there, so that the first mend earns no less than the worst of them; beside it goes what weighs
-      // nothing, wherever it is to be had, and where the grade itself weighs nothing any other way: no kit is let off more.
-      if (demanded.length > 0) {
-        const needs = this.needSets(a, demanded);
-        if (!needs.some((n) => n.length === 0)) required.push(...this.clausesOf(needs).jobs);
-        const first = ask.tails[0] ?? 0;
-        const beside = first * endless.reduce((m, x) => Math.max(m, x.gain), 0);
-        const ways = demanded.map((i) => ({
-          i,
-          worth: Math.max(first * ask.ways[i]!.gain, beside) - lambda * grams(i, 0),
-        }));
-        const worst = ways.reduce((m, x) => Math.min(m, x.worth), Infinity);
-        if (demanded.some((i) => grams(i, 0) === 0))
-          ask.ways.forEach((w, i) => {
-            if (!demanded.includes(i)) ways.push({ i, worth: first * w.gain - lambda * grams(i, 0) });
-          });
-        best(ways, worst);
-      }
-      ask.tails.forEach((p, j) => {
-        if (j > 0 || demanded.length === 0) slot(p, (i) => grams(i, j));
-      });
-      if (ask.rest > 0) {
-        const top = endless.reduce((m, x) => Math.max(m, x.gain), 0);
-        if (top > 0) slot(ask.rest, (i) => (ask.ways[i]!.supplies.length === 0 ? 0 : Infinity));
-      }
-    });
+    const prizes = new Prizes(this, lambda);
+    problem.asks.forEach((ask, a) => prizes.addAsk(ask, a));
     // In thousandths of a gram; prizes rounded down, so that the bound holds.
     const costs = this.itemMass.map((m) => Math.round(m * 1000));
     const out = new Set(forced.out);
     const allowed = (job: Clause) => (out.size > 0 ? job.filter((set) => !set.some((i) => out.has(i))) : job);
     const jobs: number[][][] = [
       ...problem.marked.map(allowed),
-      ...required.map(allowed),
+      ...prizes.required.map(allowed),
       ...forced.in.map((i) => [[i]]),
     ];
     let slack = 0;
-    for (const { jobs: clauses, worth } of prizes.values()) {
+    for (const { jobs: clauses, worth } of prizes.forgone.values()) {
       const grams = (worth / lambda) * 1000;
       const cost = Math.floor(Math.min(grams, 1e11));
       slack += (Math.min(grams, 1e11) - cost) / 1000;
@@ -168,34 +110,121 @@ export class PrizeProblem {
     }
     const found = cheapestCover({ costs, jobs }, 3000);
     if (found === null || found === 'infeasible') return found;
-    const counts = countsOf(problem, found.taken);
-    // The kit behind it: its tools, and the stocks that are worth their grams at this price.
-    const { slots, free, mass: demanded } = slotsOf(problem, availableWays(problem, counts));
-    let mass = toolMassOf(problem, counts) + demanded;
-    let value = free;
-    const stocked: StockedMend[] = [];
-    for (const s of slots) {
-      let best = 0;
-      let of: Slot['options'][number] | null = null;
-      for (const o of s.options) {
-        const more = o.gain - s.base - lambda * (o.mass - s.baseMass);
-        if (more > best) {
-          best = more;
-          of = o;
-        }
-      }
-      if (!of) continue;
-      mass += of.mass - s.baseMass;
-      value += of.gain - s.base;
-      stocked.push({ ask: s.ask, mend: s.mend, way: of.way });
-    }
     return {
-      counts,
-      stocked: [...stocked, ...demandedMends(slots, stocked)],
-      mass,
-      value,
-      bound: most - lambda * (found.bound / 1000),
+      ...stockedAt(problem, countsOf(problem, found.taken), lambda),
+      bound: prizes.most - lambda * (found.bound / 1000),
       proven: found.proven && slack < 1,
     };
   }
+}
+
+/** What the mends of all troubles earn at a price of a gram, and what is forgone where the ways to it are missing. */
+class Prizes {
+  /** The most that all mends together earn. */
+  most = 0;
+  /** Prizes by what they hang on: those that hang on the same are forgone together. */
+  readonly forgone = new Map<string, { jobs: Clause[]; worth: number }>();
+  /** What must be there in any case. */
+  readonly required: Clause[];
+  constructor(
+    private readonly of: PrizeProblem,
+    private readonly lambda: number,
+  ) {
+    this.required = of.problem.required.map((n) => at(of.problem.requirements, n).sets);
+  }
+
+  /** The best of some ways is earned; what the next one earns less is forgone when all before it are missing. */
+  private earn(a: number, ways: readonly { i: number; worth: number }[], worst: number): void {
+    const order = ways.filter((x) => x.worth > worst).sort((x, y) => y.worth - x.worth);
+    this.most += order[0]?.worth ?? worst;
+    for (let k = 0; k < order.length; k++) {
+      const loss = at(order, k).worth - (order[k + 1]?.worth ?? worst);
+      if (loss <= 0) continue;
+      const needs = this.of.needSets(
+        a,
+        order.slice(0, k + 1).map((x) => x.i),
+      );
+      // A way that asks for nothing is always there, and so are the ways behind it.
+      if (needs.some((n) => n.length === 0)) return;
+      const { key, jobs } = this.of.clausesOf(needs);
+      const known = this.forgone.get(key);
+      if (known) known.worth += loss;
+      else this.forgone.set(key, { jobs, worth: loss });
+    }
+  }
+  /** One mend of a trouble, asked for with a chance, by ways that cost so many grams each. */
+  private mend(ask: Ask, a: number, chance: number, grams: (way: number) => number): void {
+    this.earn(
+      a,
+      ask.ways.map((w, i) => ({ i, worth: chance * w.gain - this.lambda * grams(i) })),
+      0,
+    );
+  }
+
+  /** All mends of one trouble: the first as it is demanded, each further one, and those beyond the last that stock is counted for. */
+  addAsk(ask: Ask, a: number): void {
+    const demanded = this.demand(ask, a);
+    ask.tails.forEach((p, j) => {
+      if (j > 0 || !demanded) this.mend(ask, a, p, (i) => gramsOf(ask, i, j));
+    });
+    if (ask.rest > 0 && bestFree(ask) > 0)
+      this.mend(ask, a, ask.rest, (i) => (at(ask.ways, i).supplies.length === 0 ? 0 : Infinity));
+  }
+
+  /**
+   * What is demanded is paid for in any case, at its lightest: no kit is let off less. One of the ways of the grade is there, so that the first
+   * mend earns no less than the worst of them; beside it goes what weighs nothing, wherever it is to be had, and where the grade itself weighs
+   * nothing any other way: no kit is let off more.
+   * @returns whether a way of the grade is known
+   */
+  private demand(ask: Ask, a: number): boolean {
+    const { must } = ask;
+    const ways = ask.ways.map((_, i) => i);
+    const demanded = must === null ? [] : ways.filter((i) => gradeMeets(at(ask.ways, i).grade, must));
+    if (demanded.length === 0) return false;
+    const needs = this.of.needSets(a, demanded);
+    if (!needs.some((n) => n.length === 0)) this.required.push(...this.of.clausesOf(needs).jobs);
+    const first = ask.tails[0] ?? 0;
+    const beside = first * bestFree(ask);
+    const priced = (i: number, gain: number) => ({ i, worth: gain - this.lambda * gramsOf(ask, i, 0) });
+    const earned = demanded.map((i) => priced(i, Math.max(first * at(ask.ways, i).gain, beside)));
+    const worst = earned.reduce((m, x) => Math.min(m, x.worth), Infinity);
+    const others = demanded.some((i) => gramsOf(ask, i, 0) === 0) ? ways.filter((i) => !demanded.includes(i)) : [];
+    this.earn(a, [...earned, ...others.map((i) => priced(i, first * at(ask.ways, i).gain))], worst);
+    return true;
+  }
+}
+
+/** Grams that the stock of the `mend`-th mend weighs by a way, from 0. */
+const gramsOf = (ask: Ask, way: number, mend: number): number =>
+  massOfMends(ask, at(ask.ways, way), mend + 1) - massOfMends(ask, at(ask.ways, way), mend);
+/** The most that a way saves which uses nothing up. */
+const bestFree = (ask: Ask): number => ask.ways.reduce((m, w) => Math.max(m, w.supplies.length === 0 ? w.gain : 0), 0);
+
+/** The kit behind a set of tools: the stocks that are worth their grams at a price, and what is demanded. */
+function stockedAt(
+  problem: KitProblem,
+  counts: number[],
+  lambda: number,
+): Pick<Priced, 'counts' | 'stocked' | 'mass' | 'value'> {
+  const { slots, free, mass: demanded } = slotsOf(problem, availableWays(problem, counts));
+  let mass = toolMassOf(problem, counts) + demanded;
+  let value = free;
+  const stocked: StockedMend[] = [];
+  for (const s of slots) {
+    let best = 0;
+    let of: Slot['options'][number] | null = null;
+    for (const o of s.options) {
+      const more = o.gain - s.base - lambda * (o.mass - s.baseMass);
+      if (more > best) {
+        best = more;
+        of = o;
+      }
+    }
+    if (!of) continue;
+    mass += of.mass - s.baseMass;
+    value += of.gain - s.base;
+    stocked.push({ ask: s.ask, mend: s.mend, way: of.way });
+  }
+  return { counts, stocked: [...stocked, ...demandedMends(slots, stocked)], mass, value };
 }

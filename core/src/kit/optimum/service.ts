@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 /** What one trouble's mends cost, so many at a time: −ln P(N ≤ k) is what k mends leave of the service. */
 export interface Ladder {
   /** Least mends that count, usually one. */
@@ -16,23 +17,23 @@ export interface Ladder {
 export function leastMends(ladders: readonly Ladder[], room: number): { mends: number[]; cost: number } | null {
   const pick = greedy(ladders, room);
   if (!pick) return null;
-  const costOf = (at: readonly number[]) => at.reduce((s, k, i) => s + ladders[i]!.costs[k]!, 0);
-  const least = ladders.reduce((s, l) => s + l.costs[0]!, 0);
-  const unit = ladders.reduce((g, l) => l.costs.reduce((x, c) => gcd(x, c - l.costs[0]!), g), 0);
+  const costOf = (step: readonly number[]) => step.reduce((s, k, i) => s + at(at(ladders, i).costs, k), 0);
+  const least = ladders.reduce((s, l) => s + at(l.costs, 0), 0);
+  const unit = ladders.reduce((g, l) => l.costs.reduce((x, c) => gcd(x, c - at(l.costs, 0)), g), 0);
   const top = costOf(pick) - least;
-  if (top === 0 || unit === 0) return { mends: pick.map((k, i) => k + ladders[i]!.from), cost: costOf(pick) };
+  if (top === 0 || unit === 0) return { mends: pick.map((k, i) => k + at(ladders, i).from), cost: costOf(pick) };
   // best[c]: the least that is left when c units of cost beyond the least are spent.
   const size = Math.floor(top / unit);
-  let best = new Float64Array(size + 1).fill(ladders.reduce((s, l) => s + l.left[0]!, 0));
+  let best = new Float64Array(size + 1).fill(ladders.reduce((s, l) => s + at(l.left, 0), 0));
   const choice = ladders.map(({ costs, left }) => {
     const next = best.slice();
     const taken = new Uint8Array(size + 1);
     for (let k = 1; k < costs.length; k++) {
-      const step = (costs[k]! - costs[0]!) / unit;
-      const gain = left[0]! - left[k]!;
+      const step = (at(costs, k) - at(costs, 0)) / unit;
+      const gain = at(left, 0) - at(left, k);
       for (let c = step; c <= size; c++) {
-        const d = best[c - step]! - gain;
-        if (d < next[c]! - 1e-15) {
+        const d = at(best, c - step) - gain;
+        if (d < at(next, c) - 1e-15) {
           next[c] = d;
           taken[c] = k;
         }
@@ -41,14 +42,14 @@ export function leastMends(ladders: readonly Ladder[], room: number): { mends: n
     best = next;
     return taken;
   });
-  let at = best.findIndex((left) => left <= room + 1e-12);
-  if (at < 0) at = size;
-  const cost = least + at * unit;
+  let step = best.findIndex((left) => left <= room + 1e-12);
+  if (step < 0) step = size;
+  const cost = least + step * unit;
   const mends = ladders.map((l) => l.from);
   for (let i = ladders.length - 1; i >= 0; i--) {
-    const k = choice[i]![at]!;
-    mends[i] = ladders[i]!.from + k;
-    at -= (ladders[i]!.costs[k]! - ladders[i]!.costs[0]!) / unit;
+    const k = at(at(choice, i), step);
+    mends[i] = at(ladders, i).from + k;
+    step -= (at(at(ladders, i).costs, k) - at(at(ladders, i).costs, 0)) / unit;
   }
   return { mends, cost };
 }
@@ -56,16 +57,16 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** A selection that suffices, one step after the other where a unit of cost buys the most. */
 function greedy(ladders: readonly Ladder[], room: number): number[] | null {
-  const at = ladders.map(() => 0);
-  const left = () => at.reduce((s, k, i) => s + ladders[i]!.left[k]!, 0);
+  const step = ladders.map(() => 0);
+  const left = () => step.reduce((s, k, i) => s + at(at(ladders, i).left, k), 0);
   while (left() > room + 1e-12) {
     let best = -1;
     let to = 0;
     let worth = 0;
     ladders.forEach((l, i) => {
-      for (let k = at[i]! + 1; k < l.costs.length; k++) {
-        const gain = l.left[at[i]!]! - l.left[k]!;
-        const w = gain / Math.max(1e-9, l.costs[k]! - l.costs[at[i]!]!);
+      for (let k = at(step, i) + 1; k < l.costs.length; k++) {
+        const gain = at(l.left, at(step, i)) - at(l.left, k);
+        const w = gain / Math.max(1e-9, at(l.costs, k) - at(l.costs, at(step, i)));
         if (gain > 0 && w > worth) {
           worth = w;
           best = i;
@@ -74,9 +75,9 @@ function greedy(ladders: readonly Ladder[], room: number): number[] | null {
       }
     });
     if (best < 0) return null;
-    at[best] = to;
+    step[best] = to;
   }
-  return at;
+  return step;
 }
 
 /** The price of what is left, per unit, at which the cheapest steps just suffice: a multiplier for bounds, any value of it is valid. */
@@ -86,10 +87,10 @@ export function priceOfService(ladders: readonly Ladder[], room: number): number
       let best = Infinity;
       let left = 0;
       for (let k = 0; k < l.costs.length; k++) {
-        const c = l.costs[k]! + theta * l.left[k]!;
+        const c = at(l.costs, k) + theta * at(l.left, k);
         if (c < best) {
           best = c;
-          left = l.left[k]!;
+          left = at(l.left, k);
         }
       }
       return s + left;

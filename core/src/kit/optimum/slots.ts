@@ -1,3 +1,4 @@
+import { at, figureAt } from '../../ground/numbers.js';
 import { gradeMeets } from '../../repairs/index.js';
 import type { Ask, AskWay, KitProblem } from './kitProblem.js';
 
@@ -75,7 +76,7 @@ export function slotsOfAsk(ask: Ask, a: number, available: readonly boolean[]): 
       // The lightest way of the grade is there in any case; of equal ones the better.
       const allowed = ask.ways
         .map((w, i) => ({ i, mass: options.find((o) => o.way === i)?.mass ?? 0, gain: p * w.gain }))
-        .filter(({ i }) => available[i]! && gradeMeets(ask.ways[i]!.grade, must))
+        .filter(({ i }) => at(available, i) && gradeMeets(at(ask.ways, i).grade, must))
         .sort((x, y) => x.mass - y.mass || y.gain - x.gain);
       const least = allowed[0];
       if (!least) met = false;
@@ -89,7 +90,7 @@ export function slotsOfAsk(ask: Ask, a: number, available: readonly boolean[]): 
     const worth = options
       .filter((o) => o.gain > base + 1e-12 && o.mass > baseMass)
       // A demand is still met when something better stands in for it.
-      .filter((o) => baseMass === 0 || must === null || gradeMeets(ask.ways[o.way]!.grade, must))
+      .filter((o) => baseMass === 0 || must === null || gradeMeets(at(ask.ways, o.way).grade, must))
       .sort((x, y) => x.mass - y.mass || y.gain - x.gain)
       .filter((o, k, all) => all.slice(0, k).every((x) => x.gain < o.gain));
     free += base;
@@ -105,7 +106,7 @@ export function slotsOfAsk(ask: Ask, a: number, available: readonly boolean[]): 
 export function slotsOf(problem: KitProblem, available: readonly (readonly boolean[])[]): Stockable {
   const all: Stockable = { slots: [], free: 0, mass: 0, met: true };
   problem.asks.forEach((ask, a) => {
-    const mine = slotsOfAsk(ask, a, available[a]!);
+    const mine = slotsOfAsk(ask, a, at(available, a));
     all.free += mine.free;
     all.mass += mine.mass;
     all.met &&= mine.met;
@@ -131,15 +132,15 @@ export function stockCurve(slots: readonly Slot[], most: number): Float64Array {
 function takeSlot(best: Float64Array, s: Slot, choice: Int8Array | null): void {
   if (s.options.length === 0) return;
   // Beyond the base's own grams, which are weighed with the tools.
-  const least = Math.ceil(s.options[0]!.mass - s.baseMass);
+  const least = Math.ceil(at(s.options, 0).mass - s.baseMass);
   for (let m = best.length - 1; m >= least; m--) {
-    let value = best[m]!;
+    let value = figureAt(best, m);
     let taken = -1;
     for (let o = 0; o < s.options.length; o++) {
-      const { mass, gain } = s.options[o]!;
+      const { mass, gain } = at(s.options, o);
       const from = m - Math.ceil(mass - s.baseMass);
       if (from < 0) break;
-      const with_ = best[from]! + gain - s.base;
+      const with_ = figureAt(best, from) + gain - s.base;
       if (with_ > value + 1e-12) {
         value = with_;
         taken = o;
@@ -170,11 +171,11 @@ export function stockedAt(slots: readonly Slot[], limits: readonly number[]): St
     const out: StockedMend[] = [];
     let m = limit;
     for (let i = slots.length - 1; i >= 0; i--) {
-      const o = choices[i]![m]!;
+      const o = at(at(choices, i), m);
       if (o < 0) continue;
-      const option = slots[i]!.options[o]!;
-      out.push({ ask: slots[i]!.ask, mend: slots[i]!.mend, way: option.way });
-      m -= Math.ceil(option.mass - slots[i]!.baseMass);
+      const option = at(at(slots, i).options, o);
+      out.push({ ask: at(slots, i).ask, mend: at(slots, i).mend, way: option.way });
+      m -= Math.ceil(option.mass - at(slots, i).baseMass);
     }
     return [...out.reverse(), ...demandedMends(slots, out)];
   });

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { taskDone } from '../../toolbox/cover/index.js';
 import type { KitProblem, Requirement } from './kitProblem.js';
 
@@ -5,7 +6,7 @@ import type { KitProblem, Requirement } from './kitProblem.js';
 export function does(problem: KitProblem, r: Requirement, counts: readonly number[]): boolean {
   if ('does' in r.by) {
     const { does: what, count } = r.by;
-    return problem.pieces.reduce((n, p, i) => n + (p.functions.includes(what) ? counts[i]! : 0), 0) >= count;
+    return problem.pieces.reduce((n, p, i) => n + (p.functions.includes(what) ? at(counts, i) : 0), 0) >= count;
   }
   if (r.by.any) return r.sets.some((set) => holds(problem, set, counts));
   return taskDone(r.by.head, counts);
@@ -13,8 +14,8 @@ export function does(problem: KitProblem, r: Requirement, counts: readonly numbe
 /** Whether the copies include a set of items. */
 const holds = (problem: KitProblem, set: readonly number[], counts: readonly number[]): boolean => {
   const need = new Map<number, number>();
-  for (const i of set) need.set(problem.items.owner[i]!, (need.get(problem.items.owner[i]!) ?? 0) + 1);
-  return [...need].every(([p, n]) => counts[p]! >= n);
+  for (const i of set) need.set(at(problem.items.owner, i), (need.get(at(problem.items.owner, i)) ?? 0) + 1);
+  return [...need].every(([p, n]) => at(counts, p) >= n);
 };
 
 /** For each requirement, whether so many copies of each piece meet it. */
@@ -33,7 +34,7 @@ export function metWithout(
     if (!met[n]) return false;
     const hangs =
       'does' in r.by
-        ? problem.pieces[piece]!.functions.includes(r.by.does)
+        ? at(problem.pieces, piece).functions.includes(r.by.does)
         : r.loose || r.sets.some((set) => set.some((i) => problem.items.owner[i] === piece));
     return hangs ? does(problem, r, less) : true;
   });
@@ -46,27 +47,27 @@ export function availableWays(
   met: readonly boolean[] = metBy(problem, counts),
 ): boolean[][] {
   const done = met;
-  return problem.asks.map((a) => a.ways.map((w) => w.requires.every((n) => done[n]!)));
+  return problem.asks.map((a) => a.ways.map((w) => w.requires.every((n) => at(done, n))));
 }
 
 /** Copies of each piece from taken items. */
 export function countsOf(problem: KitProblem, taken: readonly boolean[]): number[] {
   const counts = problem.pieces.map(() => 0);
   problem.items.owner.forEach((p, i) => {
-    if (taken[i]) counts[p]!++;
+    if (taken[i]) counts[p] = at(counts, p) + 1;
   });
   return counts;
 }
 export const toolMassOf = (problem: KitProblem, counts: readonly number[]): number =>
-  problem.pieces.reduce((s, p, i) => s + counts[i]! * p.mass, 0);
+  problem.pieces.reduce((s, p, i) => s + at(counts, i) * p.mass, 0);
 
 /** Whether so many copies of each piece turn every head that the rider demands. */
 export const demandsMet = (problem: KitProblem, counts: readonly number[]): boolean =>
-  problem.required.every((n) => does(problem, problem.requirements[n]!, counts));
+  problem.required.every((n) => does(problem, at(problem.requirements, n), counts));
 
 /** What tools are worth together, euros. */
 export const worthOf = (problem: KitProblem, counts: readonly number[]): number =>
-  problem.pieces.reduce((s, p, i) => s + counts[i]! * p.price, 0);
+  problem.pieces.reduce((s, p, i) => s + at(counts, i) * p.price, 0);
 
 /** Whether they keep to what the rider puts into a bag at most. */
 export const withinWorth = (problem: KitProblem, counts: readonly number[]): boolean =>

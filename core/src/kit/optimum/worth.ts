@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { PrizeProblem, type Priced } from './prize.js';
 import type { KitProblem } from './kitProblem.js';
 import { demandsMet, toolMassOf } from './tools.js';
@@ -31,8 +32,8 @@ export function worthItsWeight(problem: KitProblem): Priced | null {
 export function leastMarked(problem: KitProblem): { counts: number[]; mass: number } {
   const counts = problem.pieces.map(() => 0);
   for (const job of problem.marked) {
-    const p = problem.items.owner[job[0]![0]!]!;
-    counts[p] = counts[p]! + 1;
+    const p = at(problem.items.owner, at(at(job, 0), 0));
+    counts[p] = at(counts, p) + 1;
   }
   return { counts, mass: toolMassOf(problem, counts) };
 }

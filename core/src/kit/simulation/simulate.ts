@@ -1,3 +1,4 @@
+import { at, last, present, under } from '../../ground/numbers.js';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Kit, RiddenWay } from '../index.js';
 import type { CountLaw, Exposure } from '../../trip/odds/index.js';
@@ -119,14 +120,172 @@ function aliasTable(weights: readonly number[]): { odds: Float64Array; other: In
   const large: number[] = [];
   odds.forEach((o, i) => (o < 1 ? small : large).push(i));
   while (small.length > 0 && large.length > 0) {
-    const [s, l] = [small.pop()!, large.pop()!];
+    const [s, l] = [present(small.pop()), present(large.pop())];
     other[s] = l;
-    odds[l] = odds[l]! - (1 - odds[s]!);
-    (odds[l]! < 1 ? small : large).push(l);
+    odds[l] = at(odds, l) - (1 - at(odds, s));
+    (at(odds, l) < 1 ? small : large).push(l);
   }
   for (const i of [...small, ...large]) odds[i] = 1;
   return { odds, other };
 }
+
+/** A way of one kit for one source, with its supplies by number; −1 for one that no kit has. */
+interface WayHere {
+  hours: number;
+  worth: number;
+  home: boolean;
+  holds: number;
+  supplies: { kind: number; units: number }[];
+}
+/** A trouble that befell a trip: where, and the luck of the mend. */
+interface Drawn {
+  source: Source;
+  stranded: number;
+  luck: number;
+}
+
+/** What can go wrong on a trip, with the share of each leg in it. */
+function sourcesOf(trip: Trip, ridden: readonly Ridden[]): Source[] {
+  const stranded = trip.legs.map((l) => strandedHours(l, trip).total);
+  // What is sure to come is spread over the days.
+  const days = trip.legs.reduce((s, l) => s + l.days, 0);
+  const evenly = trip.legs.map((l) => (days > 0 ? l.days / days : 1 / trip.legs.length));
+  return ridden
+    .filter((r) => r.law.mean > 0)
+    .map(({ key, exposure: e, law }): Source => {
+      let upTo = 0;
+      return {
+        id: key,
+        mean: law.mean,
+        shape: law.shape,
+        stops: e.trouble.stops,
+        nuisance: e.trouble.nuisance,
+        legs: (e.byLeg.length > 0 ? e.byLeg : evenly).map((share, i) => ({
+          upTo: (upTo += share),
+          stranded: at(stranded, i),
+        })),
+      };
+    });
+}
+
+/** Draws the troubles of one trip after another, in random order. */
+class TripDraws {
+  /** Troubles of a fixed mean come out of one draw; those with a record of their own have a mean that differs from trip to trip. */
+  private readonly fixed: Source[];
+  private readonly own: { source: Source; shape: number }[];
+  private readonly totalMean: number;
+  private readonly table: ReturnType<typeof aliasTable>;
+  constructor(
+    sources: readonly Source[],
+    private readonly chance: Chance,
+  ) {
+    this.fixed = sources.filter((s) => s.shape === null);
+    this.own = sources.flatMap((s) => (s.shape === null ? [] : [{ source: s, shape: s.shape }]));
+    this.totalMean = this.fixed.reduce((s, x) => s + x.mean, 0);
+    this.table = aliasTable(this.fixed.map((s) => s.mean));
+  }
+  next(): Drawn[] {
+    const { chance } = this;
+    return this.events().map((source) => {
+      const where = chance.uniform();
+      const leg = source.legs.find((l) => where <= l.upTo) ?? last(source.legs);
+      return { source, stranded: leg.stranded, luck: chance.uniform() };
+    });
+  }
+  private events(): Source[] {
+    const { chance, fixed, table } = this;
+    const events: Source[] = [];
+    for (let n = chance.poisson(this.totalMean); n > 0; n--) {
+      const i = Math.floor(chance.uniform() * fixed.length);
+      events.push(at(fixed, chance.uniform() < at(table.odds, i) ? i : at(table.other, i)));
+    }
+    const before = events.length;
+    for (const { source, shape } of this.own)
+      // A shape of 0 says that the count is sure.
+      for (let n = shape === 0 ? source.mean : chance.poisson(source.mean * chance.gamma(shape)); n > 0; n--)
+        events.push(source);
+    if (events.length > before) this.shuffle(events);
+    return events;
+  }
+  private shuffle(events: Source[]): void {
+    for (let i = events.length - 1; i > 0; i--) {
+      const j = Math.floor(this.chance.uniform() * (i + 1));
+      [events[i], events[j]] = [at(events, j), at(events, i)];
+    }
+  }
+}
+
+/** One kit on its trips: what it has at the start of each, and what came of them. */
+class KitRidden {
+  private readonly start: Float64Array;
+  private readonly left: Float64Array;
+  private readonly hours: Float64Array;
+  private readonly spread = SPREAD.map(() => 0);
+  private home = 0;
+  private night = 0;
+  constructor(
+    private readonly kit: Means,
+    private readonly ways: ReadonlyMap<Source, readonly WayHere[]>,
+    kinds: readonly string[],
+    runs: number,
+  ) {
+    this.start = Float64Array.from(kinds, (kind) => kit.stock.get(kind) ?? 0);
+    this.left = this.start.slice();
+    this.hours = new Float64Array(runs);
+  }
+  /** Rides one trip: each mend uses up what it takes and holds or does not; what is not mended costs the hours stranded there. */
+  ride(trip: number, drawn: readonly Drawn[]): void {
+    const { left } = this;
+    if (drawn.length > 0) left.set(this.start);
+    let [home, night, hours] = [true, false, 0];
+    for (const { source, stranded, luck } of drawn) {
+      const lost = source.stops ? stranded : source.nuisance;
+      const way = under(this.ways, source).find(
+        (w) => w.hours < lost && w.supplies.every((u) => u.kind >= 0 && at(left, u.kind) >= u.units),
+      );
+      if (way) for (const u of way.supplies) left[u.kind] = at(left, u.kind) - u.units;
+      if (way && luck < way.holds) {
+        // Its worth is a share of the hours that would be lost here.
+        hours += lost - way.worth * (lost - way.hours);
+        if (!way.home && source.stops) home = false;
+        continue;
+      }
+      hours += lost + (way?.hours ?? 0);
+      if (!source.stops) continue;
+      home = false;
+      if (stranded >= NIGHT_FROM) night = true;
+    }
+    if (home) this.home++;
+    if (night) this.night++;
+    this.hours[trip] = hours;
+    const bin = SPREAD.findIndex((top) => hours <= top);
+    this.spread[bin] = at(this.spread, bin) + 1;
+  }
+  /** What came of the first trips. */
+  result(done: number): Simulated {
+    const n = Math.max(1, done);
+    const hours = this.hours.subarray(0, done);
+    const mean = hours.reduce((a, b) => a + b, 0) / n;
+    const square = hours.reduce((a, b) => a + (b - mean) ** 2, 0) / n;
+    const sorted = hours.slice().sort();
+    const quantile = (q: number) => sorted[Math.min(done - 1, Math.floor(q * done))] ?? 0;
+    const home = this.home / n;
+    return {
+      name: this.kit.name,
+      runs: done,
+      home,
+      homeError: Math.sqrt((home * (1 - home)) / n),
+      nightOut: this.night / n,
+      hours: mean,
+      hoursError: Math.sqrt(square / n),
+      quantiles: { half: quantile(0.5), nine: quantile(0.9), most: quantile(0.99) },
+      spread: this.spread.map((c) => c / n),
+    };
+  }
+}
+
+/** Trips between two words about how far it is. */
+const TOLD_EVERY = 5000;
 
 /**
  * Rides a trip many times over: troubles fall where the legs put them, in random order; each mend uses up what it takes and holds or does not;
@@ -146,122 +305,23 @@ export function simulate(
 ): Simulated[] {
   const kinds = [...new Set(kits.flatMap((k) => [...k.stock.keys()]))];
   const numberOf = new Map(kinds.map((kind, i) => [kind, i]));
-  const stranded = trip.legs.map((l) => strandedHours(l, trip).total);
-  const sources = ridden
-    .filter((r) => r.law.mean > 0)
-    .map(({ key, exposure: e, law }): Source => {
-      let upTo = 0;
-      // What is sure to come is spread over the days.
-      const days = trip.legs.reduce((s, l) => s + l.days, 0);
-      const shares =
-        e.byLeg.length > 0 ? e.byLeg : trip.legs.map((l) => (days > 0 ? l.days / days : 1 / trip.legs.length));
-      return {
-        id: key,
-        mean: law.mean,
-        shape: law.shape,
-        stops: e.trouble.stops,
-        nuisance: e.trouble.nuisance,
-        legs: shares.map((share, i) => ({ upTo: (upTo += share), stranded: stranded[i]! })),
-      };
-    });
-  /** For each kit, the ways of each source, with its supplies by number; one that no stock has is never there. */
-  const waysOf = kits.map(
-    (k) =>
-      new Map(
-        sources.map((s) => [
-          s,
-          (k.ways.get(s.id) ?? []).map((w) => ({
-            hours: w.hours,
-            worth: w.worth,
-            home: w.home,
-            holds: mendsHold ? 1 : w.holds,
-            supplies: w.supplies.map((u) => ({ kind: numberOf.get(u.kind) ?? -1, units: u.units })),
-          })),
-        ]),
-      ),
-  );
-  // Troubles of a fixed mean come out of one draw; those with a record of their own have a mean that differs from trip to trip.
-  const fixed = sources.filter((s) => s.shape === null);
-  const own = sources.filter((s) => s.shape !== null);
-  const totalMean = fixed.reduce((s, x) => s + x.mean, 0);
-  const table = aliasTable(fixed.map((s) => s.mean));
-  const start = kits.map((k) => Float64Array.from(kinds, (kind) => k.stock.get(kind) ?? 0));
-  const tally = kits.map(() => ({ home: 0, night: 0, hours: new Float64Array(runs), spread: SPREAD.map(() => 0) }));
-  const chance = new Chance(seed);
-  const stock = start.map((s) => s.slice());
+  const sources = sourcesOf(trip, ridden);
+  const waysOf = (kit: Means, source: Source) =>
+    (kit.ways.get(source.id) ?? []).map((w): WayHere => ({
+      hours: w.hours,
+      worth: w.worth,
+      home: w.home,
+      holds: mendsHold ? 1 : w.holds,
+      supplies: w.supplies.map((u) => ({ kind: numberOf.get(u.kind) ?? -1, units: u.units })),
+    }));
+  const all = kits.map((kit) => new KitRidden(kit, new Map(sources.map((s) => [s, waysOf(kit, s)])), kinds, runs));
+  const draws = new TripDraws(sources, new Chance(seed));
   let done = 0;
   for (; done < runs; done++) {
-    if (done % 5000 === 0 && onProgress(done / runs) === false) break;
-    const events: Source[] = [];
-    for (let n = chance.poisson(totalMean); n > 0; n--) {
-      const i = Math.floor(chance.uniform() * fixed.length);
-      events.push(fixed[chance.uniform() < table.odds[i]! ? i : table.other[i]!]!);
-    }
-    let mixed = false;
-    for (const s of own)
-      // A shape of 0 says that the count is sure.
-      for (let n = s.shape === 0 ? s.mean : chance.poisson(s.mean * chance.gamma(s.shape!)); n > 0; n--) {
-        events.push(s);
-        mixed = true;
-      }
-    if (mixed)
-      for (let i = events.length - 1; i > 0; i--) {
-        const j = Math.floor(chance.uniform() * (i + 1));
-        [events[i], events[j]] = [events[j]!, events[i]!];
-      }
-    const drawn = events.map((s) => {
-      const where = chance.uniform();
-      return { s, at: s.legs.find((l) => where <= l.upTo) ?? s.legs.at(-1)!, luck: chance.uniform() };
-    });
-    kits.forEach((_, k) => {
-      const left = stock[k]!;
-      if (drawn.length > 0) left.set(start[k]!);
-      let [home, night, hours] = [true, false, 0];
-      for (const { s, at, luck } of drawn) {
-        const lost = s.stops ? at.stranded : s.nuisance;
-        const way = waysOf[k]!.get(s)!.find(
-          (w) => w.hours < lost && w.supplies.every((u) => u.kind >= 0 && left[u.kind]! >= u.units),
-        );
-        if (way) for (const u of way.supplies) left[u.kind] = left[u.kind]! - u.units;
-        if (way && luck < way.holds) {
-          // Its worth is a share of the hours that would be lost here.
-          hours += lost - way.worth * (lost - way.hours);
-          if (way.home || !s.stops) continue;
-          home = false;
-          continue;
-        }
-        hours += lost + (way?.hours ?? 0);
-        if (!s.stops) continue;
-        home = false;
-        if (at.stranded >= NIGHT_FROM) night = true;
-      }
-      const t = tally[k]!;
-      if (home) t.home++;
-      if (night) t.night++;
-      t.hours[done] = hours;
-      const at = SPREAD.findIndex((top) => hours <= top);
-      t.spread[at] = t.spread[at]! + 1;
-    });
+    if (done % TOLD_EVERY === 0 && onProgress(done / runs) === false) break;
+    const drawn = draws.next();
+    for (const kit of all) kit.ride(done, drawn);
   }
   onProgress(1);
-  const n = Math.max(1, done);
-  return tally.map((t, k): Simulated => {
-    const hours = t.hours.subarray(0, done);
-    const mean = hours.reduce((a, b) => a + b, 0) / n;
-    const square = hours.reduce((a, b) => a + (b - mean) ** 2, 0) / n;
-    const sorted = hours.slice().sort();
-    const at = (q: number) => sorted[Math.min(done - 1, Math.floor(q * done))] ?? 0;
-    const home = t.home / n;
-    return {
-      name: kits[k]!.name,
-      runs: done,
-      home,
-      homeError: Math.sqrt((home * (1 - home)) / n),
-      nightOut: t.night / n,
-      hours: mean,
-      hoursError: Math.sqrt(square / n),
-      quantiles: { half: at(0.5), nine: at(0.9), most: at(0.99) },
-      spread: t.spread.map((c) => c / n),
-    };
-  });
+  return all.map((kit) => kit.result(done));
 }

@@ -1,1 +1,2 @@
 export { kitFrom } from './kitFrom.js';
+export { neededWords, reasonOf } from './reasonOf.js';

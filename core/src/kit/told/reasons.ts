@@ -1,7 +1,7 @@
 import { chainsBy } from '../../toolbox/cover/index.js';
 import { catalogue, type Piece, type PieceFunction } from '../../toolbox/tools/index.js';
 import { doneOfAsk, savedBy } from '../done.js';
-import type { KitPiece } from '../kit.js';
+import type { KitPiece, NeededBy } from '../kit.js';
 import { availableWays, metWithout } from '../optimum/tools.js';
 import { reachedWith, wayOf, type Worked } from './worked.js';
 
@@ -98,11 +98,22 @@ function lighterFor(piece: Piece, functions: readonly PieceFunction[]): KitPiece
   return best && saves >= WORTH_SAYING ? { name: best.name, mass: best.mass, price: best.price, saves } : null;
 }
 
+/** What a piece turns of a fastener that needs it: the heads at the ends whose chains have it. */
+function neededOf({ problem, carried }: Worked, id: string, piece: Piece): NeededBy[] {
+  const reach = problem.tools.reaches.find((r) => r.fastener.id === id);
+  if (!reach) return [];
+  const { name, bikeId, station } = reach.fastener;
+  const chains = chainsBy(reach, carried) ?? [];
+  const heads = reach.ends
+    .filter((_, i) => chains[i]?.links.some((l) => l.piece.id === piece.id))
+    .map((e) => e.end.head);
+  return [{ id, name: name.toLowerCase(), bikeId, station, heads }];
+}
+
 /** The pieces of a kit, each with the reasons for it. */
 export function piecesOf(worked: Worked): KitPiece[] {
   const { problem, counts, carried, within, reached } = worked;
   const uses = usesOf(worked);
-  const nameOf = new Map(problem.tools.reaches.map((r) => [r.fastener.id, r.fastener.name.toLowerCase()]));
   return problem.pieces.flatMap((piece, i) => {
     const count = counts[i] ?? 0;
     // What stands for spares is told among the spares.
@@ -118,7 +129,7 @@ export function piecesOf(worked: Worked): KitPiece[] {
         piece,
         count,
         needed,
-        neededNames: needed.map((id) => nameOf.get(id) ?? ''),
+        neededBy: needed.flatMap((id) => neededOf(worked, id, piece)),
         serves: [...use.serves],
         turnsFor: [...use.turnsFor],
         standsInFor: needed.length > 0 || use.serves.size > 0 ? [] : standsInFor(worked, piece, i),

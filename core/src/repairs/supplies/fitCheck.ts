@@ -1,3 +1,4 @@
+import { at, entry } from '../../ground/numbers.js';
 import { tyreMeasures, type Bike } from '../../bike/bike.js';
 import type { FitSlot } from './fitSheet.js';
 
@@ -6,7 +7,7 @@ type Facts = Readonly<Record<string, number | string>>;
 
 const numberIn = (text: string, re: RegExp): number | null => {
   const m = re.exec(text);
-  return m ? Number(m[1]!.replace(',', '.')) : null;
+  return m ? Number(at(m, 1).replace(',', '.')) : null;
 };
 const put = (facts: Record<string, number | string>, key: string, value: number | string | null) => {
   if (value !== null) facts[key] = value;
@@ -67,7 +68,7 @@ export function differs(slot: string, reading: string, fits: string): string[] |
   const [a, b] = [facts(reading), facts(fits)];
   const both = Object.keys(a).filter((k) => k in b);
   if (both.length === 0) return null;
-  return both.filter((k) => !same(a[k]!, b[k]!)).map((k) => `${k} ${b[k]}, here ${a[k]}`);
+  return both.filter((k) => !same(entry(a, k), entry(b, k))).map((k) => `${k} ${b[k]}, here ${a[k]}`);
 }
 
 /** Rim of a tyre mark, inches. */

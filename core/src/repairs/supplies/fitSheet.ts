@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import type { Bike } from '../../bike/bike.js';
 import type { OwnKind } from './book.js';
 import { differs, tubeMismatch } from './fitCheck.js';
@@ -163,7 +164,7 @@ export function judgeFit(supply: { kind: string; fits: string }, bike: Bike, own
     sameFit(reading, supply.fits) ? [] : (differs(slot, reading, supply.fits) ?? [`made for ${supply.fits}`]),
   );
   if (compared.some((d) => d.length === 0)) return judged('fits');
-  return read.length < lines.length ? judged('not known') : judged('another', compared[0]!.join(', '));
+  return read.length < lines.length ? judged('not known') : judged('another', at(compared, 0).join(', '));
 }
 export const fitVerdict = (
   supply: { kind: string; fits: string },
@@ -184,6 +185,6 @@ export function compareFits(bikes: readonly Bike[], own: readonly OwnKind[] = []
     if (having.length === 0) return [];
     const says = having.map((b) => ({ bikeId: b.id, reading: b.fit[line.slot] ?? '' }));
     const read = says.filter((s) => s.reading !== '');
-    return [{ line, says, same: read.length > 1 && read.every((s) => sameFit(s.reading, read[0]!.reading)) }];
+    return [{ line, says, same: read.length > 1 && read.every((s) => sameFit(s.reading, at(read, 0).reading)) }];
   });
 }

@@ -1,5 +1,17 @@
 import type { Measures } from '../../bike/index.js';
-import { reachOfTurn, sidesOf, slanted, SQUARE, squareTurn, type Triple, type Turn } from './turn.js';
+import {
+  AXES,
+  reachOfTurn,
+  sidesOf,
+  slanted,
+  SQUARE,
+  squareTurn,
+  triple,
+  type Axis,
+  type Order,
+  type Triple,
+  type Turn,
+} from './turn.js';
 
 /** A rigid piece as its own box. */
 export interface Rigid {
@@ -27,9 +39,9 @@ interface Laid {
 const laid = (key: string, size: Measures, turn: Turn, min: Triple, square: boolean): Laid => {
   const reach = reachOfTurn(turn, sidesOf(size));
   return {
-    pose: { key, size, turn, middle: min.map((m, i) => m + reach[i]! / 2) as unknown as Triple },
+    pose: { key, size, turn, middle: triple((i) => min[i] + reach[i] / 2) },
     min,
-    max: min.map((m, i) => m + reach[i]!) as unknown as Triple,
+    max: triple((i) => min[i] + reach[i]),
     square,
   };
 };
@@ -39,15 +51,17 @@ const cross = (a: Triple, b: Triple): Triple => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-const column = (turn: Turn, i: number): Triple => [turn[0][i]!, turn[1][i]!, turn[2][i]!];
+const column = (turn: Turn, i: Axis): Triple => triple((axis) => turn[axis][i]);
 
 /** Whether two turned boxes share room: they do unless some axis of the fifteen parts them (separating axes). */
 export function overlap(a: Pose, b: Pose): boolean {
-  const axesOf = (p: Pose) => [0, 1, 2].map((i) => column(p.turn, i));
+  const axesOf = (p: Pose) => triple((i) => column(p.turn, i));
   const [A, B] = [axesOf(a), axesOf(b)];
-  const between = a.middle.map((m, i) => b.middle[i]! - m) as unknown as Triple;
-  const half = (p: Pose, axes: readonly Triple[], along: Triple) =>
-    sidesOf(p.size).reduce((s, side, i) => s + (side / 2) * Math.abs(dot(axes[i]!, along)), 0);
+  const between: Triple = triple((i) => b.middle[i] - a.middle[i]);
+  const half = (p: Pose, axes: readonly [Triple, Triple, Triple], along: Triple) => {
+    const sides = sidesOf(p.size);
+    return AXES.reduce<number>((s, i) => s + (sides[i] / 2) * Math.abs(dot(axes[i], along)), 0);
+  };
   const axes = [...A, ...B, ...A.flatMap((x) => B.map((y) => cross(x, y)))];
   return axes.every((axis) => {
     const size = Math.hypot(...axis);
@@ -63,14 +77,14 @@ interface Corner {
 }
 
 /** Ways in which pieces may lie in one try: any square one, those with the longest side along one axis, or a single one. */
-type Way = (sides: Triple, order: Triple) => boolean;
+type Way = (sides: Triple, order: Order) => boolean;
 const ANY: Way = () => true;
 const WAYS: readonly Way[] = [
   ANY,
-  ...[0, 1, 2].map(
+  ...AXES.map(
     (axis): Way =>
       (sides, order) =>
-        sides[order[axis]!] === Math.max(...sides),
+        sides[order[axis]] === Math.max(...sides),
   ),
   ...SQUARE.map(
     (only): Way =>
@@ -80,14 +94,14 @@ const WAYS: readonly Way[] = [
 ];
 
 /** Lays pieces in the order given, each where it ends lowest, then farthest to the back and the left. Null at the first that goes nowhere. */
-function layInOrder(box: Triple, order: readonly Rigid[], upFirst: Triple, way: Way): Pose[] | null {
+function layInOrder(box: Triple, order: readonly Rigid[], upFirst: Order, way: Way): Pose[] | null {
   const done: Laid[] = [];
   const corners: Corner[] = [];
   for (const x of [1, -1])
     for (const y of [1, -1])
       for (const z of [1, -1]) {
         const grow: Triple = [x, y, z];
-        corners.push({ at: grow.map((g, i) => (g > 0 ? 0 : box[i]!)) as unknown as Triple, grow });
+        corners.push({ at: triple((i) => (grow[i] > 0 ? 0 : box[i])), grow });
       }
   const [first, second, third] = upFirst;
   for (const { key, size, upright } of order) {
@@ -101,7 +115,7 @@ function layInOrder(box: Triple, order: readonly Rigid[], upFirst: Triple, way: 
       if (x < -TOUCH || y < -TOUCH || z < -TOUCH) return;
       if (x + reach[0] > box[0] + TOUCH || y + reach[1] > box[1] + TOUCH || z + reach[2] > box[2] + TOUCH) return;
       const min: Triple = [x, y, z];
-      const ends = (axis: number) => (grow[axis]! > 0 ? min[axis]! + reach[axis]! : box[axis]! - min[axis]!);
+      const ends = (axis: Axis) => (grow[axis] > 0 ? min[axis] + reach[axis] : box[axis] - min[axis]);
       const score: Triple = [ends(first), ends(second), ends(third)];
       if (best && !before(score, best.score)) return;
       const max: Triple = [x + reach[0], y + reach[1], z + reach[2]];
@@ -132,9 +146,9 @@ function layInOrder(box: Triple, order: readonly Rigid[], upFirst: Triple, way: 
     const { laid: put, corner } = best as { laid: Laid; corner: Corner };
     done.push(put);
     // New corners where it ends, each slid back to what is behind it.
-    for (let axis = 0; axis < 3; axis++) {
-      const at = corner.grow.map((g, i) => (g > 0 === (i === axis) ? put.max[i]! : put.min[i]!)) as unknown as Triple;
-      for (const slide of [0, 1, 2]) {
+    for (const axis of AXES) {
+      const at: Triple = triple((i) => (corner.grow[i] > 0 === (i === axis) ? put.max[i] : put.min[i]));
+      for (const slide of AXES) {
         if (slide === axis) continue;
         corners.push({ at: slid(at, slide, corner.grow, done, box), grow: corner.grow });
       }
@@ -145,31 +159,27 @@ function layInOrder(box: Triple, order: readonly Rigid[], upFirst: Triple, way: 
 const before = (a: Triple, b: Triple) => (a[0] !== b[0] ? a[0] < b[0] : a[1] !== b[1] ? a[1] < b[1] : a[2] < b[2]);
 
 /** A corner moved along one axis, against its growth, until something square stops it. */
-function slid(at: Triple, axis: number, grow: Triple, done: readonly Laid[], box: Triple): Triple {
-  const others = [0, 1, 2].filter((i) => i !== axis);
-  const up = grow[axis]! > 0;
-  let to = up ? 0 : box[axis]!;
+function slid(at: Triple, axis: Axis, grow: Triple, done: readonly Laid[], box: Triple): Triple {
+  const others = AXES.filter((i) => i !== axis);
+  const up = grow[axis] > 0;
+  let to = up ? 0 : box[axis];
   for (const d of done) {
     // A thin ray just inside the corner.
     const hit = others.every((i) => {
-      const p = at[i]! + grow[i]! * 0.01;
-      return p > d.min[i]! && p < d.max[i]!;
+      const p = at[i] + grow[i] * 0.01;
+      return p > d.min[i] && p < d.max[i];
     });
     if (!hit) continue;
-    if (up && d.max[axis]! <= at[axis]! + TOUCH) to = Math.max(to, d.max[axis]!);
-    if (!up && d.min[axis]! >= at[axis]! - TOUCH) to = Math.min(to, d.min[axis]!);
+    if (up && d.max[axis] <= at[axis] + TOUCH) to = Math.max(to, d.max[axis]);
+    if (!up && d.min[axis] >= at[axis] - TOUCH) to = Math.min(to, d.min[axis]);
   }
-  return at.map((a, i) => (i === axis ? to : a)) as unknown as Triple;
+  return triple((i) => (i === axis ? to : at[i]));
 }
 
 const volume = (r: Rigid) => r.size.length * r.size.width * r.size.height;
 const longest = (r: Rigid) => Math.max(r.size.length, r.size.width, r.size.height);
-const flattest = (r: Rigid) => {
-  const [a, b] = sidesOf(r.size)
-    .slice()
-    .sort((x, y) => y - x);
-  return a! * b!;
-};
+const flattest = ({ size: { length, width, height } }: Rigid) =>
+  Math.max(length * width, length * height, width * height);
 
 /** Orders in which pieces are tried, the most hopeful first, then shuffled ones from a fixed seed. */
 function* orders(pieces: readonly Rigid[], tries: number): Generator<Rigid[]> {
@@ -187,7 +197,7 @@ function* orders(pieces: readonly Rigid[], tries: number): Generator<Rigid[]> {
       .sort((a, b) => a.at - b.at)
       .map(({ r }) => r);
 }
-const UP_FIRST: readonly Triple[] = [
+const UP_FIRST: readonly Order[] = [
   [2, 0, 1],
   [0, 2, 1],
   [1, 2, 0],
@@ -205,7 +215,7 @@ export function packBox(inside: Measures, pieces: readonly Rigid[], tries = 12):
   // What goes in at no slant goes in at none beside others.
   const slant = new Set(
     pieces
-      .filter((p) => !SQUARE.some((o) => o.every((side, axis) => sidesOf(p.size)[side]! <= box[axis]! + TOUCH)))
+      .filter((p) => !SQUARE.some((o) => AXES.every((axis) => sidesOf(p.size)[o[axis]] <= box[axis] + TOUCH)))
       .map((p) => p.key),
   );
   let first = true;

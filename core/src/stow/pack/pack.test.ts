@@ -1,3 +1,4 @@
+import { long } from '../../testing/long.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import {
@@ -154,7 +155,7 @@ describe('a piece alone', () => {
 });
 
 describe('many pieces, looked at again by edges and corners', () => {
-  test('boxes: 2000 random cases, and most that should go in do', () => {
+  long('boxes: 2000 random cases, and most that should go in do', () => {
     let packed = 0;
     let tried = 0;
     fc.assert(

@@ -2,13 +2,20 @@ import type { Measures } from '../../bike/index.js';
 
 /** Sides of a box or piece in mm, and a point in mm. */
 export type Triple = readonly [number, number, number];
+/** Length, width and height of a box, by number. */
+export type Axis = 0 | 1 | 2;
+export const AXES: readonly Axis[] = [0, 1, 2];
+/** Three axes, or sides, in an order. */
+export type Order = readonly [Axis, Axis, Axis];
+/** Three figures, one for each axis. */
+export const triple = <T>(of: (axis: Axis) => T): readonly [T, T, T] => [of(0), of(1), of(2)];
 /** Rows are the box's axes, columns the piece's: how far each side of the piece reaches along each axis of the box. */
 export type Turn = readonly [Triple, Triple, Triple];
 
 export const sidesOf = (m: Measures): Triple => [m.length, m.width, m.height];
 
 /** The six ways to lay a piece square to a box: which side of it lies along length, width and height. */
-export const SQUARE: readonly Triple[] = [
+export const SQUARE: readonly Order[] = [
   [0, 1, 2],
   [0, 2, 1],
   [1, 0, 2],
@@ -16,30 +23,25 @@ export const SQUARE: readonly Triple[] = [
   [2, 0, 1],
   [2, 1, 0],
 ];
-export const squareTurn = (order: Triple): Turn =>
-  [0, 1, 2].map((axis) => [0, 1, 2].map((side) => (order[axis] === side ? 1 : 0))) as unknown as Turn;
+export const squareTurn = (order: Order): Turn => triple((axis) => triple((side) => (order[axis] === side ? 1 : 0)));
 
 /** How far a turned piece reaches along each axis of the box, mm: Σ |turn| · side. */
 export const reachOfTurn = (turn: Turn, sides: Triple): Triple =>
-  turn.map((row) => row.reduce((sum, t, i) => sum + Math.abs(t) * sides[i]!, 0)) as unknown as Triple;
+  triple((axis) => AXES.reduce<number>((sum, side) => sum + Math.abs(turn[axis][side]) * sides[side], 0));
 
 const EPS = 1e-6;
-const within = (reach: Triple, box: Triple) => reach.every((r, i) => r <= box[i]! + EPS);
+const within = (reach: Triple, box: Triple) => AXES.every((axis) => reach[axis] <= box[axis] + EPS);
 
 /** How far a turned piece sticks out of a box, the worst axis, mm; at most 0 when it is in. */
-const excess = (turn: Turn, sides: Triple, box: Triple) =>
-  Math.max(...reachOfTurn(turn, sides).map((r, i) => r - box[i]!));
+const excess = (turn: Turn, sides: Triple, box: Triple) => {
+  const reach = reachOfTurn(turn, sides);
+  return Math.max(...triple((axis) => reach[axis] - box[axis]));
+};
 
 /** A turn by three angles: about the height, then the width, then the length of the box. */
 function byAngles([yaw, pitch, roll]: Triple): Turn {
-  const [cy, sy, cp, sp, cr, sr] = [yaw, pitch, roll].flatMap((a) => [Math.cos(a), Math.sin(a)]) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
+  const [cy, cp, cr] = [Math.cos(yaw), Math.cos(pitch), Math.cos(roll)];
+  const [sy, sp, sr] = [Math.sin(yaw), Math.sin(pitch), Math.sin(roll)];
   return [
     [cy * cp, cy * sp * sr - sy * cr, cy * sp * cr + sy * sr],
     [sy * cp, sy * sp * sr + cy * cr, sy * sp * cr - cy * sr],
@@ -60,28 +62,36 @@ export function leastAngle(p: number, q: number, a: number, b: number): number |
   return t >= 0 && t <= Math.PI / 2 && p * Math.sin(t) + q * Math.cos(t) <= b + EPS ? t : null;
 }
 
+/** Planes of a box, by the two axes in them and the one square to them. */
+const PLANES: readonly Order[] = [
+  [0, 1, 2],
+  [0, 2, 1],
+  [1, 2, 0],
+];
+
 /** All turns in which a piece lies slanted in one plane of a box, its third side square to it, mirrored ones too. */
 export function slanted(sides: Triple, box: Triple): Turn[] {
   const out: Turn[] = [];
-  for (const up of [2, 1, 0] as const) {
-    const [i, j] = [0, 1, 2].filter((x) => x !== up) as [number, number];
+  for (const [i, j, up] of PLANES)
     for (const order of SQUARE) {
-      const [p, q, third] = order.map((side) => sides[side]!) as [number, number, number];
-      if (third > box[up]! + EPS || p <= box[i]! + EPS) continue;
-      const t = leastAngle(p, q, box[i]!, box[j]!);
+      const [p, q, third] = triple((axis) => sides[order[axis]]);
+      if (third > box[up] + EPS || p <= box[i] + EPS) continue;
+      const t = leastAngle(p, q, box[i], box[j]);
       if (t === null) continue;
       for (const s of [1, -1]) {
-        const turn = [0, 1, 2].map(() => [0, 0, 0]) as [number[], number[], number[]];
-        turn[i]![order[0]] = Math.cos(t);
-        turn[i]![order[1]] = -s * Math.sin(t);
-        turn[j]![order[0]] = s * Math.sin(t);
-        turn[j]![order[1]] = Math.cos(t);
-        turn[up]![order[2]] = 1;
-        const made = turn as unknown as Turn;
-        if (within(reachOfTurn(made, sides), box)) out.push(made);
+        /** Rows for the first and second axis of the plane, and the one square to it, by the piece's sides in their order. */
+        const rows: Turn = [
+          [Math.cos(t), -s * Math.sin(t), 0],
+          [s * Math.sin(t), Math.cos(t), 0],
+          [0, 0, 1],
+        ];
+        const turn = triple((axis) => {
+          const row = rows[axis === i ? 0 : axis === j ? 1 : 2];
+          return triple((side) => row[order[0] === side ? 0 : order[1] === side ? 1 : 2]);
+        });
+        if (within(reachOfTurn(turn, sides), box)) out.push(turn);
       }
     }
-  }
   return out;
 }
 
@@ -130,8 +140,8 @@ export function fitsTurned(piece: Measures, inside: Measures): Turn | null {
       for (let roll = 0; roll < Math.PI; roll += COARSE) look([yaw, pitch, roll]);
   for (let step = COARSE / 2; step > 1e-5 && best.over > 0;) {
     const { angles, over } = best;
-    for (let axis = 0; axis < 3; axis++)
-      for (const s of [-step, step]) look(angles.map((a, i) => (i === axis ? a + s : a)) as unknown as Triple);
+    for (const axis of AXES)
+      for (const s of [-step, step]) look(triple((i) => (i === axis ? angles[i] + s : angles[i])));
     if (best.over >= over - 1e-9) step /= 2;
   }
   return best.over <= EPS ? byAngles(best.angles) : null;

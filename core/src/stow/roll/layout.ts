@@ -1,4 +1,4 @@
-import type { Packing, Stowed } from '../assign.js';
+import type { Packing, Stowed } from '../packing.js';
 import type { Place } from '../place.js';
 import { silhouette } from './silhouette.js';
 

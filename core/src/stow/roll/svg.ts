@@ -1,10 +1,10 @@
+import { entry } from '../../ground/numbers.js';
 import { cleaned, cut } from '../../ground/text.js';
 import { HEM, LABELS, type RollLayout } from './layout.js';
 
 const escape = (value: string) =>
-  cleaned(value).replace(
-    /[&<>"']/gu,
-    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[c]!,
+  cleaned(value).replace(/[&<>"']/gu, (c) =>
+    entry({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' }, c),
   );
 const n = (x: number) => String(Math.round(x * 100) / 100);
 

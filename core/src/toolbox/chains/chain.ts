@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import type { Fit } from '../../bike/fit/index.js';
 import type { Mode, Piece } from '../tools/index.js';
 import { FORCE, HOOK_BEARS, HOOK_OVERLAP, PALM, PIPE_OVERLAP, type Practice } from '../practice.js';
@@ -108,7 +109,7 @@ export function hookedPath(link: Link, hook: Link): Path {
 }
 /** Whether a chain's arm is one spanner hooked into another. */
 export const isHooked = ({ links }: Pick<Path, 'links'>): boolean =>
-  links.length === 2 && links[1]!.mode.offer.by === 'hand' && links[0]!.mode.turns.form !== 'bar';
+  links.length === 2 && at(links, 1).mode.offer.by === 'hand' && at(links, 0).mode.turns.form !== 'bar';
 /** Shown wherever such a chain is. */
 export const HOOKED_CAUTION =
   'A spanner hooked into another slips off sideways: pull, never push, keep your face and knuckles out of its way, and stop before either bends.';

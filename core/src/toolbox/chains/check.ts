@@ -1,3 +1,4 @@
+import { at, present, last } from '../../ground/numbers.js';
 import type { Access, Condition } from '../../bike/index.js';
 import { fit as fitOf, type Fit } from '../../bike/fit/index.js';
 import { millimetres, printShape, type Head, type Shape } from '../../ground/sizes/index.js';
@@ -50,20 +51,20 @@ const inLine = (hand: Link): boolean => hand.mode.offer.by === 'hand' && hand.mo
  * its shaft, and for a piece that is on the head itself, whose length is its shaft.
  */
 function handleAt(path: Path, hand: Link): number {
-  const at = path.links.indexOf(hand);
-  const last = path.links.length - 1;
-  return at === last || inLine(hand) ? path.length : path.length - hand.mode.length;
+  const index = path.links.indexOf(hand);
+  const nearest = path.links.length - 1;
+  return index === nearest || inLine(hand) ? path.length : path.length - hand.mode.length;
 }
 
 /** The pieces that stand inside the well, from the head outwards, must be thinner than what is free there. */
 function widestInWell(path: Path, depth: number): number {
   let widest = 0;
-  let at = 0;
+  let depthSoFar = 0;
   for (let i = path.links.length - 1; i >= 0; i--) {
-    const { mode } = path.links[i]!;
+    const { mode } = at(path.links, i);
     widest = Math.max(widest, mode.width);
-    at += mode.length;
-    if (at >= depth) break;
+    depthSoFar += mode.length;
+    if (depthSoFar >= depth) break;
   }
   return widest;
 }
@@ -74,10 +75,10 @@ function widestInWell(path: Path, depth: number): number {
  */
 export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   const { access, need } = end;
-  const last = path.links[path.links.length - 1]!;
+  const onHead = last(path.links);
   // Of two spanners hooked into each other the one on the head is meant.
-  const hand = path.links.findLast((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar')!;
-  const spanner = last.mode.thickness > 0;
+  const hand = present(path.links.findLast((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar'));
+  const spanner = onHead.mode.thickness > 0;
   const fails: Fail[] = [];
   const fail = (code: FailCode, message: Saying) => fails.push({ code, message });
 
@@ -89,7 +90,10 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   if (access.clearance !== null) {
     const widest = widestInWell(path, access.recess);
     if (widest > access.clearance)
-      fail('clearance', say`${mm(access.clearance)} is free round the head, ${last.piece.name} is ${mm(widest)} wide`);
+      fail(
+        'clearance',
+        say`${mm(access.clearance)} is free round the head, ${onHead.piece.name} is ${mm(widest)} wide`,
+      );
     // In a well the handle has to swing above the rim.
     const handle = handleAt(path, hand);
     if (widest <= access.clearance && handle < access.recess && path.length >= access.recess)
@@ -100,22 +104,22 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   }
   if (access.headroom !== null && path.length > access.headroom)
     fail('headroom', say`${mm(access.headroom)} of room in line, this stands ${mm(path.length)} high`);
-  if (access.thin !== null && !(spanner && last.mode.thickness <= access.thin))
+  if (access.thin !== null && !(spanner && onHead.mode.thickness <= access.thin))
     fail(
       'thin',
       spanner
-        ? say`only ${asTyped('length', access.thin)} thick goes in, ${last.piece.name} is ${asTyped('length', last.mode.thickness)}`
+        ? say`only ${asTyped('length', access.thin)} thick goes in, ${onHead.piece.name} is ${asTyped('length', onHead.mode.thickness)}`
         : say`only a spanner up to ${asTyped('length', access.thin)} thick goes in`,
     );
   // What only holds needs no next bite.
   if (!end.holding && access.swing !== null && path.step > access.swing)
     fail('swing', say`${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
-  if (access.stud > 0 && last.mode.hollow < access.stud)
+  if (access.stud > 0 && onHead.mode.hollow < access.stud)
     fail(
       'stud',
-      say`${mm(access.stud)} stands through the head, the hollow of ${last.piece.name} is ${mm(last.mode.hollow)}`,
+      say`${mm(access.stud)} stands through the head, the hollow of ${onHead.piece.name} is ${mm(onHead.mode.hollow)}`,
     );
-  if (access.approach === 'side only' && last.mode.grip !== 'open' && last.mode.grip !== 'adjustable')
+  if (access.approach === 'side only' && onHead.mode.grip !== 'open' && onHead.mode.grip !== 'adjustable')
     fail('approach', say`an open end gets in from the side only`);
   if (access.approach === 'in line only' && spanner)
     fail('approach', say`there is room in line only, none for a spanner`);
@@ -134,7 +138,7 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     fail('practice', say`you do not break bolts loose with a ratchet`);
   if (need > 0) {
     if (path.bears < need) {
-      const weak = path.links[path.weakest]!;
+      const weak = at(path.links, path.weakest);
       fail('bears', say`breaking loose takes ${torque(need)}, ${weak.piece.name} bears ${torque(weak.mode.bears)}`);
     }
     if (path.handGives < need)

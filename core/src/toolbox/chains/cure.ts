@@ -1,3 +1,4 @@
+import { at, last } from '../../ground/numbers.js';
 import type { Fastener } from '../../bike/index.js';
 import type { Piece } from '../tools/index.js';
 import { printShape, type Head } from '../../ground/sizes/index.js';
@@ -33,8 +34,8 @@ function suits(link: Link, head: Head): number | null {
 function suitsAll(chains: readonly Chain[], heads: readonly Head[], owned: (id: string) => boolean): number | null {
   let worst = 0;
   for (const [i, chain] of chains.entries()) {
-    const link = chain.links.at(-1)!;
-    const own = owned(link.piece.id) ? 0 : suits(link, heads[i]!);
+    const link = last(chain.links);
+    const own = owned(link.piece.id) ? 0 : suits(link, at(heads, i));
     if (own === null) return null;
     worst = Math.max(worst, own);
   }
@@ -44,8 +45,8 @@ function suitsAll(chains: readonly Chain[], heads: readonly Head[], owned: (id: 
 /** Says of a tool of another size how many heads it fits. */
 function warningOf(chains: readonly Chain[], heads: readonly Head[], owned: (id: string) => boolean): string | null {
   for (const [i, chain] of chains.entries()) {
-    const link = chain.links.at(-1)!;
-    const [tool, head] = [link.mode.turns, heads[i]!];
+    const link = last(chain.links);
+    const [tool, head] = [link.mode.turns, at(heads, i)];
     if (owned(link.piece.id) || link.mode.grip === 'adjustable' || tool.size === head.size) continue;
     const share = Math.floor(modeFit(link.mode, head).odds.fits * 100);
     return `${link.piece.name} is made for ${printShape(tool)}: it fits ${share} of 100 heads of ${printShape(head)}`;
@@ -116,7 +117,7 @@ export function reachWithOffer(
   if (lists.some((l) => l.length === 0)) return [];
   const cost = (pieces: readonly Piece[]) => pieces.reduce((s, p) => s + of(p), 0);
   const short = (list: Chain[]) => [...list].sort((a, b) => cost(bought([a])) - cost(bought([b]))).slice(0, MOST_WAYS);
-  const fit = (i: number) => short(lists[i]!.filter((c) => suitsAll([c], [heads[i]!], owns) !== null));
+  const fit = (i: number) => short(at(lists, i).filter((c) => suitsAll([c], [at(heads, i)], owns) !== null));
   const near = fit(0);
   const ways = lists[1]
     ? near.flatMap((a) => fit(1).flatMap((b) => (a.holdOnly && b.holdOnly ? [] : [bought([a, b])])))
@@ -141,7 +142,7 @@ export function cureOf(
   const ranked = (i: number) =>
     (lists[i] ?? [])
       .flatMap((chain) => {
-        const rank = suitsAll([chain], [heads[i]!], owns);
+        const rank = suitsAll([chain], [at(heads, i)], owns);
         return rank === null ? [] : [{ chain, rank, cost: cost([chain]) }];
       })
       .sort((a, b) => a.rank - b.rank || a.cost - b.cost);

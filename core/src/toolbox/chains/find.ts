@@ -1,3 +1,4 @@
+import { at, under } from '../../ground/numbers.js';
 import type { Fit } from '../../bike/fit/index.js';
 import type { Piece } from '../tools/index.js';
 import { adjustableBears } from '../tools/index.js';
@@ -73,7 +74,7 @@ export function undominated<T extends Pick<Path, 'links'>>(chains: readonly T[])
     const choices = [''];
     for (const piece of pieces)
       for (let i = choices.length - 1; i >= 0; i--) {
-        const choice = choices[i]! + piece;
+        const choice = at(choices, i) + piece;
         if (known.has(choice)) return false;
         choices.push(choice);
       }
@@ -227,7 +228,7 @@ export class ChainFinder {
     for (let between = 0; level.length > 0; between++) {
       const next = new Map<string, Tail>();
       for (const tail of level) {
-        const { offer } = tail.links[0]!.mode;
+        const { offer } = at(tail.links, 0).mode;
         if (offer.by !== 'shape') continue;
         const { hands, through } = this.turning(offer.shape);
         for (const hand of hands) {
@@ -339,7 +340,7 @@ export class ChainFinder {
         const near = fit.verdict === 'loose' ? null : this.nearest(link, end);
         if (near && (!miss || near.distance < miss.distance)) miss = near;
       }
-    const chains = this.chosen(good, end).map(({ path, holdOnly }) => asChain(path, end, fits.get(path)!, holdOnly));
+    const chains = this.chosen(good, end).map(({ path, holdOnly }) => asChain(path, end, under(fits, path), holdOnly));
     if (chains.length > 0) return { chains, miss: null, loose };
     const fitting = candidates.filter(({ fit }) => fit.verdict === 'fits').map(({ link }) => link);
     const undriven = fitting.find((l) => l.mode.turns.size === end.head.size) ?? fitting[0];

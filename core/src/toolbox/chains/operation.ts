@@ -1,3 +1,4 @@
+import { at, under } from '../../ground/numbers.js';
 import { say } from '../../ground/units/index.js';
 import { breakLoose, type Fastener } from '../../bike/index.js';
 import { usesOf, type Chain } from './chain.js';
@@ -33,7 +34,7 @@ export function disjoint(a: Chain, b: Chain): boolean {
   if (a.holdOnly && b.holdOnly) return false;
   const uses = usesOf(a);
   for (const { piece } of b.links) uses.set(piece.id, (uses.get(piece.id) ?? 0) + 1);
-  for (const { piece } of [...a.links, ...b.links]) if (uses.get(piece.id)! > piece.count) return false;
+  for (const { piece } of [...a.links, ...b.links]) if (under(uses, piece.id) > piece.count) return false;
   return true;
 }
 
@@ -41,7 +42,7 @@ export function disjoint(a: Chain, b: Chain): boolean {
 export function bestPair(near: readonly Chain[], far: readonly Chain[]): [Chain, Chain] | null {
   for (let sum = 0; sum < near.length + far.length - 1; sum++)
     for (let i = Math.max(0, sum - far.length + 1); i <= Math.min(sum, near.length - 1); i++) {
-      const [a, b] = [near[i]!, far[sum - i]!];
+      const [a, b] = [at(near, i), at(far, sum - i)];
       if (disjoint(a, b)) return [a, b];
     }
   return null;
@@ -56,9 +57,9 @@ export function reachOf(fastener: Fastener, finder: ChainFinder): Reach {
     reach.miss ? reach.miss.fails.map((fail) => ({ end: i === 0 ? ('near' as const) : ('far' as const), fail })) : [],
   );
   if (fails.length > 0) return { fastener, ends, best: [], fails };
-  const near = ends[0]!.reach.chains;
-  if (ends.length === 1) return { fastener, ends, best: [near[0]!], fails };
-  const far = ends[1]!.reach.chains;
+  const near = at(ends, 0).reach.chains;
+  if (ends.length === 1) return { fastener, ends, best: [at(near, 0)], fails };
+  const far = at(ends, 1).reach.chains;
   const pair = bestPair(near, far);
   if (pair) return { fastener, ends, best: pair, fails };
   const held = near.every((c) => c.holdOnly) && far.every((c) => c.holdOnly);

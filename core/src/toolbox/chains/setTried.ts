@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { cut } from '../../ground/text.js';
 import { climb, type Access, type Condition, type Fastener } from '../../bike/index.js';
 import type { Chain } from './chain.js';
@@ -24,7 +25,7 @@ const BEYOND = 1;
 
 /** The access fact that follows when this chain is stopped so at an end; null where it is no matter of access. */
 function factOf(what: Stopped, chain: Chain): Partial<Access> | null {
-  const last = chain.links[chain.links.length - 1]!.mode;
+  const last = at(chain.links, chain.links.length - 1).mode;
   switch (what) {
     case 'too short: the head sits deeper':
       return { recess: Math.ceil(chain.length + BEYOND) };

@@ -1,3 +1,4 @@
+import { at, figureAt, present } from '../../ground/numbers.js';
 import { reduced, share, type Alternative, type Job } from './reduce.js';
 
 /**
@@ -63,14 +64,13 @@ class Search {
   private residual: Float64Array;
   private other: Float64Array;
   private readonly pay: Float64Array;
-  private readonly serves: Int32Array;
+  private readonly serves: Float64Array;
 
-  constructor(
-    private readonly costs: readonly number[],
-    given: Required<CoverSearch>,
-    mostNodes: number,
-  ) {
+  private readonly costs: Float64Array;
+
+  constructor(costs: readonly number[], given: Required<CoverSearch>, mostNodes: number) {
     this.n = costs.length;
+    this.costs = Float64Array.from(costs);
     const { jobs, pairs } = reduced(given, costs);
     const ways = [...jobs, ...pairs.flatMap((p) => [p.near, p.far])].reduce((sum, job) => sum + job.length, 0);
     this.mostNodes = Math.min(mostNodes, MOST_WORK / Math.max(1, ways));
@@ -80,14 +80,16 @@ class Search {
     this.residual = new Float64Array(this.n);
     this.other = new Float64Array(this.n);
     this.pay = new Float64Array(this.n);
-    this.serves = new Int32Array(this.n);
+    this.serves = new Float64Array(this.n);
     this.occurs = costs.map(() => ({ jobs: [], pairs: [] }));
     const note = (job: Job, add: (of: { jobs: number[]; pairs: number[] }) => void) => {
-      for (const i of new Set(job.flatMap((a) => a.items))) add(this.occurs[i]!);
+      for (const i of new Set(job.flatMap((a) => a.items))) add(at(this.occurs, i));
     };
     this.jobs.forEach((job, j) => note(job, (of) => of.jobs.push(j)));
     pairs.forEach(({ near, far }, p) => note([...near, ...far], (of) => of.pairs.push(p)));
-    this.items = costs.map((_, i) => i).filter((i) => this.occurs[i]!.jobs.length + this.occurs[i]!.pairs.length > 0);
+    this.items = costs
+      .map((_, i) => i)
+      .filter((i) => at(this.occurs, i).jobs.length + at(this.occurs, i).pairs.length > 0);
   }
 
   private possible(a: Alternative): boolean {
@@ -100,7 +102,7 @@ class Search {
   }
   private added(a: Alternative, taken: Uint8Array): number {
     let cost = 0;
-    for (const i of a.items) if (taken[i] !== IN) cost += this.costs[i]!;
+    for (const i of a.items) if (taken[i] !== IN) cost += figureAt(this.costs, i);
     return cost;
   }
 
@@ -180,7 +182,7 @@ class Search {
    */
   private ascend(open: readonly Open[]): number {
     const r = this.residual;
-    for (const i of this.items) r[i] = this.state[i] === UNDECIDED ? this.costs[i]! : 0;
+    for (const i of this.items) r[i] = this.state[i] === UNDECIDED ? figureAt(this.costs, i) : 0;
     let bound = 0;
     for (const { left, far } of open) bound += far ? this.payPair(left, far) : this.payJob(left);
     return bound;
@@ -188,7 +190,7 @@ class Search {
 
   private unpaid(a: Alternative): number {
     let sum = 0;
-    for (const i of a.items) sum += this.residual[i]!;
+    for (const i of a.items) sum += figureAt(this.residual, i);
     return sum;
   }
 
@@ -222,11 +224,11 @@ class Search {
     this.startPaying(near);
     this.startPaying(far);
     for (const a of near) this.payFor(a, value);
-    const paid = near.map((a) => a.items.reduce((s, i) => s + this.pay[i]!, 0));
+    const paid = near.map((a) => a.items.reduce((s, i) => s + figureAt(this.pay, i), 0));
     for (const b of far) {
       let need = 0;
       near.forEach((a, k) => {
-        if (value - paid[k]! > need && !share(a.bits, b.bits)) need = value - paid[k]!;
+        if (value - at(paid, k) > need && !share(a.bits, b.bits)) need = value - at(paid, k);
       });
       if (need > 0) this.payFor(b, need);
     }
@@ -242,24 +244,24 @@ class Search {
         this.serves[i] = 0;
         this.pay[i] = 0;
       }
-    for (const a of left) for (const i of a.items) this.serves[i] = this.serves[i]! + 1;
+    for (const a of left) for (const i of a.items) this.serves[i] = figureAt(this.serves, i) + 1;
   }
   /** Brings what is paid for an alternative up to an amount, as far as its items have it left, those that serve the most first. */
   private payFor(a: Alternative, amount: number): void {
     const { residual: r, pay, serves } = this;
     let need = amount;
-    for (const i of a.items) need -= pay[i]!;
+    for (const i of a.items) need -= figureAt(pay, i);
     let last = Infinity;
     while (need > 0) {
       let next = 0;
-      for (const i of a.items) if (serves[i]! < last && serves[i]! > next) next = serves[i]!;
+      for (const i of a.items) if (figureAt(serves, i) < last && figureAt(serves, i) > next) next = figureAt(serves, i);
       if (next === 0) return;
       last = next;
       for (const i of a.items) {
         if (serves[i] !== next) continue;
-        const more = Math.min(need, r[i]! - pay[i]!);
+        const more = Math.min(need, figureAt(r, i) - figureAt(pay, i));
         if (more <= 0) continue;
-        pay[i] = pay[i]! + more;
+        pay[i] = figureAt(pay, i) + more;
         need -= more;
         if (need <= 0) return;
       }
@@ -269,14 +271,14 @@ class Search {
     const { residual: r, pay } = this;
     for (const a of left)
       for (const i of a.items) {
-        r[i] = r[i]! - pay[i]!;
+        r[i] = figureAt(r, i) - figureAt(pay, i);
         pay[i] = 0;
       }
   }
 
   private base(): number {
     let cost = 0;
-    for (const i of this.items) if (this.state[i] === IN) cost += this.costs[i]!;
+    for (const i of this.items) if (this.state[i] === IN) cost += figureAt(this.costs, i);
     return cost;
   }
 
@@ -299,8 +301,8 @@ class Search {
         let plain = 0;
         for (const i of a.items)
           if (taken[i] !== IN) {
-            cost += this.residual[i]!;
-            plain += this.costs[i]!;
+            cost += figureAt(this.residual, i);
+            plain += figureAt(this.costs, i);
           }
         const key = cost + plain * 1e-3;
         if (key < least) {
@@ -309,7 +311,7 @@ class Search {
         }
         if (plain === 0) break;
       }
-      for (const i of best!.items) taken[i] = IN;
+      for (const i of present<Alternative>(best).items) taken[i] = IN;
     }
     for (const { left, far } of open) {
       if (!far || this.pairDone(left, far, taken)) continue;
@@ -324,31 +326,31 @@ class Search {
   private withoutIdle(taken: Uint8Array): number {
     const order = this.items
       .filter((i) => taken[i] === IN && this.state[i] !== IN)
-      .sort((a, b) => this.costs[b]! - this.costs[a]!);
+      .sort((a, b) => figureAt(this.costs, b) - figureAt(this.costs, a));
     for (const i of order) {
       taken[i] = UNDECIDED;
       if (!this.sparesItem(i, taken)) taken[i] = IN;
     }
     let cost = 0;
-    for (const i of this.items) if (taken[i] === IN) cost += this.costs[i]!;
+    for (const i of this.items) if (taken[i] === IN) cost += figureAt(this.costs, i);
     return cost;
   }
   private sparesItem(i: number, taken: Uint8Array): boolean {
-    const { jobs, pairs } = this.occurs[i]!;
+    const { jobs, pairs } = at(this.occurs, i);
     return (
-      jobs.every((j) => this.jobs[j]!.some((a) => this.whole(a, taken))) &&
-      pairs.every((p) => this.pairDone(this.pairs[p]!.near, this.pairs[p]!.far, taken))
+      jobs.every((j) => at(this.jobs, j).some((a) => this.whole(a, taken))) &&
+      pairs.every((p) => this.pairDone(at(this.pairs, p).near, at(this.pairs, p).far, taken))
     );
   }
 
   /** Makes the best kit better, item by item: without it, what else would do the jobs that it leaves, and is that cheaper? */
   private improve(): void {
-    for (let better = this.best !== null; better;) {
+    for (let better = true; better && this.best;) {
       better = false;
-      const now = this.best!;
+      const now = this.best;
       const order = this.items
         .filter((i) => now[i] === IN && this.state[i] === UNDECIDED)
-        .sort((a, b) => this.costs[b]! - this.costs[a]!);
+        .sort((a, b) => figureAt(this.costs, b) - figureAt(this.costs, a));
       for (const out of order) {
         const before = this.bestCost;
         this.state[out] = OUT;
@@ -365,10 +367,10 @@ class Search {
   }
   /** Does again, with the fewest added grams, the jobs that miss an item. False where one cannot be done without it. */
   private mend(missing: number, taken: Uint8Array): boolean {
-    const { jobs, pairs } = this.occurs[missing]!;
+    const { jobs, pairs } = at(this.occurs, missing);
     const take = (items: readonly number[]) => items.forEach((i) => (taken[i] = IN));
     for (const p of pairs) {
-      const { near, far } = this.pairs[p]!;
+      const { near, far } = at(this.pairs, p);
       if (this.pairDone(near, far, taken)) continue;
       const ends = this.cheapestEnds(near, far, taken);
       if (!ends) return false;
@@ -377,7 +379,7 @@ class Search {
     for (const j of jobs) {
       let best: Alternative | null = null;
       let least = Infinity;
-      for (const a of this.jobs[j]!) {
+      for (const a of at(this.jobs, j)) {
         if (!this.possible(a)) continue;
         const cost = this.added(a, taken);
         if (cost < least) {
@@ -421,7 +423,8 @@ class Search {
         if (left === 'done') continue;
         if (!left) return null;
         for (const end of left.far ? [left.left, left.far] : [left.left])
-          if (end.length === 1) for (const i of end[0]!.items) if (this.state[i] === UNDECIDED) this.set(i, IN, trail);
+          if (end.length === 1)
+            for (const i of at(end, 0).items) if (this.state[i] === UNDECIDED) this.set(i, IN, trail);
         open.push(left);
       }
       if (trail.length === before) return open;
@@ -450,9 +453,9 @@ class Search {
       if (base + bound >= this.bestCost) return true;
       // Another order may pay more; its bound counts as well.
       const weight = open.map((o) => this.least(o.left) + (o.far ? this.least(o.far) : 0));
-      const order = open.map((_, k) => k).sort((a, b) => weight[b]! - weight[a]!);
+      const order = open.map((_, k) => k).sort((a, b) => at(weight, b) - at(weight, a));
       [this.residual, this.other] = [this.other, this.residual];
-      const second = this.ascend(order.map((k) => open[k]!));
+      const second = this.ascend(order.map((k) => at(open, k)));
       if (base + second >= this.bestCost) return true;
       this.tryKit(open);
       if (this.nodes === 1) {
@@ -464,7 +467,7 @@ class Search {
       if (base + bound >= this.bestCost) return true;
       const room = this.bestCost - base - bound;
       for (const i of this.items)
-        if (this.state[i] === UNDECIDED && this.residual[i]! >= room) {
+        if (this.state[i] === UNDECIDED && figureAt(this.residual, i) >= room) {
           this.set(i, OUT, trail);
           moved = true;
         }
@@ -474,12 +477,13 @@ class Search {
     const weight = new Float64Array(this.n);
     for (const { left, far } of open)
       for (const end of far ? [left, far] : [left])
-        for (const a of end) for (const i of a.items) weight[i] = weight[i]! + 1 / (end.length * a.items.length);
+        for (const a of end)
+          for (const i of a.items) weight[i] = figureAt(weight, i) + 1 / (end.length * a.items.length);
     let item = -1;
     let most = -1;
     for (const i of this.items) {
       if (this.state[i] !== UNDECIDED || weight[i] === 0) continue;
-      const w = weight[i]! * (this.costs[i]! + 1);
+      const w = figureAt(weight, i) * (figureAt(this.costs, i) + 1);
       if (w > most) {
         most = w;
         item = i;

@@ -1,3 +1,4 @@
+import { at, present } from '../../ground/numbers.js';
 import type { Measure } from '../practice.js';
 import { boxVolume, type Piece } from '../tools/index.js';
 import { MilpBuilder, type Solve } from '../../ground/milp.js';
@@ -49,8 +50,8 @@ export function addTask(
   const plain =
     task.lost === null &&
     task.ends.length === 1 &&
-    task.ends[0]!.every((a) => a.rest.every(([p, n]) => n === 1 && p !== a.last));
-  if (plain) addOneEnded(b, task.ends[0]!, x, shared, done);
+    at(task.ends, 0).every((a) => a.rest.every(([p, n]) => n === 1 && p !== a.last));
+  if (plain) addOneEnded(b, at(task.ends, 0), x, shared, done);
   else addWithOwnCopies(b, task, x, done);
 }
 
@@ -80,12 +81,12 @@ function addOneEnded(
   done: number | null,
 ): void {
   const cover: [number, number][] = [];
-  for (const { last, alternatives } of byLast(end)) {
+  for (const { last: lastItem, alternatives } of byLast(end)) {
     const z = b.column(0, 1, false);
     cover.push([z, 1]);
     b.row(
       [
-        [x[last]!, 1],
+        [at(x, lastItem), 1],
         [z, -1],
       ],
       0,
@@ -106,7 +107,7 @@ function addOneEnded(
         for (const [p] of rest) uses.set(p, [...(uses.get(p) ?? []), [w, 1]]);
       }
       b.row(ways, 0, 0);
-      for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms.map(([c]): [number, number] => [c, -1])], 0);
+      for (const [p, terms] of uses) b.row([[at(x, p), 1], ...terms.map(([c]): [number, number] => [c, -1])], 0);
       shared.set(key, driven);
     }
     b.row(
@@ -129,10 +130,10 @@ function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[], done
   for (const end of task.ends) {
     const cover: [number, number][] = [];
     const classes = new Map<string, { ways: [number, number][]; heads: [number, number][] }>();
-    for (const { last, holds, alternatives } of byLast(end)) {
+    for (const { last: lastItem, holds, alternatives } of byLast(end)) {
       const z = b.column(0, 1, true);
       cover.push([z, 1]);
-      use(last, z, 1);
+      use(lastItem, z, 1);
       if (holds) holding.push([z, 1]);
       if (alternatives.some((a) => a.rest.length === 0)) continue;
       const key = classKey(alternatives.map((a) => String(a.rest)));
@@ -169,7 +170,7 @@ function addWithOwnCopies(b: MilpBuilder, task: Task, x: readonly number[], done
         0,
       );
   }
-  for (const [p, terms] of uses) b.row([[x[p]!, 1], ...terms, ...(p === task.lost ? spare : [])], 0);
+  for (const [p, terms] of uses) b.row([[at(x, p), 1], ...terms, ...(p === task.lost ? spare : [])], 0);
 }
 
 /** One option of each choice, with its functions. The columns come after those of the pieces, in the order of the choices. */
@@ -187,7 +188,9 @@ function addChoices(
       for (const { does, count } of o.functions)
         b.row(
           [
-            ...problem.pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
+            ...problem.pieces.flatMap((p, i): [number, number][] =>
+              p.functions.includes(does) ? [[at(x, i), 1]] : [],
+            ),
             [z, -count],
           ],
           0,
@@ -213,20 +216,20 @@ function build(
 ) {
   const b = new MilpBuilder();
   const x = problem.pieces.map((piece, i) =>
-    b.column(costs[i]!, piece.mark === 'never' ? 0 : piece.count, true, leastCopies(piece)),
+    b.column(at(costs, i), piece.mark === 'never' ? 0 : piece.count, true, leastCopies(piece)),
   );
   const z = addChoices(b, problem, x, (k) => options[k] ?? 0);
   const shared = new Map<string, number>();
   for (const task of problem.tasks) addTask(b, task, x, shared);
   for (const { does, count } of problem.functions)
     b.row(
-      problem.pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[x[i]!, 1]] : [])),
+      problem.pieces.flatMap((p, i): [number, number][] => (p.functions.includes(does) ? [[at(x, i), 1]] : [])),
       count,
     );
   for (const { costs: limited, upper, options: more } of extra)
     b.row(
       [
-        ...limited.map((c, i): [number, number] => [x[i]!, c]),
+        ...limited.map((c, i): [number, number] => [at(x, i), c]),
         ...z.map((column, k): [number, number] => [column, more?.[k] ?? 0]),
       ],
       -Infinity,
@@ -262,14 +265,14 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
     for (let c = 0; c < most; c++) owner.push(p);
   });
   first.push(owner.length);
-  const copies = (p: number) => first[p + 1]! - first[p]!;
-  const costs = owner.map((p) => (main[p]! * COPIES_ROOM + 1) * PRICE_ROOM + price[p]!);
+  const copies = (p: number) => at(first, p + 1) - at(first, p);
+  const costs = owner.map((p) => (at(main, p) * COPIES_ROOM + 1) * PRICE_ROOM + at(price, p));
   /** Items of so many of each piece; null when there are not so many. */
   const itemsOf = (uses: ReadonlyMap<number, number>): number[] | null => {
     const items: number[] = [];
     for (const [p, n] of uses) {
       if (n > copies(p)) return null;
-      for (let c = 0; c < n; c++) items.push(first[p]! + c);
+      for (let c = 0; c < n; c++) items.push(at(first, p) + c);
     }
     return items;
   };
@@ -285,7 +288,7 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
   };
   const jobs: number[][][] = [];
   problem.pieces.forEach((piece, p) => {
-    for (let c = 0; c < Math.min(leastCopies(piece), copies(p)); c++) jobs.push([[first[p]! + c]]);
+    for (let c = 0; c < Math.min(leastCopies(piece), copies(p)); c++) jobs.push([[at(first, p) + c]]);
   });
   const pairs: { near: number[][]; far: number[][] }[] = [];
   const known = (list: (number[] | null)[]) => list.filter((x) => x !== null);
@@ -313,12 +316,15 @@ function asSearch(problem: CoverProblem, main: readonly number[], price: readonl
   // Options are items of their own behind the pieces: one of each choice, with its functions, spelled out clause by clause.
   const firstOption = costs.length;
   for (const cost of optionCosts(problem)) costs.push(cost * COPIES_ROOM * PRICE_ROOM);
-  let at = firstOption;
+  let option = firstOption;
   for (const { options } of problem.choices ?? []) {
-    const needs = options.map((o) => [[[at++]], ...o.functions.map((f) => functionWays(f, problem, copies, itemsOf))]);
+    const needs = options.map((o) => [
+      [[option++]],
+      ...o.functions.map((f) => functionWays(f, problem, copies, itemsOf)),
+    ]);
     if (needs.some((n) => n.some((ways) => ways === null))) return null;
     let clauses: number[][][] = [[]];
-    for (const n of needs) clauses = clauses.flatMap((c) => n.map((ways) => [...c, ...ways!]));
+    for (const n of needs) clauses = clauses.flatMap((c) => n.map((ways) => [...c, ...present(ways)]));
     if (clauses.length > MOST_CLAUSES) return null;
     jobs.push(...clauses);
   }
@@ -335,16 +341,16 @@ function functionWays(
 ): number[][] | null {
   const able = problem.pieces
     .map((_, p) => p)
-    .filter((p) => problem.pieces[p]!.functions.includes(does) && copies(p) > 0);
+    .filter((p) => at(problem.pieces, p).functions.includes(does) && copies(p) > 0);
   const ways: number[][] = [];
-  const go = (at: number, left: number, uses: Map<number, number>) => {
+  const go = (option: number, left: number, uses: Map<number, number>) => {
     if (left === 0) {
-      ways.push(itemsOf(uses)!);
+      ways.push(present(itemsOf(uses)));
       return;
     }
-    if (at === able.length || ways.length > MOST_ALTERNATIVES) return;
-    for (let n = 0; n <= Math.min(left, copies(able[at]!)); n++)
-      go(at + 1, left - n, n > 0 ? new Map(uses).set(able[at]!, n) : uses);
+    if (option === able.length || ways.length > MOST_ALTERNATIVES) return;
+    for (let n = 0; n <= Math.min(left, copies(at(able, option))); n++)
+      go(option + 1, left - n, n > 0 ? new Map(uses).set(at(able, option), n) : uses);
   };
   go(0, count, new Map());
   return ways.length > MOST_ALTERNATIVES ? null : ways;
@@ -363,24 +369,30 @@ function searched(
   if (found === 'infeasible') throw new RangeError(STUCK);
   const counts = problem.pieces.map(() => 0);
   found.taken.forEach((t, i) => {
-    if (t && i < search.firstOption && search.owner[i]! >= 0) counts[search.owner[i]!]!++;
+    if (t && i < search.firstOption && at(search.owner, i) >= 0)
+      counts[at(search.owner, i)] = at(counts, at(search.owner, i)) + 1;
   });
   const costs = optionCosts(problem);
-  let at = search.firstOption;
+  let option = search.firstOption;
   // Of several options that are met the cheapest one taken counts.
   const options = (problem.choices ?? []).map(({ options: list }) => {
-    const first = at;
-    at += list.length;
-    const taken = list.map((_, o) => o).filter((o) => found.taken[first + o] && optionMet(list[o]!, problem, counts));
-    return taken.sort((a, b) => list[a]!.cost - list[b]!.cost)[0]!;
+    const first = option;
+    option += list.length;
+    const taken = list
+      .map((_, o) => o)
+      .filter((o) => found.taken[first + o] && optionMet(at(list, o), problem, counts));
+    return at(
+      taken.sort((a, b) => at(list, a).cost - at(list, b).cost),
+      0,
+    );
   });
   let of = 0;
   const optionTotal = (problem.choices ?? []).reduce((s, c, k) => {
-    const cost = costs[of + options[k]!]!;
+    const cost = at(costs, of + at(options, k));
     of += c.options.length;
     return s + cost;
   }, 0);
-  const total = counts.reduce((s, n, i) => s + n * main[i]!, 0) + optionTotal;
+  const total = counts.reduce((s, n, i) => s + n * at(main, i), 0) + optionTotal;
   return {
     counts,
     options,
@@ -394,17 +406,17 @@ function searched(
 function everything(problem: CoverProblem, main: readonly number[]): Omit<Lightest, 'withinWorth'> {
   const counts = problem.pieces.map((p) => (p.mark === 'never' ? 0 : p.count));
   const costs = optionCosts(problem);
-  let at = 0;
+  let option = 0;
   const options = (problem.choices ?? []).map(({ options: list }) => {
-    const met = list.map((_, o) => o).filter((o) => optionMet(list[o]!, problem, counts));
-    return met.sort((a, b) => list[a]!.cost - list[b]!.cost)[0] ?? 0;
+    const met = list.map((_, o) => o).filter((o) => optionMet(at(list, o), problem, counts));
+    return met.sort((a, b) => at(list, a).cost - at(list, b).cost)[0] ?? 0;
   });
   const onOptions = (problem.choices ?? []).reduce((s, c, k) => {
-    const cost = costs[at + options[k]!]!;
-    at += c.options.length;
+    const cost = at(costs, option + at(options, k));
+    option += c.options.length;
     return s + cost;
   }, 0);
-  const total = counts.reduce((s, n, i) => s + n * main[i]!, 0) + onOptions;
+  const total = counts.reduce((s, n, i) => s + n * at(main, i), 0) + onOptions;
   return { counts, options, total: total / TENTHS, proven: false, gap: 1 };
 }
 
@@ -416,7 +428,7 @@ const optionMet = (
 ): boolean =>
   option.functions.every(
     ({ does, count }) =>
-      problem.pieces.reduce((n, p, i) => n + (p.functions.includes(does) ? counts[i]! : 0), 0) >= count,
+      problem.pieces.reduce((n, p, i) => n + (p.functions.includes(does) ? at(counts, i) : 0), 0) >= count,
   );
 
 const STUCK = 'no set of pieces meets the marks: take "never" off a piece that is needed';
@@ -436,7 +448,7 @@ export function lightestSet(
   worth: number | null = null,
 ): Lightest {
   const free = leastSet(problem, solve, measure, by, null);
-  const price = (counts: readonly number[]) => problem.pieces.reduce((s, p, i) => s + counts[i]! * p.price, 0);
+  const price = (counts: readonly number[]) => problem.pieces.reduce((s, p, i) => s + at(counts, i) * p.price, 0);
   // The least of all sets is the least of those within the limit too, when it is one of them.
   if (worth === null || price(free.counts) <= worth + 1e-9) return { ...free, withinWorth: true };
   try {
@@ -492,19 +504,20 @@ function leastFor(
     const solved = solve(model);
     if (solved.status === 'infeasible' || solved.status === 'unknown') {
       // Later passes only break ties: should rounding or time close them off, the first answer stands.
-      if (answer ?? own) return (answer ?? own)!;
+      const known = answer ?? own;
+      if (known) return known;
       if (solved.status === 'infeasible') throw new RangeError(STUCK);
       return everything(problem, main);
     }
-    const counts = problem.pieces.map((_, i) => Math.round(solved.values[i]!));
-    const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * by[i]!, 0);
+    const counts = problem.pieces.map((_, i) => Math.round(at(solved.values, i)));
+    const sum = (by: number[]) => counts.reduce((s, n, i) => s + n * at(by, i), 0);
     let first = 0;
     const options = (problem.choices ?? []).map((c) => {
-      const taken = c.options.findIndex((_, o) => solved.values[z[first + o]!]! > 0.5);
+      const taken = c.options.findIndex((_, o) => at(solved.values, at(z, first + o)) > 0.5);
       first += c.options.length;
       return taken;
     });
-    const onOptions = z.reduce((s, column, k) => s + Math.round(solved.values[column]!) * ofOptions[k]!, 0);
+    const onOptions = z.reduce((s, column, k) => s + Math.round(at(solved.values, column)) * at(ofOptions, k), 0);
     const total = sum(main) + onOptions;
     if (answer === null) {
       // The search's bound holds whatever the solver had time for.
@@ -519,5 +532,5 @@ function leastFor(
       options: costs === main ? ofOptions : [],
     });
   }
-  return answer!;
+  return present(answer);
 }

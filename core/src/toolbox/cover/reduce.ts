@@ -1,3 +1,4 @@
+import { at, under } from '../../ground/numbers.js';
 /** A set of items as bits, so that "contains" is a few machine words. */
 export type Bits = Uint32Array;
 
@@ -18,18 +19,21 @@ export interface Jobs {
   pairs: PairJob[];
 }
 
+/** A word of a set; none beyond its end. One kind of list alone is read through it: these are the innermost loops of the search. */
+const word = (bits: Bits, w: number): number => bits[w] ?? 0;
+
 function bitsOf(items: readonly number[], words: number): Bits {
   const bits = new Uint32Array(words);
-  for (const i of items) bits[i >> 5]! |= 1 << (i & 31);
+  for (const i of items) bits[i >> 5] = word(bits, i >> 5) | (1 << (i & 31));
   return bits;
 }
 function within(inner: Bits, outer: Bits): boolean {
-  for (let w = 0; w < inner.length; w++) if ((inner[w]! & ~outer[w]!) !== 0) return false;
+  for (let w = 0; w < inner.length; w++) if ((word(inner, w) & ~word(outer, w)) !== 0) return false;
   return true;
 }
-const has = (bits: Bits, i: number): boolean => (bits[i >> 5]! & (1 << (i & 31))) !== 0;
+const has = (bits: Bits, i: number): boolean => (word(bits, i >> 5) & (1 << (i & 31))) !== 0;
 export function share(a: Bits, b: Bits): boolean {
-  for (let w = 0; w < a.length; w++) if ((a[w]! & b[w]!) !== 0) return true;
+  for (let w = 0; w < a.length; w++) if ((word(a, w) & word(b, w)) !== 0) return true;
   return false;
 }
 
@@ -43,7 +47,7 @@ function leastAlternatives(job: readonly (readonly number[])[], words: number): 
     .map((a) => {
       const items = [...new Set(a)].sort((x, y) => x - y);
       const own = bitsOf(
-        items.map((i) => number.get(i)!),
+        items.map((i) => under(number, i)),
         few,
       );
       return { items, own };
@@ -77,7 +81,7 @@ function leastJobs(jobs: readonly Job[]): Job[] {
 /** Whether `b` lies within `a` once `into` stands in the place of `out`. */
 function withinSwapped(b: Bits, a: Bits, out: number, into: number): boolean {
   for (let w = 0; w < b.length; w++) {
-    let extra = b[w]! & ~a[w]!;
+    let extra = word(b, w) & ~word(a, w);
     if (w === into >> 5) extra &= ~(1 << (into & 31));
     if (extra !== 0) return false;
   }
@@ -102,29 +106,29 @@ function dominated({ jobs, pairs }: Jobs, costs: readonly number[]): Set<number>
         if (list) list.push(a);
         else {
           of.set(i, [a]);
-          inJobs[i]!.push(j);
+          at(inJobs, i).push(j);
         }
       }
     return of;
   });
   const jobBits = inJobs.map((list) => bitsOf(list, (all.length >> 5) + 1));
   const standsIn = (dear: number, cheap: number): boolean =>
-    inJobs[dear]!.every((j) => {
-      const mine = by[j]!.get(dear)!;
-      const theirs = by[j]!.get(cheap)!;
+    at(inJobs, dear).every((j) => {
+      const mine = under(at(by, j), dear);
+      const theirs = under(at(by, j), cheap);
       const swaps = mine.every((a) =>
         theirs.some((b) => b.items.length <= a.items.length && withinSwapped(b.bits, a.bits, dear, cheap)),
       );
       if (!swaps || otherEnd(j) < 0) return swaps;
-      const beyond = by[otherEnd(j)]!.get(cheap) ?? [];
+      const beyond = at(by, otherEnd(j)).get(cheap) ?? [];
       return !beyond.some((b) => mine.some((a) => !share(a.bits, b.bits)));
     });
   const gone = new Set<number>();
   inJobs.forEach((list, dear) => {
     if (list.length === 0) return;
-    for (const [cheap] of by[list[0]!]!) {
-      if (cheap === dear || gone.has(cheap) || costs[cheap]! > costs[dear]!) continue;
-      if (!within(jobBits[dear]!, jobBits[cheap]!) || !standsIn(dear, cheap)) continue;
+    for (const [cheap] of at(by, at(list, 0))) {
+      if (cheap === dear || gone.has(cheap) || at(costs, cheap) > at(costs, dear)) continue;
+      if (!within(at(jobBits, dear), at(jobBits, cheap)) || !standsIn(dear, cheap)) continue;
       gone.add(dear);
       break;
     }
@@ -142,7 +146,7 @@ function compact({ jobs, pairs }: Jobs): Jobs {
     job.map(({ items }) => ({
       items,
       bits: bitsOf(
-        items.map((i) => number.get(i)!),
+        items.map((i) => under(number, i)),
         words,
       ),
     }));

@@ -1,3 +1,4 @@
+import { at, present, under } from '../../ground/numbers.js';
 import { disjoint, usesOf, usesOfPiece, type Chain, type Reach } from '../chains/index.js';
 import type { Piece, PieceFunction } from '../tools/index.js';
 
@@ -37,9 +38,9 @@ export interface CoverProblem {
 }
 
 function usesByIndex(chain: Chain, index: ReadonlyMap<string, number>): Task['ends'][number][number] {
-  const last = index.get(chain.links[chain.links.length - 1]!.piece.id)!;
+  const last = under(index, at(chain.links, chain.links.length - 1).piece.id);
   const rest = [...usesOf({ links: chain.links.slice(0, -1) })]
-    .map(([piece, n]) => [index.get(piece)!, n] as const)
+    .map(([piece, n]) => [under(index, piece), n] as const)
     .sort((a, b) => a[0] - b[0]);
   return { last, rest, holds: chain.holdOnly };
 }
@@ -89,7 +90,7 @@ export function usesTogether(lost: number | null, ...alternatives: Task['ends'][
     for (const [p, n] of rest) uses.set(p, (uses.get(p) ?? 0) + n);
   }
   // Whoever needs a piece of which one is lost carries one more than is in use, at however many ends.
-  if (lost !== null && uses.has(lost)) uses.set(lost, uses.get(lost)! + 1);
+  if (lost !== null && uses.has(lost)) uses.set(lost, under(uses, lost) + 1);
   return uses;
 }
 
@@ -101,7 +102,7 @@ function withOneLost(tasks: readonly Task[], pieces: readonly Piece[], losable: 
   return tasks.flatMap((task) => {
     const used = new Set(task.ends.flatMap((end) => end.flatMap((a) => [a.last, ...a.rest.map(([p]) => p)])));
     return [...used]
-      .filter((p) => losable(pieces[p]!))
+      .filter((p) => losable(at(pieces, p)))
       .map((lost): Task => ({ ...task, lost }))
       .filter((t) => taskDone(t, owned));
   });
@@ -110,11 +111,13 @@ function withOneLost(tasks: readonly Task[], pieces: readonly Piece[], losable: 
 /** Whether so many copies of each piece do a task. */
 export function taskDone(task: Task, counts: readonly number[]): boolean {
   const enough = (...alternatives: Task['ends'][number]) => {
-    for (const [p, n] of usesTogether(task.lost, ...alternatives)) if (counts[p]! < n) return false;
+    for (const [p, n] of usesTogether(task.lost, ...alternatives)) if (at(counts, p) < n) return false;
     return true;
   };
   const [near, far] = task.ends.map((end) => end.filter((a) => enough(a)));
-  return far ? near!.some((a) => far.some((b) => !(a.holds && b.holds) && enough(a, b))) : near!.length > 0;
+  return far
+    ? present(near).some((a) => far.some((b) => !(a.holds && b.holds) && enough(a, b)))
+    : present(near).length > 0;
 }
 
 /** Whether a fastener is reached with the carried copies alone: the independent check of every answer. */
@@ -128,8 +131,8 @@ export function reachedBy(reach: Reach, carried: ReadonlyMap<string, number>): b
       return n <= (carried.get(piece.id) ?? 0);
     });
   const [near, far] = reach.ends.map(({ reach: r }) => r.chains);
-  if (!far) return near!.some((c) => has(c.links));
-  return near!.some(
+  if (!far) return present(near).some((c) => has(c.links));
+  return present(near).some(
     (a) => has(a.links) && far.some((b) => !(a.holdOnly && b.holdOnly) && has(b.links) && has(b.links, a.links)),
   );
 }
@@ -152,9 +155,9 @@ export const carriedChains = (reach: Reach, carried: ReadonlyMap<string, number>
 export function chainsBy(reach: Reach, carried: ReadonlyMap<string, number>): Chain[] | null {
   if (reach.best.length === 0) return null;
   const lists = carriedChains(reach, carried).ends.map(({ reach: r }) => r.chains.map((c) => withCounts(c, carried)));
-  const near = lists[0]!;
+  const near = at(lists, 0);
   if (lists.length === 1) return near[0] ? [near[0]] : null;
-  for (const a of near) for (const b of lists[1]!) if (disjoint(a, b)) return [a, b];
+  for (const a of near) for (const b of at(lists, 1)) if (disjoint(a, b)) return [a, b];
   return null;
 }
 

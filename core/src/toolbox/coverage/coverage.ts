@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import type { Fastener } from '../../bike/index.js';
 import { endsOf, type ChainFinder, type End } from '../chains/index.js';
 import { HEAD_FORMS, millimetres, printShape, type Head } from '../../ground/sizes/index.js';
@@ -81,7 +82,7 @@ function cellOf(finder: ChainFinder, ends: readonly End[], piece: Piece): CoverC
   if (bad.length === 0) return { state: 'fits', why: [] };
   const why = (v: (typeof all)[number]) =>
     v.fails.length > 0 ? together(v.fails.map((f) => f.message)) : say`${v.fit?.reason ?? ''}`;
-  if (bad.length < all.length) return { state: 'some', why: why(bad[0]!) };
+  if (bad.length < all.length) return { state: 'some', why: why(at(bad, 0)) };
   const on = bad.find((v) => v.fit?.verdict === 'fits');
   if (on) return { state: 'limp', why: why(on) };
   const loose = bad.find((v) => v.fit?.verdict === 'loose');

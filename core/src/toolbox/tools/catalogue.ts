@@ -1,3 +1,4 @@
+import { entry } from '../../ground/numbers.js';
 import { millimetres, printSize, SIX_LOBE, type Shape } from '../../ground/sizes/index.js';
 import type { Mode, Offer, PieceFunction, PieceModel, Trait } from './piece.js';
 import {
@@ -141,7 +142,7 @@ export function socket(drive: string, size: string, deep = false): PieceModel {
       mode({
         offer: held('drive', drive),
         turns: { form: 'hex', size },
-        bears: Math.min(DRIVE_LIMIT[drive]!, ringBears(s)),
+        bears: Math.min(entry(DRIVE_LIMIT, drive), ringBears(s)),
         length,
         width,
         hollow: Math.round(length * (deep ? 0.75 : 0.45)),
@@ -174,7 +175,7 @@ export function bitSocket(drive: string, shape: Shape): PieceModel {
       mode({
         offer: held('drive', drive),
         turns: shape,
-        bears: Math.min(DRIVE_LIMIT[drive]!, shapeBears(shape.form, shape.size)),
+        bears: Math.min(entry(DRIVE_LIMIT, drive), shapeBears(shape.form, shape.size)),
         length,
         width,
       }),
@@ -220,7 +221,7 @@ export function bit(shape: Shape, length = 25): PieceModel {
 }
 
 export function ratchet(drive: string): PieceModel {
-  const { arm, mass, price } = RATCHET[drive]!;
+  const { arm, mass, price } = entry(RATCHET, drive);
   return piece({
     name: `Ratchet ${printSize(drive)}`,
     kind: 'ratchet',
@@ -228,7 +229,7 @@ export function ratchet(drive: string): PieceModel {
       mode({
         offer: hand('ratchet', arm, drive === '1/2in'),
         turns: { form: 'drive', size: drive },
-        bears: DRIVE_LIMIT[drive]!,
+        bears: entry(DRIVE_LIMIT, drive),
         length: 12,
         width: drive === '1/4in' ? 24 : drive === '3/8in' ? 33 : 42,
         step: 8,
@@ -249,7 +250,7 @@ export function flatRatchet(small: string, large: string): PieceModel {
       mode({
         offer: hand('ratchet', 100),
         turns: { form: 'drive', size: drive },
-        bears: Math.min(60, DRIVE_LIMIT[drive]!),
+        bears: Math.min(60, entry(DRIVE_LIMIT, drive)),
         length: 8,
         width: 30,
         step: 6,
@@ -271,7 +272,7 @@ export function plainBar(drive: string, arm: number): PieceModel {
       mode({
         offer: hand('bar', arm, true),
         turns: { form: 'drive', size: drive },
-        bears: DRIVE_LIMIT[drive]!,
+        bears: entry(DRIVE_LIMIT, drive),
         length: 12,
         width: 22,
         step: 60,
@@ -293,7 +294,7 @@ export function tHandle(drive: string): PieceModel {
       mode({
         offer: hand('key', arm),
         turns: { form: 'drive', size: drive },
-        bears: DRIVE_LIMIT[drive]!,
+        bears: entry(DRIVE_LIMIT, drive),
         length: 18,
         width: 16,
         step: 60,
@@ -355,12 +356,12 @@ export function extension(drive: string, length: number): PieceModel {
       mode({
         offer: held('drive', drive),
         turns: { form: 'drive', size: drive },
-        bears: DRIVE_LIMIT[drive]!,
+        bears: entry(DRIVE_LIMIT, drive),
         length,
         width,
       }),
     ],
-    mass: Math.round(EXTENSION_MASS[drive]! * length + 4),
+    mass: Math.round(entry(EXTENSION_MASS, drive) * length + 4),
     size: box(length + 8, width, width),
     price: money(4, 0.03, length),
   });
@@ -368,7 +369,7 @@ export function extension(drive: string, length: number): PieceModel {
 
 /** Joins two drives: turned by `from`, it turns `to`. */
 export function adapter(from: string, to: string): PieceModel {
-  const limit = Math.min(DRIVE_LIMIT[from]!, DRIVE_LIMIT[to]!);
+  const limit = Math.min(entry(DRIVE_LIMIT, from), entry(DRIVE_LIMIT, to));
   const width = { '1/4in': 13, '3/8in': 18, '1/2in': 24 }[from] ?? 18;
   return piece({
     name: `Adapter ${printSize(from)} to ${printSize(to)}`,
@@ -397,7 +398,7 @@ export function joint(drive: string): PieceModel {
       mode({
         offer: held('drive', drive),
         turns: { form: 'drive', size: drive },
-        bears: DRIVE_LIMIT[drive]! * 0.6,
+        bears: entry(DRIVE_LIMIT, drive) * 0.6,
         length: 35,
         width,
         swivels: true,
@@ -452,7 +453,7 @@ export function lKey(size: string): PieceModel {
 
 /** L-shaped six-lobe key. */
 export function lobeKey(size: string): PieceModel {
-  const across = SIX_LOBE[size]!;
+  const across = entry(SIX_LOBE, size);
   const arm = Math.round(55 + 6 * across);
   const leg = Math.round(14 + 2 * across);
   const turns: Shape = { form: 'lobe', size };

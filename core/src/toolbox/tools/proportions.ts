@@ -1,3 +1,4 @@
+import { at, entry } from '../../ground/numbers.js';
 import { millimetres } from '../../ground/sizes/index.js';
 
 /**
@@ -60,9 +61,9 @@ const TABLE: Readonly<Record<string, readonly (readonly [number, number])[]>> = 
 
 /** Mass of a socket by drive and across flats, between the table's points; deep ones × 1.7. */
 export function socketMass(drive: string, s: number, deep: boolean): number {
-  const rows = TABLE[drive]!;
-  const above = rows.find(([at]) => at >= s) ?? rows[rows.length - 1]!;
-  const below = [...rows].reverse().find(([at]) => at <= s) ?? rows[0]!;
+  const rows = entry(TABLE, drive);
+  const above = rows.find(([size]) => size >= s) ?? at(rows, rows.length - 1);
+  const below = [...rows].reverse().find(([size]) => size <= s) ?? at(rows, 0);
   const [x0, y0] = below;
   const [x1, y1] = above;
   const mass = x1 === x0 ? y0 : y0 + ((y1 - y0) * (s - x0)) / (x1 - x0);

@@ -1,3 +1,4 @@
+import { under } from '../../ground/numbers.js';
 import { catalogue } from './shelf.js';
 import type { PieceModel } from './piece.js';
 
@@ -131,5 +132,5 @@ export function toolSets(): ToolSet[] {
 /** The models of a set's pieces, in its order. */
 export function setModels(set: ToolSet): PieceModel[] {
   const byName = new Map(catalogue().map((m) => [m.name, m]));
-  return set.holds.map((h) => (set.supplied ? { ...byName.get(h)!, price: 0 } : byName.get(h)!));
+  return set.holds.map((h) => (set.supplied ? { ...under(byName, h), price: 0 } : under(byName, h)));
 }

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { poissonPmf } from './poisson.js';
 
 /** Shape of a count that is sure to be its mean. */
@@ -24,8 +25,8 @@ export function logGamma(x: number): number {
   if (x < 0.5) return Math.log(Math.PI / Math.sin(Math.PI * x)) - logGamma(1 - x);
   const y = x - 1;
   const t = y + 7.5;
-  let sum = g[0]!;
-  for (let i = 1; i < 9; i++) sum += g[i]! / (y + i);
+  let sum = at(g, 0);
+  for (let i = 1; i < 9; i++) sum += at(g, i) / (y + i);
   return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(t) - t + Math.log(sum);
 }
 
@@ -77,9 +78,9 @@ export function unitsTogether(sources: readonly { law: CountLaw; units: number }
     const one = unitsPmf(law, units, upTo);
     const next = new Array<number>(upTo + 1).fill(0);
     for (let a = 0; a <= upTo; a++) {
-      const pa = all[a]!;
+      const pa = at(all, a);
       if (pa === 0) continue;
-      for (let b = 0; a + b <= upTo; b += units) next[a + b] = next[a + b]! + pa * one[b]!;
+      for (let b = 0; a + b <= upTo; b += units) next[a + b] = at(next, a + b) + pa * at(one, b);
     }
     all = next;
   }

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { TERRAINS } from '../../ground/terrain.js';
 import { isCritical, usualThread, type Bike, type Fastener } from '../../bike/index.js';
 import { strandedHours, type Leg, type Trip } from '../index.js';
@@ -63,7 +64,7 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
   const lambda = lambdas.reduce((a, b) => a + b, 0);
   const law: CountLaw = { mean: lambda, shape: after.shape };
   const onAverage = (of: (leg: Leg) => number) =>
-    lambda > 0 ? trip.legs.reduce((s, leg, i) => s + lambdas[i]! * of(leg), 0) / lambda : 0;
+    lambda > 0 ? trip.legs.reduce((s, leg, i) => s + at(lambdas, i) * of(leg), 0) / lambda : 0;
   const stranded = onAverage((leg) => strandedHours(leg, trip).total);
   const away: Away = {
     helpKm: onAverage((leg) => leg.helpKm),
@@ -168,9 +169,9 @@ export interface StockDemand {
 /** Threads above this are never lost on the road without being noticed: no spare is planned for them. */
 const LARGEST_SPARE_BOLT = 10;
 
-/** Supplies that stand in for another to get out: a front tube in the rear wheel, not the other way about. */
 /** Positions of the practice on spare tubes. */
 export type Tubes = 'front only' | 'both' | 'none' | 'with tubeless tyres too';
+/** Supplies that stand in for another to get out: a front tube in the rear wheel, not the other way about. */
 export const SUBSTITUTES: Readonly<Partial<{ [kind: string]: string }>> = { 'rear tube': 'front tube' };
 /** What spare is carried for a supply under a rider's practice on tubes; null for none. */
 export function spareFor(kind: string, tubes: Tubes): string | null {

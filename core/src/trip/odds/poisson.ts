@@ -1,10 +1,11 @@
+import { at } from '../../ground/numbers.js';
 /** Poisson and compound Poisson sums. Terms are summed from log space, since exp(−λ) underflows near λ = 745. */
 
 /** ln k! by summation with a small memory; k is a count of troubles and stays small. */
 const logFactorials = [0];
 function logFactorial(k: number): number {
-  for (let i = logFactorials.length; i <= k; i++) logFactorials.push(logFactorials[i - 1]! + Math.log(i));
-  return logFactorials[k]!;
+  for (let i = logFactorials.length; i <= k; i++) logFactorials.push(at(logFactorials, i - 1) + Math.log(i));
+  return at(logFactorials, k);
 }
 
 /** P(N = k) for a Poisson count of mean λ. */
@@ -59,7 +60,7 @@ export function demandPmf(demands: readonly Demand[], upTo: number): number[] {
   const rest = Math.exp(-(total - scale));
   for (let n = 1; n <= upTo; n++) {
     let sum = 0;
-    for (const { lambda, units } of demands) if (units > 0 && n >= units) sum += units * lambda * p[n - units]!;
+    for (const { lambda, units } of demands) if (units > 0 && n >= units) sum += units * lambda * at(p, n - units);
     p.push(sum / n);
   }
   return p.map((v) => v * rest);

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { unitsTogether } from './counts.js';
 import { demandPmf } from './poisson.js';
 import type { StockDemand } from './exposure.js';
@@ -33,13 +34,13 @@ export function stocksFor(demands: readonly StockDemand[], q: number, book: Supp
     const cdf = pmf.map((p) => (sum += p));
     return { kind, expected, cdf, at: 0, unit: book.of(kind).mass, demands: d };
   });
-  const together = () => rows.reduce((p, r) => p * r.cdf[r.at]!, 1);
+  const together = () => rows.reduce((p, r) => p * at(r.cdf, r.at), 1);
   while (together() < q) {
     let best: { row: (typeof rows)[number]; to: number; worth: number } | null = null;
     for (const row of rows) {
       // A step that takes several units (two patches a flat) is bought whole, since a part of it buys nothing.
       for (let to = row.at + 1; to < row.cdf.length; to++) {
-        const gain = Math.log(row.cdf[to]!) - Math.log(row.cdf[row.at]!);
+        const gain = Math.log(at(row.cdf, to)) - Math.log(at(row.cdf, row.at));
         if (gain <= 1e-12) continue;
         const worth = gain / (row.unit * (to - row.at));
         if (!best || worth > best.worth + 1e-15) best = { row, to, worth };
@@ -52,12 +53,12 @@ export function stocksFor(demands: readonly StockDemand[], q: number, book: Supp
   return rows.map((r) => ({
     kind: r.kind,
     quantity: r.at,
-    enough: r.cdf[r.at]!,
+    enough: at(r.cdf, r.at),
     expected: r.expected,
     mass: r.at * r.unit,
     formula: `${r.demands
       .map((d) => `${d.trouble.name}: Λ ${d.lambda.toFixed(3)} × ${d.units}`)
-      .join('; ')}. P(demand ≤ ${r.at}) = ${(100 * r.cdf[r.at]!).toFixed(1)} %`,
+      .join('; ')}. P(demand ≤ ${r.at}) = ${(100 * at(r.cdf, r.at)).toFixed(1)} %`,
   }));
 }
 
@@ -84,7 +85,7 @@ export function pooled(
     q,
     book,
   );
-  return alone.map((a, i) => ({ kind: a.kind, alone: a.quantity * riders, together: group[i]!.quantity }));
+  return alone.map((a, i) => ({ kind: a.kind, alone: a.quantity * riders, together: at(group, i).quantity }));
 }
 
 /** Chance that no stock runs out: the product over all. */

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import KDBush from 'kdbush';
 import { around } from 'geokdbush';
 import { apart, type Spot } from './geo.js';
@@ -37,7 +38,7 @@ export class HelpFinder {
     if (!known) return null;
     const hit = around(known.index, spot.lon, spot.lat, 1)[0];
     if (hit === undefined) return null;
-    const mark = known.marks[hit]!;
+    const mark = at(known.marks, hit);
     return { mark, km: apart(spot, mark) };
   }
 }

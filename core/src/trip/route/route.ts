@@ -1,3 +1,4 @@
+import { at, last } from '../../ground/numbers.js';
 import { z } from 'zod';
 import { cut, line } from '../../ground/text.js';
 import { km, name } from '../../ground/fields.js';
@@ -48,25 +49,25 @@ export function measured(track: readonly TrackPoint[]): Measured {
   const points: Measured['points'] = [];
   let along = 0;
   for (const p of track) {
-    const last = points.at(-1);
-    if (last && last.lat === p.lat && last.lon === p.lon) {
-      last.ele ??= p.ele;
+    const previous = points.at(-1);
+    if (previous && previous.lat === p.lat && previous.lon === p.lon) {
+      previous.ele ??= p.ele;
       continue;
     }
     // Between two stretches nothing was recorded: that way was not ridden.
-    if (last && !p.begins) along += apart(last, p);
+    if (previous && !p.begins) along += apart(previous, p);
     points.push({ lat: p.lat, lon: p.lon, ele: p.ele, time: p.time, km: along });
   }
   // Heights between two known ones follow the distance; before the first and after the last they stay level.
   let from = -1;
   for (let i = 0; i <= points.length; i++) {
-    if (i < points.length && points[i]!.ele === null) continue;
+    if (i < points.length && at(points, i).ele === null) continue;
     for (let j = from + 1; j < i; j++) {
       const [a, b] = [points[from], points[i]];
       if (a && b) {
-        const share = b.km > a.km ? (points[j]!.km - a.km) / (b.km - a.km) : 0;
-        points[j]!.ele = a.ele! + share * (b.ele! - a.ele!);
-      } else points[j]!.ele = a?.ele ?? b?.ele ?? null;
+        const share = b.km > a.km ? (at(points, j).km - a.km) / (b.km - a.km) : 0;
+        at(points, j).ele = (a.ele ?? 0) + share * ((b.ele ?? 0) - (a.ele ?? 0));
+      } else at(points, j).ele = a?.ele ?? b?.ele ?? null;
     }
     from = i;
   }
@@ -116,12 +117,12 @@ function dayEndsOf(points: Measured['points']): number[] {
   const dayOf = (local: number) => Math.floor(local / (24 * HOUR));
   const ends: number[] = [];
   for (let i = 1; i < timed.length && ends.length < 200; i++) {
-    const [before, now] = [timed[i - 1]!, timed[i]!];
+    const [before, now] = [at(timed, i - 1), at(timed, i)];
     if (dayOf(now.local) <= dayOf(before.local)) continue;
     const midnight = dayOf(now.local) * 24 * HOUR;
     const rest = longestRest(timed, i, midnight - 12 * HOUR, midnight + 12 * HOUR);
     const km = rest && rest.ms >= NIGHT_REST * HOUR ? rest.km : before.km;
-    if (km > (ends.at(-1) ?? 0) && km < points.at(-1)!.km) ends.push(km);
+    if (km > (ends.at(-1) ?? 0) && km < last(points).km) ends.push(km);
   }
   return ends;
 }
@@ -129,22 +130,22 @@ function dayEndsOf(points: Measured['points']): number[] {
 /** The longest stay at one spot that touches a window of local time round a midnight's pass. */
 function longestRest(
   timed: readonly { km: number; ms: number; local: number }[],
-  at: number,
+  inHeap: number,
   from: number,
   to: number,
 ): { km: number; ms: number } | null {
-  let first = at;
-  while (first > 0 && timed[first - 1]!.local >= from) first--;
+  let first = inHeap;
+  while (first > 0 && at(timed, first - 1).local >= from) first--;
   let best: { km: number; ms: number } | null = null;
   let start = Math.max(0, first - 1);
-  for (let end = start + 1; end < timed.length && timed[end]!.local <= to + 12 * HOUR; end++) {
-    while (start < end && timed[end]!.km - timed[start]!.km > WANDERS) start++;
-    if (timed[start]!.local > to) break;
-    const stay = { km: timed[end]!.km, ms: timed[end]!.ms - timed[start]!.ms };
+  for (let end = start + 1; end < timed.length && at(timed, end).local <= to + 12 * HOUR; end++) {
+    while (start < end && at(timed, end).km - at(timed, start).km > WANDERS) start++;
+    if (at(timed, start).local > to) break;
+    const stay = { km: at(timed, end).km, ms: at(timed, end).ms - at(timed, start).ms };
     // A device that was off meanwhile: slower than on foot from one point to the next is a rest as well.
-    const last = timed[end - 1]!;
-    const [ms, km] = [timed[end]!.ms - last.ms, timed[end]!.km - last.km];
-    const off = km <= (RESTING * ms) / HOUR ? { km: last.km, ms } : { km: 0, ms: 0 };
+    const previous = at(timed, end - 1);
+    const [ms, km] = [at(timed, end).ms - previous.ms, at(timed, end).km - previous.km];
+    const off = km <= (RESTING * ms) / HOUR ? { km: previous.km, ms } : { km: 0, ms: 0 };
     for (const pause of [stay, off]) if (pause.ms > (best?.ms ?? 0)) best = pause;
   }
   return best;
@@ -159,26 +160,26 @@ function thinned(points: Measured['points'], most: number): Measured['points'] {
   const n = points.length;
   const before = Int32Array.from({ length: n }, (_, i) => i - 1);
   const after = Int32Array.from({ length: n }, (_, i) => i + 1);
-  const cos = Math.cos((points[0]!.lat * Math.PI) / 180) || 1e-6;
+  const cos = Math.cos((at(points, 0).lat * Math.PI) / 180) || 1e-6;
   // Metres, good enough for telling which triangle is the least; over the date line the shorter way counts.
-  const x = (i: number, from: number) => ((points[i]!.lon - points[from]!.lon + 540) % 360) - 180;
+  const x = (i: number, from: number) => ((at(points, i).lon - at(points, from).lon + 540) % 360) - 180;
   const area = (i: number) => {
-    const [a, b] = [before[i]!, after[i]!];
-    const [x1, y1] = [x(i, a) * cos * 111_000, (points[i]!.lat - points[a]!.lat) * 111_000];
-    const [x2, y2] = [x(b, a) * cos * 111_000, (points[b]!.lat - points[a]!.lat) * 111_000];
-    const up = Math.abs((points[i]!.ele ?? 0) - ((points[a]!.ele ?? 0) + (points[b]!.ele ?? 0)) / 2);
+    const [a, b] = [at(before, i), at(after, i)];
+    const [x1, y1] = [x(i, a) * cos * 111_000, (at(points, i).lat - at(points, a).lat) * 111_000];
+    const [x2, y2] = [x(b, a) * cos * 111_000, (at(points, b).lat - at(points, a).lat) * 111_000];
+    const up = Math.abs((at(points, i).ele ?? 0) - ((at(points, a).ele ?? 0) + (at(points, b).ele ?? 0)) / 2);
     return Math.abs(x1 * y2 - x2 * y1) / 2 + up * Math.hypot(x2, y2);
   };
   const size = new Float64Array(n);
   const heap: number[] = [];
-  const at = new Int32Array(n).fill(-1);
+  const inHeap = new Int32Array(n).fill(-1);
   const swap = (i: number, j: number) => {
-    [heap[i], heap[j]] = [heap[j]!, heap[i]!];
-    at[heap[i]!] = i;
-    at[heap[j]!] = j;
+    [heap[i], heap[j]] = [at(heap, j), at(heap, i)];
+    inHeap[at(heap, i)] = i;
+    inHeap[at(heap, j)] = j;
   };
   const up = (i: number) => {
-    while (i > 0 && size[heap[(i - 1) >> 1]!]! > size[heap[i]!]!) {
+    while (i > 0 && at(size, at(heap, (i - 1) >> 1)) > at(size, at(heap, i))) {
       swap(i, (i - 1) >> 1);
       i = (i - 1) >> 1;
     }
@@ -186,7 +187,8 @@ function thinned(points: Measured['points'], most: number): Measured['points'] {
   const down = (i: number) => {
     for (;;) {
       let least = i;
-      for (const c of [2 * i + 1, 2 * i + 2]) if (c < heap.length && size[heap[c]!]! < size[heap[least]!]!) least = c;
+      for (const c of [2 * i + 1, 2 * i + 2])
+        if (c < heap.length && at(size, at(heap, c)) < at(size, at(heap, least))) least = c;
       if (least === i) return;
       swap(i, least);
       i = least;
@@ -194,25 +196,25 @@ function thinned(points: Measured['points'], most: number): Measured['points'] {
   };
   for (let i = 1; i < n - 1; i++) {
     size[i] = area(i);
-    at[i] = heap.push(i) - 1;
-    up(at[i]!);
+    inHeap[i] = heap.push(i) - 1;
+    up(at(inHeap, i));
   }
   const gone = new Uint8Array(n);
   for (let left = n; left > most; left--) {
-    const out = heap[0]!;
+    const out = at(heap, 0);
     swap(0, heap.length - 1);
     heap.pop();
-    at[out] = -1;
+    inHeap[out] = -1;
     down(0);
     gone[out] = 1;
-    const [a, b] = [before[out]!, after[out]!];
+    const [a, b] = [at(before, out), at(after, out)];
     after[a] = b;
     before[b] = a;
     for (const i of [a, b])
-      if (at[i]! >= 0) {
-        size[i] = Math.max(size[out]!, area(i));
-        up(at[i]!);
-        down(at[i]!);
+      if (at(inHeap, i) >= 0) {
+        size[i] = Math.max(at(size, out), area(i));
+        up(at(inHeap, i));
+        down(at(inHeap, i));
       }
   }
   return points.filter((_, i) => !gone[i]);
@@ -274,7 +276,7 @@ export function makeRoute(title: string, track: readonly TrackPoint[], waypoints
   };
 }
 
-export const routeKm = (route: Route): number => route.points.at(-1)![3];
+export const routeKm = (route: Route): number => last(route.points)[3];
 
 /** A spot along a route. */
 export interface Along extends Spot {
@@ -288,19 +290,19 @@ const STEP = 0.5;
 export function spotsAlong(route: Route, step = STEP): Along[] {
   const out: Along[] = [];
   route.points.forEach((p, i) => {
-    const last = route.points[i - 1];
-    if (last) {
-      const n = Math.min(10_000, Math.ceil((p[3] - last[3]) / step));
+    const previous = route.points[i - 1];
+    if (previous) {
+      const n = Math.min(10_000, Math.ceil((p[3] - previous[3]) / step));
       // The shorter way round, should the stretch cross the date line.
-      const dLon = ((p[1] - last[1] + 540) % 360) - 180;
+      const dLon = ((p[1] - previous[1] + 540) % 360) - 180;
       for (let k = 1; k < n; k++) {
         const share = k / n;
-        const lon = last[1] + share * dLon;
+        const lon = previous[1] + share * dLon;
         out.push({
-          lat: last[0] + share * (p[0] - last[0]),
+          lat: previous[0] + share * (p[0] - previous[0]),
           lon: lon > 180 ? lon - 360 : lon < -180 ? lon + 360 : lon,
-          ele: last[2] === null || p[2] === null ? null : last[2] + share * (p[2] - last[2]),
-          km: last[3] + share * (p[3] - last[3]),
+          ele: previous[2] === null || p[2] === null ? null : previous[2] + share * (p[2] - previous[2]),
+          km: previous[3] + share * (p[3] - previous[3]),
         });
       }
     }

@@ -1,3 +1,4 @@
+import { at } from '../../ground/numbers.js';
 import { around } from 'geokdbush';
 import KDBush from 'kdbush';
 import { apart } from './geo.js';
@@ -62,8 +63,8 @@ export function marksOnTheWay(route: Route, close = ON_THE_WAY): { mark: Mark; k
     // One pass is a run of spots that are close; the nearest of the run is where it is passed.
     for (let i = 0; i < near.length;) {
       let end = i;
-      while (end + 1 < near.length && spots[near[end + 1]!]!.km - spots[near[end]!]!.km <= APART) end++;
-      const run = near.slice(i, end + 1).map((k) => spots[k]!);
+      while (end + 1 < near.length && at(spots, at(near, end + 1)).km - at(spots, at(near, end)).km <= APART) end++;
+      const run = near.slice(i, end + 1).map((k) => at(spots, k));
       const best = run.reduce((a, b) => (apart(b, mark) < apart(a, mark) ? b : a));
       out.push({ mark, km: best.km });
       i = end + 1;
@@ -115,7 +116,7 @@ export function sectionsOf(route: Route, by: 'day' | 'mark'): Section[] {
     let fuelGap: number | null = null;
     if (hasFuel)
       stops.slice(1).forEach((stop, i) => {
-        const start = stops[i]!;
+        const start = at(stops, i);
         if (start < to && stop > from) fuelGap = Math.max(fuelGap ?? 0, stop - start);
       });
     const section: Section = {

@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue';
 import {
   byTrouble,
+  reasonOf,
   troublesIn,
   type CurvePoint,
   type KitPiece,
@@ -104,32 +105,7 @@ const left = computed(() => {
   return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
 });
 
-/** A head's name, with its bike's where that is another one's. */
-function nameOf(p: KitPiece, i: number): string {
-  const f = garage.doc?.fasteners.find((x) => x.id === p.needed[i]);
-  const bike = f && f.bikeId !== garage.bike?.id ? garage.doc?.bikes.find((b) => b.id === f.bikeId) : null;
-  return bike ? `${p.neededNames[i]!} of ${bike.name}` : p.neededNames[i]!;
-}
-function reason(p: KitPiece): string {
-  const parts: string[] = [];
-  if (p.needed.length > 0)
-    parts.push(p.needed.length === 1 ? `only for ${nameOf(p, 0)}` : `${p.needed.length} fasteners need it`);
-  if (p.serves.length > 0)
-    parts.push(
-      `for ${p.serves
-        .slice(0, 3)
-        .map((s) => s.toLowerCase())
-        .join(', ')}${p.serves.length > 3 ? ` and ${p.serves.length - 3} more` : ''}`,
-    );
-  if (p.piece.mark === 'always' || p.piece.mark === 'twice') parts.push(`you marked it ${p.piece.mark}`);
-  if (p.standsInFor.length > 0)
-    parts.push(
-      p.standsInFor.every((name) => name === p.piece.name)
-        ? 'a second one, should one be lost or break'
-        : `stands in for ${p.standsInFor.join(', ')}, should it be lost or break`,
-    );
-  return parts.join(' · ') || 'backs up another tool';
-}
+const reason = (p: KitPiece) => reasonOf(p, garage.doc?.bikes ?? [], garage.bike?.id ?? null);
 /** Cautions of the mends that a piece is there for. */
 function cautionsOf(p: KitPiece): string[] {
   const ways = (answers.answer?.exposures ?? [])
@@ -152,7 +128,7 @@ function explainPiece(p: KitPiece) {
         value: `${w.instead ? `${w.instead} (${w.grade})` : 'no repair'}, −${time(w.hours)}`,
       })),
       { name: 'expected uses', value: p.uses.toFixed(2) },
-      { name: 'price', value: `${p.piece.price.toFixed(2)} EUR` },
+      { name: 'price', value: money(p.piece.price) },
       ...cautionsOf(p).map((value) => ({ name: 'mind', value })),
     ],
     source: `mass: ${sourceWords(p.piece.source)}; rates and hours: typical values and your record`,

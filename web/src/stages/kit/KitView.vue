@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from 'vue-router';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
-import { figure, LEVEL_NAMES, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { figure, LEVEL_NAMES, neededWords, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useFrontier } from '../../stores/frontier';
@@ -381,9 +381,12 @@ function adds(i: number): string {
             <p v-if="chosen.needed.length > 0">
               <strong class="gap num">{{ chosen.needed.length }}</strong>
               {{ chosen.needed.length === 1 ? 'fastener is' : 'fasteners are' }} out of reach:
-              {{ chosen.neededNames.slice(0, 12).join(', ')
-              }}<template v-if="chosen.neededNames.length > 12"> and {{ chosen.neededNames.length - 12 }} more</template
-              >.
+              {{
+                chosen.neededBy
+                  .slice(0, 12)
+                  .map((n) => neededWords(n, garage.doc?.bikes ?? [], garage.bike?.id ?? null))
+                  .join(', ')
+              }}<template v-if="chosen.neededBy.length > 12"> and {{ chosen.neededBy.length - 12 }} more</template>.
             </p>
             <ul v-if="chosen.without.length > 0" class="instead">
               <li v-for="w in chosen.without.slice(0, 8)" :key="w.trouble">

@@ -59,11 +59,12 @@ function addUsed(item: string) {
   const thing = rest.value.find((t) => t.item === item);
   if (thing) setUsed(thing, 1);
 }
+const wrongDays = ref<string | null>(null);
 function setDay(which: keyof Days, text: string) {
   if (!/^\d{4}-\d{2}-\d{2}$/u.test(text)) return;
   const next = { ...days.value, [which]: text };
   if (next.from <= next.to) days.value = next;
-  else notice.say('The first day has to come before the last.');
+  wrongDays.value = next.from <= next.to ? null : 'The first day has to come before the last.';
 }
 
 const home = ref<string[]>([]);
@@ -153,6 +154,7 @@ const why = (m: RateMoved) =>
           label="Last day"
           kind="date"
           :model-value="days.to"
+          :fault="wrongDays"
           @change="setDay('to', ($event.target as HTMLInputElement).value)"
         />
       </div>

@@ -17,7 +17,7 @@ const soft = computed(() =>
 const with_ = (key: string) => props.packing.stowed.filter((s) => s.on?.key === key).map((s) => s.item.name);
 interface Look {
   name: string;
-  across: readonly [number, number];
+  across: Parameters<typeof shadow>[1];
   depth: number;
   width: number;
   height: number;
@@ -40,8 +40,8 @@ const outline = (pose: Pose, look: Look) =>
     .map(([x, y]) => `${x.toFixed(1)},${flip(look, y).toFixed(1)}`)
     .join(' ');
 const centre = (pose: Pose, look: Look) => ({
-  x: pose.middle[look.across[0]]!,
-  y: flip(look, pose.middle[look.across[1]]!),
+  x: pose.middle[look.across[0]],
+  y: flip(look, pose.middle[look.across[1]]),
 });
 const PX = 1.05;
 const scale = computed(() => Math.min(PX, 360 / Math.max(inside.value.length, 1)));

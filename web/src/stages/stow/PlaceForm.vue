@@ -6,6 +6,8 @@ import { cut, PLACE_KINDS, placeSchema, TIERS, TIER_MINUTES, USUAL_SLOTS, type P
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
+import { useRowForm } from '../../ui/useRules';
+import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 
 const props = defineProps<{ place: Place }>();
@@ -13,13 +15,14 @@ const emit = defineEmits<{ close: [] }>();
 const garage = useGarage();
 const notice = useNotice();
 
+const { set: write, faults } = useRowForm<Place>(
+  placeSchema,
+  () => props.place,
+  (label, row) => garage.put(label, 'places', row),
+);
 function set(fields: Partial<Place>) {
-  const next = { ...props.place, ...fields };
-  if (next.kind === 'roll') next.slots ??= USUAL_SLOTS;
-  else next.slots = null;
-  const checked = placeSchema.safeParse(next);
-  if (checked.success) garage.put(`change ${next.name}`, 'places', checked.data);
-  else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
+  const { kind, slots, name } = { ...props.place, ...fields };
+  write(`change ${name}`, { ...fields, slots: kind === 'roll' ? (slots ?? USUAL_SLOTS) : null });
 }
 const text = (event: Event) => (event.target as HTMLInputElement).value;
 const slots = computed(() => props.place.slots ?? []);
@@ -51,6 +54,7 @@ function remove() {
       class="wide"
       label="Name"
       :model-value="place.name"
+      :fault="faults['name'] ?? null"
       maxlength="120"
       @change="set({ name: text($event) })"
     />
@@ -214,6 +218,7 @@ function remove() {
       maxlength="2000"
       @change="set({ note: cut(text($event), 2000) })"
     />
+    <FormFaults class="wide" :faults="faults" :shown="['name']" />
     <p class="wide acts">
       <v-btn @click="emit('close')">Done</v-btn><v-btn variant="tonal" class="gap" @click="remove">Delete place</v-btn>
     </p>

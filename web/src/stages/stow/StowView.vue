@@ -280,13 +280,13 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
               >Nothing to pack yet. <router-link to="/kit">Kit</router-link> decides what to carry.</template
             >
             <template v-else-if="faults.length === 0"
-              ><strong>All {{ packing.stowed.length }} have one</strong>,
+              ><strong>All {{ packing.stowed.length }} placed</strong>:
               {{
                 packing.proven
-                  ? 'the best layout for your priorities, proven.'
+                  ? 'proven best.'
                   : search.progress !== null
                     ? 'still improving …'
-                    : `at most ${(packing.cost - packing.bound).toFixed(1)} points from the best.`
+                    : `${(packing.cost - packing.bound).toFixed(1)} points off at most.`
               }}</template
             >
             <strong v-if="loose.length > 0" class="gap"
@@ -350,6 +350,13 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
             Math.abs(now.packed.side) < 0.005 ? 'to either side' : now.packed.side > 0 ? 'to the left' : 'to the right'
           }}
         </v-btn>
+        <span class="keys soft"
+          ><span class="key" aria-hidden="true" /> how full
+          <svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true">
+            <circle class="disc" r="6" />
+            <path class="quarter" d="M0 0V-6A6 6 0 0 1 6 0ZM0 0V6A6 6 0 0 1-6 0Z" /></svg
+          >{{ ' ' }}middle of the weight</span
+        >
       </p>
       <v-tabs v-model="mode" class="modes" aria-label="What to look at">
         <v-tab v-for="(name, key) in MODES" :key="key" :value="key">
@@ -475,6 +482,28 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   flex-wrap: wrap;
   gap: 2px 22px;
   font-size: 14.5px;
+}
+.keys {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  font-size: 13px;
+}
+.key {
+  width: 14px;
+  height: 10px;
+  border: 1.4px solid var(--ink);
+  background: var(--measured);
+}
+.keys svg {
+  margin-left: 8px;
+}
+.disc {
+  fill: var(--sheet);
+  stroke: var(--ink);
+}
+.quarter {
+  fill: var(--ink);
 }
 .figures button {
   cursor: pointer;

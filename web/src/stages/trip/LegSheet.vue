@@ -19,6 +19,8 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useNotice } from '../../shell/notice';
 import NumberField from '../../ui/NumberField.vue';
+import { useRowForm } from '../../ui/useRules';
+import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 
 const props = defineProps<{ trip: Trip }>();
@@ -42,12 +44,11 @@ const SPEEDS: Record<keyof Trip['speeds'], { label: string; quantity: Quantity }
   hitching: { label: 'Hitching', quantity: 'speed' },
 };
 
-function write(label: string, fields: Partial<Trip>) {
-  const next = { ...props.trip, ...fields };
-  const checked = tripSchema.safeParse(next);
-  if (checked.success) garage.put(label, 'trips', checked.data);
-  else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
-}
+const { set: write, faults } = useRowForm<Trip>(
+  tripSchema,
+  () => props.trip,
+  (label, row) => garage.put(label, 'trips', row),
+);
 const setLeg = (leg: Leg, fields: Partial<Leg>) =>
   write(`change ${leg.name}`, { legs: props.trip.legs.map((l) => (l.id === leg.id ? { ...l, ...fields } : l)) });
 const text = (event: Event) => (event.target as HTMLInputElement).value;
@@ -92,6 +93,7 @@ function show(leg: Leg) {
         class="wide"
         label="Trip"
         :model-value="trip.name"
+        :fault="faults['name'] ?? null"
         maxlength="120"
         @change="write('rename the trip', { name: text($event) })"
       />
@@ -99,6 +101,7 @@ function show(leg: Leg) {
         label="You leave on"
         kind="date"
         :model-value="trip.leaves ?? ''"
+        :fault="faults['leaves'] ?? null"
         @change="write('the day of leaving', { leaves: text($event) || null })"
       />
       <SelectField
@@ -284,6 +287,7 @@ function show(leg: Leg) {
         />
       </div>
     </section>
+    <FormFaults :faults="faults" :shown="['name', 'leaves']" />
     <p class="acts">
       <v-btn @click="add">Add a leg</v-btn>
       <v-btn variant="tonal" @click="planning = true">Another trip</v-btn>

@@ -13,7 +13,8 @@ const explain = useExplain();
 const element = ref<HTMLElement>();
 const size = useSize(element);
 
-const ROW = 27;
+/** Rows are taller where names need two lines. */
+const ROW = computed(() => (size.width < 620 ? 40 : 27));
 const sums = computed(() => byTrouble(props.answer.kit, props.bikeId));
 /** A trouble that no part of the kit speaks of: nothing is lost or won by it. */
 const NOTHING = (e: Exposure): TroubleSum => ({
@@ -35,7 +36,7 @@ const rows = computed(() =>
     .map((e) => ({ e, m: sums.value.get(e.trouble.id) ?? NOTHING(e) }))
     .filter(({ e }) => e.atStake > 0.0005 || e.odds > 0.001),
 );
-const labelWidth = computed(() => (size.width < 520 ? 138 : size.width < 620 ? 220 : 256));
+const labelWidth = computed(() => (size.width < 520 ? 138 : size.width < 620 ? 220 : size.width < 650 ? 256 : 292));
 const x = computed(() =>
   scaleLinear(
     [0, max(rows.value, ({ e }) => e.atStake) ?? 1],
@@ -45,10 +46,13 @@ const x = computed(() =>
 const tickCount = computed(() => (size.width < 520 ? 2 : 4));
 const minutes = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
 
-/** Names end before their bars begin; the whole name is in the row's own label. */
-const shown = (name: string) => {
-  const most = labelWidth.value < 200 ? 19 : labelWidth.value < 250 ? 32 : 38;
-  return name.length > most ? `${name.slice(0, most - 2).trimEnd()}…` : name;
+/** A name in one line, or two where it is long; what is longer still ends there, the whole name is in the row's own label. */
+const linesOf = (name: string): string[] => {
+  const most = labelWidth.value < 200 ? 19 : labelWidth.value < 250 ? 32 : labelWidth.value < 290 ? 38 : 44;
+  const cut = (text: string) => (text.length > most ? `${text.slice(0, most - 2).trimEnd()}…` : text);
+  if (name.length <= most || ROW.value < 40) return [cut(name)];
+  const at = name.lastIndexOf(' ', most);
+  return at > 0 ? [name.slice(0, at), cut(name.slice(at + 1))] : [cut(name)];
 };
 function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   const t = e.trouble;
@@ -79,6 +83,10 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
 
 <template>
   <div ref="element" class="troubles">
+    <p class="soft note">
+      <span class="key-box" /> hours at risk without a kit <span class="key-box left" /> left with this kit. Then the
+      hours, and on how many of such trips it happens. Typical values: press a row for its formula.
+    </p>
     <svg :width="size.width" :height="rows.length * ROW + 34" role="group" aria-label="Troubles by hours at stake">
       <g :transform="`translate(${labelWidth} 22)`">
         <template v-for="tick in x.ticks(tickCount)" :key="tick">
@@ -99,12 +107,12 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
         @keydown.space.prevent="show(r)"
       >
         <rect class="hit" x="0" y="0" :width="size.width" :height="ROW" />
-        <text class="name" x="2" :y="ROW / 2 + 5">
-          {{ shown(r.e.trouble.name) }}
+        <text class="name" :y="ROW / 2 + (linesOf(r.e.trouble.name).length > 1 ? -3 : 5)">
+          <tspan v-for="(text, k) in linesOf(r.e.trouble.name)" :key="k" x="2" :dy="k === 0 ? 0 : 16">{{ text }}</tspan>
         </text>
-        <g :transform="`translate(${labelWidth} 5)`">
-          <rect class="without" x="0" y="0.5" :width="Math.max(1.5, x(r.e.atStake))" :height="ROW - 11" />
-          <rect class="left" x="0" y="0.5" :width="x(r.m.hoursLeft)" :height="ROW - 11" />
+        <g :transform="`translate(${labelWidth} ${(ROW - 17) / 2})`">
+          <rect class="without" x="0" y="0.5" :width="Math.max(1.5, x(r.e.atStake))" :height="16" />
+          <rect class="left" x="0" y="0.5" :width="x(r.m.hoursLeft)" :height="16" />
         </g>
         <text class="figure" :x="size.width - 62" :y="ROW / 2 + 5" text-anchor="end">{{ minutes(r.e.atStake) }}</text>
         <text class="figure odds" :x="size.width - 2" :y="ROW / 2 + 5" text-anchor="end">
@@ -112,10 +120,6 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
         </text>
       </g>
     </svg>
-    <p class="soft note">
-      <span class="key-box" /> at stake without a kit <span class="key-box left" /> left with the present kit · right:
-      P(at least one) · typical values, press a row for its formula
-    </p>
   </div>
 </template>
 
@@ -168,14 +172,17 @@ svg {
 }
 .note {
   font-size: 13px;
-  margin-top: 4px;
+  margin-bottom: 8px;
 }
 .key-box {
   display: inline-block;
   width: 14px;
   height: 10px;
   border: 1.4px solid var(--ink);
-  margin: 0 2px 0 8px;
+  margin: 0 2px 0 0;
+}
+.key-box + .key-box {
+  margin-left: 8px;
   vertical-align: -1px;
 }
 .key-box.left {

@@ -22,6 +22,8 @@ import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
+import { useRowForm } from '../../ui/useRules';
+import FormFaults from '../../ui/FormFaults.vue';
 import type { GpxResult } from '../../workers/trip.worker';
 import { useTripWork } from './useTripWork';
 import WorkBar from '../../ui/WorkBar.vue';
@@ -34,11 +36,11 @@ const work = useTripWork();
 const refused = ref('');
 const route = computed(() => props.trip.route);
 
-function write(label: string, fields: Partial<Trip>) {
-  const checked = tripSchema.safeParse({ ...props.trip, ...fields });
-  if (checked.success) garage.put(label, 'trips', checked.data);
-  else notice.say(checked.error.issues[0]?.message ?? 'Check this number');
-}
+const { set: write, faults } = useRowForm<Trip>(
+  tripSchema,
+  () => props.trip,
+  (label, row) => garage.put(label, 'trips', row),
+);
 async function open(files: File[]) {
   refused.value = '';
   const big = files.find((f) => f.size > MOST_GPX_BYTES);
@@ -117,6 +119,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
       @stop="work.stop()"
     />
     <p v-if="refused" class="note gap" role="alert">{{ refused }}</p>
+    <FormFaults :faults="faults" :shown="[]" />
     <p v-if="!route" class="note soft">
       Tracks, routes and waypoints, several files one after the other. How far help is along the whole way follows from
       the waypoints and what they are good for.

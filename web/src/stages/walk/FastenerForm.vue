@@ -18,6 +18,7 @@ import {
   type Fastener,
 } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import TermWord from '../../ui/TermWord.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TextField from '../../ui/TextField.vue';
 import { climbed } from './climbed';
@@ -156,6 +157,9 @@ const TRAITS = [
     />
     <fieldset v-for="e in ends" :key="e.key" class="wide">
       <legend>{{ e.title }}</legend>
+      <p v-if="e.key === 'access'" class="soft">
+        What do these{{ ' ' }}<TermWord term="access" label="measures" />{{ ' ' }}mean?
+      </p>
       <span class="fields">
         <SelectField
           label="Comes from"
