@@ -1,4 +1,4 @@
-import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
@@ -7,56 +7,18 @@ import {
   type Fastener,
   type GarageDocument,
   type KitHint,
-  type Missing,
   type PackingHint,
   type Phase,
   type Question,
 } from '@necessaire/core';
-import type { AnswerWorker } from '../workers/answer.worker';
 import { today } from '../ui/day';
+import { figuresOf, type Figures } from './answer/figures';
+import { answerOf, keepAnswer, lastAnswer } from './answer/lastAnswer';
+import { answerWorker } from './answer/worker';
 import { useGarage } from './garage';
-import { answerOf, keepAnswer, lastAnswer } from './lastAnswer';
 import { useView } from './view';
 
-/** The figures of the readout, kept apart so that two answers can be compared. */
-export interface Figures {
-  reached: number;
-  chosen: number;
-  gaps: number;
-  mass: number;
-  bulk: number;
-  home: number;
-  atStake: number;
-  /** Share of the hours at stake that is saved by proven repairs. */
-  ready: number;
-  /** Fasteners that the kit itself turns. */
-  carried: number;
-  /** What each figure still wants before it can be known; null where it is known. */
-  missing: Record<FigureKey, Missing | null>;
-}
-/** Figures that the readout shows. */
-export type FigureKey = 'reached' | 'gaps' | 'mass' | 'bulk' | 'home' | 'atStake' | 'ready';
-
-const figuresOf = (a: Answer): Figures => ({
-  reached: a.reached,
-  chosen: a.chosen,
-  gaps: a.chosen - a.reached,
-  mass: a.kit.mass,
-  bulk: a.kit.bulk,
-  home: a.kit.home,
-  atStake: a.kit.atStake,
-  ready: a.ready ?? 0,
-  carried: new Set(a.fasteners.map((f) => f.id).filter((id) => a.kit.reached.includes(id))).size,
-  missing: {
-    reached: a.unknown.reached,
-    gaps: a.unknown.reached,
-    ready: a.unknown.home,
-    mass: a.unknown.mass,
-    bulk: a.unknown.mass,
-    home: a.unknown.home,
-    atStake: a.unknown.home,
-  },
-});
+export type { FigureKey, Figures } from './answer/figures';
 
 /** A run that is stale and has taken this long is cut off; a shorter one ends by itself sooner than a new worker starts. */
 const CUT_AFTER = 600;
@@ -91,23 +53,13 @@ export const useAnswer = defineStore('answer', () => {
   let hint: ((mass: number) => KitHint | null) | null = null;
   /** The last packing that a longer search found. */
   let packed: PackingHint | null = null;
-  let worker: Worker | null = null;
-  let remote: Remote<AnswerWorker> | null = null;
+  const worker = answerWorker();
   let running: { since: number; stale: boolean } | null = null;
   let again = false;
   let subject = '';
 
-  function spawn() {
-    worker = new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' });
-    remote = wrap<AnswerWorker>(worker);
-  }
-  let onCut = () => {};
   function cut() {
-    onCut();
-    remote?.[releaseProxy]();
-    worker?.terminate();
-    worker = null;
-    remote = null;
+    worker.cut();
     running = null;
   }
 
@@ -135,15 +87,28 @@ export const useAnswer = defineStore('answer', () => {
     slow.value = false;
     phase.value = null;
   }
-  /** The answer of the last visit stands, dimmed, until this one's is there. */
-  async function showLast(doc: GarageDocument, question: Question, garageId: string) {
+  /** Shows an answer, beside the one before where both are of the same bike and trip: no difference is shown between two questions. */
+  function show(made: Answer, asked: string) {
+    const now = figuresOf(made);
+    before.value = asked === subject ? figures.value : null;
+    subject = asked;
+    answer.value = made;
+    figures.value = now;
+    failed.value = null;
+    old.value = false;
+  }
+  /** Shows what was answered at the last visit. True where it is the answer: of this very document, question and program. Another program's stands dimmed. */
+  async function showLast(of: string, asked: string, mine: object): Promise<boolean> {
     // The page is painted first.
     await new Promise((painted) => setTimeout(painted));
-    const kept = await lastAnswer(garageId, answerOf(doc, question));
-    if (!kept || answer.value || view.garageId !== garageId) return;
-    answer.value = kept;
-    figures.value = figuresOf(kept);
+    const kept = await lastAnswer(ownerId ?? '', of);
+    if (!kept || running !== mine || answer.value) return false;
+    show(kept.answer, asked);
+    if (kept.build === __BUILD__) return true;
     old.value = true;
+    // Two programs are not compared.
+    subject = '';
+    return false;
   }
 
   /** Garage that the shown answer is of: it is shown for no other. */
@@ -165,7 +130,6 @@ export const useAnswer = defineStore('answer', () => {
       if (performance.now() - running.since < CUT_AFTER) return;
       cut();
     }
-    if (!remote) spawn();
     again = false;
     busy.value = true;
     const mine = { since: performance.now(), stale: false };
@@ -178,32 +142,24 @@ export const useAnswer = defineStore('answer', () => {
       packed,
     };
     const asked = `${bike.id} ${trip?.id ?? ''}`;
-    const plain = { bikeId: bike.id, tripId: trip?.id ?? null, today: question.today };
-    if (answer.value === null) void showLast(doc, plain as Question, garageId);
+    const of = answerOf(doc, { bikeId: bike.id, tripId: trip?.id ?? null, today: question.today });
     const typed = draft.value !== null;
     const timer = setTimeout(() => (slow.value = true), PROGRESS_AFTER);
     try {
-      const made = await remote!.answer(
+      if (answer.value === null && !typed && (await showLast(of, asked, mine))) return;
+      if (running !== mine || mine.stale) return;
+      const made = await worker.asked().answer(
         withDraft(doc),
         question,
         proxy((p: Phase) => {
           if (running === mine) phase.value = p;
         }),
       );
-      if (running !== mine || view.garageId !== garageId) return;
-      if (!mine.stale) {
-        const now = figuresOf(made);
-        // Another bike or trip is another question: no difference is shown between two of them.
-        before.value = asked === subject ? figures.value : null;
-        subject = asked;
-        answer.value = made;
-        figures.value = now;
-        draftShown.value = typed;
-        failed.value = null;
-        old.value = false;
-        // What is only typed so far is no answer to come back to.
-        if (!typed) void keepAnswer(garageId, answerOf(doc, plain), made);
-      }
+      if (running !== mine || view.garageId !== garageId || mine.stale) return;
+      show(made, asked);
+      draftShown.value = typed;
+      // What is only typed so far is no answer to come back to.
+      if (!typed) void keepAnswer(garageId, of, made);
     } catch (error) {
       if (running === mine) {
         failed.value = inWords(error);
@@ -227,14 +183,6 @@ export const useAnswer = defineStore('answer', () => {
     () => void run(),
     { immediate: true },
   );
-
-  /** Asks the worker for something beside the answer; null when the worker was ended meanwhile, because what was asked of is stale. */
-  async function ask<T>(question: (worker: Remote<AnswerWorker>) => Promise<T>): Promise<T | null> {
-    if (!remote) spawn();
-    const asked = remote!;
-    const ended = new Promise<null>((resolve) => (onCut = () => resolve(null)));
-    return Promise.race([question(asked), ended]);
-  }
 
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
   const takeHints = (from: typeof hint) => (hint = from);
@@ -260,6 +208,6 @@ export const useAnswer = defineStore('answer', () => {
     draft,
     draftShown,
     byFastener,
-    ask,
+    ask: worker.ask,
   };
 });

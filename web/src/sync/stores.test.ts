@@ -13,7 +13,7 @@ import {
   type TableName,
 } from '@necessaire/core';
 import type { OpenGarage } from '../api/client';
-import { keepAnswer, lastAnswer, answerOf } from '../stores/lastAnswer';
+import { keepAnswer, lastAnswer, answerOf } from '../stores/answer/lastAnswer';
 import { keepGarage, keepList, keptGarage, keptList } from './garageStore';
 import { outboxStore } from './outboxStore';
 
@@ -161,7 +161,7 @@ describe('a garage in the browser', () => {
     const answer = { kit: 1 } as unknown as Parameters<typeof keepAnswer>[2];
     const of = answerOf(document, { bikeId: 'a' });
     await keepAnswer(id, of, answer);
-    expect(await lastAnswer(id, of)).toEqual(answer);
+    expect(await lastAnswer(id, of)).toEqual({ of, build: 'test', answer });
     expect(await lastAnswer(id, answerOf(document, { bikeId: 'b' }))).toBeNull();
     expect(await lastAnswer(id, answerOf({ ...document, supplies: [] }, { bikeId: 'a' }))).toBeNull();
     expect(await lastAnswer(fresh(), of)).toBeNull();

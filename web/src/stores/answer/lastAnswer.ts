@@ -5,6 +5,8 @@ import type { Answer, GarageDocument } from '@necessaire/core';
 interface Kept {
   /** Fingerprint of the document and what was asked. */
   of: string;
+  /** The build of the program that answered; absent from before it was noted. */
+  build?: string;
   answer: Answer;
 }
 
@@ -30,11 +32,11 @@ const database = () =>
 export const answerOf = (doc: GarageDocument, question: object): string =>
   fingerprint(JSON.stringify(doc)) + fingerprint(JSON.stringify(question));
 
-/** The last answer of a garage, where it is still of the same document; null where it is not, or nothing is kept. */
-export async function lastAnswer(garageId: string, of: string): Promise<Answer | null> {
+/** The last answer of a garage, with the build that gave it, where it is still of the same document; null where it is not, or nothing is kept. */
+export async function lastAnswer(garageId: string, of: string): Promise<Kept | null> {
   try {
     const kept = (await (await database()).get(STORE, garageId)) as Kept | undefined;
-    return kept?.of === of ? kept.answer : null;
+    return kept?.of === of ? kept : null;
   } catch {
     // A browser that keeps nothing works it out anew.
     return null;
@@ -42,7 +44,7 @@ export async function lastAnswer(garageId: string, of: string): Promise<Answer |
 }
 export async function keepAnswer(garageId: string, of: string, answer: Answer): Promise<void> {
   try {
-    await (await database()).put(STORE, { of, answer } satisfies Kept, garageId);
+    await (await database()).put(STORE, { of, build: __BUILD__, answer } satisfies Kept, garageId);
   } catch {
     // The next visit works it out anew.
   }
