@@ -68,7 +68,7 @@ function seededCrew(seed: number, riders: number, heads: number, pieces: number)
   };
 }
 
-const solve = await loadSolver(undefined, 60);
+const solve = await loadSolver();
 const pad = (text: string | number, n: number) => String(text).padStart(n);
 console.log(
   'crew            heads pieces asks  case ms  first ms  over exact  exact ms  its gap  gaps  alone/together',

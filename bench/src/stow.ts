@@ -96,7 +96,7 @@ for (const { name, input } of inputs()) {
     col(hand > 9000 ? 'leaves some out' : over(hand), 18),
   );
 }
-console.log('* not proven within the solver’s time\n');
+console.log('* not proven within the solver’s work\n');
 
 /** Pieces of the catalogue until their boxes fill that share of a pannier. */
 function pannierFull(seed: number, share: number): Rigid[] {

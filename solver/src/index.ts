@@ -1,8 +1,13 @@
 import loadHighs from 'highs';
 import type { Milp, MilpAnswer, Solve } from '@necessaire/core';
 
-/** Seconds after which the solver stops with its best and a bound. */
-const LIMIT = 8;
+/** Seconds after which the solver stops with its best, whatever it has done: no machine that is asked what it can bear comes here. */
+const LIMIT = 60;
+/**
+ * Nodes of the search tree times columns after which the solver stops with its best. It is counted, not timed, so that a slow or busy machine
+ * answers the same as a fast one: some ten seconds on a laptop.
+ */
+const WORK = 2_000_000;
 
 const number = (value: number) => (value === Infinity ? '+inf' : value === -Infinity ? '-inf' : String(value));
 
@@ -77,9 +82,9 @@ function keeps(model: Milp, values: readonly number[]): boolean {
 /**
  * Loads the solver once; the function it gives answers synchronously.
  * @param locateFile where the solver's WASM lies; needed in the browser only
- * @param limit seconds after which it stops with what it has
+ * @param work nodes times columns after which a search stops with what it has
  */
-export async function loadSolver(locateFile?: () => string, limit = LIMIT): Promise<Solve> {
+export async function loadSolver(locateFile?: () => string, work = WORK): Promise<Solve> {
   const highs = await loadHighs(locateFile ? { locateFile } : {});
   return (model: Milp): MilpAnswer => {
     if (model.columns.length === 0) return { status: 'optimal', values: [], objective: 0, bound: 0 };
@@ -90,7 +95,8 @@ export async function loadSolver(locateFile?: () => string, limit = LIMIT): Prom
         output_flag: false,
         mip_rel_gap: 0,
         mip_abs_gap: model.within ?? 0.5,
-        time_limit: limit,
+        time_limit: LIMIT,
+        mip_max_nodes: Math.ceil(work / model.columns.length),
         random_seed: 0,
       });
     } catch {

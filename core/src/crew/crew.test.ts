@@ -38,7 +38,7 @@ let c: CrewCase;
 let shared: Shared;
 let answer: CrewAnswer;
 beforeAll(async () => {
-  solve = await loadSolver(undefined, 120);
+  solve = await loadSolver();
   c = crewCase(doc, crew)!;
   shared = shareOut(c, solve)!;
   answer = crewAnswer(c, shared);

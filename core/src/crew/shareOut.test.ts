@@ -15,7 +15,7 @@ import { leastUnits, levelsOf } from './stockRule.js';
 
 let solve: Solve;
 beforeAll(async () => {
-  solve = await loadSolver(undefined, 120);
+  solve = await loadSolver();
 });
 
 /** What the search counts for a repair left undone. */
