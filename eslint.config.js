@@ -59,7 +59,39 @@ export default tseslint.config(
       'vue/multi-word-component-names': 'off',
     },
   },
-  { files: ['web/**'], languageOptions: { globals: {} } },
+  {
+    // What the program says stands in web/src/words, where it is read as a whole; a view has none of it.
+    files: ['web/src/**/*.vue'],
+    rules: {
+      'vue/no-bare-strings-in-template': [
+        'error',
+        {
+          allowlist: [
+            ...'()·:;,.…×+−–-/=?!→←↑↓%|&[]{}<>°“”’✓✗≤≥≈*#0123456789¹²³⁰±› \u00a0',
+            'A·h',
+            'g',
+            'h',
+            'm',
+            'S',
+            'P',
+          ],
+          attributes: {
+            '/.+/': [
+              'title',
+              'aria-label',
+              'aria-placeholder',
+              'aria-roledescription',
+              'aria-valuetext',
+              'label',
+              'placeholder',
+            ],
+            '/^[A-Z]|^v-/': ['hint', 'empty', 'says', 'close-label', 'no-data-text'],
+          },
+          directives: ['v-text'],
+        },
+      ],
+    },
+  },
   arrows(['core/src/**/*.ts'], CORE_OUTSIDE),
   ...FLOORS.slice(0, -1).map((floor, i) => {
     const above = FLOORS.slice(i + 1);

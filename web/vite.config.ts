@@ -61,6 +61,8 @@ export default defineConfig({
         if (!log.message.includes('node:module')) handle(level, log);
       },
       checks: { pluginTimings: false },
+      // A text that is shown at one place stands there, without a name of its own.
+      optimization: { inlineConst: { mode: 'all', pass: 2 } },
       output: {
         chunkFileNames: (chunk) => `assets/${chunk.name.split('~')[0]}-[hash].js`,
         assetFileNames: (asset) =>

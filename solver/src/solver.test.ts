@@ -113,7 +113,7 @@ describe('a search that is too long', () => {
       const sizes = columns.map((_, i) => ((i * 7919 + r * 104_729 + i * i * 31) % 99_991) + 1);
       const half = Math.floor(sizes.reduce((x, y) => x + y, 0) / 2);
       const [over, under] = [b.column(1, 1e7, false), b.column(1, 1e7, false)];
-      b.row([...columns.map((c, i) => [c, sizes[i]!] as const), [over, -1], [under, 1]], half, half);
+      b.row([...columns.map((c, i) => [c, sizes[i]!] as [number, number]), [over, -1], [under, 1]], half, half);
     }
     return { ...b.model, within: 0.01 };
   }

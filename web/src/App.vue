@@ -6,6 +6,7 @@ import { opened } from './router';
 import AppFrame from './shell/AppFrame.vue';
 import { useGarage } from './stores/garage';
 import { useView } from './stores/view';
+import * as texts from './words/shell/app';
 
 const view = useView();
 const garage = useGarage();
@@ -54,9 +55,9 @@ const stands = watch(
 <template>
   <v-app>
     <main v-if="failed" class="opening" role="alert">
-      <h1>The garage does not open</h1>
+      <h1>{{ texts.theGarageDoesNotOpen }}</h1>
       <p>{{ failed }}</p>
-      <v-btn @click="open">Try again</v-btn>
+      <v-btn @click="open">{{ texts.tryAgain }}</v-btn>
     </main>
     <template v-else-if="garage.doc">
       <router-view v-if="bare" />

@@ -8,6 +8,7 @@ import BikeForm from './BikeForm.vue';
 import { bikeFaults } from './bikeFields';
 import { newBikeRows } from './newRows';
 import PlaceTicks from './PlaceTicks.vue';
+import * as texts from '../words/garages/bikeDialog';
 
 const props = defineProps<{ bike: Bike | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -40,32 +41,27 @@ function remove() {
     ...mine(garage.doc?.fasteners).map((r) => ({ table: 'fasteners' as const, id: r.id })),
     { table: 'bikes', id: bike.id },
   );
-  notice.done(`${bike.name} deleted with all that hangs on it.`);
+  notice.done(texts.deletedWithAllThatHangs(bike.name));
   emit('close');
 }
 </script>
 
 <template>
   <v-dialog
-    :aria-label="bike ? 'Change the bike' : 'Add a bike'"
+    :aria-label="bike ? texts.changeTheBike : texts.addABike"
     :model-value="true"
     max-width="560"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
       <form @submit.prevent="keep">
-        <h1>{{ bike ? 'Change the bike' : 'Add a bike' }}</h1>
+        <h1>{{ bike ? texts.changeTheBike : texts.addABike }}</h1>
         <BikeForm v-model="draft" :tried="tried" :open="!!bike" />
-        <PlaceTicks
-          v-if="!bike"
-          v-model="placeNames"
-          :bike="draft"
-          label="Luggage and storage: choose what this bike has"
-        />
+        <PlaceTicks v-if="!bike" v-model="placeNames" :bike="draft" :label="texts.luggageAndStorageChooseWhat" />
         <p class="acts">
-          <v-btn type="submit">{{ bike ? 'Save' : 'Add bike' }}</v-btn>
-          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
-          <v-btn variant="tonal" v-if="bike" class="gap" @click="remove">Delete bike</v-btn>
+          <v-btn type="submit">{{ bike ? texts.save : texts.addBike }}</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
+          <v-btn variant="tonal" v-if="bike" class="gap" @click="remove">{{ texts.deleteBike }}</v-btn>
         </p>
       </form>
     </v-card>

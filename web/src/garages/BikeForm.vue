@@ -6,6 +6,7 @@ import { computed, ref, watch } from 'vue';
 import { BRAKES, DRIVES, ENGINES, FITTINGS, STARTERS, TYRES, type Bike, type Fitting } from '@necessaire/core';
 import NumberField from '../ui/NumberField.vue';
 import { bikeFaults } from './bikeFields';
+import * as texts from '../words/garages/bikeForm';
 
 const bike = defineModel<Bike>({ required: true });
 const props = defineProps<{
@@ -34,21 +35,21 @@ interface Choice {
 }
 /** What draws the bike and decides which fasteners and problems it has. */
 const FIRST: Choice[] = [
-  { key: 'drive', label: 'Drive', of: DRIVES },
-  { key: 'engine', label: 'Engine', of: ENGINES },
-  { key: 'starter', label: 'Starter', of: STARTERS },
+  { key: 'drive', label: texts.drive, of: DRIVES },
+  { key: 'engine', label: texts.engine, of: ENGINES },
+  { key: 'starter', label: texts.starter, of: STARTERS },
 ];
 /** What can wait: usual values stand until they are changed. */
 const MORE: Choice[] = [
-  { key: 'tyres', label: 'Tyres are', of: TYRES },
-  { key: 'wheels', label: 'Wheels', of: ['spoked', 'cast'] },
-  { key: 'strokes', label: 'Strokes', of: [4, 2] },
-  { key: 'plugs', label: 'Plugs in each cylinder', of: [1, 2] },
-  { key: 'cooling', label: 'Cooling', of: ['air', 'liquid'] },
-  { key: 'fuelling', label: 'Fuelling', of: ['injection', 'carburettor'] },
-  { key: 'brakeFront', label: 'Front brake', of: BRAKES },
-  { key: 'brakeRear', label: 'Rear brake', of: ['disc', 'drum'] },
-  { key: 'seat', label: 'Seat', of: ['flat', 'stepped'] },
+  { key: 'tyres', label: texts.tyresAre, of: TYRES },
+  { key: 'wheels', label: texts.wheels, of: ['spoked', 'cast'] },
+  { key: 'strokes', label: texts.strokes, of: [4, 2] },
+  { key: 'plugs', label: texts.plugsInEachCylinder, of: [1, 2] },
+  { key: 'cooling', label: texts.cooling, of: ['air', 'liquid'] },
+  { key: 'fuelling', label: texts.fuelling, of: ['injection', 'carburettor'] },
+  { key: 'brakeFront', label: texts.frontBrake, of: BRAKES },
+  { key: 'brakeRear', label: texts.rearBrake, of: ['disc', 'drum'] },
+  { key: 'seat', label: texts.seat, of: ['flat', 'stepped'] },
 ];
 const choose = (choice: Choice, text: string) => {
   const hit = choice.of.find((o) => String(o) === text);
@@ -72,14 +73,14 @@ watch(elsewhere, (list) => {
     <LineField
       class="wide"
       :fault="faults['name']"
-      label="Name"
+      :label="texts.name"
       :model-value="name"
       maxlength="120"
       @update:model-value="set('name', $event)"
     />
     <LineField
       :fault="faults['tyreFront']"
-      label="Front tyre"
+      :label="texts.frontTyre"
       figures
       :model-value="bike.tyreFront"
       placeholder="90/90-21"
@@ -87,7 +88,7 @@ watch(elsewhere, (list) => {
     />
     <LineField
       :fault="faults['tyreRear']"
-      label="Rear tyre"
+      :label="texts.rearTyre"
       figures
       :model-value="bike.tyreRear"
       placeholder="130/80-18"
@@ -103,7 +104,7 @@ watch(elsewhere, (list) => {
     />
     <v-expansion-panels v-model="opened" class="wide">
       <v-expansion-panel value="more">
-        <v-expansion-panel-title>More about the bike: usual values stand until you change them</v-expansion-panel-title>
+        <v-expansion-panel-title>{{ texts.moreAboutTheBikeUsual }}</v-expansion-panel-title>
         <v-expansion-panel-text>
           <div class="bike-form">
             <SelectField
@@ -115,7 +116,7 @@ watch(elsewhere, (list) => {
               @update:model-value="choose(c, $event)"
             />
             <NumberField
-              label="Tank"
+              :label="texts.tank"
               quantity="capacity"
               :min="2"
               :max="45"
@@ -123,31 +124,31 @@ watch(elsewhere, (list) => {
               @update:model-value="set('tank', $event)"
             />
             <NumberField
-              label="Wheelbase"
+              :label="texts.wheelbase"
               quantity="length"
               :model-value="bike.wheelbase"
               @update:model-value="set('wheelbase', $event)"
             />
             <NumberField
-              label="Seat height"
+              :label="texts.seatHeight"
               quantity="length"
               :model-value="bike.seatHeight"
               @update:model-value="set('seatHeight', $event)"
             />
             <NumberField
-              label="Ready to ride"
+              :label="texts.readyToRide"
               quantity="weight"
               :model-value="bike.mass"
               @update:model-value="set('mass', $event)"
             />
             <NumberField
-              label="Maker's payload"
+              :label="texts.makersPayload"
               quantity="weight"
               :model-value="bike.payload"
               @update:model-value="set('payload', $event)"
             />
             <fieldset class="wide">
-              <legend>What is fitted</legend>
+              <legend>{{ texts.whatIsFitted }}</legend>
               <v-checkbox
                 v-for="f in FITTINGS"
                 :key="f"
@@ -159,7 +160,7 @@ watch(elsewhere, (list) => {
             </fieldset>
             <v-checkbox
               class="wide"
-              label="Can be push-started with a flat battery"
+              :label="texts.canBePushStartedWith"
               density="compact"
               hide-details
               :model-value="bike.pushStarts"

@@ -5,6 +5,7 @@ import { useView } from '../stores/view';
 import LineField from '../ui/LineField.vue';
 import SelectField from '../ui/SelectField.vue';
 import { CURRENCIES, EURO, LEAST_RATE, MOST_RATE } from '../words/money';
+import * as texts from '../words/garages/currencyDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const view = useView();
@@ -15,7 +16,7 @@ const rate = ref(view.currency.code === EURO.code ? '' : String(view.currency.ra
 const typed = computed(() => Number(rate.value.trim().replace(',', '.')));
 const fits = computed(() => code.value === EURO.code || (typed.value >= LEAST_RATE && typed.value <= MOST_RATE));
 const fault = computed(() =>
-  fits.value || rate.value.trim() === '' ? null : `Enter a number from ${LEAST_RATE} to ${MOST_RATE}.`,
+  fits.value || rate.value.trim() === '' ? null : texts.enterANumberFromTo(LEAST_RATE, MOST_RATE),
 );
 function save() {
   if (!fits.value) return;
@@ -25,26 +26,25 @@ function save() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="460" aria-label="Currency" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="460" :aria-label="texts.currency" @update:model-value="emit('close')">
     <v-card class="dialog-card">
       <form @submit.prevent="save">
-        <h1>Currency</h1>
+        <h1>{{ texts.currency }}</h1>
         <p class="soft">
-          Typical prices are in euros, and yours are stored in euros. Here you choose what all of them are shown in, on
-          this device. In a line, say euros.
+          {{ texts.typicalPricesAreInEuros }}
         </p>
-        <SelectField v-model="code" label="Show money in" :items="items" />
+        <SelectField v-model="code" :label="texts.showMoneyIn" :items="items" />
         <LineField
           v-if="code !== EURO.code"
           v-model="rate"
-          :label="`One euro is how many ${code}`"
+          :label="texts.oneEuroIsHowMany(code)"
           :fault="fault"
           figures
           inputmode="decimal"
         />
         <p class="acts">
-          <v-btn type="submit" :disabled="!fits">Save</v-btn>
-          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+          <v-btn type="submit" :disabled="!fits">{{ texts.save }}</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
         </p>
       </form>
     </v-card>

@@ -3,6 +3,7 @@
 import { ref } from 'vue';
 import { useOwnCard } from '../stores/ownCard';
 import { writeGarage } from './exporting';
+import * as texts from '../words/garages/exportDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const own = useOwnCard();
@@ -14,19 +15,15 @@ function write() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Export the garage" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="480" :aria-label="texts.exportTheGarage" @update:model-value="emit('close')">
     <v-card class="dialog-card">
-      <h1>Export the garage</h1>
-      <p>All bikes, tools, trips and what you wrote down, as one file that Necessaire reads again.</p>
-      <v-checkbox
-        v-if="own.written()"
-        v-model="withCard"
-        label="With my details for an emergency: names, whom to call, blood group and allergies"
-      />
-      <p v-if="withCard" class="caution">Whoever gets the file can read them.</p>
+      <h1>{{ texts.exportTheGarage }}</h1>
+      <p>{{ texts.allBikesToolsTripsAnd }}</p>
+      <v-checkbox v-if="own.written()" v-model="withCard" :label="texts.withMyDetailsForAn" />
+      <p v-if="withCard" class="caution">{{ texts.whoeverGetsTheFileCan }}</p>
       <p class="acts">
-        <v-btn @click="write">Export</v-btn>
-        <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+        <v-btn @click="write">{{ texts.export2 }}</v-btn>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
       </p>
     </v-card>
   </v-dialog>

@@ -9,6 +9,7 @@ import { bikeFaults } from './bikeFields';
 import { newBikeRows } from './newRows';
 import { climbed } from '../stages/walk/climbed';
 import PlaceTicks from './PlaceTicks.vue';
+import * as texts from '../words/garages/firstBike';
 
 /** An empty garage leads by the hand: first the bike, then its first head in Walk. */
 const garage = useGarage();
@@ -32,12 +33,12 @@ function add() {
 }
 /** A bike with its usual fasteners and places, so that every stage can be seen at work; its own bike comes beside it at any time. */
 function sample() {
-  const bike = { ...newBike(crypto.randomUUID(), 'Sample bike') };
+  const bike = { ...newBike(crypto.randomUUID(), texts.sampleBike) };
   const fasteners = guideOf(bike, [])
     .visits.filter((v) => v.state === 'to do')
-    .map((v) => climbed(proposal(v.look, bike, crypto.randomUUID()), 'assumed', 'usual on such a bike'));
+    .map((v) => climbed(proposal(v.look, bike, crypto.randomUUID()), 'assumed', texts.usualOnSuchABike));
   const places = placeLibrary(bike).map((p) => p.name);
-  garage.edit('add a sample bike', [
+  garage.edit(texts.addASampleBike, [
     ...newBikeRows(bike, places.slice(0, SAMPLE_PLACES)),
     ...fasteners.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
   ]);
@@ -49,19 +50,21 @@ function sample() {
   <div class="stage">
     <section class="picture">
       <div class="stage-head">
-        <h1>First, the bike</h1>
-        <p>Five answers draw it. Next you measure <strong>one fastener</strong>, and the rest follows.</p>
+        <h1>{{ texts.firstTheBike }}</h1>
+        <p>
+          {{ texts.fiveAnswersDrawItNext }} <strong>{{ texts.oneFastener }}</strong>{{ texts.andTheRestFollows }}
+        </p>
       </div>
       <BikeDrawing :bike="drawn" class="drawing" :faint="!drawable" />
-      <p v-if="!drawable" class="empty">Correct the marked numbers to see the drawing.</p>
+      <p v-if="!drawable" class="empty">{{ texts.correctTheMarkedNumbersTo }}</p>
     </section>
     <section class="sheet form">
       <form @submit.prevent="add">
         <BikeForm v-model="draft" :tried="tried" />
-        <PlaceTicks v-model="placeNames" :bike="drawn" label="Luggage and storage: choose what this bike has" />
+        <PlaceTicks v-model="placeNames" :bike="drawn" :label="texts.luggageAndStorageChooseWhat" />
         <p class="acts">
-          <v-btn type="submit">Add this bike</v-btn>
-          <v-btn variant="tonal" @click="sample">Look around with a sample bike</v-btn>
+          <v-btn type="submit">{{ texts.addThisBike }}</v-btn>
+          <v-btn variant="tonal" @click="sample">{{ texts.lookAroundWithASample }}</v-btn>
         </p>
       </form>
     </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The name of a garage, asked for; and why something was not done. */
 import LineField from '../ui/LineField.vue';
+import * as texts from '../words/garages/garageDialogs';
 
 defineProps<{ naming: 'new' | 'rename' | null; refused: string | null }>();
 const emit = defineEmits<{ keep: []; close: []; understood: [] }>();
@@ -9,32 +10,34 @@ const name = defineModel<string>({ required: true });
 
 <template>
   <v-dialog
-    :aria-label="naming === 'new' ? 'New garage' : 'Rename the garage'"
+    :aria-label="naming === 'new' ? texts.newGarage : texts.renameTheGarage"
     :model-value="naming !== null"
     max-width="420"
     @update:model-value="emit('close')"
   >
     <v-card class="ask">
       <form @submit.prevent="emit('keep')">
-        <h1>{{ naming === 'new' ? 'New garage' : 'Rename the garage' }}</h1>
-        <LineField label="Name" v-model="name" maxlength="120" autofocus />
+        <h1>{{ naming === 'new' ? texts.newGarage : texts.renameTheGarage }}</h1>
+        <LineField :label="texts.name" v-model="name" maxlength="120" autofocus />
         <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
         <p class="acts">
-          <v-btn type="submit">{{ naming === 'new' ? 'Create' : 'Rename' }}</v-btn>
+          <v-btn type="submit">{{ naming === 'new' ? texts.create : texts.rename }}</v-btn>
         </p>
       </form>
     </v-card>
   </v-dialog>
   <v-dialog
-    aria-label="Not done"
+    :aria-label="texts.notDone"
     :model-value="refused !== null && naming === null"
     max-width="480"
     @update:model-value="emit('understood')"
   >
     <v-card class="ask" role="alertdialog">
-      <h1>That did not work. Nothing was changed.</h1>
+      <h1>{{ texts.thatDidNotWorkNothing }}</h1>
       <p class="gap">{{ refused }}</p>
-      <p class="acts"><v-btn @click="emit('understood')">Close</v-btn></p>
+      <p class="acts">
+        <v-btn @click="emit('understood')">{{ texts.close }}</v-btn>
+      </p>
     </v-card>
   </v-dialog>
 </template>

@@ -7,6 +7,7 @@ import { ownWordsOpen } from '../ui/line/ownWordsOpen';
 import { useMoney } from '../ui/useMoney';
 import { currencyOpen } from './currencyOpen';
 import { exportGarage } from './exporting';
+import * as texts from '../words/garages/garageItems';
 
 const emit = defineEmits<{ ask: [what: 'new' | 'rename']; remove: []; restore: [id: string]; pick: [] }>();
 const garage = useGarage();
@@ -18,23 +19,23 @@ const deleted = computed(() => garage.list.filter((g) => g.deleted));
 
 <template>
   <v-list-item v-for="g in live" :key="g.id" role="menuitem" @click="garage.open(g.id)">
-    {{ g.garage.name }}<span v-if="g.id === view.garageId">&nbsp;(open)</span>
+    {{ g.garage.name }}<span v-if="g.id === view.garageId">{{ texts.open }}</span>
   </v-list-item>
-  <v-list-item role="menuitem" @click="emit('ask', 'new')">New empty garage …</v-list-item>
-  <v-list-item role="menuitem" @click="emit('ask', 'rename')">Rename this garage …</v-list-item>
-  <v-list-item role="menuitem" @click="emit('remove')">Delete this garage</v-list-item>
+  <v-list-item role="menuitem" @click="emit('ask', 'new')">{{ texts.newEmptyGarage }}</v-list-item>
+  <v-list-item role="menuitem" @click="emit('ask', 'rename')">{{ texts.renameThisGarage }}</v-list-item>
+  <v-list-item role="menuitem" @click="emit('remove')">{{ texts.deleteThisGarage }}</v-list-item>
   <v-list-item v-for="g in deleted" :key="g.id" role="menuitem" @click="emit('restore', g.id)">
-    Bring back {{ g.garage.name }}
+    {{ texts.bringBack(g.garage.name) }}
   </v-list-item>
-  <v-list-item role="menuitem" @click="exportGarage">Export as a file</v-list-item>
-  <v-list-item role="menuitem" @click="emit('pick')">Import a file …</v-list-item>
-  <v-list-item role="menuitem" to="/print">Print the list</v-list-item>
+  <v-list-item role="menuitem" @click="exportGarage">{{ texts.exportAsAFile }}</v-list-item>
+  <v-list-item role="menuitem" @click="emit('pick')">{{ texts.importAFile }}</v-list-item>
+  <v-list-item role="menuitem" to="/print">{{ texts.printTheList }}</v-list-item>
   <v-list-item role="menuitem" @click="view.theme = view.theme === 'dark' ? 'light' : 'dark'">
-    {{ view.theme === 'dark' ? 'Light' : 'Dark' }} theme
+    {{ texts.theme(view.theme === 'dark' ? texts.light : texts.dark) }}
   </v-list-item>
   <v-list-item role="menuitem" @click="view.units = view.units === 'metric' ? 'inch' : 'metric'">
-    {{ view.units === 'metric' ? 'Inch' : 'Metric' }} units
+    {{ texts.units(view.units === 'metric' ? texts.inch : texts.metric) }}
   </v-list-item>
-  <v-list-item role="menuitem" @click="currencyOpen = true">Currency: {{ sign }} …</v-list-item>
-  <v-list-item role="menuitem" @click="ownWordsOpen = true">My words …</v-list-item>
+  <v-list-item role="menuitem" @click="currencyOpen = true">{{ texts.currency(sign) }}</v-list-item>
+  <v-list-item role="menuitem" @click="ownWordsOpen = true">{{ texts.myWords }}</v-list-item>
 </template>

@@ -11,6 +11,7 @@ import { faultsByField } from '../ui/useRules';
 import { ownWordsOpen } from '../ui/line/ownWordsOpen';
 import { currencyOpen } from './currencyOpen';
 import { exportOpen } from './exporting';
+import * as texts from '../words/garages/garageMenu';
 
 const FileButton = defineAsyncComponent(() => import('../ui/FileButton.vue'));
 const OwnWordsDialog = defineAsyncComponent(() => import('./OwnWordsDialog.vue'));
@@ -56,7 +57,7 @@ const remove = () =>
     const id = view.garageId!;
     const was = garage.doc?.garage.name;
     await garage.removeGarage(id);
-    notice.say(`${was} deleted. The garage menu brings it back.`);
+    notice.say(texts.deletedTheGarageMenuBrings(was));
   });
 /** What its writer ticked to go along: it is of the device, so the server does not hand it back. */
 function cardOf(text: string) {
@@ -67,21 +68,19 @@ const take = ([chosen]: File[]) =>
   guard(async () => {
     if (!chosen) return;
     if (chosen.size > MOST_BYTES) {
-      refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file`;
+      refused.value = texts.isOverMbAndCannot(chosen.name, MOST_BYTES / 1024 / 1024);
       return;
     }
     const text = await chosen.text();
     await garage.importFile(text);
     const card = cardOf(text);
     const taken = card !== null && useOwnCard().take(card);
-    notice.say(
-      `${chosen.name} is imported as a garage of its own${taken ? ', and its details for an emergency are on this device' : ''}`,
-    );
+    notice.say(texts.isImportedAsAGarage(chosen.name, taken ? texts.andItsDetailsForAn : ''));
   });
 </script>
 
 <template>
-  <DropMenu :label="garage.doc?.garage.name ?? 'Garage'" hint="Garages and settings" quiet class="garages">
+  <DropMenu :label="garage.doc?.garage.name ?? texts.garage" :hint="texts.garagesAndSettings" quiet class="garages">
     <GarageItems
       @ask="ask"
       @remove="remove"
@@ -92,7 +91,7 @@ const take = ([chosen]: File[]) =>
   <CurrencyDialog v-if="currencyOpen" @close="currencyOpen = false" />
   <ExportDialog v-if="exportOpen" @close="exportOpen = false" />
   <OwnWordsDialog v-if="ownWordsOpen" @close="ownWordsOpen = false" />
-  <FileButton ref="file" label="Garage file" accept=".json,application/json" @files="take"><span /></FileButton>
+  <FileButton ref="file" :label="texts.garageFile" accept=".json,application/json" @files="take"><span /></FileButton>
   <GarageDialogs
     v-if="naming !== null || refused !== null"
     v-model="name"

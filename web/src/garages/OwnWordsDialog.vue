@@ -6,6 +6,7 @@ import LineField from '../ui/LineField.vue';
 import { useOwnWords } from '../ui/line/useOwnWords';
 import SelectField from '../ui/SelectField.vue';
 import { useRules } from '../ui/useRules';
+import * as texts from '../words/garages/ownWordsDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const { own, learn, forget } = useOwnWords();
@@ -23,38 +24,39 @@ function add() {
 </script>
 
 <template>
-  <v-dialog aria-label="My words" :model-value="true" max-width="620" @update:model-value="emit('close')">
+  <v-dialog :aria-label="texts.myWords" :model-value="true" max-width="620" @update:model-value="emit('close')">
     <v-card class="dialog">
-      <h1>My words</h1>
+      <h1>{{ texts.myWords }}</h1>
       <p class="soft">
-        Words of yours that the lines in Walk and Match understand: a trade name, a dialect, another language. They are
-        saved with this garage.
+        {{ texts.wordsOfYoursThatThe }}
       </p>
       <form class="new" @submit.prevent="add">
         <LineField
           v-model="said"
-          label="Word"
+          :label="texts.word"
           maxlength="40"
           :fault="said.trim() === '' ? null : (faults['said'] ?? null)"
         />
-        <SelectField v-model="means" label="Means" :items="terms" />
-        <v-btn type="submit" :disabled="!ready">Add</v-btn>
+        <SelectField v-model="means" :label="texts.means" :items="terms" />
+        <v-btn type="submit" :disabled="!ready">{{ texts.add }}</v-btn>
       </form>
       <p v-if="sorted.length === 0" class="empty">
-        No words yet. When a line does not know a word beside a size, it asks what it means and remembers it here.
+        {{ texts.noWordsYetWhenA }}
       </p>
       <div v-for="w in sorted" :key="w.said" class="word">
         <strong>{{ w.said }}</strong>
         <SelectField
-          :label="`${w.said} means`"
+          :label="texts.means2(w.said)"
           hide-label
           :items="terms"
           :model-value="w.means"
           @update:model-value="learn(w.said, $event)"
         />
-        <v-btn variant="plain" :aria-label="`Delete ${w.said}`" @click="forget(w)">Delete</v-btn>
+        <v-btn variant="plain" :aria-label="texts.delete2(w.said)" @click="forget(w)">{{ texts.deleteIt }}</v-btn>
       </div>
-      <p class="acts"><v-btn variant="tonal" @click="emit('close')">Close</v-btn></p>
+      <p class="acts">
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
+      </p>
     </v-card>
   </v-dialog>
 </template>

@@ -13,6 +13,7 @@ import OwnTick from './parts/OwnTick.vue';
 import RepairPart from './parts/RepairPart.vue';
 import { repairSheets } from './repairSheets';
 import './paper.css';
+import * as texts from '../words/print/bookPrint';
 
 const answers = useAnswer();
 const garage = useGarage();
@@ -21,7 +22,10 @@ const view = useView();
 const sheets = computed(() => (proof.made ? repairSheets(proof.made) : []));
 const places = computed(() => {
   const stowed = answers.answer?.packing.stowed ?? [];
-  return [...garage.places.map((p) => ({ id: p.id as string | null, name: p.name })), { id: null, name: 'Not packed' }]
+  return [
+    ...garage.places.map((p) => ({ id: p.id as string | null, name: p.name })),
+    { id: null, name: texts.notPacked },
+  ]
     .map((p) => ({ ...p, items: stowed.filter((s) => s.placeId === p.id) }))
     .filter((p) => p.items.length > 0);
 });
@@ -29,12 +33,12 @@ const watches = computed(() =>
   (garage.doc?.watches ?? []).filter((w) => w.bikeId === garage.bike?.id && w.closed === null),
 );
 const parts = computed(() => [
-  { id: 'legs', name: 'The trip' },
-  { id: 'packing', name: 'Packing list' },
-  { id: 'checks', name: 'Checks' },
-  ...(watches.value.length > 0 ? [{ id: 'watch', name: 'Watch list' }] : []),
-  { id: 'card', name: 'Pocket card' },
-  { id: 'repairs', name: `Repairs: ${sheets.value.length}` },
+  { id: 'legs', name: texts.theTrip },
+  { id: 'packing', name: texts.packingList },
+  { id: 'checks', name: texts.checks },
+  ...(watches.value.length > 0 ? [{ id: 'watch', name: texts.watchList }] : []),
+  { id: 'card', name: texts.pocketCard2 },
+  { id: 'repairs', name: texts.repairs2(sheets.value.length) },
 ]);
 const print = () => window.print();
 const show = (id: string) => document.getElementById(id)?.scrollIntoView();
@@ -42,22 +46,28 @@ const show = (id: string) => document.getElementById(id)?.scrollIntoView();
 
 <template>
   <div class="paper-wrap">
-    <nav class="bar" aria-label="Print">
-      <v-btn variant="tonal" to="/prove?tab=paper">Back</v-btn><v-btn @click="print">Print</v-btn>
+    <nav class="bar" :aria-label="texts.print">
+      <v-btn variant="tonal" to="/prove?tab=paper">{{ texts.back }}</v-btn><v-btn @click="print">{{
+        texts.print
+      }}</v-btn>
       <OwnTick />
     </nav>
     <main v-if="proof.told && answers.answer && garage.bike && garage.trip" class="paper middle book">
       <header>
         <h1>{{ garage.trip.name }}</h1>
         <p>
-          {{ garage.bike.name }}, {{ counted(tripDays(garage.trip), 'day') }},
-          {{ withUnit(view.units, 'distance', tripKm(garage.trip)) }},
-          {{ massText(view.units, answers.answer.kit.mass) }}
-          of kit. The maker’s manual and local law come first.
+          {{
+            texts.ofKitTheMakersManual(
+              garage.bike.name,
+              counted(tripDays(garage.trip), 'day'),
+              withUnit(view.units, 'distance', tripKm(garage.trip)),
+              massText(view.units, answers.answer.kit.mass),
+            )
+          }}
         </p>
       </header>
       <section class="contents">
-        <h2>Contents</h2>
+        <h2>{{ texts.contents }}</h2>
         <ol>
           <li v-for="p in parts" :key="p.id">
             <a :href="`#${p.id}`" @click.prevent="show(p.id)">{{ p.name }}</a>
@@ -66,22 +76,27 @@ const show = (id: string) => document.getElementById(id)?.scrollIntoView();
         </ol>
       </section>
       <section id="legs" class="chapter">
-        <h2>1 The trip</h2>
+        <h2>{{ texts.n1TheTrip }}</h2>
         <ul>
           <li v-for="leg in garage.trip.legs" :key="leg.id">
             <span class="what"
               ><strong>{{ leg.name }}</strong>
-              {{ withUnit(view.units, 'distance', leg.km.paved + leg.km.gravel + leg.km.track) }},
-              {{ counted(leg.days, 'day') }}; people after {{ withUnit(view.units, 'distance', leg.helpKm) }}, a
-              workshop after {{ withUnit(view.units, 'distance', leg.workshopKm)
-              }}{{ leg.signal ? '' : ', no signal' }}</span
+              {{
+                texts.peopleAfterAWorkshopAfter(
+                  withUnit(view.units, 'distance', leg.km.paved + leg.km.gravel + leg.km.track),
+                  counted(leg.days, 'day'),
+                  withUnit(view.units, 'distance', leg.helpKm),
+                  withUnit(view.units, 'distance', leg.workshopKm),
+                  leg.signal ? '' : texts.noSignal,
+                )
+              }}</span
             >
-            <span class="num">{{ strandedHours(leg, garage.trip).total.toFixed(0) }} h stranded</span>
+            <span class="num">{{ texts.hStranded(strandedHours(leg, garage.trip).total.toFixed(0)) }}</span>
           </li>
         </ul>
       </section>
       <section id="packing" class="chapter">
-        <h2>2 Packing list</h2>
+        <h2>{{ texts.n2PackingList }}</h2>
         <div class="columns">
           <section v-for="p in places" :key="p.id ?? 'none'">
             <h3>{{ p.name }}</h3>
@@ -94,31 +109,37 @@ const show = (id: string) => document.getElementById(id)?.scrollIntoView();
         </div>
       </section>
       <section id="checks" class="chapter">
-        <h2>3 Checks</h2>
+        <h2>{{ texts.n3Checks }}</h2>
         <ChecksPart />
       </section>
       <section v-if="watches.length > 0" id="watch" class="chapter">
-        <h2>4 Watch list</h2>
+        <h2>{{ texts.n4WatchList }}</h2>
         <ul>
           <li v-for="w in watches" :key="w.id">
             <span class="tick" aria-hidden="true" /><span class="what"
-              ><strong>{{ w.name }}</strong> {{ w.station ? STATION_NAMES[w.station] : '' }}: {{ w.why }}. Every
-              {{ withUnit(view.units, 'distance', w.everyKm) }}</span
+              ><strong>{{ w.name }}</strong>
+              {{
+                texts.every(
+                  w.station ? STATION_NAMES[w.station] : '',
+                  w.why,
+                  withUnit(view.units, 'distance', w.everyKm),
+                )
+              }}</span
             >
           </li>
         </ul>
       </section>
       <section id="card" class="chapter">
-        <h2>{{ parts.findIndex((p) => p.id === 'card') + 1 }} Pocket card</h2>
+        <h2>{{ texts.pocketCard(parts.findIndex((p) => p.id === 'card') + 1) }}</h2>
         <CardPart />
       </section>
       <section id="repairs" class="chapter">
-        <h2>{{ parts.length }} Repairs</h2>
-        <p>Torque from the manual wins; * is not from the manual.</p>
+        <h2>{{ texts.repairs(parts.length) }}</h2>
+        <p>{{ texts.torqueFromTheManualWins }}</p>
         <RepairPart v-for="r in sheets" :key="`${r.trouble.id} ${r.way.name}`" :of="r" />
       </section>
     </main>
-    <p v-else class="empty">Working out the kit …</p>
+    <p v-else class="empty">{{ texts.workingOutTheKit }}</p>
   </div>
 </template>
 

@@ -9,6 +9,7 @@ import { useView } from '../stores/view';
 import { massText } from '../ui/words';
 import './paper.css';
 import { useMoney } from '../ui/useMoney';
+import * as texts from '../words/print/buyPrint';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -23,20 +24,19 @@ const print = () => window.print();
 
 <template>
   <div class="paper-wrap">
-    <nav class="bar" aria-label="Print">
-      <v-btn variant="tonal" to="/match">Back</v-btn><v-btn @click="print">Print</v-btn>
+    <nav class="bar" :aria-label="texts.print">
+      <v-btn variant="tonal" to="/match">{{ texts.back }}</v-btn><v-btn @click="print">{{ texts.print }}</v-btn>
     </nav>
     <main v-if="list && garage.bike" class="paper large">
       <header>
-        <h1>To buy for {{ garage.bike.name }}</h1>
+        <h1>{{ texts.toBuyFor(garage.bike.name) }}</h1>
         <p>
-          {{ money(list.price, 2) }}, {{ massText(view.units, list.mass) }}; least {{ least }}, usual prices (typical
-          values).
+          {{ texts.leastUsualPricesTypicalValues(money(list.price, 2), massText(view.units, list.mass), least) }}
         </p>
       </header>
       <div class="columns">
         <section v-if="list.singles.length > 0">
-          <h2>Pieces</h2>
+          <h2>{{ texts.pieces }}</h2>
           <ul>
             <li v-for="s in list.singles" :key="s.piece.id">
               <span class="tick" aria-hidden="true" /><span class="what"
@@ -49,16 +49,16 @@ const print = () => window.print();
           <h2>{{ s.set.name }}</h2>
           <ul>
             <li>
-              <span class="tick" aria-hidden="true" /><span class="what">for {{ s.used.join(', ') }}</span
+              <span class="tick" aria-hidden="true" /><span class="what">{{ texts.for2(s.used.join(', ')) }}</span
               ><span class="num">{{ money(s.set.price, 2) }}</span>
             </li>
             <li v-if="s.left.length > 0">
-              <span class="what">To the toolbox: {{ s.left.join(', ') }}</span>
+              <span class="what">{{ texts.toTheToolbox(s.left.join(', ')) }}</span>
             </li>
           </ul>
         </section>
         <section v-if="spares.length > 0">
-          <h2>Spares and supplies</h2>
+          <h2>{{ texts.sparesAndSupplies }}</h2>
           <ul>
             <li v-for="s in spares" :key="s.kind">
               <span class="tick" aria-hidden="true" /><span class="what">{{ s.name }}</span
@@ -67,7 +67,7 @@ const print = () => window.print();
           </ul>
         </section>
         <section v-if="list.hopeless.length > 0">
-          <h2>Nothing in the catalogue reaches</h2>
+          <h2>{{ texts.nothingInTheCatalogueReaches }}</h2>
           <ul>
             <li v-for="f in list.hopeless" :key="f.id">
               <span class="what">{{ f.name }}</span>
@@ -76,6 +76,6 @@ const print = () => window.print();
         </section>
       </div>
     </main>
-    <p v-else class="empty">Working out the list …</p>
+    <p v-else class="empty">{{ texts.workingOutTheList }}</p>
   </div>
 </template>

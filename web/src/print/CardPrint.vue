@@ -4,16 +4,13 @@ import { useGarage } from '../stores/garage';
 import PaperPage from './PaperPage.vue';
 import OwnTick from './parts/OwnTick.vue';
 import CardPart from './parts/CardPart.vue';
+import * as texts from '../words/print/cardPrint';
 
 const garage = useGarage();
 </script>
 
 <template>
-  <PaperPage
-    title="Pocket card"
-    says="Cut along the outer line and fold it. Write the emergency lines by hand."
-    size="large"
-    :ready="garage.bike !== null"
+  <PaperPage :title="texts.pocketCard" :says="texts.cutAlongTheOuterLine" size="large" :ready="garage.bike !== null"
     ><template #ask><OwnTick /></template><CardPart
   /></PaperPage>
 </template>

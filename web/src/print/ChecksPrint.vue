@@ -4,6 +4,7 @@ import { useGarage } from '../stores/garage';
 import { useProof } from '../stores/proof';
 import PaperPage from './PaperPage.vue';
 import ChecksPart from './parts/ChecksPart.vue';
+import * as texts from '../words/print/checksPrint';
 
 const garage = useGarage();
 const proof = useProof();
@@ -11,8 +12,8 @@ const proof = useProof();
 
 <template>
   <PaperPage
-    :title="`${garage.bike?.name ?? ''}: checks${garage.trip ? `, ${garage.trip.name}` : ''}`"
-    says="In the order of the walk round the bike. The maker’s manual comes first."
+    :title="texts.checks(garage.bike?.name ?? '', garage.trip ? `, ${garage.trip.name}` : '')"
+    :says="texts.inTheOrderOfThe"
     size="middle"
     :ready="proof.told !== null"
     ><ChecksPart

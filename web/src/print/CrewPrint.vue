@@ -8,6 +8,7 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { counted, massText } from '../ui/words';
 import './paper.css';
+import * as texts from '../words/print/crewPrint';
 
 const crew = useCrew();
 const garage = useGarage();
@@ -32,26 +33,31 @@ const aid = computed(() => {
   const kits = a.carriers.flatMap((c) =>
     c.tokens.some((t) => /first-aid/iu.test(t.name)) ? [a.names[c.number]!.name] : [],
   );
-  return `First aid: trained ${trained.join(', ') || 'nobody'}; kits with ${kits.join(', ') || 'nobody'}.`;
+  return texts.firstAidTrainedKitsWith(trained.join(', ') || 'nobody', kits.join(', ') || 'nobody');
 });
 const print = () => window.print();
 </script>
 
 <template>
   <div class="paper-wrap">
-    <nav class="bar" aria-label="Print">
-      <v-btn variant="tonal" to="/crew?tab=lists">Back</v-btn><v-btn @click="print">Print</v-btn>
-      <span v-if="crew.busy || crew.first" role="status"
-        >Looking for a better sharing: these lists may still change.</span
-      >
+    <nav class="bar" :aria-label="texts.print">
+      <v-btn variant="tonal" to="/crew?tab=lists">{{ texts.back }}</v-btn><v-btn @click="print">{{
+        texts.print
+      }}</v-btn>
+      <span v-if="crew.busy || crew.first" role="status">{{ texts.lookingForABetterSharing }}</span>
     </nav>
     <main v-if="answer">
       <article v-if="whole" class="paper large">
         <header>
-          <h1>{{ garage.trip?.name }}: who carries what</h1>
+          <h1>{{ texts.whoCarriesWhat(garage.trip?.name) }}</h1>
           <p>
-            {{ counted(answer.names.filter((n) => n.bike).length, 'rider') }},
-            {{ massText(view.units, answer.mass) }} in all. {{ aid }}
+            {{
+              texts.inAll(
+                counted(answer.names.filter((n) => n.bike).length, 'rider'),
+                massText(view.units, answer.mass),
+                aid,
+              )
+            }}
           </p>
         </header>
         <div class="columns">
@@ -82,21 +88,21 @@ const print = () => window.print();
               <li v-for="l in p.lines" :key="l.what">
                 <span class="tick" aria-hidden="true" /><span class="what"
                   >{{ l.what }}{{ l.count > 1 ? ` ×${l.count}` : ''
-                  }}<template v-if="l.from"> · from {{ l.from }}</template
-                  ><template v-if="l.buy > 0"> · buy {{ l.buy }}</template></span
+                  }}<template v-if="l.from"> {{ texts.from(l.from) }}</template
+                  ><template v-if="l.buy > 0"> {{ texts.buy(l.buy) }}</template></span
                 ><span class="num">{{ massText(view.units, l.mass) }}</span>
               </li>
             </ul>
           </section>
           <section class="cautions">
-            <h2>Take care</h2>
-            <p>The torque in the manual comes first. What is lent is written down, or it never comes back.</p>
+            <h2>{{ texts.takeCare }}</h2>
+            <p>{{ texts.theTorqueInTheManual }}</p>
           </section>
         </div>
       </article>
     </main>
-    <p v-else-if="!crew.crew" class="empty">Nobody rides along on this trip. Open Crew to add somebody.</p>
-    <p v-else class="empty">Sharing out …</p>
+    <p v-else-if="!crew.crew" class="empty">{{ texts.nobodyRidesAlongOnThis }}</p>
+    <p v-else class="empty">{{ texts.sharingOut }}</p>
   </div>
 </template>
 

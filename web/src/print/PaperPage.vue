@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A page of paper under its bar; what stands on it comes from the slot, once it is worked out. */
 import './paper.css';
+import * as texts from '../words/print/paperPage';
 
 defineProps<{ title: string; says: string; ready: boolean; size: 'large' | 'middle' }>();
 const print = () => window.print();
@@ -8,8 +9,10 @@ const print = () => window.print();
 
 <template>
   <div class="paper-wrap">
-    <nav class="bar" aria-label="Print">
-      <v-btn variant="tonal" to="/prove?tab=paper">Back</v-btn><v-btn @click="print">Print</v-btn>
+    <nav class="bar" :aria-label="texts.print">
+      <v-btn variant="tonal" to="/prove?tab=paper">{{ texts.back }}</v-btn><v-btn @click="print">{{
+        texts.print
+      }}</v-btn>
       <slot name="ask" />
     </nav>
     <main v-if="ready" class="paper" :class="size">
@@ -19,6 +22,6 @@ const print = () => window.print();
       </header>
       <slot />
     </main>
-    <p v-else class="empty">Working out the kit …</p>
+    <p v-else class="empty">{{ texts.workingOutTheKit }}</p>
   </div>
 </template>

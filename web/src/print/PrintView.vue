@@ -18,6 +18,7 @@ import { usePacking } from '../stores/packing';
 import { useView } from '../stores/view';
 import { counted, massText } from '../ui/words';
 import './paper.css';
+import * as texts from '../words/print/printView';
 
 const answers = useAnswer();
 const garage = useGarage();
@@ -27,7 +28,7 @@ const groups = computed(() => {
   const stowed = a.value?.packing.stowed ?? [];
   const order = [
     ...garage.places.map((p) => ({ id: p.id as string | null, name: p.name, tier: p.tier as string })),
-    { id: null, name: 'Not packed: no place found', tier: '' },
+    { id: null, name: texts.notPackedNoPlaceFound, tier: '' },
   ];
   return order
     .map((o) => ({
@@ -78,9 +79,9 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
 
 <template>
   <div class="paper-wrap">
-    <nav class="bar" aria-label="Print">
-      <v-btn variant="tonal" to="/stow">Back</v-btn><v-btn @click="print">Print</v-btn>
-      <span v-if="seeking" role="status">Looking for a better layout: this list may still change.</span>
+    <nav class="bar" :aria-label="texts.print">
+      <v-btn variant="tonal" to="/stow">{{ texts.back }}</v-btn><v-btn @click="print">{{ texts.print }}</v-btn>
+      <span v-if="seeking" role="status">{{ texts.lookingForABetterLayout }}</span>
     </nav>
     <main v-if="a && garage.bike" class="paper" :class="size">
       <header>
@@ -88,10 +89,15 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           {{ garage.bike.name }}<template v-if="garage.trip">: {{ garage.trip.name }}</template>
         </h1>
         <p>
-          {{ items }} things, {{ massText(view.units, a.kit.mass) }}, {{ figure(view.units, 'volume', a.kit.bulk) }}
-          {{ unitOf(view.units, 'volume')
+          {{
+            texts.things(
+              items,
+              massText(view.units, a.kit.mass),
+              figure(view.units, 'volume', a.kit.bulk),
+              unitOf(view.units, 'volume'),
+            )
           }}<template v-if="garage.trip">, {{ counted(tripDays(garage.trip), 'day') }}</template
-          >. This kit reaches {{ answers.figures?.carried }} of {{ a.chosen }} fasteners.
+          >{{ texts.thisKitReachesOfFasteners(answers.figures?.carried, a.chosen) }}
         </p>
       </header>
       <div class="columns">
@@ -102,14 +108,16 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           <ul>
             <li v-for="s in g.items" :key="s.item.key">
               <span class="tick" aria-hidden="true" /><span class="what"
-                >{{ s.item.name }}<template v-if="s.slot !== null && !s.on"> · slot {{ s.slot + 1 }}</template
-                ><template v-if="s.on"> · {{ s.on.how === 'wound' ? 'round' : 'in' }} {{ s.on.name }}</template></span
+                >{{ s.item.name }}<template v-if="s.slot !== null && !s.on"> {{ texts.slot(s.slot + 1) }}</template
+                ><template v-if="s.on">
+                  · {{ s.on.how === 'wound' ? texts.round : 'in' }} {{ s.on.name }}</template
+                ></span
               ><span class="num">{{ massText(view.units, s.item.mass) }}</span>
             </li>
           </ul>
         </section>
         <section v-if="buying.length > 0">
-          <h2>To buy before leaving</h2>
+          <h2>{{ texts.toBuyBeforeLeaving }}</h2>
           <ul>
             <li v-for="s in buying" :key="s.kind">
               <span class="tick" aria-hidden="true" /><span class="what">{{ s.name }}</span
@@ -118,7 +126,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           </ul>
         </section>
         <section v-if="gaps.length > 0">
-          <h2>Out of reach with everything you own</h2>
+          <h2>{{ texts.outOfReachWithEverything }}</h2>
           <ul>
             <li v-for="f in gaps" :key="f.id">
               <span class="what">{{ f.name }}</span>
@@ -127,9 +135,9 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           </ul>
         </section>
         <section class="cautions">
-          <h2>Take care</h2>
+          <h2>{{ texts.takeCare }}</h2>
           <p>
-            The torque in the manual comes first.
+            {{ texts.theTorqueInTheManual }}
             <template v-for="c in cautions" :key="c.caution"
               ><strong v-if="c.of">{{ c.of }}: </strong>{{ c.caution }}{{ ' ' }}</template
             >
@@ -137,6 +145,6 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
         </section>
       </div>
     </main>
-    <p v-else class="empty">Working out the list …</p>
+    <p v-else class="empty">{{ texts.workingOutTheList }}</p>
   </div>
 </template>

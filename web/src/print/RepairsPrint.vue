@@ -6,6 +6,7 @@ import { useProof } from '../stores/proof';
 import PaperPage from './PaperPage.vue';
 import RepairPart from './parts/RepairPart.vue';
 import { repairSheets } from './repairSheets';
+import * as texts from '../words/print/repairsPrint';
 
 const proof = useProof();
 const route = useRoute();
@@ -15,12 +16,12 @@ const sheets = computed(() => (proof.made ? repairSheets(proof.made, one.value) 
 
 <template>
   <PaperPage
-    :title="`${proof.made?.bike.name ?? ''}: repairs`"
-    says="With this kit, on this bike. Torque from the manual wins; * is not from the manual."
+    :title="texts.repairs(proof.made?.bike.name ?? '')"
+    :says="texts.withThisKitOnThis"
     size="large"
     :ready="proof.made !== null"
   >
     <RepairPart v-for="r in sheets" :key="`${r.trouble.id} ${r.way.name}`" :of="r" />
-    <p v-if="sheets.length === 0">This kit has no method for it.</p>
+    <p v-if="sheets.length === 0">{{ texts.thisKitHasNoMethod }}</p>
   </PaperPage>
 </template>

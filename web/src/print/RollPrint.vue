@@ -6,6 +6,7 @@ import { labelSheet, rollLayout, rollSheets } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { download, fileName } from '../ui/download';
+import * as texts from '../words/print/rollPrint';
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -32,23 +33,22 @@ const print = () => window.print();
 
 <template>
   <div class="roll-print">
-    <nav class="bar" aria-label="Print">
-      <v-btn variant="tonal" to="/stow">Back</v-btn><v-btn @click="print">Print</v-btn>
-      <v-btn variant="tonal" v-for="(u, i) in urls" :key="u" @click="save(i)">{{ title(i) }} as SVG</v-btn>
+    <nav class="bar" :aria-label="texts.print">
+      <v-btn variant="tonal" to="/stow">{{ texts.back }}</v-btn><v-btn @click="print">{{ texts.print }}</v-btn>
+      <v-btn variant="tonal" v-for="(u, i) in urls" :key="u" @click="save(i)">{{ texts.asSvg(title(i)) }}</v-btn>
     </nav>
     <main v-if="roll">
-      <h1>{{ roll.name }} at 1 : 1</h1>
+      <h1>{{ texts.at11(roll.name) }}</h1>
       <p>
-        {{ sheets.length - 1 }} sheets and one of labels, A4 lying. Print at 100 %, not fitted to the page, and measure
-        the 100 mm rule on the first before you cut cloth.
+        {{ texts.sheetsAndOneOfLabels(sheets.length - 1) }}
       </p>
       <figure v-for="(u, i) in urls" :key="u">
         <img :src="u" :alt="`${roll.name}, ${title(i)}`" />
       </figure>
     </main>
     <main v-else>
-      <h1>No roll there</h1>
-      <p>This place has no slots. Make it a roll in Stow and give it some.</p>
+      <h1>{{ texts.noRollThere }}</h1>
+      <p>{{ texts.thisPlaceHasNoSlots }}</p>
     </main>
   </div>
 </template>

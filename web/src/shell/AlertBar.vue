@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { nearlyFull, newerWaits, persisted } from '../sync/offline';
+import * as texts from '../words/shell/alertBar';
 
 const TrayDialog = defineAsyncComponent(() => import('./TrayDialog.vue'));
 const AlertLines = defineAsyncComponent(() => import('./AlertLines.vue'));
@@ -12,11 +13,9 @@ const answers = useAnswer();
 const closed = ref<string[]>([]);
 /** Whether the tray is looked at: it stays until it is closed, also once nothing is left in it. */
 const open = ref(false);
-const NOT_STORED =
-  'This browser does not store what is not sent yet: leave this page open until all is saved, or free some space.';
-const UNSURE =
-  'This browser may clear what is not sent yet when it runs short of room. Add Necessaire to the home screen, or leave it open until all is sent.';
-const FULL = 'Hardly any room is left in this browser: free some before you ride, or your changes may not be kept.';
+const NOT_STORED = texts.thisBrowserDoesNotStore;
+const UNSURE = texts.thisBrowserMayClearWhat;
+const FULL = texts.hardlyAnyRoomIsLeft;
 const unsure = computed(() => persisted.value === false && garage.keeping === 'not kept');
 const all = computed(() =>
   [

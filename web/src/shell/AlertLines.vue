@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
 import { loadNewer, newerWaits } from '../sync/offline';
+import * as texts from '../words/shell/alertLines';
 
 defineProps<{ lines: readonly { key: string; text: string }[] }>();
 const emit = defineEmits<{ close: [key: string]; tray: [] }>();
@@ -21,29 +22,28 @@ const only = computed(() => (garage.tray.length === 1 ? garage.tray[0]! : null))
       variant="flat"
       density="compact"
       closable
-      close-label="Close"
+      :close-label="texts.close"
       role="alert"
       @click:close="emit('close', l.key)"
     >
       {{ l.text }}
     </v-alert>
     <v-alert v-if="newerWaits" class="alert" variant="tonal" density="compact" role="status">
-      A new version of Necessaire is here. Nothing of yours is lost by loading it.
+      {{ texts.aNewVersionOfNecessaire }}
       <template #append
-        ><v-btn variant="plain" @click="loadNewer">Load it</v-btn>
-        <v-btn variant="plain" @click="newerWaits = false">Later</v-btn></template
+        ><v-btn variant="plain" @click="loadNewer">{{ texts.loadIt }}</v-btn>
+        <v-btn variant="plain" @click="newerWaits = false">{{ texts.later }}</v-btn></template
       >
     </v-alert>
     <v-alert v-if="garage.tray.length > 0" class="alert" color="error" variant="flat" density="compact" role="alert">
       <template v-if="only"
-        ><strong>{{ only.edit.label }}</strong> could not be saved: {{ only.fault.message }}. Everything else is
-        saved.</template
+        ><strong>{{ only.edit.label }}</strong> {{ texts.couldNotBeSavedEverything(only.fault.message) }}</template
       >
-      <template v-else>{{ garage.tray.length }} edits could not be saved. Everything else is saved.</template>
+      <template v-else>{{ texts.editsCouldNotBeSaved(garage.tray.length) }}</template>
       <template #append>
-        <v-btn variant="plain" @click="emit('tray')">Show</v-btn>
-        <v-btn v-if="only" variant="plain" @click="garage.retry(only.edit.id)">Retry</v-btn>
-        <v-btn v-if="only" variant="plain" @click="garage.discard(only.edit.id)">Discard</v-btn>
+        <v-btn variant="plain" @click="emit('tray')">{{ texts.show }}</v-btn>
+        <v-btn v-if="only" variant="plain" @click="garage.retry(only.edit.id)">{{ texts.retry }}</v-btn>
+        <v-btn v-if="only" variant="plain" @click="garage.discard(only.edit.id)">{{ texts.discard }}</v-btn>
       </template>
     </v-alert>
   </div>

@@ -10,6 +10,7 @@ import BriefLine from './BriefLine.vue';
 import ReadoutPanel from './ReadoutPanel.vue';
 import StageRail from './StageRail.vue';
 import { useNotice } from './notice';
+import * as texts from '../words/shell/appFrame';
 
 /** What is not on the first view is loaded when it is asked for. */
 const FirstBike = defineAsyncComponent(() => import('../garages/FirstBike.vue'));
@@ -86,7 +87,7 @@ useTimeoutFn(() => {
 
 <template>
   <div class="frame">
-    <a class="skip" href="#stage">Skip to the stage</a>
+    <a class="skip" href="#stage">{{ texts.skipToTheStage }}</a>
     <BriefLine class="top" />
     <AlertBar class="alert" />
     <StageRail class="rail" />

@@ -3,6 +3,7 @@
 import type { Bike } from '@necessaire/core';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
+import * as texts from '../words/shell/bikeItems';
 
 const emit = defineEmits<{ edit: [bike: Bike | 'new'] }>();
 const garage = useGarage();
@@ -13,6 +14,8 @@ const view = useView();
   <v-list-item v-for="b in garage.doc?.bikes" :key="b.id" role="menuitem" @click="view.bikeId = b.id">
     {{ b.name }}
   </v-list-item>
-  <v-list-item v-if="garage.bike" role="menuitem" @click="emit('edit', garage.bike)">Change this bike …</v-list-item>
-  <v-list-item role="menuitem" @click="emit('edit', 'new')">Add a bike …</v-list-item>
+  <v-list-item v-if="garage.bike" role="menuitem" @click="emit('edit', garage.bike)">{{
+    texts.changeThisBike
+  }}</v-list-item>
+  <v-list-item role="menuitem" @click="emit('edit', 'new')">{{ texts.addABike }}</v-list-item>
 </template>

@@ -6,6 +6,7 @@ import GarageMenu from '../garages/GarageMenu.vue';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
+import * as texts from '../words/shell/briefLine';
 
 /** What is not on the first view is loaded when it is asked for. */
 const BikeItems = defineAsyncComponent(() => import('./BikeItems.vue'));
@@ -25,7 +26,7 @@ const company = computed(() => {
   return n === 0 ? 'alone' : `with ${n} ${n === 1 ? 'companion' : 'companions'}`;
 });
 const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text);
-const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'On this device, not sent' } as const;
+const keptWords = { kept: texts.saved, keeping: texts.saving, 'not kept': texts.onThisDeviceNotSent } as const;
 </script>
 
 <template>
@@ -43,30 +44,31 @@ const keptWords = { kept: 'Saved', keeping: 'Saving…', 'not kept': 'On this de
       </svg>
     </div>
     <p class="sentence">
-      <DropMenu v-if="garage.bike" :label="garage.bike.name" hint="Choose the bike">
+      <DropMenu v-if="garage.bike" :label="garage.bike.name" :hint="texts.chooseTheBike">
         <BikeItems @edit="editing = $event" />
       </DropMenu>
-      <span v-else>No bike yet</span>
+      <span v-else>{{ texts.noBikeYet }}</span>
       <template v-if="garage.trip">
-        for
-        <DropMenu :label="lower(garage.trip.name)" hint="Choose the trip">
+        {{ texts.for2 }}
+        <DropMenu :label="lower(garage.trip.name)" :hint="texts.chooseTheTrip">
           <TripItems />
         </DropMenu>
         <span class="more"
           >&nbsp;{{ company }}{{ worst === null ? '' : ', ' }}
           <template v-if="worst !== null"
             ><router-link class="worst" to="/trip"
-              ><span class="num">up to {{ worst.toFixed(0) }} h</span></router-link
+              ><span class="num">{{ texts.upToH(worst.toFixed(0)) }}</span></router-link
             >
-            stranded</template
+            {{ texts.stranded }}</template
           >
         </span>
       </template>
     </p>
     <div class="right">
-      <span class="hint"><kbd class="key">/</kbd> enter</span>
-      <v-btn variant="text" class="search" aria-label="Search" @click="view.commandOpen = true">
-        <v-icon :icon="mdiMagnify" size="20" /> <span>Search</span> <kbd class="key hint">Ctrl K</kbd>
+      <span class="hint"><kbd class="key">/</kbd> {{ texts.enter }}</span>
+      <v-btn variant="text" class="search" :aria-label="texts.search" @click="view.commandOpen = true">
+        <v-icon :icon="mdiMagnify" size="20" /> <span>{{ texts.search }}</span>
+        <kbd class="key hint">{{ texts.ctrlK }}</kbd>
       </v-btn>
       <GarageMenu />
       <span class="kept" :class="{ gap: garage.keeping === 'not kept' }" role="status" :title="garage.trouble ?? ''">{{

@@ -7,6 +7,7 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import BikeDrawing from '../ui/BikeDrawing.vue';
 import PlaceMarks from '../ui/places/PlaceMarks.vue';
+import * as texts from '../words/shell/commandBox';
 
 const view = useView();
 const garage = useGarage();
@@ -50,7 +51,7 @@ function run(entry: Found | undefined) {
 </script>
 
 <template>
-  <v-dialog aria-label="Search" :model-value="true" max-width="620" @update:model-value="close">
+  <v-dialog :aria-label="texts.search" :model-value="true" max-width="620" @update:model-value="close">
     <v-card class="box">
       <v-text-field
         id="command"
@@ -58,8 +59,8 @@ function run(entry: Found | undefined) {
         variant="plain"
         class="line-entry ask"
         autofocus
-        aria-label="Search"
-        placeholder="flat, 12 mm, tail bag, print, units …"
+        :aria-label="texts.search"
+        :placeholder="texts.flat12MmTailBag"
         autocomplete="off"
         aria-controls="commands"
         aria-autocomplete="list"
@@ -69,7 +70,7 @@ function run(entry: Found | undefined) {
         @keydown.enter.prevent="run(found[at])"
         @keydown.esc.stop="close"
       />
-      <v-list id="commands" role="listbox" aria-label="Found" class="found" tabindex="0">
+      <v-list id="commands" role="listbox" :aria-label="texts.found" class="found" tabindex="0">
         <v-list-item
           v-for="(c, i) in found"
           :id="`command-${i}`"
@@ -87,7 +88,7 @@ function run(entry: Found | undefined) {
           <v-list-item-subtitle>{{ c.says }}</v-list-item-subtitle>
         </v-list-item>
         <v-list-item v-if="found.length === 0" role="option" aria-disabled="true" class="soft">
-          No match. Try a problem, a tool, a size, a place or a setting.
+          {{ texts.noMatchTryAProblem }}
         </v-list-item>
       </v-list>
       <div v-if="lit && garage.bike" class="where" role="status">

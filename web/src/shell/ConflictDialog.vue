@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
 import { differences } from '../words/fields';
 import { useSaying } from './saying';
+import * as texts from '../words/shell/conflictDialog';
 
 const garage = useGarage();
 const say = useSaying();
@@ -22,18 +23,19 @@ function choose(keep: 'mine' | 'theirs') {
 </script>
 
 <template>
-  <v-dialog aria-label="Changed in another window" :model-value="question !== null" persistent max-width="560">
+  <v-dialog :aria-label="texts.changedInAnotherWindow" :model-value="question !== null" persistent max-width="560">
     <v-card v-if="question" class="conflict" role="alertdialog">
       <h1>
-        <template v-if="title">{{ title }}: changed</template><template v-else>Changed</template> in another window
+        <template v-if="title">{{ texts.changed(title) }}</template><template v-else>{{ texts.changed2 }}</template>
+        {{ texts.inAnotherWindow }}
       </h1>
-      <p>Nothing is lost. Choose the version to keep.</p>
+      <p>{{ texts.nothingIsLostChooseThe }}</p>
       <v-table density="compact">
         <thead>
           <tr>
-            <th scope="col">What</th>
-            <th scope="col">Yours</th>
-            <th scope="col">Theirs</th>
+            <th scope="col">{{ texts.what }}</th>
+            <th scope="col">{{ texts.yours }}</th>
+            <th scope="col">{{ texts.theirs }}</th>
           </tr>
         </thead>
         <tbody>
@@ -45,9 +47,9 @@ function choose(keep: 'mine' | 'theirs') {
         </tbody>
       </v-table>
       <p class="acts">
-        <v-btn variant="outlined" @click="choose('mine')">Keep mine</v-btn>
-        <v-btn variant="outlined" @click="choose('theirs')">Take theirs</v-btn>
-        <span v-if="more > 0" class="soft">{{ more }} more to decide</span>
+        <v-btn variant="outlined" @click="choose('mine')">{{ texts.keepMine }}</v-btn>
+        <v-btn variant="outlined" @click="choose('theirs')">{{ texts.takeTheirs }}</v-btn>
+        <span v-if="more > 0" class="soft">{{ texts.moreToDecide(more) }}</span>
       </p>
     </v-card>
   </v-dialog>

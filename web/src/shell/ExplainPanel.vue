@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useExplain } from '../stores/explain';
 import { useView } from '../stores/view';
+import * as texts from '../words/shell/explainPanel';
 const explain = useExplain();
 const view = useView();
 </script>
 
 <template>
   <v-dialog
-    :aria-label="explain.shown?.title ?? 'Explanation'"
+    :aria-label="explain.shown?.title ?? texts.explanation"
     :model-value="explain.shown !== null"
     max-width="520"
     @update:model-value="explain.hide()"
@@ -15,10 +16,10 @@ const view = useView();
     <v-card v-if="explain.shown" class="explain">
       <h2>{{ explain.shown.title }}</h2>
       <p class="num value">{{ explain.shown.value }}</p>
-      <h3>{{ explain.shown.source ? 'How this is calculated' : 'What is missing' }}</h3>
+      <h3>{{ explain.shown.source ? texts.howThisIsCalculated : texts.whatIsMissing }}</h3>
       <p>{{ view.inWords(explain.shown.formula) }}</p>
       <template v-if="explain.shown.inputs.length > 0">
-        <h3>From</h3>
+        <h3>{{ texts.from }}</h3>
         <dl>
           <div v-for="i in explain.shown.inputs" :key="i.name">
             <dt>{{ i.name }}</dt>
@@ -27,14 +28,14 @@ const view = useView();
         </dl>
       </template>
       <template v-if="explain.shown.source">
-        <h3>Source</h3>
+        <h3>{{ texts.source }}</h3>
         <p>{{ explain.shown.source }}</p>
       </template>
       <p class="acts">
         <router-link v-if="explain.shown.to" :to="explain.shown.to.path" @click="explain.hide()">{{
           explain.shown.to.label
         }}</router-link>
-        <v-btn @click="explain.hide()">Close</v-btn>
+        <v-btn @click="explain.hide()">{{ texts.close }}</v-btn>
       </p>
     </v-card>
   </v-dialog>

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { useView } from '../stores/view';
 import { KEYS } from '../words/keys';
+import * as texts from '../words/shell/keysDialog';
 
 const view = useView();
 const route = useRoute();
@@ -11,9 +12,9 @@ const keys = computed(() => [...(KEYS[route.path] ?? []), ...KEYS['everywhere']!
 </script>
 
 <template>
-  <v-dialog v-model="view.keysOpen" aria-label="Keyboard shortcuts" max-width="460">
+  <v-dialog v-model="view.keysOpen" :aria-label="texts.keyboardShortcuts" max-width="460">
     <v-card class="keys">
-      <h1>Keyboard shortcuts</h1>
+      <h1>{{ texts.keyboardShortcuts }}</h1>
       <v-table>
         <tbody>
           <tr v-for="k in keys" :key="k.key">
@@ -24,7 +25,9 @@ const keys = computed(() => [...(KEYS[route.path] ?? []), ...KEYS['everywhere']!
           </tr>
         </tbody>
       </v-table>
-      <p><v-btn @click="view.keysOpen = false">Close</v-btn></p>
+      <p>
+        <v-btn @click="view.keysOpen = false">{{ texts.close }}</v-btn>
+      </p>
     </v-card>
   </v-dialog>
 </template>

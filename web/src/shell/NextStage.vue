@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { PAGES } from '../words/pages';
 import { useStages } from './stages';
+import * as texts from '../words/shell/nextStage';
 
 const stages = useStages();
 const route = useRoute();
@@ -15,7 +16,7 @@ const next = computed(() => {
 
 <template>
   <p v-if="next" class="next">
-    <v-btn variant="tonal" :to="next.path">Next: {{ next.name }}, {{ PAGES.stages[next.path] }}</v-btn>
+    <v-btn variant="tonal" :to="next.path">{{ texts.next(next.name, PAGES.stages[next.path]) }}</v-btn>
   </p>
 </template>
 

@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue';
 import { useGarage } from '../stores/garage';
 import { useNotice } from './notice';
+import * as texts from '../words/shell/noticeLine';
 
 const notice = useNotice();
 const garage = useGarage();
@@ -18,7 +19,7 @@ const canUndo = computed(() => notice.undoable && saidAt.value === garage.versio
 <template>
   <v-snackbar class="notice" :model-value="notice.text !== ''" :timeout="-1" :text="notice.text">
     <template v-if="canUndo" #actions>
-      <v-btn class="undo" variant="text" @click="notice.undone(garage.undo(), false)">Undo</v-btn>
+      <v-btn class="undo" variant="text" @click="notice.undone(garage.undo(), false)">{{ texts.undo }}</v-btn>
     </template>
   </v-snackbar>
 </template>

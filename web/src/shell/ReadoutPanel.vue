@@ -5,6 +5,7 @@ import { useAnswer } from '../stores/answer';
 import type { Cell } from './readout/cell';
 import { useCrewCells } from './readout/crewCells';
 import { useRiderCells } from './readout/riderCells';
+import * as texts from '../words/shell/readoutPanel';
 
 const answers = useAnswer();
 const route = useRoute();
@@ -23,7 +24,7 @@ const folded = computed(() =>
   <footer
     class="readout panel"
     :class="{ old: answers.old || answers.slow }"
-    aria-label="Readout"
+    :aria-label="texts.readout"
     :data-working="answers.busy ? 'yes' : 'no'"
   >
     <div class="cells wide">
@@ -54,12 +55,12 @@ const folded = computed(() =>
         >
       </v-btn>
       <v-btn variant="text" class="fold" :aria-expanded="opened" @click="opened = !opened">
-        {{ opened ? 'fewer' : 'all' }}
+        {{ opened ? texts.fewer : 'all' }}
       </v-btn>
     </div>
-    <p v-if="answers.draftShown" class="state">as typed, not added yet</p>
-    <p v-else-if="answers.slow" class="state" role="status">Working: {{ answers.phase }}…</p>
-    <p v-else-if="answers.old && !answers.failed" class="state" role="status">From your last visit, checking…</p>
+    <p v-if="answers.draftShown" class="state">{{ texts.asTypedNotAddedYet }}</p>
+    <p v-else-if="answers.slow" class="state" role="status">{{ texts.working(answers.phase) }}</p>
+    <p v-else-if="answers.old && !answers.failed" class="state" role="status">{{ texts.fromYourLastVisitChecking }}</p>
   </footer>
 </template>
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useStages } from './stages';
+import * as texts from '../words/shell/stageRail';
 const stages = useStages();
 </script>
 
 <template>
-  <nav class="stages" aria-label="Stages">
+  <nav class="stages" :aria-label="texts.stages">
     <router-link v-for="s in stages" :key="s.path" :to="s.path" class="stage-link" active-class="here">
       <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">
         <polygon points="10,1 17.8,5.5 17.8,14.5 10,19 2.2,14.5 2.2,5.5" :class="{ done: s.done }" />

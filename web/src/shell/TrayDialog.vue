@@ -10,6 +10,7 @@ import { fieldWords, valueWords } from '../words/fields';
 import { useNotice } from './notice';
 import { useSaying } from './saying';
 import { useRouter } from 'vue-router';
+import * as texts from '../words/shell/trayDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const garage = useGarage();
@@ -78,40 +79,48 @@ async function copy(r: Refused) {
     await clipboard.copy(asText(r));
     copied.value = r.edit.id;
   } catch {
-    notice.say('This browser does not let the page copy: mark the text and copy it by hand');
+    notice.say(texts.thisBrowserDoesNotLet);
   }
 }
 </script>
 
 <template>
-  <v-dialog aria-label="Not saved" :model-value="true" max-width="640" scrollable @update:model-value="emit('close')">
+  <v-dialog
+    :aria-label="texts.notSaved"
+    :model-value="true"
+    max-width="640"
+    scrollable
+    @update:model-value="emit('close')"
+  >
     <v-card class="tray">
-      <h1>Not saved</h1>
-      <p>Everything else is saved. What is here stays until you change, place or discard it.</p>
+      <h1>{{ texts.notSaved }}</h1>
+      <p>{{ texts.everythingElseIsSavedWhat }}</p>
       <section v-for="r in garage.tray" :key="r.edit.id" class="one" :aria-label="r.edit.label">
         <h2>{{ r.edit.label }}</h2>
         <p class="gap">{{ r.fault.message }}</p>
         <ul>
           <li v-for="(l, i) in lines(r).slice(0, MOST_LINES)" :key="i">{{ l }}</li>
-          <li v-if="lines(r).length > MOST_LINES">and {{ lines(r).length - MOST_LINES }} more</li>
+          <li v-if="lines(r).length > MOST_LINES">{{ texts.andMore(lines(r).length - MOST_LINES) }}</li>
         </ul>
         <p class="acts">
-          <v-btn v-if="isHere(r)" variant="outlined" size="small" @click="change(r)">Change</v-btn>
+          <v-btn v-if="isHere(r)" variant="outlined" size="small" @click="change(r)">{{ texts.change }}</v-btn>
           <v-menu v-if="isHomeless(r) && garage.doc!.bikes.length > 0">
             <template #activator="{ props: menu }">
-              <v-btn v-bind="menu" variant="outlined" size="small">Put on another bike</v-btn>
+              <v-btn v-bind="menu" variant="outlined" size="small">{{ texts.putOnAnotherBike }}</v-btn>
             </template>
             <v-list>
               <v-list-item v-for="b in garage.doc!.bikes" :key="b.id" :title="b.name" @click="place(r, b.id)" />
             </v-list>
           </v-menu>
-          <v-btn variant="plain" @click="garage.retry(r.edit.id)">Retry</v-btn>
-          <v-btn variant="plain" @click="copy(r)">{{ copied === r.edit.id ? 'Copied' : 'Copy as text' }}</v-btn>
-          <v-btn variant="plain" @click="garage.discard(r.edit.id)">Discard</v-btn>
+          <v-btn variant="plain" @click="garage.retry(r.edit.id)">{{ texts.retry }}</v-btn>
+          <v-btn variant="plain" @click="copy(r)">{{ copied === r.edit.id ? texts.copied : texts.copyAsText }}</v-btn>
+          <v-btn variant="plain" @click="garage.discard(r.edit.id)">{{ texts.discard }}</v-btn>
         </p>
       </section>
-      <p v-if="garage.tray.length === 0">Nothing is left here.</p>
-      <p class="acts"><v-btn variant="outlined" @click="emit('close')">Close</v-btn></p>
+      <p v-if="garage.tray.length === 0">{{ texts.nothingIsLeftHere }}</p>
+      <p class="acts">
+        <v-btn variant="outlined" @click="emit('close')">{{ texts.close }}</v-btn>
+      </p>
     </v-card>
   </v-dialog>
 </template>

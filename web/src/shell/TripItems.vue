@@ -2,6 +2,7 @@
 /** Trips to choose from, in the menu of the first line. */
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
+import * as texts from '../words/shell/tripItems';
 
 const garage = useGarage();
 const view = useView();
@@ -11,5 +12,5 @@ const view = useView();
   <v-list-item v-for="t in garage.doc?.trips" :key="t.id" role="menuitem" @click="view.tripId = t.id">
     {{ t.name }}
   </v-list-item>
-  <v-list-item role="menuitem" to="/trip">Change the trip …</v-list-item>
+  <v-list-item role="menuitem" to="/trip">{{ texts.changeTheTrip }}</v-list-item>
 </template>

@@ -6,6 +6,7 @@ import BikeShape from './bike/BikeShape.vue';
 import { bikeGeometry } from './bike/geometry';
 import { spread, type Label } from './bike/labels';
 import { useSize } from './useSize';
+import * as texts from '../words/ui/bikeDrawing';
 
 const props = defineProps<{ bike: Bike; fasteners?: readonly Fastener[]; station?: Station | null; faint?: boolean }>();
 const emit = defineEmits<{ station: [station: Station | null] }>();
@@ -102,8 +103,7 @@ const marks = computed<Mark[]>(() => {
 });
 const arc = (share: number, r: number) => `${share * 2 * Math.PI * r} ${2 * Math.PI * r}`;
 const choose = (station: Station) => emit('station', props.station === station ? null : station);
-const say = (m: Mark) =>
-  `${STATION_NAMES[m.station]}: ${m.count} fasteners, ${Math.round(m.sure * 100)} % measured or better`;
+const say = (m: Mark) => texts.fastenersMeasuredOrBetter(STATION_NAMES[m.station], m.count, Math.round(m.sure * 100));
 </script>
 
 <template>
@@ -113,7 +113,7 @@ const say = (m: Mark) =>
       :height="size.height"
       :viewBox="`0 0 ${size.width} ${size.height}`"
       role="group"
-      :aria-label="`${bike.name}, side view`"
+      :aria-label="texts.sideView(bike.name)"
     >
       <path class="ground" :d="`M0 ${view.ground}H${size.width}`" />
       <BikeShape :bike="bike" v-bind="view" :faint="faint" />

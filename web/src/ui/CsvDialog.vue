@@ -4,6 +4,7 @@ import FileButton from './FileButton.vue';
 import { computed, ref, shallowRef } from 'vue';
 import { MOST_CSV_BYTES, withinRoom, type RoomyPreview, type Preview } from '@necessaire/core';
 import { useGarage } from '../stores/garage';
+import * as texts from '../words/ui/csvDialog';
 
 const props = defineProps<{
   /** What the rows are: the table that they go into. */
@@ -32,7 +33,7 @@ async function open([file]: File[]) {
   if (!file) return;
   if (file.size > MOST_CSV_BYTES) {
     preview.value = null;
-    refused.value = `${file.name} is over ${MOST_CSV_BYTES / 1024 / 1024} MB: split it`;
+    refused.value = texts.isOverMbSplitIt(file.name, MOST_CSV_BYTES / 1024 / 1024);
     return;
   }
   read(await file.text());
@@ -58,27 +59,28 @@ function write() {
 
 <template>
   <v-dialog
-    :aria-label="`Import ${NAMES[what]} from a table`"
+    :aria-label="texts.importFromATable(NAMES[what])"
     :model-value="true"
     max-width="980"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
-      <h1>Import {{ NAMES[what] }} from a table</h1>
+      <h1>{{ texts.importFromATable2(NAMES[what]) }}</h1>
       <p class="soft">
-        The first line names the columns: <code>{{ columns.slice(0, 8).join(', ') }}</code> and so on, as a written
-        table has them. Nothing is written before you say so.
+        {{ texts.theFirstLineNamesThe }} <code>{{ columns.slice(0, 8).join(', ') }}</code> {{ texts.andSoOnAsA }}
       </p>
       <p class="from">
-        <FileButton quiet label="Choose a file" accept=".csv,.tsv,.txt,text/csv" @files="open" />
+        <FileButton quiet :label="texts.chooseAFile" accept=".csv,.tsv,.txt,text/csv" @files="open" />
         <v-textarea
           v-model="pasted"
           class="paste num"
           rows="2"
-          aria-label="or paste the table"
-          placeholder="or paste it here"
+          :aria-label="texts.orPasteTheTable"
+          :placeholder="texts.orPasteItHere"
         />
-        <v-btn variant="tonal" :disabled="pasted.trim() === ''" @click="read(pasted)">Read the pasted text</v-btn>
+        <v-btn variant="tonal" :disabled="pasted.trim() === ''" @click="read(pasted)">{{
+          texts.readThePastedText
+        }}</v-btn>
       </p>
       <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
       <template v-if="preview">
@@ -86,21 +88,21 @@ function write() {
           <strong v-if="preview.overfull" class="gap">{{ preview.overfull }}.</strong>
           <template v-else-if="preview.faults > 0"
             ><strong class="gap"
-              >{{ preview.faults }} {{ preview.faults === 1 ? 'cell has an error' : 'cells have errors' }}.</strong
+              >{{ preview.faults }} {{ preview.faults === 1 ? texts.cellHasAnError : texts.cellsHaveErrors }}.</strong
             >
-            Correct the file and read it again: all rows go in, or none.</template
+            {{ texts.correctTheFileAndRead }}</template
           >
           <template v-else
-            ><strong class="good">{{ preview.added }} new, {{ preview.changed }} changed.</strong> No cell is at
-            fault.</template
+            ><strong class="good">{{ texts.newChanged(preview.added, preview.changed) }}</strong>
+            {{ texts.noCellIsAtFault }}</template
           >
-          <span v-if="preview.unread.length > 0" class="soft"> Not read: {{ preview.unread.join(', ') }}.</span>
+          <span v-if="preview.unread.length > 0" class="soft"> {{ texts.notRead(preview.unread.join(', ')) }}</span>
         </p>
-        <div class="table" tabindex="0" role="region" aria-label="Preview">
+        <div class="table" tabindex="0" role="region" :aria-label="texts.preview">
           <v-table>
             <thead>
               <tr>
-                <th scope="col">line</th>
+                <th scope="col">{{ texts.line }}</th>
                 <th v-for="c in titles" :key="c" scope="col">{{ c }}</th>
               </tr>
             </thead>
@@ -115,14 +117,14 @@ function write() {
           </v-table>
         </div>
         <p v-if="preview.lines.length > lines.length" class="soft">
-          {{ lines.length }} of {{ preview.lines.length }} lines are shown.
+          {{ texts.ofLinesAreShown(lines.length, preview.lines.length) }}
         </p>
       </template>
       <p class="acts">
         <v-btn :disabled="!preview || preview.rows.length === 0" @click="write">
-          Write {{ preview?.rows.length || '' }} rows
+          {{ texts.writeRows(preview?.rows.length || '') }}
         </v-btn>
-        <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
       </p>
     </v-card>
   </v-dialog>

@@ -7,6 +7,7 @@ import CrewExample from './examples/CrewExample.vue';
 import KitExample from './examples/KitExample.vue';
 import MatchExample from './examples/MatchExample.vue';
 import ProveExample from './examples/ProveExample.vue';
+import * as texts from '../words/ui/emptyStage';
 
 const props = defineProps<{ stage: EmptyStageName; act?: { label: string; to: RouteLocationRaw } | null }>();
 const words = computed(() => EMPTY[props.stage]);
@@ -23,7 +24,7 @@ const PICTURES = { match: MatchExample, kit: KitExample, crew: CrewExample, prov
       <svg viewBox="0 0 600 220" role="img" :aria-label="words.picture">
         <component :is="PICTURES[stage]" />
       </svg>
-      <figcaption>An example, not yours.</figcaption>
+      <figcaption>{{ texts.anExampleNotYours }}</figcaption>
     </figure>
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What a form could not store and no field of its own says, so that nothing is refused without a word. */
 import { computed } from 'vue';
+import * as texts from '../words/ui/formFaults';
 
 const props = defineProps<{
   faults: Readonly<Record<string, string>>;
@@ -13,7 +14,7 @@ const rest = computed(() => [
 </script>
 
 <template>
-  <p v-if="rest.length > 0" class="gap not-stored" role="alert">Not saved. {{ rest.join(' ') }}</p>
+  <p v-if="rest.length > 0" class="gap not-stored" role="alert">{{ texts.notSaved(rest.join(' ')) }}</p>
 </template>
 
 <style scoped>

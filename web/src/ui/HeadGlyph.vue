@@ -2,6 +2,7 @@
 /** A head drawn by its own outline, with the size inside: the form is a shape, the state a colour. */
 import { computed } from 'vue';
 import { glyphSize, isInch, printShape, type Head } from '@necessaire/core';
+import * as texts from '../words/ui/headGlyph';
 
 const props = withDefaults(
   defineProps<{
@@ -96,7 +97,7 @@ const small = computed(() => text.value.length > 3);
     >
       {{ text }}
     </text>
-    <text v-if="inch" x="20" y="30" class="unit" :class="{ light: filled }" text-anchor="middle">in</text>
+    <text v-if="inch" x="20" y="30" class="unit" :class="{ light: filled }" text-anchor="middle">{{ texts.in2 }}</text>
   </svg>
 </template>
 

@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import { fit, printSize, type Head, type Shape } from '@necessaire/core';
 import { hexagon, jawOf, lobe } from './jaw';
+import * as texts from '../words/ui/jawDrawing';
 
 const props = defineProps<{ head: Head; tool: Shape; measure: number }>();
 const SIZE = 172;
@@ -37,11 +38,11 @@ const words = computed(() => {
   if (!j) return '';
   const name = `${printSize(props.tool.size)}${/in$/.test(props.tool.size) ? '' : j.kind === 'lobe' ? '' : ' mm'}`;
   const tool = `${j.kind === 'lobe' ? 'T' : ''}${name}`;
-  if (Number.isNaN(j.play)) return `${tool} does not go on`;
+  if (Number.isNaN(j.play)) return texts.doesNotGoOn(tool);
   if (j.play >= 30) return `${tool} spins`;
   const left = Math.round((1 - j.play / 30) * 100);
-  const what = state.value === 'good' ? 'fits' : state.value === 'fair' ? 'loose' : 'rounds it off';
-  return `${tool}: turns ${j.play.toFixed(1)}°, ${what}, ${left} % of the flank holds`;
+  const what = state.value === 'good' ? 'fits' : state.value === 'fair' ? 'loose' : texts.roundsItOff;
+  return texts.turnsOfTheFlankHolds(tool, j.play.toFixed(1), what, left);
 });
 </script>
 
@@ -62,9 +63,9 @@ const words = computed(() => {
     </svg>
     <figcaption>
       {{ words }}
-      <span v-if="onHead.goesOn < 0.995 && onHead.goesOn > 0.005" class="soft"
-        >of all made pairs it goes on {{ Math.round(onHead.goesOn * 100) }} %</span
-      >
+      <span v-if="onHead.goesOn < 0.995 && onHead.goesOn > 0.005" class="soft">{{
+        texts.ofAllMadePairsIt(Math.round(onHead.goesOn * 100))
+      }}</span>
     </figcaption>
   </figure>
 </template>

@@ -5,6 +5,7 @@ import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necess
 import { useView } from '../stores/view';
 import LineField from './LineField.vue';
 import { useMoney } from './useMoney';
+import * as texts from '../words/ui/numberField';
 
 const props = defineProps<{
   label: string;
@@ -57,7 +58,7 @@ function take() {
     ...(props.min === undefined ? {} : { min: props.min * scale.value }),
     ...(props.max === undefined ? {} : { max: props.max * scale.value }),
   });
-  if (typed === '' || !Number.isFinite(n)) bad.value = 'Enter a number.';
+  if (typed === '' || !Number.isFinite(n)) bad.value = texts.enterANumber;
   else if (outside) bad.value = outside;
   else {
     bad.value = null;
@@ -73,7 +74,7 @@ function take() {
     :label="unit ? `${label} (${unit})` : label"
     :hide-label="hideLabel"
     :fault="bad"
-    :said="elsewhere ? `in another window it is now ${show()}` : null"
+    :said="elsewhere ? texts.inAnotherWindowItIs(show()) : null"
     figures
     inputmode="decimal"
     @focus="focused = true"

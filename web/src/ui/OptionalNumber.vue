@@ -5,6 +5,7 @@ import { figure, fromShown, outsideLimits, unitOf, type Quantity } from '@necess
 import { useView } from '../stores/view';
 import LineField from './LineField.vue';
 import { useMoney } from './useMoney';
+import * as texts from '../words/ui/optionalNumber';
 
 const props = defineProps<{
   label: string;
@@ -51,9 +52,9 @@ function take() {
     min: props.min * scale.value,
     max: props.max * scale.value,
   });
-  if (!Number.isFinite(n)) bad.value = 'Enter a number, or leave it empty.';
+  if (!Number.isFinite(n)) bad.value = texts.enterANumberOrLeave;
   else if (outside) bad.value = outside;
-  else if (props.whole && !Number.isInteger(core)) bad.value = 'Enter a whole number.';
+  else if (props.whole && !Number.isInteger(core)) bad.value = texts.enterAWholeNumber;
   else value.value = core;
 }
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A technical word that says what it means when it is pressed. */
 import { TERMS, type Term } from '../words/terms';
+import * as texts from '../words/ui/termWord';
 
 defineProps<{ term: Term; label: string }>();
 </script>
@@ -8,7 +9,7 @@ defineProps<{ term: Term; label: string }>();
 <template>
   <v-menu :close-on-content-click="true" max-width="320">
     <template #activator="{ props: opens }">
-      <v-btn v-bind="opens" variant="text" class="term" :aria-label="`${label}: what does it mean?`">{{ label }}</v-btn>
+      <v-btn v-bind="opens" variant="text" class="term" :aria-label="texts.whatDoesItMean(label)">{{ label }}</v-btn>
     </template>
     <v-card class="says" role="note">{{ TERMS[term] }}</v-card>
   </v-menu>

@@ -2,6 +2,7 @@
 /** A text that is taken when the field is left. What is being typed stays, whatever else on the screen changes meanwhile. */
 import { ref, watch } from 'vue';
 import LineField from './LineField.vue';
+import * as texts from '../words/ui/textField';
 
 const props = defineProps<{
   label: string;
@@ -42,7 +43,7 @@ function take() {
     :label="label"
     :hide-label="hideLabel"
     :fault="fault ?? null"
-    :said="elsewhere === null ? null : `in another window it is now “${elsewhere}”`"
+    :said="elsewhere === null ? null : texts.inAnotherWindowItIs(elsewhere)"
     :figures="figures"
     :maxlength="most ?? 200"
     :placeholder="placeholder"

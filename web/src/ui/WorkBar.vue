@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Long work: what is worked on, how far it is, and a press that ends it. */
 import { percent } from './words';
+import * as texts from '../words/ui/workBar';
 
 defineProps<{
   says: string;
@@ -26,7 +27,7 @@ const emit = defineEmits<{ stop: [] }>();
       class="bar"
       :aria-label="says"
     />
-    <v-btn v-if="!keeps" variant="plain" @click="emit('stop')">Stop</v-btn>
+    <v-btn v-if="!keeps" variant="plain" @click="emit('stop')">{{ texts.stop }}</v-btn>
   </div>
 </template>
 

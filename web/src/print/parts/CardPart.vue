@@ -5,6 +5,7 @@ import { pocketCard, withUnit, type RoadCard } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useOwnCard } from '../../stores/ownCard';
 import { useView } from '../../stores/view';
+import * as texts from '../../words/print/parts/cardPart';
 
 const garage = useGarage();
 const view = useView();
@@ -30,19 +31,19 @@ const companions = computed(() => {
 });
 /** Left to be written by hand; what one wrote on this device stands in its place where that was ticked. */
 const BLANK = [
-  'In an emergency call',
-  'Recovery service',
-  'Insurance, policy',
-  'At home',
-  'Doctor, allergies',
-  'Blood group',
+  texts.inAnEmergencyCall,
+  texts.recoveryService,
+  texts.insurancePolicy,
+  texts.atHome,
+  texts.doctorAllergies,
+  texts.bloodGroup,
 ];
 const own = useOwnCard();
 const OWN: readonly { field: keyof RoadCard; label: string; instead: readonly string[] }[] = [
-  { field: 'name', label: 'Name', instead: [] },
-  { field: 'riders', label: 'Rides with', instead: [] },
-  { field: 'call', label: 'Call', instead: ['In an emergency call', 'Recovery service'] },
-  { field: 'health', label: 'Blood group, allergies', instead: ['Doctor, allergies', 'Blood group'] },
+  { field: 'name', label: texts.name, instead: [] },
+  { field: 'riders', label: texts.ridesWith, instead: [] },
+  { field: 'call', label: texts.call, instead: [texts.inAnEmergencyCall, texts.recoveryService] },
+  { field: 'health', label: texts.bloodGroupAllergies, instead: [texts.doctorAllergies, texts.bloodGroup] },
 ];
 const written = computed(() => (own.printed ? OWN.filter((o) => own.card[o.field].trim() !== '') : []));
 const blanks = computed(() => BLANK.filter((b) => !written.value.some((o) => o.instead.includes(b))));
@@ -62,7 +63,7 @@ const blanks = computed(() => BLANK.filter((b) => !written.value.some((o) => o.i
       </table>
     </article>
     <article class="face">
-      <h2>Torque</h2>
+      <h2>{{ texts.torque }}</h2>
       <table>
         <tbody>
           <tr v-for="t in torques" :key="t.name">
@@ -71,18 +72,18 @@ const blanks = computed(() => BLANK.filter((b) => !written.value.some((o) => o.i
           </tr>
         </tbody>
       </table>
-      <p v-if="torques.length === 0">None is entered: write them in from the manual.</p>
-      <p class="foot">The torque in the manual comes first. * is not from the manual.</p>
+      <p v-if="torques.length === 0">{{ texts.noneIsEnteredWriteThem }}</p>
+      <p class="foot">{{ texts.theTorqueInTheManual }}</p>
     </article>
     <article class="face">
-      <h2>Air and fluids</h2>
+      <h2>{{ texts.airAndFluids }}</h2>
       <table>
         <tbody>
           <tr v-for="p in card.pressures" :key="p.name">
             <th scope="row">{{ p.name }} {{ p.mark }}</th>
             <td>
-              {{ kpa(p.high) }}<template v-if="p.low !== null">, loose ground {{ kpa(p.low) }}</template
-              ><template v-if="p.shows !== p.high">; my gauge shows {{ kpa(p.shows) }}</template>
+              {{ kpa(p.high) }}<template v-if="p.low !== null">{{ texts.looseGround(kpa(p.low)) }}</template
+              ><template v-if="p.shows !== p.high">{{ texts.myGaugeShows(kpa(p.shows)) }}</template>
             </td>
           </tr>
           <tr v-for="f in card.fluids" :key="f.name">
@@ -91,14 +92,14 @@ const blanks = computed(() => BLANK.filter((b) => !written.value.some((o) => o.i
           </tr>
         </tbody>
       </table>
-      <p class="foot">Pressures are the trip’s: the manual’s come first, loaded and cold.</p>
+      <p class="foot">{{ texts.pressuresAreTheTripsThe }}</p>
     </article>
     <article class="face">
-      <h2>Who and where</h2>
+      <h2>{{ texts.whoAndWhere }}</h2>
       <p>
-        {{ garage.doc?.garage.rider.name || 'Name' }}<template v-if="garage.trip">, {{ garage.trip.name }}</template
-        ><template v-if="garage.trip?.leaves">, from {{ garage.trip.leaves }}</template
-        ><template v-if="companions.length > 0">. With {{ companions.join(', ') }}</template
+        {{ garage.doc?.garage.rider.name || texts.name }}<template v-if="garage.trip">, {{ garage.trip.name }}</template
+        ><template v-if="garage.trip?.leaves">{{ texts.from(garage.trip.leaves) }}</template
+        ><template v-if="companions.length > 0">{{ texts.with2(companions.join(', ')) }}</template
         >.
       </p>
       <p v-for="o in written" :key="o.field">

@@ -5,16 +5,20 @@ import { STATION_NAMES, withUnit, type CheckDue, type Station } from '@necessair
 import { useProof } from '../../stores/proof';
 import { useView } from '../../stores/view';
 import { whenText } from '../../words/prove';
+import * as texts from '../../words/print/parts/checksPart';
 
 const proof = useProof();
 const view = useView();
 const km = (v: number) => withUnit(view.units, 'distance', v);
-const NAMES = { bags: 'Bags', kit: 'The kit', table: 'At the table' } as const;
+const NAMES = { bags: texts.bags, kit: texts.theKit, table: texts.atTheTable } as const;
 const checks = computed(() => proof.told?.checks ?? []);
 const groups = computed(() => [
-  { name: 'Before leaving', list: checks.value.filter((k) => k.when === 'before leaving' || k.when === 'on a date') },
   {
-    name: 'Each evening, and by distance',
+    name: texts.beforeLeaving,
+    list: checks.value.filter((k) => k.when === 'before leaving' || k.when === 'on a date'),
+  },
+  {
+    name: texts.eachEveningAndByDistance,
     list: checks.value.filter((k) => k.when === 'each evening' || k.when === 'after some km'),
   },
 ]);

@@ -3,10 +3,11 @@
 import { printShape, type Rehearsal } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import { minutesText } from '../../words/prove';
+import * as texts from '../../words/print/parts/repairPart';
 
 defineProps<{ of: Rehearsal }>();
 const view = useView();
-const PARTS = { 'get out': '', out: '', back: 'back in: ' } as const;
+const PARTS = { 'get out': '', out: '', back: texts.backIn } as const;
 </script>
 
 <template>
@@ -22,17 +23,17 @@ const PARTS = { 'get out': '', out: '', back: 'back in: ' } as const;
           {{ PARTS[s.part] }}{{ s.text }}
           <span v-for="(n, k) in s.needs" :key="k" class="need">
             <template v-if="s.part === 'get out'">{{
-              n.lies.map((l) => `${l.name} (${l.place}${l.slot ? `, slot ${l.slot}` : ''})`).join(', ')
+              n.lies.map((l) => `${l.name} (${l.place}${l.slot ? texts.slot(l.slot) : ''})`).join(', ')
             }}</template>
             <template v-else-if="n.heads.length > 0">{{
               n.heads
                 .map(
                   (h) =>
-                    `${h.fastener.name} ${printShape(h.fastener.head)}${h.fastener.torque ? `, ${view.inWords([{ quantity: 'torque', value: h.fastener.torque.value }])}${h.fastener.torque.source === 'manual' ? '' : ' *'}` : ''}: ${h.chains.map((c) => c.join(' → ')).join(' + ') || 'nothing turns it'}`,
+                    `${h.fastener.name} ${printShape(h.fastener.head)}${h.fastener.torque ? `, ${view.inWords([{ quantity: 'torque', value: h.fastener.torque.value }])}${h.fastener.torque.source === 'manual' ? '' : ' *'}` : ''}: ${h.chains.map((c) => c.join(' → ')).join(' + ') || texts.nothingTurnsIt}`,
                 )
                 .join('; ')
             }}</template>
-            <template v-else>{{ n.by || `${n.ask}: not in this kit` }}</template>
+            <template v-else>{{ n.by || texts.notInThisKit(n.ask) }}</template>
           </span>
         </span>
       </li>

@@ -5,6 +5,7 @@ import { doublesOf, type CrewAnswer, type Matching, type Swap } from '@necessair
 import { useCrew } from '../../stores/crew';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/crew/commonSheet';
 
 const props = defineProps<{ answer: CrewAnswer }>();
 const crew = useCrew();
@@ -23,10 +24,10 @@ watch(
 );
 /** What a double is there for. */
 const FOR = {
-  alone: 'when alone',
-  part: 'when the crew splits',
+  alone: texts.whenAlone,
+  part: texts.whenTheCrewSplits,
   all: 'together',
-  none: 'nothing hangs on it',
+  none: texts.nothingHangsOnIt,
 } as const;
 const doubles = computed(() => doublesOf(props.answer));
 const riders = computed(() => props.answer.names.filter((n) => n.bike));
@@ -43,12 +44,12 @@ const whose = (s: Swap) => riders.value.find((n) => n.bike?.id === s.fastener.bi
 <template>
   <div v-if="matching">
     <section>
-      <h2>Sizes of heads</h2>
-      <p class="soft">{{ odd }} of {{ matching.sizes.length }} sizes are on one bike only.</p>
+      <h2>{{ texts.sizesOfHeads }}</h2>
+      <p class="soft">{{ texts.ofSizesAreOnOne(odd, matching.sizes.length) }}</p>
       <v-table density="compact" class="table">
         <thead>
           <tr>
-            <th scope="col">Size</th>
+            <th scope="col">{{ texts.size }}</th>
             <th v-for="n in riders" :key="n.key" scope="col">{{ n.name }}</th>
           </tr>
         </thead>
@@ -60,15 +61,15 @@ const whose = (s: Swap) => riders.value.find((n) => n.bike?.id === s.fastener.bi
         </tbody>
       </v-table>
       <v-btn v-if="matching.sizes.length > 14" variant="text" @click="all = !all">
-        {{ all ? 'Show fewer' : `Show all ${matching.sizes.length}` }}
+        {{ all ? texts.showFewer : texts.showAll(matching.sizes.length) }}
       </v-btn>
     </section>
     <section>
-      <h2>Spares and connectors</h2>
+      <h2>{{ texts.sparesAndConnectors }}</h2>
       <v-table density="compact" class="table">
         <thead>
           <tr>
-            <th scope="col">What</th>
+            <th scope="col">{{ texts.what }}</th>
             <th v-for="n in riders" :key="n.key" scope="col">{{ n.name }}</th>
           </tr>
         </thead>
@@ -79,34 +80,34 @@ const whose = (s: Swap) => riders.value.find((n) => n.bike?.id === s.fastener.bi
           </tr>
         </tbody>
       </v-table>
-      <p class="soft">Jump leads and pumps need the right connector: look before leaving.</p>
+      <p class="soft">{{ texts.jumpLeadsAndPumpsNeed }}</p>
     </section>
     <section>
-      <h2>Carried twice</h2>
+      <h2>{{ texts.carriedTwice }}</h2>
       <ul class="plain">
         <li v-for="d in doubles" :key="d.item">
           <strong>{{ d.name }}</strong> <span class="num soft">{{ massText(view.units, d.mass) }}</span>:
           {{ d.by.map((b) => `${answer.names[b.carrier]?.name} (${FOR[b.for[0] ?? 'none']})`).join(', ') }}
-          <strong v-if="d.canGo" class="good"> one can go</strong>
+          <strong v-if="d.canGo" class="good"> {{ texts.oneCanGo }}</strong>
         </li>
-        <li v-if="doubles.length === 0">Nothing is carried twice.</li>
+        <li v-if="doubles.length === 0">{{ texts.nothingIsCarriedTwice }}</li>
       </ul>
     </section>
     <section>
-      <h2>One swap at home</h2>
-      <p class="soft">Which bolt, changed to a size that the others have, would free the most weight?</p>
-      <v-btn variant="outlined" :loading="working" @click="look">Find the best swap</v-btn>
+      <h2>{{ texts.oneSwapAtHome }}</h2>
+      <p class="soft">{{ texts.whichBoltChangedToA }}</p>
+      <v-btn variant="outlined" :loading="working" @click="look">{{ texts.findTheBestSwap }}</v-btn>
       <ul v-if="swaps" class="plain">
         <li v-for="s in swaps" :key="s.fastener.id">
           <strong>{{ s.fastener.name }}</strong>, {{ whose(s) }}:
           <span class="num">−{{ massText(view.units, s.grams) }}</span
-          ><span class="soft"> {{ s.leaves.join(', ') }} can stay at home</span>
+          ><span class="soft"> {{ texts.canStayAtHome(s.leaves.join(', ')) }}</span>
         </li>
-        <li v-if="swaps.length === 0">No single bolt holds a tool alone.</li>
+        <li v-if="swaps.length === 0">{{ texts.noSingleBoltHoldsA }}</li>
       </ul>
     </section>
   </div>
-  <p v-else class="empty">Working it out …</p>
+  <p v-else class="empty">{{ texts.workingItOut }}</p>
 </template>
 
 <style scoped>

@@ -13,6 +13,7 @@ import { counted, massText, percent } from '../../ui/words';
 import { HAND_WORDS, LIMIT_WORDS, VEHICLE_WORDS } from '../../words/crew';
 import SmallBike from './SmallBike.vue';
 import CrewToken from './CrewToken.vue';
+import * as texts from '../../words/crew/crewColumn';
 
 const props = defineProps<{ told: CarrierTold; answer: CrewAnswer; bike: Bike | null }>();
 const emit = defineEmits<{
@@ -59,17 +60,17 @@ useDropTarget(
 function show() {
   const t = props.told;
   explain.show({
-    title: `What ${who.value.name} carries`,
+    title: texts.whatCarries(who.value.name),
     value: massText(view.units, t.mass),
-    formula: 'share = weight carried ÷ weight that they may carry',
+    formula: texts.shareWeightCarriedWeightThat,
     inputs: [
       { name: 'carried', value: massText(view.units, t.mass) },
-      { name: 'may carry', value: massText(view.units, t.limit) },
+      { name: texts.mayCarry, value: massText(view.units, t.limit) },
       { name: 'share', value: percent(t.share, 1) },
-      { name: 'room taken', value: withUnit(view.units, 'volume', t.bulk) },
-      ...(t.room === null ? [] : [{ name: 'room there is', value: withUnit(view.units, 'volume', t.room) }]),
+      { name: texts.roomTaken, value: withUnit(view.units, 'volume', t.bulk) },
+      ...(t.room === null ? [] : [{ name: texts.roomThereIs, value: withUnit(view.units, 'volume', t.room) }]),
     ],
-    source: who.value.limitBy ? `the limit is ${LIMIT_WORDS[who.value.limitBy]}` : 'the limit is as entered',
+    source: who.value.limitBy ? texts.theLimitIs(LIMIT_WORDS[who.value.limitBy]) : texts.theLimitIsAsEntered,
   });
 }
 </script>
@@ -89,7 +90,7 @@ function show() {
         v-if="bike"
         variant="text"
         :aria-pressed="crew.gone === told.number"
-        :title="`Look at the ride without ${who.name}`"
+        :title="texts.lookAtTheRideWithout(who.name)"
         @click="crew.gone = crew.gone === told.number ? null : told.number"
         >{{ who.name }}</v-btn><template v-else>{{ who.name }}</template>
     </h2>
@@ -97,21 +98,21 @@ function show() {
     <v-btn
       variant="text"
       class="load"
-      :aria-label="`${who.name} carries ${massText(view.units, told.mass)}: how it is worked out`"
+      :aria-label="texts.carriesHowItIsWorked(who.name, massText(view.units, told.mass))"
       @click="show"
     >
       <strong class="num" :class="{ gap: isOver }">{{ massText(view.units, told.mass) }}</strong>
-      <span class="num soft">of {{ massText(view.units, told.limit) }}</span>
+      <span class="num soft">{{ texts.of2(massText(view.units, told.limit)) }}</span>
     </v-btn>
     <p class="num soft litres">
       {{ withUnit(view.units, 'volume', told.bulk)
-      }}{{ told.room === null ? '' : ` of ${withUnit(view.units, 'volume', told.room)}` }}
+      }}{{ told.room === null ? '' : texts.of3(withUnit(view.units, 'volume', told.room)) }}
     </p>
     <div
       class="bar"
       :class="{ full: isOver }"
       role="img"
-      :aria-label="`${percent(told.share)} of what ${who.name} may carry`"
+      :aria-label="texts.ofWhatMayCarry(percent(told.share), who.name)"
     >
       <span :style="{ width: `${Math.min(100, told.share * 100)}%` }" />
     </div>
@@ -130,7 +131,7 @@ function show() {
         @give="(item, to) => emit('give', item, told.number, to)"
       />
     </ul>
-    <p v-if="told.tokens.length === 0" class="soft none">Nothing of the shared kit.</p>
+    <p v-if="told.tokens.length === 0" class="soft none">{{ texts.nothingOfTheSharedKit }}</p>
   </section>
 </template>
 

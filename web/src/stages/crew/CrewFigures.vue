@@ -8,6 +8,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import { counted, massText, percent } from '../../ui/words';
+import * as texts from '../../words/crew/crewFigures';
 
 const props = defineProps<{ answer: CrewAnswer; of: Crew }>();
 const garage = useGarage();
@@ -50,11 +51,11 @@ watch(
 );
 const goesIn = (s: RiderStow | null) =>
   !s?.known
-    ? 'places not known'
+    ? texts.placesNotKnown
     : s.loose.length > 0
       ? `${s.loose.length} nowhere`
       : s.broken.length > 0
-        ? counted(s.broken.length, 'rule broken', 'rules broken')
+        ? counted(s.broken.length, texts.ruleBroken, texts.rulesBroken)
         : 'all';
 const axle = (grams: number | undefined, share: number | undefined) =>
   grams === undefined ? '' : `${massText(view.units, grams)} · ${percent(share ?? 0)}`;
@@ -77,15 +78,14 @@ const aloneMean = computed(() => {
 });
 function showHome() {
   explain.show({
-    title: 'All bikes home by own means',
+    title: texts.allBikesHomeByOwnMeans,
     value: percent(props.answer.home, 1),
-    formula:
-      'product over all bikes and all troubles that end a ride of P(as many as the crew can mend at ride-out or better)',
+    formula: texts.productOverAllBikesAnd,
     inputs: props.answer.bikes.map((b) => ({
       name: riders.value.find((r) => r.bike?.id === b.bikeId)?.name ?? '',
       value: percent(b.home, 1),
     })),
-    source: 'rates are typical values until your ride log says more; spares are pooled over the bikes that they fit',
+    source: texts.ratesAreTypicalValuesUntil,
   });
 }
 </script>
@@ -93,24 +93,19 @@ function showHome() {
 <template>
   <div>
     <section>
-      <h2>Home by own means</h2>
-      <v-btn
-        variant="text"
-        class="big num"
-        aria-label="All bikes home by own means: how it is worked out"
-        @click="showHome"
-      >
+      <h2>{{ texts.homeByOwnMeans }}</h2>
+      <v-btn variant="text" class="big num" :aria-label="texts.allBikesHomeByOwn" @click="showHome">
         {{ percent(answer.home, 1) }}
       </v-btn>
-      <span class="soft"> of such rides, all {{ counted(riders.length, 'bike') }} with each other</span>
+      <span class="soft"> {{ texts.ofSuchRidesAllWith(counted(riders.length, 'bike')) }}</span>
       <v-table density="compact" class="table">
         <thead>
           <tr>
-            <th scope="col">Bike</th>
-            <th scope="col">home</th>
-            <th scope="col">hours saved</th>
-            <th scope="col">at stake</th>
-            <th scope="col">full tank</th>
+            <th scope="col">{{ texts.bike }}</th>
+            <th scope="col">{{ texts.home }}</th>
+            <th scope="col">{{ texts.hoursSaved }}</th>
+            <th scope="col">{{ texts.atStake }}</th>
+            <th scope="col">{{ texts.fullTank }}</th>
           </tr>
         </thead>
         <tbody>
@@ -122,7 +117,7 @@ function showHome() {
             <td class="num">{{ r.needs?.range ? distance(r.needs.range) : '' }}</td>
           </tr>
           <tr>
-            <th scope="row">All</th>
+            <th scope="row">{{ texts.all }}</th>
             <td class="num">{{ percent(answer.home, 1) }}</td>
             <td class="num">{{ (answer.saved * times).toFixed(1) }}</td>
             <td class="num">{{ (answer.left * times).toFixed(1) }}</td>
@@ -130,18 +125,18 @@ function showHome() {
           </tr>
         </tbody>
       </v-table>
-      <p v-if="of.waits" class="soft">Hours count for all {{ riders.length }} who wait.</p>
+      <p v-if="of.waits" class="soft">{{ texts.hoursCountForAllWho(riders.length) }}</p>
     </section>
     <section>
-      <h2>What is likeliest to cost hours</h2>
+      <h2>{{ texts.whatIsLikeliestToCost }}</h2>
       <v-table density="compact" class="table">
         <thead>
           <tr>
-            <th scope="col">Problem</th>
-            <th scope="col">bike</th>
-            <th scope="col">on such trips</th>
-            <th scope="col">hours without a repair</th>
-            <th scope="col">who can do it</th>
+            <th scope="col">{{ texts.problem }}</th>
+            <th scope="col">{{ texts.bike2 }}</th>
+            <th scope="col">{{ texts.onSuchTrips }}</th>
+            <th scope="col">{{ texts.hoursWithoutARepair }}</th>
+            <th scope="col">{{ texts.whoCanDoIt }}</th>
           </tr>
         </thead>
         <tbody>
@@ -156,14 +151,14 @@ function showHome() {
       </v-table>
     </section>
     <section v-if="stows.length > 0">
-      <h2>On each bike</h2>
+      <h2>{{ texts.onEachBike }}</h2>
       <v-table density="compact" class="table">
         <thead>
           <tr>
-            <th scope="col">Bike</th>
-            <th scope="col">goes in</th>
-            <th scope="col">front axle</th>
-            <th scope="col">rear axle</th>
+            <th scope="col">{{ texts.bike }}</th>
+            <th scope="col">{{ texts.goesIn }}</th>
+            <th scope="col">{{ texts.frontAxle }}</th>
+            <th scope="col">{{ texts.rearAxle }}</th>
           </tr>
         </thead>
         <tbody>
@@ -181,51 +176,50 @@ function showHome() {
             {{ r.name }}: {{ sayingText(w.message) }}: {{ w.why }}.
           </li>
           <li v-if="(stows[r.i]?.loose.length ?? 0) > 0" class="gap">
-            {{ r.name }}: no place for {{ stows[r.i]!.loose.join(', ') }}.
+            {{ texts.noPlaceFor(r.name, stows[r.i]!.loose.join(', ')) }}
           </li>
         </template>
       </ul>
     </section>
     <section v-if="smallest">
-      <h2>Fuel, water, air</h2>
+      <h2>{{ texts.fuelWaterAir }}</h2>
       <p>
-        <strong>{{ smallest.name }}</strong> decides the stops: about
-        <strong class="num">{{ distance(smallest.needs!.range!) }}</strong> with a full tank, reserve left in it.
+        <strong>{{ smallest.name }}</strong> {{ texts.decidesTheStopsAbout }}
+        <strong class="num">{{ distance(smallest.needs!.range!) }}</strong> {{ texts.withAFullTankReserve }}
       </p>
       <p v-for="r in short" :key="r.key" class="gap">
-        {{ r.name }} needs <span class="num">{{ litres(r.needs!.spareFuel!) }}</span> more for the longest way between
-        two pumps: carry it, or another bike shares.
+        {{ texts.needs(r.name) }} <span class="num">{{ litres(r.needs!.spareFuel!) }}</span>
+        {{ texts.moreForTheLongestWay }}
       </p>
       <p>
-        Water on the warmest, longest day: <strong class="num">{{ litres(water) }}</strong> for all.
+        {{ texts.waterOnTheWarmestLongest }} <strong class="num">{{ litres(water) }}</strong> {{ texts.forAll }}
       </p>
       <p v-for="r in riders" :key="`air ${r.key}`" class="soft">
-        {{ r.name }}’s rear tyre from flat:
-        <span class="num">{{ Math.round(r.needs?.rear.strokes ?? 0) }}</span> strokes of a hand pump, or
-        <span class="num">{{ Math.ceil(r.needs?.rear.cartridges ?? 0) }}</span> cartridges.
+        {{ texts.sRearTyreFromFlat(r.name) }}
+        <span class="num">{{ Math.round(r.needs?.rear.strokes ?? 0) }}</span> {{ texts.strokesOfAHandPump }}
+        <span class="num">{{ Math.ceil(r.needs?.rear.cartridges ?? 0) }}</span> {{ texts.cartridges }}
       </p>
     </section>
     <section v-if="services.length > 0">
-      <h2>Falls due on the ride</h2>
+      <h2>{{ texts.fallsDueOnTheRide }}</h2>
       <p v-for="s in services" :key="s.who">
         <strong>{{ s.who }}:</strong>
-        {{ s.list.map((d) => (d.overdue ? `${d.name} before leaving` : d.name)).join(', ') }}.
+        {{ s.list.map((d) => (d.overdue ? texts.beforeLeaving(d.name) : d.name)).join(', ') }}.
       </p>
     </section>
     <section>
-      <h2>First aid</h2>
+      <h2>{{ texts.firstAid }}</h2>
       <p>
-        Trained: <strong>{{ trained.join(', ') || 'nobody' }}</strong>. Kits with
+        {{ texts.trained }} <strong>{{ trained.join(', ') || 'nobody' }}</strong>{{ texts.kitsWith }}
         <strong>{{ kits.join(', ') || 'nobody' }}</strong>.
       </p>
-      <p class="caution">First call the local emergency number. A kit replaces no training.</p>
+      <p class="caution">{{ texts.firstCallTheLocalEmergency }}</p>
     </section>
     <section v-if="aloneMean !== null">
-      <h2>What riding together saves</h2>
+      <h2>{{ texts.whatRidingTogetherSaves }}</h2>
       <p>
-        Each rider takes <strong class="num">{{ massText(view.units, answer.mass / riders.length) }}</strong> on
-        average. With the same tools and nobody to share with it would be
-        <strong class="num">{{ massText(view.units, aloneMean) }}</strong>.
+        {{ texts.eachRiderTakes }} <strong class="num">{{ massText(view.units, answer.mass / riders.length) }}</strong>
+        {{ texts.onAverageWithTheSame }} <strong class="num">{{ massText(view.units, aloneMean) }}</strong>.
       </p>
     </section>
   </div>

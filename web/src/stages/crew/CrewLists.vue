@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { download, fileName } from '../../ui/download';
 import { counted, massText } from '../../ui/words';
+import * as texts from '../../words/crew/crewLists';
 
 const props = defineProps<{ answer: CrewAnswer }>();
 const crew = useCrew();
@@ -21,16 +22,16 @@ async function file(member: number) {
   if (text === null) return;
   const { name } = props.answer.names[member]!;
   download(fileName(`${trip()} ${name}`, 'json'), text, 'application/json');
-  notice.say(`${name} can read this file into their own Necessaire: garage menu, Import a file.`);
+  notice.say(texts.canReadThisFileInto(name));
 }
 </script>
 
 <template>
   <div>
     <section>
-      <h2>All together</h2>
+      <h2>{{ texts.allTogether }}</h2>
       <p class="acts">
-        <v-btn variant="flat" to="/print/crew">Print all lists</v-btn>
+        <v-btn variant="flat" to="/print/crew">{{ texts.printAllLists }}</v-btn>
         <v-btn
           variant="outlined"
           @click="
@@ -39,7 +40,7 @@ async function file(member: number) {
               'everybody',
             )
           "
-          >Save as CSV</v-btn
+          >{{ texts.saveAsCsv }}</v-btn
         >
       </p>
     </section>
@@ -49,9 +50,13 @@ async function file(member: number) {
         {{ counted(c.tokens.length, 'thing') }}, <span class="num">{{ massText(view.units, c.mass) }}</span>
       </p>
       <p class="acts">
-        <v-btn variant="outlined" :to="{ path: '/print/crew', query: { who: String(c.number) } }">Print</v-btn>
-        <v-btn variant="text" @click="csv([c.number], answer.names[c.number]?.name ?? '')">CSV</v-btn>
-        <v-btn v-if="answer.names[c.number]?.bike" variant="text" @click="file(c.number)">File for them</v-btn>
+        <v-btn variant="outlined" :to="{ path: '/print/crew', query: { who: String(c.number) } }">{{
+          texts.print
+        }}</v-btn>
+        <v-btn variant="text" @click="csv([c.number], answer.names[c.number]?.name ?? '')">{{ texts.csv }}</v-btn>
+        <v-btn v-if="answer.names[c.number]?.bike" variant="text" @click="file(c.number)">{{
+          texts.fileForThem
+        }}</v-btn>
       </p>
     </section>
   </div>

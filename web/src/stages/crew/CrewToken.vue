@@ -8,6 +8,7 @@ import { useDraggable } from '../../ui/places/dragging';
 import { held, over } from '../../ui/places/held';
 import { massText } from '../../ui/words';
 import { whyText } from '../../words/crew';
+import * as texts from '../../words/crew/crewToken';
 
 const props = defineProps<{ token: Token; by: number; answer: CrewAnswer; open: boolean }>();
 const emit = defineEmits<{ give: [item: string, to: number | 'home' | null]; pick: [] }>();
@@ -24,8 +25,8 @@ const from = computed(() => {
     .map((o) => props.answer.names[o.member]?.name ?? '');
   return [
     others.length > 0 ? `from ${others.join(', ')}` : '',
-    props.token.buy > 0 ? 'to buy' : '',
-    props.token.fixed ? 'chosen by you' : '',
+    props.token.buy > 0 ? texts.toBuy : '',
+    props.token.fixed ? texts.chosenByYou : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -55,7 +56,7 @@ function look(to: number | null) {
     <span class="num mass">{{ massText(view.units, token.mass) }}</span>
     <p v-if="open" class="why">{{ whyText(answer, token.why) }}</p>
     <div v-if="open" class="acts" @focusout="look(null)">
-      <DropMenu label="Give it to …" quiet hint="Who carries it" :name="`Give ${name} to somebody else`">
+      <DropMenu :label="texts.giveItTo" quiet :hint="texts.whoCarriesIt" :name="texts.giveToSomebodyElse(name)">
         <v-list-item
           v-for="o in others"
           :key="o.i"
@@ -66,10 +67,10 @@ function look(to: number | null) {
         >
           {{ o.name }}
         </v-list-item>
-        <v-list-item role="menuitem" @click="emit('give', token.item, by)">It stays here</v-list-item>
-        <v-list-item role="menuitem" @click="emit('give', token.item, 'home')">Leave it at home</v-list-item>
+        <v-list-item role="menuitem" @click="emit('give', token.item, by)">{{ texts.itStaysHere }}</v-list-item>
+        <v-list-item role="menuitem" @click="emit('give', token.item, 'home')">{{ texts.leaveItAtHome }}</v-list-item>
         <v-list-item v-if="token.fixed" role="menuitem" @click="emit('give', token.item, null)">
-          Choose automatically
+          {{ texts.chooseAutomatically }}
         </v-list-item>
       </DropMenu>
     </div>

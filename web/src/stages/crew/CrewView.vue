@@ -21,6 +21,7 @@ import RulesSheet from './RulesSheet.vue';
 import WhatIfSheet from './WhatIfSheet.vue';
 import './crew.css';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/crew/crewView';
 
 /** Only where there is nothing to show yet. */
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
@@ -30,13 +31,13 @@ const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const TABS = {
-  'what-if': 'What if',
-  people: 'People',
-  rules: 'Rules',
-  common: 'In common',
-  ride: 'The ride',
-  lists: 'Lists',
-  lent: 'Lent',
+  'what-if': texts.whatIf,
+  people: texts.people,
+  rules: texts.rules,
+  common: texts.inCommon,
+  ride: texts.theRide,
+  lists: texts.lists,
+  lent: texts.lent,
 } as const;
 const tab = useTab(Object.keys(TABS) as (keyof typeof TABS)[]);
 crew.want(true);
@@ -87,14 +88,14 @@ function effectText(e: Effect, item: string, from: number, to: number): string {
   const token = a.carriers[from]?.tokens.find((t) => t.item === item);
   const parts = [
     Math.abs(e.mass) < 0.5
-      ? 'the same weight in all'
-      : `${massText(view.units, Math.abs(e.mass))} ${e.mass > 0 ? 'more' : 'less'} in all`,
-    `greatest share ${e.share >= 0 ? '+' : '−'}${Math.abs(e.share * 100).toFixed(1)} points`,
-    e.lost.length > 0 ? `no longer: ${gapsText(a, e.lost)}` : '',
+      ? texts.theSameWeightInAll
+      : texts.inAll(massText(view.units, Math.abs(e.mass)), e.mass > 0 ? 'more' : 'less'),
+    texts.greatestSharePoints(e.share >= 0 ? '+' : '−', Math.abs(e.share * 100).toFixed(1)),
+    e.lost.length > 0 ? texts.noLonger(gapsText(a, e.lost)) : '',
     e.won.length > 0 ? `again: ${gapsText(a, e.won)}` : '',
-    e.over.length > 0 ? `${a.names[to]?.name} is over the limit` : '',
+    e.over.length > 0 ? texts.isOverTheLimit(a.names[to]?.name) : '',
   ].filter(Boolean);
-  return `If ${a.names[to]?.name} takes ${token?.name.toLowerCase() ?? 'it'}: ${parts.join('; ')}.`;
+  return texts.ifTakes(a.names[to]?.name, token?.name.toLowerCase() ?? 'it', parts.join('; '));
 }
 function give(item: string, from: number, to: number | 'home' | null) {
   const a = answer.value;
@@ -102,11 +103,11 @@ function give(item: string, from: number, to: number | 'home' | null) {
   held.value = null;
   over.value = null;
   const token = a.carriers[from]?.tokens.find((t) => t.item === item);
-  const name = token?.name ?? 'It';
+  const name = token?.name ?? texts.it;
   const key = to === null ? null : to === 'home' ? 'home' : (a.names[to]?.key ?? null);
   crew.fix(item, key, token?.count ?? 1);
   const who =
-    to === null ? 'is placed automatically' : to === 'home' ? 'stays at home' : `goes to ${a.names[to]?.name}`;
+    to === null ? texts.isPlacedAutomatically : to === 'home' ? texts.staysAtHome : texts.goesTo(a.names[to]?.name);
   notice.done(`${name} ${who}.`);
 }
 function drop(key: string, to: number) {
@@ -123,29 +124,30 @@ useTouchDrops((key, to) => drop(key, Number(to)));
       :data-working="crew.busy || crew.first || (crew.crew !== null && !answer) ? 'yes' : 'no'"
     >
       <div class="stage-head">
-        <h1>Who carries what</h1>
-        <p v-if="!garage.trip">Plan a trip first: a crew rides one.</p>
+        <h1>{{ texts.whoCarriesWhat }}</h1>
+        <p v-if="!garage.trip">{{ texts.planATripFirstA }}</p>
         <p v-else-if="!crew.crew && garage.trip.companions > 0">
-          {{ counted(garage.trip.companions, 'companion rides', 'companions ride') }} along, but nobody is named yet.
-          <strong>Say who they are</strong>, and the kit is shared out between you.
+          {{ texts.alongButNobodyIsNamed(counted(garage.trip.companions, texts.companionRides, texts.companionsRide)) }}
+          <strong>{{ texts.sayWhoTheyAre }}</strong>{{ texts.andTheKitIsShared }}
         </p>
         <p v-else-if="!crew.crew">
-          You ride alone on this trip. <strong>Add who rides along</strong>, and the kit is shared out between you.
+          {{ texts.youRideAloneOnThis }} <strong>{{ texts.addWhoRidesAlong }}</strong>{{ texts.andTheKitIsShared }}
         </p>
         <p v-else-if="answer" role="status">
           <strong v-if="effect" class="says">{{ effect.text }}</strong>
           <template v-else>
-            <strong class="num">{{ massText(view.units, answer.mass) }}</strong> for
-            {{ counted(answer.names.filter((n) => n.bike).length, 'rider')
+            <strong class="num">{{ massText(view.units, answer.mass) }}</strong>
+            {{ texts.for2(counted(answer.names.filter((n) => n.bike).length, 'rider'))
             }}<template v-if="alone !== null && alone > answer.mass">
-              instead of <strong class="num">{{ massText(view.units, alone) }}</strong> if each packed alone</template
+              {{ texts.insteadOf }} <strong class="num">{{ massText(view.units, alone) }}</strong>
+              {{ texts.ifEachPackedAlone }}</template
             >;
             <strong v-if="gaps > 0" class="gap">{{ counted(gaps, 'gap') }}.</strong>
-            <template v-else>every bike gets home, apart and together.</template>
-            <span v-if="answer.proven"> Proven the best.</span>
-            <span v-else-if="answer.gap < 0.5"> Within {{ percent(answer.gap, 1) }} of the best.</span>
-            <span v-else-if="crew.halted"> Not proven the best: you stopped the search.</span>
-            <span v-else> Not proven the best: there are very many tools to choose from.</span>
+            <template v-else>{{ texts.everyBikeGetsHomeApart }}</template>
+            <span v-if="answer.proven"> {{ texts.provenTheBest }}</span>
+            <span v-else-if="answer.gap < 0.5"> {{ texts.withinOfTheBest(percent(answer.gap, 1)) }}</span>
+            <span v-else-if="crew.halted"> {{ texts.notProvenTheBestYou }}</span>
+            <span v-else> {{ texts.notProvenTheBestThere }}</span>
           </template>
         </p>
         <p v-else-if="crew.failed" class="gap" role="alert">{{ crew.failed }}</p>
@@ -155,7 +157,7 @@ useTouchDrops((key, to) => drop(key, Number(to)));
         <WorkBar
           v-if="crew.busy"
           slim
-          :says="answer ? 'Looking for a better share …' : 'Sharing out …'"
+          :says="answer ? texts.lookingForABetterShare : texts.sharingOut"
           :share="null"
           :keeps="!crew.first"
           @stop="crew.halt()"
@@ -163,20 +165,20 @@ useTouchDrops((key, to) => drop(key, Number(to)));
       </div>
       <template v-if="crew.crew && answer">
         <div class="fair">
-          <span class="label">Least weight</span>
+          <span class="label">{{ texts.leastWeight }}</span>
           <v-slider
             :model-value="crew.crew.fair"
             :min="0"
             :max="1"
             :step="0.05"
             hide-details
-            aria-label="Least weight or fairest"
-            @end="crew.set('change how it is shared', { fair: $event })"
+            :aria-label="texts.leastWeightOrFairest"
+            @end="crew.set(texts.changeHowItIsShared, { fair: $event })"
           />
-          <span class="label">Fairest</span>
+          <span class="label">{{ texts.fairest }}</span>
         </div>
         <p class="legend soft">
-          <i class="mark own" /> their own <i class="mark others" /> from somebody else, or to buy
+          <i class="mark own" /> {{ texts.theirOwn }} <i class="mark others" /> {{ texts.fromSomebodyElseOrTo }}
         </p>
         <div class="columns" :class="{ stale: crew.busy && !crew.first }">
           <CrewColumn
@@ -190,20 +192,19 @@ useTouchDrops((key, to) => drop(key, Number(to)));
           />
         </div>
         <p class="caution">
-          Whoever turns a bolt must be able to: torque and brakes are for those who have done it. The maker’s manual,
-          the payload on each bike and local law come first.
+          {{ texts.whoeverTurnsABoltMust }}
         </p>
       </template>
-      <p v-else-if="crew.crew && !crew.failed" class="empty">Sharing out …</p>
+      <p v-else-if="crew.crew && !crew.failed" class="empty">{{ texts.sharingOut }}</p>
       <EmptyStage
         v-else-if="!crew.crew"
         stage="crew"
-        :act="garage.trip ? null : { label: 'Plan a trip', to: '/trip' }"
+        :act="garage.trip ? null : { label: texts.planATrip, to: '/trip' }"
       />
     </section>
-    <section class="sheet crew-sheet" aria-label="The crew">
+    <section class="sheet crew-sheet" :aria-label="texts.theCrew">
       <template v-if="garage.trip && garage.bike">
-        <v-tabs v-if="crew.crew" v-model="tab" class="tabs" show-arrows aria-label="What to look at">
+        <v-tabs v-if="crew.crew" v-model="tab" class="tabs" show-arrows :aria-label="texts.whatToLookAt">
           <v-tab v-for="(name, key) in TABS" :key="key" :value="key">{{ name }}</v-tab>
         </v-tabs>
         <PeopleSheet v-if="!crew.crew || tab === 'people'" />
@@ -215,7 +216,7 @@ useTouchDrops((key, to) => drop(key, Number(to)));
           <CrewFigures v-else-if="tab === 'ride'" :answer="answer" :of="crew.crew" />
           <CrewLists v-else :answer="answer" />
         </template>
-        <p v-else class="empty">Sharing out …</p>
+        <p v-else class="empty">{{ texts.sharingOut }}</p>
       </template>
     </section>
   </div>

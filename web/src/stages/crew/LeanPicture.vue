@@ -2,6 +2,7 @@
 /** Who leans on whom: an arc from each rider to those whose things and skill their bike needs, as wide as the hours that hang on it. */
 import { computed } from 'vue';
 import type { CrewAnswer } from '@necessaire/core';
+import * as texts from '../../words/crew/leanPicture';
 
 const props = defineProps<{ answer: CrewAnswer; leaning: readonly (readonly number[])[] }>();
 const [WIDTH, HEIGHT, R] = [400, 210, 19];
@@ -31,12 +32,7 @@ const path = (a: number, b: number) => {
 
 <template>
   <div v-if="rows.length > 0">
-    <svg
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      class="lean"
-      role="img"
-      aria-label="Who leans on whom; the table below says the same"
-    >
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="lean" role="img" :aria-label="texts.whoLeansOnWhomThe">
       <path
         v-for="r in rows"
         :key="`${r.a.i} ${r.b.i}`"
@@ -53,9 +49,9 @@ const path = (a: number, b: number) => {
     <v-table class="lean-table" density="compact">
       <thead>
         <tr>
-          <th scope="col">Whose bike</th>
-          <th scope="col">leans on</th>
-          <th scope="col">hours</th>
+          <th scope="col">{{ texts.whoseBike }}</th>
+          <th scope="col">{{ texts.leansOn }}</th>
+          <th scope="col">{{ texts.hours }}</th>
         </tr>
       </thead>
       <tbody>
@@ -67,7 +63,7 @@ const path = (a: number, b: number) => {
       </tbody>
     </v-table>
   </div>
-  <p v-else class="soft">Nobody’s bike needs what another carries, by more than a minute.</p>
+  <p v-else class="soft">{{ texts.nobodysBikeNeedsWhatAnother }}</p>
 </template>
 
 <style scoped>

@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { today } from '../../ui/day';
 import LineField from '../../ui/LineField.vue';
 import SelectField from '../../ui/SelectField.vue';
+import * as texts from '../../words/crew/lentSheet';
 
 const garage = useGarage();
 const notice = useNotice();
@@ -38,7 +39,7 @@ function lend() {
     ...{ date: today(), settled: null, note: '' },
   };
   if (!garage.put(`lend ${what.title}`, 'loans', row)) return;
-  notice.say(`${what.title} is lent${row.to ? ` to ${row.to}` : ''}: it is missing from your kits until it is back.`);
+  notice.say(texts.isLentItIsMissing(what.title, row.to ? ` to ${row.to}` : ''));
   item.value = '';
 }
 const settle = (l: Loan, how: NonNullable<Loan['settled']>['how']) =>
@@ -48,33 +49,35 @@ const settle = (l: Loan, how: NonNullable<Loan['settled']>['how']) =>
 <template>
   <div>
     <section>
-      <h2>Lend or give away</h2>
+      <h2>{{ texts.lendOrGiveAway }}</h2>
       <form @submit.prevent="lend">
-        <SelectField v-model="item" label="What" :items="[{ title: 'choose', value: '' }, ...items]" />
-        <LineField v-model="to" label="To whom" maxlength="120" :placeholder="names[0] ?? 'Ada'" />
-        <p class="acts"><v-btn type="submit" variant="flat" :disabled="item === ''">Lend it</v-btn></p>
+        <SelectField v-model="item" :label="texts.what" :items="[{ title: texts.choose, value: '' }, ...items]" />
+        <LineField v-model="to" :label="texts.toWhom" maxlength="120" :placeholder="names[0] ?? texts.ada" />
+        <p class="acts">
+          <v-btn type="submit" variant="flat" :disabled="item === ''">{{ texts.lendIt }}</v-btn>
+        </p>
       </form>
     </section>
     <section v-if="open.length > 0">
-      <h2>Not back yet</h2>
+      <h2>{{ texts.notBackYet }}</h2>
       <ul class="plain">
         <li v-for="l in open" :key="l.id">
           <span
-            ><strong>{{ l.name }}</strong> {{ l.to ? `to ${l.to}` : '' }} <span class="soft">{{ l.date }}</span></span
+            ><strong>{{ l.name }}</strong> {{ l.to ? texts.to(l.to) : '' }} <span class="soft">{{ l.date }}</span></span
           >
           <span class="acts">
-            <v-btn variant="outlined" @click="settle(l, 'back')">It is back</v-btn>
-            <v-btn variant="text" @click="settle(l, 'replaced')">Replaced</v-btn>
+            <v-btn variant="outlined" @click="settle(l, 'back')">{{ texts.itIsBack }}</v-btn>
+            <v-btn variant="text" @click="settle(l, 'replaced')">{{ texts.replaced }}</v-btn>
           </span>
         </li>
       </ul>
     </section>
-    <p v-else class="empty">Nothing is lent.</p>
+    <p v-else class="empty">{{ texts.nothingIsLent }}</p>
     <section v-if="past.length > 0">
-      <h2>Settled</h2>
+      <h2>{{ texts.settled }}</h2>
       <ul class="plain">
         <li v-for="l in past" :key="l.id" class="soft">
-          {{ l.name }} {{ l.to ? `to ${l.to}` : '' }}, {{ l.settled?.how }} {{ l.settled?.date }}
+          {{ l.name }} {{ l.to ? texts.to(l.to) : '' }}, {{ l.settled?.how }} {{ l.settled?.date }}
         </li>
       </ul>
     </section>

@@ -30,6 +30,7 @@ import TextField from '../../ui/TextField.vue';
 import { counted } from '../../ui/words';
 import { HAND_ITEMS } from '../../words/crew';
 import TheirTools from './TheirTools.vue';
+import * as texts from '../../words/crew/peopleSheet';
 
 const crew = useCrew();
 const garage = useGarage();
@@ -46,7 +47,7 @@ const of = (who: string) => companions.value.find((c) => c.id === who) ?? null;
 const personOf = (who: string): Person | null =>
   who === ME ? (garage.doc?.garage.rider ?? null) : (of(who)?.person ?? null);
 const bikesOf = (who: string) => (who === ME ? (garage.doc?.bikes ?? []) : (of(who)?.bikes ?? []));
-const nameOf = (who: string) => personOf(who)?.name || (who === ME ? 'You' : 'Companion');
+const nameOf = (who: string) => personOf(who)?.name || (who === ME ? texts.you : texts.companion);
 
 /** What the line says so far, read anew with every key. */
 const read = computed(() => (line.value.trim() === '' ? null : readCompanion(line.value, () => crypto.randomUUID())));
@@ -57,7 +58,10 @@ function add() {
   if (!crew.join(made.companion, true)) return;
   line.value = '';
   notice.say(
-    `${made.companion.person.name} rides along. ${unread.length > 0 ? `Not understood: ${unread.join(', ')}.` : 'The bike is a guess until you know more.'}`,
+    texts.ridesAlong(
+      made.companion.person.name,
+      unread.length > 0 ? texts.notUnderstood2(unread.join(', ')) : texts.theBikeIsAGuess,
+    ),
   );
 }
 /** A garage file as somebody's; null where it cannot be read, with what to do said. */
@@ -66,17 +70,17 @@ async function readTheirs([chosen]: File[]): Promise<GarageDocument | null> {
   preview.value = null;
   if (!chosen) return null;
   if (chosen.size > MOST_BYTES) {
-    refused.value = `${chosen.name} is over ${MOST_BYTES / 1024 / 1024} MB and cannot be a garage file.`;
+    refused.value = texts.isOverMbAndCannot(chosen.name, MOST_BYTES / 1024 / 1024);
     return null;
   }
   const got = readGarageFile(await chosen.text());
   if (!got.ok) {
     const [fault] = got.faults;
-    refused.value = `${chosen.name} cannot be read. ${fault?.path}: ${fault?.message}`;
+    refused.value = texts.cannotBeRead(chosen.name, fault?.path, fault?.message);
     return null;
   }
   if (got.document.bikes.length === 0) {
-    refused.value = `${chosen.name} has no bike in it: ask for a garage with one.`;
+    refused.value = texts.hasNoBikeInIt(chosen.name);
     return null;
   }
   return got.document;
@@ -90,8 +94,8 @@ async function replaceBy(who: string, files: File[]) {
   const doc = await readTheirs(files);
   if (!doc) return;
   const { companion } = companionFrom(doc, { nextId: () => crypto.randomUUID(), read: today(), id: who });
-  if (garage.put(`read ${companion.person.name}’s file`, 'companions', companion))
-    notice.done(`${companion.person.name} is as in their file.`);
+  if (garage.put(texts.readSFile(companion.person.name), 'companions', companion))
+    notice.done(texts.isAsInTheirFile(companion.person.name));
 }
 function setSkill(who: string, subject: Subject, to: number) {
   const person = personOf(who);
@@ -101,18 +105,18 @@ function setSkill(who: string, subject: Subject, to: number) {
 }
 function takePreview() {
   if (!preview.value) return;
-  if (crew.join(preview.value.companion, true)) notice.say(`${preview.value.companion.person.name} rides along.`);
+  if (crew.join(preview.value.companion, true)) notice.say(texts.ridesAlong2(preview.value.companion.person.name));
   preview.value = null;
 }
 function write(who: string, fields: Partial<Person>) {
   const person = personOf(who);
   if (!person || !garage.doc) return;
   const next = { ...person, ...fields };
-  if (who === ME) garage.edit('change the rider', [], { ...garage.doc.garage, rider: next });
+  if (who === ME) garage.edit(texts.changeTheRider, [], { ...garage.doc.garage, rider: next });
   else garage.put(`change ${person.name}`, 'companions', { ...of(who)!, person: next });
 }
 const ride = (who: string, bikeId: string) =>
-  crew.set('choose the bike', { members: members.value.map((m) => (m.who === who ? { ...m, bikeId } : m)) });
+  crew.set(texts.chooseTheBike, { members: members.value.map((m) => (m.who === who ? { ...m, bikeId } : m)) });
 function settle(c: Companion, role: string, size: string) {
   garage.put(`${c.person.name}: ${role} is ${size}`, 'companions', {
     ...c,
@@ -123,69 +127,69 @@ const AXLES = ['17', '19', '22', '24', '27', '30', '32', '36'];
 function leave(who: string) {
   const name = nameOf(who);
   if (opened.value === who) opened.value = null;
-  if (crew.leave(who)) notice.done(`${name} does not ride along. What you know of them stays.`);
+  if (crew.leave(who)) notice.done(texts.doesNotRideAlongWhat(name));
 }
 function forget(c: Companion) {
   garage.remove(`forget ${c.person.name}`, { table: 'companions', id: c.id });
-  notice.done(`${c.person.name} is deleted.`);
+  notice.done(texts.isDeleted(c.person.name));
 }
 </script>
 
 <template>
   <div class="people">
     <section>
-      <h2>Add somebody</h2>
+      <h2>{{ texts.addSomebody }}</h2>
       <form @submit.prevent="add">
         <LineField
           v-model="line"
-          label="Name, bike, what you know"
-          placeholder="Ada, enduro 250, tubes, handy"
+          :label="texts.nameBikeWhatYouKnow"
+          :placeholder="texts.adaEnduro250TubesHandy"
           maxlength="200"
           :said="
             read
               ? read.parts.map((p) => `${p.text}: ${p.as}`).join(' · ') +
-                (read.unread.length > 0 ? ` · not understood: ${read.unread.join(', ')}` : '')
+                (read.unread.length > 0 ? texts.notUnderstood(read.unread.join(', ')) : '')
               : null
           "
         />
         <p class="acts">
-          <v-btn type="submit" variant="flat" :disabled="!read">Add to the ride</v-btn>
-          <FileButton label="Read their garage file …" accept=".json,application/json" quiet @files="takeFile" />
+          <v-btn type="submit" variant="flat" :disabled="!read">{{ texts.addToTheRide }}</v-btn>
+          <FileButton :label="texts.readTheirGarageFile" accept=".json,application/json" quiet @files="takeFile" />
         </p>
       </form>
       <p class="soft">
-        Separate by commas: kind of bike (enduro, trail, dual-sport, adventure, touring, cruiser, street, scooter),
-        tubes or tubeless, chain, shaft or belt, what they can do (anybody, handy, has done it before), first aid, 90
-        kg, carries 4 kg.
+        {{ texts.separateByCommasKindOf }}
       </p>
       <p v-if="refused" class="gap" role="alert">{{ refused }}</p>
-      <div v-if="preview" class="preview" role="group" aria-label="What the file holds">
+      <div v-if="preview" class="preview" role="group" :aria-label="texts.whatTheFileHolds">
         <p>
-          <strong>{{ preview.companion.person.name }}</strong>:
-          {{ preview.companion.bikes.map((b) => b.name).join(', ') }};
-          {{ counted(preview.companion.fasteners.length, 'fastener') }},
-          {{ counted(preview.companion.pieces.length, 'tool') }},
-          {{ counted(preview.companion.supplies.length, 'kind of spare', 'kinds of spare') }}. It stays theirs: nothing
-          goes into your toolbox.
+          <strong>{{ preview.companion.person.name }}</strong>{{
+            texts.itStaysTheirsNothingGoes(
+              preview.companion.bikes.map((b) => b.name).join(', '),
+              counted(preview.companion.fasteners.length, 'fastener'),
+              counted(preview.companion.pieces.length, 'tool'),
+              counted(preview.companion.supplies.length, texts.kindOfSpare, texts.kindsOfSpare),
+            )
+          }}
         </p>
         <p v-if="Object.keys(preview.left).length > 0" class="gap">
-          Too many to keep:
           {{
-            Object.entries(preview.left)
-              .map(([k, n]) => `${n} ${k}`)
-              .join(', ')
+            texts.tooManyToKeepLeft(
+              Object.entries(preview.left)
+                .map(([k, n]) => `${n} ${k}`)
+                .join(', '),
+            )
           }}
-          left away.
         </p>
         <p class="acts">
-          <v-btn variant="flat" @click="takePreview">Add to the ride</v-btn>
-          <v-btn variant="text" @click="preview = null">Cancel</v-btn>
+          <v-btn variant="flat" @click="takePreview">{{ texts.addToTheRide }}</v-btn>
+          <v-btn variant="text" @click="preview = null">{{ texts.cancel }}</v-btn>
         </p>
       </div>
       <p v-if="away.length > 0" class="acts">
-        <v-btn v-for="c in away" :key="c.id" variant="tonal" @click="crew.join(c, false)"
-          >Add {{ c.person.name }}</v-btn
-        >
+        <v-btn v-for="c in away" :key="c.id" variant="tonal" @click="crew.join(c, false)">{{
+          texts.add(c.person.name)
+        }}</v-btn>
       </p>
     </section>
     <section v-for="m in members" :key="m.who" class="person">
@@ -201,25 +205,25 @@ function forget(c: Companion) {
       <template v-if="opened === m.who && personOf(m.who)">
         <div class="grid">
           <TextField
-            label="Name"
+            :label="texts.name"
             :value="personOf(m.who)!.name"
             :most="120"
             @take="write(m.who, { name: $event.trim() })"
           />
           <SelectField
-            label="Rides"
+            :label="texts.rides"
             :items="bikesOf(m.who).map((b) => ({ title: b.name, value: b.id }))"
             :model-value="m.bikeId"
             @update:model-value="ride(m.who, $event as string)"
           />
           <SelectField
-            label="What they can do"
+            :label="texts.whatTheyCanDo"
             :items="[...HAND_ITEMS]"
             :model-value="personOf(m.who)!.hand"
             @update:model-value="write(m.who, { hand: $event as Person['hand'] })"
           />
           <NumberField
-            label="Weight in riding gear"
+            :label="texts.weightInRidingGear"
             quantity="weight"
             :min="30000"
             :max="300000"
@@ -227,16 +231,16 @@ function forget(c: Companion) {
             @update:model-value="write(m.who, { mass: $event })"
           />
           <OptionalNumber
-            label="May carry on the bike"
+            :label="texts.mayCarryOnTheBike"
             quantity="weight"
             :min="0"
             :max="200000"
-            empty="what its places bear"
+            :empty="texts.whatItsPlacesBear"
             :model-value="personOf(m.who)!.mayCarry"
             @update:model-value="write(m.who, { mayCarry: $event })"
           />
           <NumberField
-            label="May carry on the body"
+            :label="texts.mayCarryOnTheBody"
             quantity="weight"
             :min="0"
             :max="30000"
@@ -245,14 +249,14 @@ function forget(c: Companion) {
           />
           <NumberField
             v-if="personOf(m.who)!.onBody > 0"
-            label="Room on the body (L)"
+            :label="texts.roomOnTheBodyL"
             :min="0"
             :max="60"
             :model-value="personOf(m.who)!.bodyLitres"
             @update:model-value="write(m.who, { bodyLitres: $event })"
           />
           <v-checkbox
-            label="Trained in first aid"
+            :label="texts.trainedInFirstAid"
             hide-details
             density="compact"
             :model-value="personOf(m.who)!.firstAid"
@@ -265,14 +269,14 @@ function forget(c: Companion) {
           />
         </div>
         <v-expansion-panels variant="accordion" class="more">
-          <v-expansion-panel title="Skill by subject">
+          <v-expansion-panel :title="texts.skillBySubject">
             <template #text>
               <div class="grid">
                 <SelectField
                   v-for="s in SUBJECTS"
                   :key="s"
                   :label="s"
-                  :items="[{ title: 'as in general', value: 0 }, ...HAND_ITEMS]"
+                  :items="[{ title: texts.asInGeneral, value: 0 }, ...HAND_ITEMS]"
                   :model-value="personOf(m.who)!.skills[s] ?? 0"
                   @update:model-value="setSkill(m.who, s, $event as number)"
                 />
@@ -284,30 +288,36 @@ function forget(c: Companion) {
         <template v-if="of(m.who)">
           <p v-for="u in unknownJobs(of(m.who)!.fasteners)" :key="u.role" class="unknown">
             <SelectField
-              :label="`${u.role}: not known, counted as ${u.rows.map((f) => f.head.size).join(', ')} mm`"
-              :items="[{ title: 'not known', value: '' }, ...AXLES.map((s) => ({ title: `${s} mm`, value: s }))]"
+              :label="texts.notKnownCountedAsMm(u.role, u.rows.map((f) => f.head.size).join(', '))"
+              :items="[{ title: 'not known', value: '' }, ...AXLES.map((s) => ({ title: texts.mm(s), value: s }))]"
               model-value=""
               @update:model-value="$event && settle(of(m.who)!, u.role, $event as string)"
             />
           </p>
           <p class="soft">
-            {{ counted(of(m.who)!.fasteners.length, 'fastener') }},
-            {{ counted(of(m.who)!.pieces.length, 'tool') }} known,
             {{
-              of(m.who)!.from.by === 'line' ? 'from one line: typical values until you know more.' : `from their file.`
+              texts.known(
+                counted(of(m.who)!.fasteners.length, 'fastener'),
+                counted(of(m.who)!.pieces.length, 'tool'),
+                of(m.who)!.from.by === 'line'
+                  ? 'from one line: typical values until you know more.'
+                  : texts.fromTheirFile,
+              )
             }}
           </p>
         </template>
         <p class="acts">
           <FileButton
             v-if="of(m.who)"
-            label="Replace by their file …"
+            :label="texts.replaceByTheirFile"
             accept=".json,application/json"
             quiet
             @files="replaceBy(m.who, $event)"
           />
-          <v-btn v-if="m.who !== ME" variant="outlined" @click="leave(m.who)">Not on this ride</v-btn>
-          <v-btn v-if="of(m.who)" variant="text" @click="(leave(m.who), forget(of(m.who)!))">Delete them</v-btn>
+          <v-btn v-if="m.who !== ME" variant="outlined" @click="leave(m.who)">{{ texts.notOnThisRide }}</v-btn>
+          <v-btn v-if="of(m.who)" variant="text" @click="(leave(m.who), forget(of(m.who)!))">{{
+            texts.deleteThem
+          }}</v-btn>
         </p>
       </template>
     </section>

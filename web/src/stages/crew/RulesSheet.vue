@@ -12,6 +12,7 @@ import SelectField from '../../ui/SelectField.vue';
 import TextField from '../../ui/TextField.vue';
 import { massText } from '../../ui/words';
 import { ALONE_WORDS, SWITCH_WORDS, VEHICLE_WORDS } from '../../words/crew';
+import * as texts from '../../words/crew/rulesSheet';
 
 const props = defineProps<{ of: Crew; answer: CrewAnswer }>();
 const crew = useCrew();
@@ -25,8 +26,8 @@ function addSplit() {
   const riders = everybody()
     .filter((n) => n.bike)
     .map((n) => n.key);
-  crew.set('add a split', {
-    splits: [...props.of.splits, { id: crypto.randomUUID(), name: 'Two halves', groups: halves(riders), legs: [] }],
+  crew.set(texts.addASplit2, {
+    splits: [...props.of.splits, { id: crypto.randomUUID(), name: texts.twoHalves, groups: halves(riders), legs: [] }],
   });
 }
 const setSplit = (s: Split, fields: Partial<Split>) =>
@@ -38,11 +39,11 @@ function place(s: Split, key: string, to: number) {
 }
 function addVehicle() {
   const last = garage.trip?.legs.at(-1);
-  crew.set('add a car', {
+  crew.set(texts.addACar, {
     vehicles: [
       ...props.of.vehicles,
       {
-        ...{ id: crypto.randomUUID(), name: 'The car', kind: 'car' as const },
+        ...{ id: crypto.randomUUID(), name: texts.theCar, kind: 'car' as const },
         ...{ legs: last ? [last.id] : [], limit: 100_000, litres: 200 },
       },
     ],
@@ -63,7 +64,7 @@ function setStrangers(on: boolean) {
   const { doc } = garage;
   if (!doc) return;
   const others = on ? ('any stranger’s too' as const) : ('the bikes that ride along' as const);
-  garage.edit('change whose bikes are helped', [], {
+  garage.edit(texts.changeWhoseBikesAreHelped, [], {
     ...doc.garage,
     practice: { ...doc.garage.practice, others },
   });
@@ -72,15 +73,20 @@ const costOf = (name: string) => {
   const c = costs.value?.find((x) => x.name === name);
   if (!c) return '';
   const mass = `${c.mass >= 0 ? '+' : '−'}${massText(view.units, Math.abs(c.mass))}`;
-  return `${mass}, greatest share ${c.share >= 0 ? '+' : '−'}${Math.abs(c.share * 100).toFixed(1)} points${c.gaps > 0 ? `, ${c.gaps} more gaps` : ''}`;
+  return texts.greatestSharePoints(
+    mass,
+    c.share >= 0 ? '+' : '−',
+    Math.abs(c.share * 100).toFixed(1),
+    c.gaps > 0 ? texts.moreGaps(c.gaps) : '',
+  );
 };
 </script>
 
 <template>
   <div>
     <section>
-      <h2>Each has alone</h2>
-      <p class="soft">What everybody can mend on their own bike with what they carry themselves.</p>
+      <h2>{{ texts.eachHasAlone }}</h2>
+      <p class="soft">{{ texts.whatEverybodyCanMendOn }}</p>
       <v-checkbox
         v-for="a in aloneItems"
         :key="a.value"
@@ -89,24 +95,24 @@ const costOf = (name: string) => {
         hide-details
         density="compact"
         @update:model-value="
-          crew.set('change what each has alone', {
+          crew.set(texts.changeWhatEachHasAlone, {
             alone: $event ? [...of.alone, a.value] : of.alone.filter((x) => x !== a.value),
           })
         "
       />
     </section>
     <section>
-      <h2>Splits</h2>
-      <p class="soft">Each part must get home by itself: its likely repairs, to the next workshop.</p>
+      <h2>{{ texts.splits }}</h2>
+      <p class="soft">{{ texts.eachPartMustGetHome }}</p>
       <div v-for="s in of.splits" :key="s.id" class="card">
         <TextField
-          label="Name of the split"
+          :label="texts.nameOfTheSplit"
           :value="s.name"
           :most="120"
           @take="setSplit(s, { name: $event.trim() || s.name })"
         />
         <v-select
-          label="On which legs (none: on any)"
+          :label="texts.onWhichLegsNoneOn"
           multiple
           chips
           density="compact"
@@ -121,31 +127,36 @@ const costOf = (name: string) => {
           :key="n.key"
           :label="n.name"
           :items="[
-            ...s.groups.map((_, i) => ({ title: `Part ${i + 1}`, value: i })),
-            { title: 'A new part', value: s.groups.length },
-            { title: n.bike ? 'Alone' : 'Not there', value: -1 },
+            ...s.groups.map((_, i) => ({ title: texts.part(i + 1), value: i })),
+            { title: texts.aNewPart, value: s.groups.length },
+            { title: n.bike ? texts.alone : texts.notThere, value: -1 },
           ]"
           :model-value="groupOf(s, n.key)"
           @update:model-value="place(s, n.key, $event as number)"
         />
         <v-btn variant="text" @click="crew.set(`delete ${s.name}`, { splits: of.splits.filter((x) => x.id !== s.id) })">
-          Delete {{ s.name }}
+          {{ texts.delete2(s.name) }}
         </v-btn>
       </div>
-      <v-btn variant="outlined" @click="addSplit">Add a split</v-btn>
+      <v-btn variant="outlined" @click="addSplit">{{ texts.addASplit }}</v-btn>
     </section>
     <section>
-      <h2>Cars and bags on the way</h2>
+      <h2>{{ texts.carsAndBagsOnThe }}</h2>
       <div v-for="v in of.vehicles" :key="v.id" class="card">
-        <TextField label="Name" :value="v.name" :most="120" @take="setVehicle(v, { name: $event.trim() || v.name })" />
+        <TextField
+          :label="texts.name"
+          :value="v.name"
+          :most="120"
+          @take="setVehicle(v, { name: $event.trim() || v.name })"
+        />
         <SelectField
-          label="What it is"
+          :label="texts.whatItIs"
           :items="VEHICLES.map((k) => ({ title: VEHICLE_WORDS[k], value: k }))"
           :model-value="v.kind"
           @update:model-value="setVehicle(v, { kind: $event as Vehicle['kind'] })"
         />
         <v-select
-          label="Is there on (none: on all legs)"
+          :label="texts.isThereOnNoneOn"
           multiple
           chips
           density="compact"
@@ -156,7 +167,7 @@ const costOf = (name: string) => {
           @update:model-value="setVehicle(v, { legs: $event })"
         />
         <NumberField
-          label="Carries at most"
+          :label="texts.carriesAtMost"
           quantity="weight"
           :min="0"
           :max="500000"
@@ -167,13 +178,13 @@ const costOf = (name: string) => {
           variant="text"
           @click="crew.set(`delete ${v.name}`, { vehicles: of.vehicles.filter((x) => x.id !== v.id) })"
         >
-          Delete {{ v.name }}
+          {{ texts.delete2(v.name) }}
         </v-btn>
       </div>
-      <v-btn variant="outlined" @click="addVehicle">Add a car, van or bag</v-btn>
+      <v-btn variant="outlined" @click="addVehicle">{{ texts.addACarVanOr }}</v-btn>
     </section>
     <section>
-      <h2>Sharing out</h2>
+      <h2>{{ texts.sharingOut }}</h2>
       <div v-for="(w, key) in SWITCH_WORDS" :key="key">
         <v-switch
           :label="w.name"
@@ -188,34 +199,34 @@ const costOf = (name: string) => {
         </p>
       </div>
       <v-switch
-        label="One stopped bike holds up everybody"
+        :label="texts.oneStoppedBikeHoldsUp"
         :model-value="of.waits"
         hide-details
         density="compact"
         inset
-        @update:model-value="crew.set('change who waits', { waits: !!$event })"
+        @update:model-value="crew.set(texts.changeWhoWaits, { waits: !!$event })"
       />
-      <p class="soft hint">Hours at stake count for all who wait.</p>
+      <p class="soft hint">{{ texts.hoursAtStakeCountFor }}</p>
       <v-switch
-        label="Strangers’ bikes on the way are helped too"
+        :label="texts.strangersBikesOnTheWay"
         :model-value="garage.doc?.garage.practice.others === 'any stranger’s too'"
         hide-details
         density="compact"
         inset
         @update:model-value="setStrangers(!!$event)"
       />
-      <p class="soft hint">As one rider more, of whose bike nobody knows anything: its usual heads are turned too.</p>
+      <p class="soft hint">{{ texts.asOneRiderMoreOf }}</p>
       <NumberField
-        label="A companion fetches what is missing, if within (h; 0: never)"
+        :label="texts.aCompanionFetchesWhatIs"
         :min="0"
         :max="200"
         :model-value="of.fetch"
-        @update:model-value="crew.set('change who fetches', { fetch: $event })"
+        @update:model-value="crew.set(texts.changeWhoFetches, { fetch: $event })"
       />
       <p class="acts">
-        <v-btn variant="outlined" :loading="working" @click="cost">What does each cost here?</v-btn>
-        <v-btn v-if="of.fixed.length > 0" variant="text" @click="crew.set('let the program choose', { fixed: [] })">
-          Undo my {{ of.fixed.length }} own choices
+        <v-btn variant="outlined" :loading="working" @click="cost">{{ texts.whatDoesEachCostHere }}</v-btn>
+        <v-btn v-if="of.fixed.length > 0" variant="text" @click="crew.set(texts.letTheProgramChoose, { fixed: [] })">
+          {{ texts.undoMyOwnChoices(of.fixed.length) }}
         </v-btn>
       </p>
     </section>

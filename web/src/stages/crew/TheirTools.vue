@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import LineField from '../../ui/LineField.vue';
 import { counted, massText } from '../../ui/words';
+import * as texts from '../../words/crew/theirTools';
 
 const props = defineProps<{ of: Companion }>();
 const garage = useGarage();
@@ -18,7 +19,7 @@ const reading = computed(() => (line.value.trim() === '' ? null : readItems(line
 const fault = computed(() => {
   const r = reading.value;
   if (!r || itemsComplete(r)) return null;
-  return r.faults[0]?.message ?? r.asks[0]?.question ?? 'Say which tool or spare it is.';
+  return r.faults[0]?.message ?? r.asks[0]?.question ?? texts.sayWhichToolOrSpare;
 });
 const says = computed(() =>
   reading.value?.items
@@ -57,13 +58,13 @@ const shown = computed(() => (all.value ? things.value : things.value.slice(0, 8
 /** What somebody always brings is in every kit, and they carry it themselves. */
 function always(id: string, on: boolean) {
   const mark = on ? ('always' as const) : null;
-  write(`what ${name()} always brings`, {
+  write(texts.whatAlwaysBrings(name()), {
     pieces: props.of.pieces.map((p) => (p.id === id ? { ...p, mark } : p)),
     supplies: props.of.supplies.map((s) => (s.id === id ? { ...s, mark } : s)),
   });
 }
 const drop = (id: string) =>
-  write(`what ${name()} owns`, {
+  write(texts.whatOwns2(name()), {
     pieces: props.of.pieces.filter((p) => p.id !== id),
     supplies: props.of.supplies.filter((s) => s.id !== id),
   });
@@ -74,31 +75,33 @@ const drop = (id: string) =>
     <form @submit.prevent="add">
       <LineField
         v-model="line"
-        :label="`What ${name()} owns`"
-        placeholder="13 combination spanner, hand pump, 10 cable ties"
+        :label="texts.whatOwns(name())"
+        :placeholder="texts.n13CombinationSpannerHandPump"
         maxlength="300"
         :said="fault === null ? (says ?? null) : null"
         :fault="fault"
       />
-      <p class="acts"><v-btn type="submit" variant="outlined" :disabled="!reading || fault !== null">Add</v-btn></p>
+      <p class="acts">
+        <v-btn type="submit" variant="outlined" :disabled="!reading || fault !== null">{{ texts.add }}</v-btn>
+      </p>
     </form>
     <ul v-if="things.length > 0">
       <li v-for="t in shown" :key="t.id">
         <span>{{ t.name }}{{ t.count > 1 ? ` ×${t.count}` : '' }}</span>
         <span class="num soft">{{ massText(view.units, t.mass * t.count) }}</span>
         <v-checkbox
-          label="always"
-          :aria-label="`${name()} always brings ${t.name}`"
+          :label="texts.always"
+          :aria-label="texts.alwaysBrings(name(), t.name)"
           density="compact"
           hide-details
           :model-value="t.always"
           @update:model-value="always(t.id, !!$event)"
         />
-        <v-btn variant="text" :aria-label="`Take ${t.name} away`" @click="drop(t.id)">Delete</v-btn>
+        <v-btn variant="text" :aria-label="texts.takeAway(t.name)" @click="drop(t.id)">{{ texts.deleteIt }}</v-btn>
       </li>
     </ul>
     <v-btn v-if="things.length > 8" variant="text" @click="all = !all">
-      {{ all ? 'Show fewer' : `Show all ${counted(things.length, 'thing')}` }}
+      {{ all ? texts.showFewer : texts.showAll(counted(things.length, 'thing')) }}
     </v-btn>
   </div>
 </template>

@@ -9,6 +9,7 @@ import { useView } from '../../stores/view';
 import { counted, massText, percent } from '../../ui/words';
 import { gapsText, gapWhat, gapWhose, groupName } from '../../words/crew';
 import LeanPicture from './LeanPicture.vue';
+import * as texts from '../../words/crew/whatIfSheet';
 
 const props = defineProps<{ answer: CrewAnswer }>();
 const crew = useCrew();
@@ -52,7 +53,7 @@ function missing(gaps: readonly Gap[]): string {
   const repairs = gaps.filter((g) => g.kind === 'mend' || g.kind === 'stock').length;
   if (repairs > 0) return counted(repairs, 'repair');
   const bolts = new Set(gaps.flatMap((g) => g.fasteners)).size;
-  return bolts > 0 ? counted(bolts, 'bolt') : 'nothing missing';
+  return bolts > 0 ? counted(bolts, 'bolt') : texts.nothingMissing;
 }
 const gapsNow = computed(() => props.answer.judged.gaps);
 const parts = computed(() => props.answer.groups.filter((g) => g.kind === 'part'));
@@ -91,13 +92,13 @@ function planFor(who: number) {
   const them = props.answer.names[who];
   if (!of || !them) return;
   const others = riders.value.filter((i) => i !== who).map((i) => props.answer.names[i]!.key);
-  crew.set(`plan for ${them.name} turning back`, {
+  crew.set(texts.planForTurningBack(them.name), {
     splits: [
       ...of.splits,
-      { id: crypto.randomUUID(), name: `${them.name} turns back`, groups: [others, [them.key]], legs: [] },
+      { id: crypto.randomUUID(), name: texts.turnsBack(them.name), groups: [others, [them.key]], legs: [] },
     ],
   });
-  notice.done(`Both must get home now: ${them.name}, and the others.`);
+  notice.done(texts.bothMustGetHomeNow(them.name));
 }
 const cureText = (c: CrewCure) =>
   c.additions
@@ -107,7 +108,7 @@ const held = computed(() => (gone.value === null ? [] : (absences.value[gone.val
 const byBike = computed(() => {
   const out = new Map<string, string[]>();
   for (const g of held.value) {
-    const who = gapWhose(props.answer, g) || 'Everybody';
+    const who = gapWhose(props.answer, g) || texts.everybody;
     const list = out.get(who) ?? [];
     const what = gapWhat(props.answer, g);
     if (!list.includes(what)) list.push(what);
@@ -126,29 +127,31 @@ const fetch = computed(() => {
 <template>
   <div class="what-if">
     <section v-if="gapsNow.length > 0">
-      <h2>Missing as it is</h2>
+      <h2>{{ texts.missingAsItIs }}</h2>
       <ul class="plain">
         <li v-for="g in answer.groups.filter((x) => x.gaps.length > 0)" :key="g.key">
           <strong>{{ groupName(g) }}:</strong> {{ gapsText(answer, g.gaps) }}
         </li>
       </ul>
       <p v-for="f in fetch" :key="f.name" class="soft">
-        {{ f.name }}: a companion fetches what is missing in about <span class="num">{{ f.fetch.toFixed(1) }} h</span>,
-        against <span class="num">{{ f.without.toFixed(1) }} h</span>
-        until help has come.
+        {{ texts.aCompanionFetchesWhatIs(f.name) }} <span class="num">{{ f.fetch.toFixed(1) }} h</span
+        >{{ texts.against }} <span class="num">{{ f.without.toFixed(1) }} h</span>
+        {{ texts.untilHelpHasCome }}
       </p>
-      <v-btn variant="outlined" :loading="seeking && gone === null" @click="seek(null)"> What would close it? </v-btn>
+      <v-btn variant="outlined" :loading="seeking && gone === null" @click="seek(null)">
+        {{ texts.whatWouldCloseIt }}
+      </v-btn>
       <p v-if="cure && gone === null" role="status">
         <template v-if="cure.additions.length > 0"
-          >One more of each: {{ cureText(cure) }}.
+          >{{ texts.oneMoreOfEach(cureText(cure)) }}
           <span class="num">+{{ massText(view.units, cure.mass) }}</span></template
-        ><template v-else>Nothing like what anybody owns would: Match says what to buy for a head.</template>
-        <span v-if="cure.left.length > 0" class="soft"> Still open: {{ gapsText(answer, cure.left) }}.</span>
+        ><template v-else>{{ texts.nothingLikeWhatAnybodyOwns }}</template>
+        <span v-if="cure.left.length > 0" class="soft"> {{ texts.stillOpen(gapsText(answer, cure.left)) }}</span>
       </p>
     </section>
 
     <section v-if="parts.length > 0">
-      <h2>When the crew splits</h2>
+      <h2>{{ texts.whenTheCrewSplits }}</h2>
       <ul class="plain rows">
         <li v-for="g in parts" :key="g.key">
           <v-btn variant="text" class="wide" :aria-expanded="openGroup === g.key" @click="lookAt(g)">
@@ -159,15 +162,15 @@ const fetch = computed(() => {
             <span class="num" :class="g.gaps.length + g.never.length > 0 ? 'gap' : 'good'">{{
               g.gaps.length + g.never.length > 0
                 ? counted(g.gaps.length + g.never.length, 'gap')
-                : `home ${percent(g.home)}`
+                : texts.home(percent(g.home))
             }}</span>
           </v-btn>
           <div v-if="openGroup === g.key" class="more">
-            <p v-if="g.gaps.length > 0">Not mended: {{ gapsText(answer, g.gaps, 6) }}.</p>
+            <p v-if="g.gaps.length > 0">{{ texts.notMended(gapsText(answer, g.gaps, 6)) }}</p>
             <p v-for="n in g.never" :key="n.ask">{{ answer.asks[n.ask]?.name }}: {{ n.why }}.</p>
             <p>
-              Home by own means on <span class="num">{{ percent(g.home, 1) }}</span> of trips;
-              <span class="num">{{ g.left.toFixed(1) }} h</span> stay at stake.
+              {{ texts.homeByOwnMeansOn }} <span class="num">{{ percent(g.home, 1) }}</span> {{ texts.ofTrips }}
+              <span class="num">{{ g.left.toFixed(1) }} h</span> {{ texts.stayAtStake }}
             </p>
           </div>
         </li>
@@ -175,11 +178,11 @@ const fetch = computed(() => {
     </section>
 
     <section v-if="singles.length > 0">
-      <h2>Each alone for an hour</h2>
+      <h2>{{ texts.eachAloneForAnHour }}</h2>
       <ul class="plain">
         <li v-for="g in singles" :key="g.key" class="line">
           <strong>{{ g.name }}:</strong>{{ ' ' }}
-          <span v-if="g.gaps.length + g.never.length === 0" class="good">has all that was asked</span>
+          <span v-if="g.gaps.length + g.never.length === 0" class="good">{{ texts.hasAllThatWasAsked }}</span>
           <span v-else class="gap">
             {{
               [gapsText(answer, g.gaps), ...g.never.map((n) => `${answer.asks[n.ask]?.name}: ${n.why}`)]
@@ -192,12 +195,12 @@ const fetch = computed(() => {
     </section>
 
     <section v-if="riders.length > 1">
-      <h2>Somebody turns back</h2>
+      <h2>{{ texts.somebodyTurnsBack }}</h2>
       <ul class="plain rows">
         <li v-for="r in rows" :key="r.gone">
           <v-btn variant="text" class="wide" :aria-pressed="gone === r.gone" @click="takeOut(r.gone)">
             <span
-              >Without <strong>{{ r.name }}</strong></span
+              >{{ texts.without }} <strong>{{ r.name }}</strong></span
             >
             <span class="num" :class="{ gap: r.hours >= 0.05 }"
               >{{ r.hours >= 0.05 ? `−${r.hours.toFixed(1)} h` : '0 h' }} · {{ missing(r.gaps) }}</span
@@ -206,37 +209,37 @@ const fetch = computed(() => {
           <div v-if="gone === r.gone" class="more">
             <p v-for="[who, list] in byBike" :key="who">
               <strong>{{ who }}:</strong> {{ list.slice(0, 5).join(', ')
-              }}{{ list.length > 5 ? ` and ${list.length - 5} more` : '' }}.
+              }}{{ list.length > 5 ? texts.andMore(list.length - 5) : '' }}.
             </p>
-            <p v-if="byBike.length === 0">The others can do all that was asked of them.</p>
+            <p v-if="byBike.length === 0">{{ texts.theOthersCanDoAll }}</p>
             <p v-if="adds" class="soft">
-              With {{ r.name }} the crew carries
+              {{ texts.withTheCrewCarries(r.name) }}
               <span class="num">{{ massText(view.units, Math.abs(adds.mass)) }}</span>
-              {{ adds.mass >= 0 ? 'more' : 'less' }} than the others would alone; the others’ bikes lose
+              {{ texts.thanTheOthersWouldAlone(adds.mass >= 0 ? texts.more : texts.less) }}
               <span class="num">{{ Math.abs(adds.hours).toFixed(2) }} h</span>
-              {{ adds.hours >= 0 ? 'less' : 'more' }}.
+              {{ adds.hours >= 0 ? texts.less : texts.more }}.
             </p>
             <p v-if="r.gaps.length > 0">
-              <v-btn variant="outlined" @click="planFor(r.gone)">Plan for it</v-btn>
+              <v-btn variant="outlined" @click="planFor(r.gone)">{{ texts.planForIt }}</v-btn>
             </p>
-            <p v-if="seeking" class="soft">Looking for the lightest cure …</p>
+            <p v-if="seeking" class="soft">{{ texts.lookingForTheLightestCure }}</p>
             <template v-else-if="cure">
               <p role="status">
-                Lightest cure: {{ cure.additions.length > 0 ? cureText(cure) : 'nothing that anybody owns' }}.
+                {{ texts.lightestCure(cure.additions.length > 0 ? cureText(cure) : texts.nothingThatAnybodyOwns) }}
                 <span v-if="cure.additions.length > 0" class="num">+{{ massText(view.units, cure.mass) }}</span>
-                <span v-if="cure.left.length > 0" class="soft"> Not cured: {{ gapsText(answer, cure.left) }}.</span>
+                <span v-if="cure.left.length > 0" class="soft"> {{ texts.notCured(gapsText(answer, cure.left)) }}</span>
               </p>
             </template>
           </div>
         </li>
       </ul>
-      <p v-if="rows.length < riders.length" class="soft">Working it out …</p>
+      <p v-if="rows.length < riders.length" class="soft">{{ texts.workingItOut }}</p>
     </section>
 
     <section v-if="riders.length > 1">
-      <h2>Who leans on whom</h2>
+      <h2>{{ texts.whoLeansOnWhom }}</h2>
       <p class="soft">
-        Hours of a bike’s repairs that only another’s things or skill save, over {{ trip ? 'the trip' : 'a trip' }}.
+        {{ texts.hoursOfABikesRepairs(trip ? texts.theTrip : 'a trip') }}
       </p>
       <LeanPicture :answer="answer" :leaning="crew.leaning" />
     </section>

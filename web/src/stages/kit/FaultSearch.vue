@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { troublesIn, type FaultTree } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
+import * as texts from '../../words/kit/faultSearch';
 
 const props = defineProps<{ tree: FaultTree }>();
 const emit = defineEmits<{ mend: [troubleId: string] }>();
@@ -37,7 +38,7 @@ const lacking = (id: string) =>
       <p v-if="testOf(p.test).caution && p.seen === null" class="caution">{{ testOf(p.test).caution }}</p>
       <strong>{{ testOf(p.test).step.text }}</strong>
       <small v-for="n in lacking(p.test)" :key="n.by === 'function' ? n.does : ''" class="gap">
-        this kit has nothing to {{ n.by === 'function' ? n.does : '' }}</small
+        {{ texts.thisKitHasNothingTo(n.by === 'function' ? n.does : '') }}</small
       >
       <p v-if="p.seen === null" class="answers">
         <v-btn variant="tonal" v-for="a in testOf(p.test).answers" :key="a.seen" @click="take(a.seen, a.then)">
@@ -46,15 +47,15 @@ const lacking = (id: string) =>
       </p>
       <p v-else>
         {{ p.seen }}
-        <v-btn variant="plain" :aria-label="`Answer again: ${testOf(p.test).step.text}`" @click="backTo(i)"
-          >again</v-btn
-        >
+        <v-btn variant="plain" :aria-label="texts.answerAgain(testOf(p.test).step.text)" @click="backTo(i)">{{
+          texts.again
+        }}</v-btn>
       </p>
     </li>
   </ol>
   <p v-if="found" class="found">
-    Most likely: <strong>{{ name }}</strong>.
-    <v-btn @click="emit('mend', found)">How to repair it</v-btn>
+    {{ texts.mostLikely }} <strong>{{ name }}</strong>.
+    <v-btn @click="emit('mend', found)">{{ texts.howToRepairIt }}</v-btn>
   </p>
 </template>
 

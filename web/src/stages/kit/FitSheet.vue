@@ -11,6 +11,7 @@ import { massText } from '../../ui/words';
 import NumberField from '../../ui/NumberField.vue';
 import TextField from '../../ui/TextField.vue';
 import OwnKinds from './OwnKinds.vue';
+import * as texts from '../../words/kit/fitSheet';
 
 const garage = useGarage();
 const view = useView();
@@ -31,7 +32,7 @@ function read(bikeId: string, slot: string, text: string) {
   if (!bike) return;
   const fit = { ...bike.fit, [slot]: text.trim() };
   if (text.trim() === '') delete fit[slot];
-  garage.put(`read the ${slot} of ${bike.name}`, 'bikes', { ...bike, fit });
+  garage.put(texts.readTheOf(slot, bike.name), 'bikes', { ...bike, fit });
 }
 /** The same reading for another bike in one press. */
 const supplies = computed(() => [...(garage.doc?.supplies ?? [])].sort((a, b) => (a.kind < b.kind ? -1 : 1)));
@@ -52,26 +53,26 @@ function add() {
 }
 const MARKS: { value: NonNullable<Supply['mark']> | 'useful'; title: string }[] = [
   { value: 'always', title: 'always' },
-  { value: 'useful', title: 'if useful' },
+  { value: 'useful', title: texts.ifUseful },
   { value: 'never', title: 'never' },
 ];
 const date = (text: string) => (/^\d{4}-\d{2}-\d{2}$/.test(text) ? text : null);
 function until(s: Supply): string {
   const day = goodUntil(s);
   if (!day) return '';
-  return day < today() ? `past its date since ${day}` : `keeps until ${day}`;
+  return day < today() ? texts.pastItsDateSince(day) : texts.keepsUntil(day);
 }
 </script>
 
 <template>
   <div>
     <p class="lead">
-      What a spare must match. One line is read off the bike once; a spare marked with the same words counts for it.
+      {{ texts.whatASpareMustMatch }}
     </p>
     <v-table class="fit">
       <thead>
         <tr>
-          <th scope="col">Reading</th>
+          <th scope="col">{{ texts.reading }}</th>
           <th v-for="b in bikes" :key="b.id" scope="col">{{ b.name }}</th>
         </tr>
       </thead>
@@ -79,94 +80,93 @@ function until(s: Supply): string {
         <tr v-for="l in lines" :key="l.line.slot">
           <th scope="row">
             {{ l.line.slot }}<small>{{ l.line.ask }}</small>
-            <small v-if="l.same" class="good">one spare serves all of these</small>
+            <small v-if="l.same" class="good">{{ texts.oneSpareServesAllOf }}</small>
             <small v-if="l.line.caution" class="careful">{{ l.line.caution }}</small>
           </th>
           <td v-for="b in bikes" :key="b.id">
             <TextField
               v-if="l.says.some((s) => s.bikeId === b.id)"
-              :label="`${l.line.slot} of ${b.name}`"
+              :label="texts.of2(l.line.slot, b.name)"
               hide-label
               :most="120"
               :value="l.says.find((s) => s.bikeId === b.id)!.reading"
               @take="read(b.id, l.line.slot, $event)"
             />
-            <span v-else class="soft">none</span>
-            <span v-if="faultAt(b.id, l.line.slot)" role="alert" class="gap"
-              >{{ faultAt(b.id, l.line.slot) }}: counted nowhere</span
-            >
+            <span v-else class="soft">{{ texts.none }}</span>
+            <span v-if="faultAt(b.id, l.line.slot)" role="alert" class="gap">{{
+              texts.countedNowhere(faultAt(b.id, l.line.slot))
+            }}</span>
           </td>
         </tr>
       </tbody>
     </v-table>
-    <h2 class="head">Spares and supplies owned</h2>
+    <h2 class="head">{{ texts.sparesAndSuppliesOwned }}</h2>
     <div v-for="s in supplies" :key="s.id" class="supply" :class="{ off: serves(s).length === 0 }">
       <strong class="name">{{ garage.book.of(s.kind).name }}</strong>
       <p class="says">
-        <span v-if="serves(s).length > 0"
-          >serves
-          {{
+        <span v-if="serves(s).length > 0">{{
+          texts.serves(
             serves(s)
               .map((b) => b.name)
-              .join(', ')
-          }}</span
-        >
+              .join(', '),
+          )
+        }}</span>
         <span v-else class="gap">{{ bikes[0] ? whyNot(s, bikes[0], today(), own) : '' }}</span>
         <span v-if="s.mark === 'always' && s.fittedOn === null">
-          · always packed: {{ massText(view.units, garage.book.of(s.kind).mass * s.quantity) }}</span
+          {{ texts.alwaysPacked(massText(view.units, garage.book.of(s.kind).mass * s.quantity)) }}</span
         >
         <span v-if="until(s)" :class="{ gap: until(s).startsWith('past') }"> · {{ until(s) }}</span>
       </p>
       <div class="fields">
         <NumberField
-          label="Quantity"
+          :label="texts.quantity"
           :model-value="s.quantity"
           :min="0"
           :max="1000"
           @update:model-value="change(s, { quantity: Math.round($event) })"
         />
         <TextField
-          label="Made for"
+          :label="texts.madeFor"
           :value="s.fits"
-          placeholder="as the fit sheet reads"
+          :placeholder="texts.asTheFitSheetReads"
           :most="120"
           @take="change(s, { fits: $event.trim() })"
         />
         <SelectField
-          label="Condition"
+          :label="texts.condition"
           :items="['new', 'used, known good', 'spent']"
           :model-value="s.condition"
           @update:model-value="change(s, { condition: $event as Supply['condition'] })"
         />
         <SelectField
-          label="Location"
+          :label="texts.location"
           :items="[
-            { title: 'in the toolbox', value: '' },
-            ...bikes.map((b) => ({ title: `already fitted on the bike of ${b.name}`, value: b.id })),
+            { title: texts.inTheToolbox, value: '' },
+            ...bikes.map((b) => ({ title: texts.alreadyFittedOnTheBike(b.name), value: b.id })),
           ]"
           :model-value="s.fittedOn ?? ''"
           @update:model-value="change(s, { fittedOn: $event || null })"
         />
         <v-select
-          label="In the kit"
+          :label="texts.inTheKit"
           density="compact"
           variant="outlined"
           hide-details
           class="mark"
           :items="MARKS"
-          :model-value="s.mark ?? 'useful'"
+          :model-value="s.mark ?? texts.useful"
           @update:model-value="
             change(s, { mark: $event === 'useful' ? null : ($event as NonNullable<Supply['mark']>) })
           "
         />
         <LineField
-          label="Bought"
+          :label="texts.bought"
           kind="date"
           :model-value="s.bought ?? ''"
           @change="change(s, { bought: date(($event.target as HTMLInputElement).value) })"
         />
         <LineField
-          label="Opened"
+          :label="texts.opened"
           kind="date"
           :model-value="s.opened ?? ''"
           @change="change(s, { opened: date(($event.target as HTMLInputElement).value) })"
@@ -175,20 +175,20 @@ function until(s: Supply): string {
           variant="tonal"
           @click="garage.remove(`remove ${garage.book.of(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })"
         >
-          Remove
+          {{ texts.remove }}
         </v-btn>
       </div>
     </div>
     <p class="add">
       <SelectField
-        label="Add a spare"
+        :label="texts.addASpare"
         :items="[
-          { title: 'choose a kind', value: '' },
+          { title: texts.chooseAKind, value: '' },
           ...garage.book.all.map((k) => ({ title: k.name, value: k.kind })),
         ]"
         v-model="adding"
       />
-      <v-btn :disabled="!adding" @click="add">Add it</v-btn>
+      <v-btn :disabled="!adding" @click="add">{{ texts.addIt }}</v-btn>
     </p>
     <OwnKinds />
   </div>

@@ -9,6 +9,7 @@ import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
 import { massText } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
+import * as texts from '../../words/kit/frontierChart';
 
 const props = defineProps<{
   picture: CurvePicture;
@@ -123,10 +124,10 @@ function key(e: KeyboardEvent) {
 
 <template>
   <div ref="element" class="frontier">
-    <svg :width="size.width" :height="height" role="group" aria-label="Weight of the kit against what it saves">
+    <svg :width="size.width" :height="height" role="group" :aria-label="texts.weightOfTheKitAgainst">
       <g :transform="`translate(${LEFT} ${TOP})`">
         <text class="axis" :x="narrow ? -LEFT + 4 : 0" y="-40">
-          {{ value === 'money' ? 'euros saved' : 'hours saved' }}
+          {{ value === 'money' ? texts.eurosSaved : texts.hoursSaved }}
         </text>
         <g v-for="t in y.ticks(4)" :key="`y${t}`">
           <path class="grid" :d="`M0 ${y(t)}H${x.range()[1]}`" />
@@ -135,7 +136,7 @@ function key(e: KeyboardEvent) {
         <g v-for="t in x.ticks(size.width < 520 ? 4 : 8)" :key="`x${t}`">
           <text class="tick" :x="x(t)" :y="bottom + 18" text-anchor="middle">{{ t / 1000 }}</text>
         </g>
-        <text class="axis" :x="x.range()[1]" :y="bottom + 36" text-anchor="end">kit, kilograms</text>
+        <text class="axis" :x="x.range()[1]" :y="bottom + 36" text-anchor="end">{{ texts.kitKilograms }}</text>
         <path class="under" :d="under ?? ''" />
         <path class="band" :d="band ?? ''" />
         <path class="best" :d="best ?? ''" />
@@ -175,9 +176,9 @@ function key(e: KeyboardEvent) {
             :y="-24"
             :text-anchor="atEnd && !narrow ? 'end' : 'start'"
           >
-            {{ words(saved) }} saved
+            {{ texts.saved(words(saved)) }}
             <template v-if="handle === 'limit'">
-              , {{ picture.proven ? 'proven best' : `at most ${words(picture.gap)} from proven` }}
+              , {{ picture.proven ? texts.provenBest : texts.atMostFromProven(words(picture.gap)) }}
             </template>
           </text>
           <rect class="tag" :x="x(shown) - 40" :y="bottom + 4" width="80" height="24" />
@@ -202,11 +203,11 @@ function key(e: KeyboardEvent) {
           class="slider"
           role="slider"
           tabindex="0"
-          :aria-label="handle === 'knee' ? 'Weight of the best kit for its weight' : 'Weight limit of the kit'"
+          :aria-label="handle === 'knee' ? texts.weightOfTheBestKit : texts.weightLimitOfTheKit"
           aria-valuemin="0"
           :aria-valuemax="picture.most"
           :aria-valuenow="limit"
-          :aria-valuetext="`${massText(view.units, limit)}, ${words(saved)} saved`"
+          :aria-valuetext="texts.saved2(massText(view.units, limit), words(saved))"
           :x="x(shown) - 22"
           y="-20"
           width="44"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The grade of a mend as a shape: a whole, a half and an open hexagon; none where nothing mends it. */
 import type { Grade } from '@necessaire/core';
+import * as texts from '../../words/kit/gradeMark';
 
 const props = defineProps<{ grade: Grade | null }>();
 const HEX = 'M8 1L14.1 4.5V11.5L8 15L1.9 11.5V4.5Z';
 const WORDS = { proper: 'full', 'ride-out': 'ride-out', limp: 'limp' } as const;
-const word = () => (props.grade ? WORDS[props.grade] : 'no repair');
+const word = () => (props.grade ? WORDS[props.grade] : texts.noRepair);
 </script>
 
 <template>

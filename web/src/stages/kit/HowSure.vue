@@ -6,56 +6,59 @@ import { useHowSure } from '../../stores/weighs';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/kit/howSure';
 
 const sure = useHowSure();
 const view = useView();
 const rates = ({ of, factor }: Pick<RatesAt, 'of' | 'factor'>) =>
-  `${of === 'all' ? 'all rates' : `rates of ${of}`} ${factor > 1 ? `× ${RATE_RANGE}` : `÷ ${RATE_RANGE}`}`;
+  `${of === 'all' ? texts.allRates : texts.ratesOf(of)} ${factor > 1 ? `× ${RATE_RANGE}` : `÷ ${RATE_RANGE}`}`;
 const when = (s: Sureness) => s.flips.map(rates).join(', ');
 const numbers = (s: Sureness) => (s.least === s.most ? `${s.now}` : `${s.least} to ${s.most}`);
 const leave = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now > 0));
 const come = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now === 0));
 const changes = computed(() =>
   [
-    { title: 'In the kit, may leave', how: 'Leaves with', list: leave.value },
-    { title: 'Not in the kit, may come', how: 'Comes with', list: come.value },
+    { title: texts.inTheKitMayLeave, how: texts.leavesWith, list: leave.value },
+    { title: texts.notInTheKitMay, how: texts.comesWith, list: come.value },
   ].filter((t) => t.list.length > 0),
 );
 const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'all'));
 </script>
 
 <template>
-  <section class="sure" aria-label="How sure is this?">
-    <h2>How sure is this?</h2>
+  <section class="sure" :aria-label="texts.howSureIsThis">
+    <h2>{{ texts.howSureIsThis }}</h2>
     <p class="soft">
-      How often things break is a typical value, right to within a factor of about {{ RATE_RANGE }}. This chooses the
-      kit again with each group of rates a third as high and {{ RATE_RANGE }} times as high, and shows what changes.
+      {{ texts.howOftenThingsBreakIs(RATE_RANGE, RATE_RANGE) }}
     </p>
-    <v-btn v-if="sure.progress === null && !sure.result" variant="outlined" @click="sure.start()">Check it</v-btn>
+    <v-btn v-if="sure.progress === null && !sure.result" variant="outlined" @click="sure.start()">{{
+      texts.checkIt
+    }}</v-btn>
     <WorkBar
       v-if="sure.progress !== null"
-      says="Choosing the kit with other rates …"
+      :says="texts.choosingTheKitWithOther"
       :share="sure.progress"
       @stop="sure.stop()"
     />
-    <p v-if="sure.failed" role="alert" class="gap">That could not be worked out. Press “Check it” again.</p>
+    <p v-if="sure.failed" role="alert" class="gap">{{ texts.thatCouldNotBeWorked }}</p>
     <template v-if="sure.result">
       <p class="answer">
-        <strong class="num">{{ sure.result.robust.length }}</strong> of
-        <strong class="num">{{ sure.result.robust.length + leave.length }}</strong> things stay whatever the rates are
-        within their range.
+        <strong class="num">{{ sure.result.robust.length }}</strong> {{ texts.of2 }}
+        <strong class="num">{{ sure.result.robust.length + leave.length }}</strong>
+        {{ texts.thingsStayWhateverTheRates }}
       </p>
       <ul class="ends">
         <li v-for="l in ends" :key="l.factor">
-          With {{ rates(l) }}: <strong class="num">{{ massText(view.units, l.mass) }}</strong>, saves
-          {{ l.saved.toFixed(1) }} h{{ l.proven ? '' : ' (not proven)' }}
+          {{ texts.with2(rates(l)) }} <strong class="num">{{ massText(view.units, l.mass) }}</strong>{{
+            texts.savesH(l.saved.toFixed(1), l.proven ? '' : texts.notProven)
+          }}
         </li>
       </ul>
       <v-table v-for="t in changes" :key="t.title" density="compact">
         <thead>
           <tr>
             <th scope="col">{{ t.title }}</th>
-            <th scope="col">Number</th>
+            <th scope="col">{{ texts.number }}</th>
             <th scope="col">{{ t.how }}</th>
           </tr>
         </thead>
@@ -68,8 +71,7 @@ const ends = computed(() => (sure.result?.looks ?? []).filter((l) => l.of === 'a
         </tbody>
       </v-table>
       <p class="soft">
-        Stays: {{ sure.result.robust.map((s) => s.name).join(', ') }}. You can write better rates at each repair, under
-        “Repairs”.
+        {{ texts.staysYouCanWriteBetter(sure.result.robust.map((s) => s.name).join(', ')) }}
       </p>
     </template>
   </section>

@@ -6,12 +6,13 @@ import { listOf, type KeptKit } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/kit/keptEditor';
 
 const props = defineProps<{ kit: KeptKit | null }>();
 const emit = defineEmits<{ keep: [kit: KeptKit]; close: [] }>();
 const garage = useGarage();
 const view = useView();
-const name = ref(props.kit?.name ?? 'What I carry now');
+const name = ref(props.kit?.name ?? texts.whatICarryNow);
 const asked = ref('');
 const pieces = ref(new Map((props.kit?.pieces ?? []).map((p) => [p.pieceId, p.count])));
 const supplies = ref(new Map((props.kit?.supplies ?? []).map((s) => [s.kind, s.quantity])));
@@ -39,7 +40,7 @@ function keep() {
       { pieces: carried, supplies: stock },
       {
         id: props.kit?.id ?? crypto.randomUUID(),
-        name: name.value.trim() || 'What I carry now',
+        name: name.value.trim() || texts.whatICarryNow,
         bikeId: garage.bike?.id ?? null,
         tripId: garage.trip?.id ?? null,
         made: new Date().toISOString(),
@@ -51,13 +52,13 @@ function keep() {
 </script>
 
 <template>
-  <form class="editor" aria-label="A packing list by hand" @submit.prevent="keep">
+  <form class="editor" :aria-label="texts.aPackingListByHand" @submit.prevent="keep">
     <div class="head">
-      <LineField label="Name of the list" v-model="name" maxlength="120" />
-      <LineField label="Find" v-model="asked" kind="search" />
+      <LineField :label="texts.nameOfTheList" v-model="name" maxlength="120" />
+      <LineField :label="texts.find" v-model="asked" kind="search" />
       <strong class="num">{{ massText(view.units, mass) }}</strong>
-      <v-btn type="submit">Save</v-btn>
-      <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+      <v-btn type="submit">{{ texts.save }}</v-btn>
+      <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
     </div>
     <div class="things">
       <v-checkbox

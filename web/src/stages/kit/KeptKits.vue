@@ -13,6 +13,7 @@ import { download, fileName } from '../../ui/download';
 import { counted, massText, percent } from '../../ui/words';
 import KeptEditor from './KeptEditor.vue';
 import { useMoney } from '../../ui/useMoney';
+import * as texts from '../../words/kit/keptKits';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -28,7 +29,7 @@ const present = computed<KeptKit | null>(() =>
   kit.value && answers.answer
     ? keptOf(kit.value, {
         id: '00000000-0000-4000-8000-000000000000',
-        name: 'The kit now',
+        name: texts.theKitNow,
         bikeId: garage.bike?.id ?? null,
         tripId: garage.trip?.id ?? null,
         made: new Date().toISOString(),
@@ -41,11 +42,11 @@ function keep() {
   const kept = {
     ...present.value,
     id: crypto.randomUUID(),
-    name: name.value.trim() || `Kit of ${today()}`,
+    name: name.value.trim() || texts.kitOf(today()),
     made: new Date().toISOString(),
   };
   garage.put(`keep ${kept.name}`, 'kits', kept);
-  notice.done(`${kept.name} is saved: ${massText(view.units, kept.figures.mass)}.`);
+  notice.done(texts.isSaved(kept.name, massText(view.units, kept.figures.mass)));
   name.value = '';
 }
 /** A list of the rider's own is looked at by the same model before it is kept. */
@@ -66,7 +67,7 @@ async function keepList(list: KeptKit) {
 }
 function use(k: KeptKit | null) {
   if (!garage.trip) return;
-  garage.put(k ? `pack ${k.name}` : 'work a kit out again', 'trips', {
+  garage.put(k ? `pack ${k.name}` : texts.workAKitOutAgain, 'trips', {
     ...garage.trip,
     kit: { ...garage.trip.kit, use: k?.id ?? null },
   });
@@ -90,51 +91,64 @@ const FIGURES = [
   { name: 'weighs', of: (k: KeptKit) => massText(view.units, k.figures.mass) },
   { name: 'room', of: (k: KeptKit) => withUnit(view.units, 'volume', k.figures.bulk) },
   { name: 'worth', of: (k: KeptKit) => money(k.figures.price) },
-  { name: 'hours saved', of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
-  { name: 'left at stake', of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
-  { name: 'gets home unaided', of: (k: KeptKit) => percent(k.figures.home, 1) },
-  { name: 'fasteners reached', of: (k: KeptKit) => `${k.figures.reached}` },
+  { name: texts.hoursSaved, of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
+  { name: texts.leftAtStake, of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
+  { name: texts.getsHomeUnaided, of: (k: KeptKit) => percent(k.figures.home, 1) },
+  { name: texts.fastenersReached, of: (k: KeptKit) => `${k.figures.reached}` },
 ];
-const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId)?.name ?? 'no trip';
+const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId)?.name ?? texts.noTrip;
 </script>
 
 <template>
   <div>
     <div class="keep">
-      <LineField label="Name" v-model="name" maxlength="120" placeholder="Kit for the plateau" @keydown.enter="keep" />
-      <v-btn :disabled="!present" @click="keep">Save this kit</v-btn>
-      <v-btn variant="tonal" @click="editing = 'new'">Enter what you carry now</v-btn>
+      <LineField
+        :label="texts.name"
+        v-model="name"
+        maxlength="120"
+        :placeholder="texts.kitForThePlateau"
+        @keydown.enter="keep"
+      />
+      <v-btn :disabled="!present" @click="keep">{{ texts.saveThisKit }}</v-btn>
+      <v-btn variant="tonal" @click="editing = 'new'">{{ texts.enterWhatYouCarryNow }}</v-btn>
     </div>
     <KeptEditor v-if="editing" :kit="editing === 'new' ? null : editing" @keep="keepList" @close="editing = null" />
     <p v-if="kits.length === 0" class="empty">
-      No kits saved yet. A saved kit keeps the figures of the day it was saved. The list that you carry by habit shows
-      on the curve beside the best.
+      {{ texts.noKitsSavedYetA }}
     </p>
     <article v-for="k in kits" :key="k.id" class="kept-kit" :class="{ used: used === k.id }">
-      <h2>{{ k.name }}<template v-if="k.frozen"> · locked</template></h2>
+      <h2>
+        {{ k.name }}<template v-if="k.frozen"> {{ texts.locked }}</template>
+      </h2>
       <p class="facts num">
-        {{ massText(view.units, k.figures.mass) }} · {{ k.figures.saved.toFixed(1) }} h saved ·
-        {{ percent(k.figures.home, 1) }} home · {{ counted(k.pieces.length, 'tool') }},
-        {{ counted(k.supplies.length, 'spare') }}
+        {{
+          texts.hSavedHome(
+            massText(view.units, k.figures.mass),
+            k.figures.saved.toFixed(1),
+            percent(k.figures.home, 1),
+            counted(k.pieces.length, 'tool'),
+            counted(k.supplies.length, 'spare'),
+          )
+        }}
       </p>
       <p class="soft">{{ tripName(k) }}, {{ k.made.slice(0, 10) }}</p>
       <p class="acts">
-        <v-btn v-if="used === k.id" @click="use(null)">Back to the calculated kit</v-btn>
-        <v-btn variant="tonal" v-else @click="use(k)">Pack it as it is</v-btn>
-        <v-btn variant="tonal" @click="freeze(k)">{{ k.frozen ? 'Unlock' : 'Lock' }}</v-btn>
-        <v-btn variant="tonal" v-if="!k.frozen" @click="editing = k">Edit</v-btn>
-        <v-btn variant="tonal" @click="csvOut(k)">CSV</v-btn>
-        <v-btn variant="tonal" @click="jsonOut(k)">JSON</v-btn>
+        <v-btn v-if="used === k.id" @click="use(null)">{{ texts.backToTheCalculatedKit }}</v-btn>
+        <v-btn variant="tonal" v-else @click="use(k)">{{ texts.packItAsItIs }}</v-btn>
+        <v-btn variant="tonal" @click="freeze(k)">{{ k.frozen ? texts.unlock : texts.lock }}</v-btn>
+        <v-btn variant="tonal" v-if="!k.frozen" @click="editing = k">{{ texts.edit }}</v-btn>
+        <v-btn variant="tonal" @click="csvOut(k)">{{ texts.csv }}</v-btn>
+        <v-btn variant="tonal" @click="jsonOut(k)">{{ texts.json }}</v-btn>
         <v-btn variant="tonal" v-if="!k.frozen" @click="garage.remove(`delete ${k.name}`, { table: 'kits', id: k.id })">
-          Delete
+          {{ texts.deleteIt }}
         </v-btn>
       </p>
     </article>
     <section v-if="choices.length > 1" class="compare">
-      <h2>Side by side</h2>
+      <h2>{{ texts.sideBySide }}</h2>
       <div class="pick">
         <SelectField
-          label="First"
+          :label="texts.first"
           :items="[
             { title: String(choices[0]!.name), value: '' },
             ...choices.slice(1).map((k) => ({ title: k.name, value: k.id })),
@@ -142,7 +156,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
           v-model="first"
         />
         <SelectField
-          label="Second"
+          :label="texts.second"
           :items="[
             { title: String(choices[1]!.name), value: '' },
             ...choices.map((k) => ({ title: k.name, value: k.id })),
@@ -153,7 +167,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
       <v-table v-if="pair">
         <thead>
           <tr>
-            <th scope="col">What</th>
+            <th scope="col">{{ texts.what }}</th>
             <th scope="col">{{ pair.a.name }}</th>
             <th scope="col">{{ pair.b.name }}</th>
           </tr>
@@ -173,7 +187,9 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
           </tr>
         </tbody>
       </v-table>
-      <p v-if="pair" class="soft">The same in both: {{ pair.same.map((d) => d.name).join(', ') || 'nothing' }}.</p>
+      <p v-if="pair" class="soft">
+        {{ texts.theSameInBoth(pair.same.map((d) => d.name).join(', ') || texts.nothing) }}
+      </p>
     </section>
   </div>
 </template>

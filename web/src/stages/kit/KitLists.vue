@@ -21,6 +21,7 @@ import LackWords from '../../ui/LackWords.vue';
 import TermWord from '../../ui/TermWord.vue';
 import GradeMark from './GradeMark.vue';
 import { useMoney } from '../../ui/useMoney';
+import * as texts from '../../words/kit/kitLists';
 
 const { money } = useMoney();
 const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
@@ -76,7 +77,7 @@ const stocked = (troubleName: string) =>
 const places = computed(() => {
   const stowed = answers.answer?.packing.stowed ?? [];
   const known = garage.places.map((p) => ({ id: p.id as string | null, name: p.name, tier: p.tier as string }));
-  return [...known, { id: null, name: 'No place yet', tier: '' }].flatMap((p) => {
+  return [...known, { id: null, name: texts.noPlaceYet, tier: '' }].flatMap((p) => {
     const items = stowed.filter((s) => s.placeId === p.id);
     return items.length > 0 ? [{ ...p, items, mass: items.reduce((s, i) => s + i.item.mass, 0) }] : [];
   });
@@ -118,21 +119,20 @@ function cautionsOf(p: KitPiece): string[] {
 function explainPiece(p: KitPiece) {
   explain.show({
     title: p.piece.name,
-    value: `${massText(view.units, p.piece.mass * p.count)}, ${time(p.hours)} saved by one copy`,
-    formula:
-      'hours = what the kit saves less what it saves with one copy at home, every problem then by its next best way; fasteners lost = fasteners that no chain of the rest reaches',
+    value: texts.savedByOneCopy(massText(view.units, p.piece.mass * p.count), time(p.hours)),
+    formula: texts.hoursWhatTheKitSaves,
     inputs: [
-      { name: 'fasteners that nothing else turns', value: String(p.needed.length) },
+      { name: texts.fastenersThatNothingElseTurns, value: String(p.needed.length) },
       ...p.without.slice(0, 5).map((w) => ({
         name: w.trouble,
-        value: `${w.instead ? `${w.instead} (${w.grade})` : 'no repair'}, −${time(w.hours)}`,
+        value: `${w.instead ? `${w.instead} (${w.grade})` : texts.noRepair}, −${time(w.hours)}`,
       })),
-      { name: 'expected uses', value: p.uses.toFixed(2) },
+      { name: texts.expectedUses, value: p.uses.toFixed(2) },
       { name: 'price', value: money(p.piece.price) },
       ...cautionsOf(p).map((value) => ({ name: 'mind', value })),
     ],
-    source: `mass: ${sourceWords(p.piece.source)}; rates and hours: typical values and your record`,
-    to: { path: '/match', label: 'See what turns it' },
+    source: texts.massRatesAndHoursTypical(sourceWords(p.piece.source)),
+    to: { path: '/match', label: texts.seeWhatTurnsIt },
   });
 }
 function explainSpare(s: KitSpare) {
@@ -142,12 +142,12 @@ function explainSpare(s: KitSpare) {
     formula: s.formula,
     inputs: [
       { name: 'owned', value: String(s.owned) },
-      { name: 'already fitted on the bike', value: String(s.fitted) },
-      { name: 'to buy', value: String(s.buy) },
-      { name: 'expected use', value: s.expected.toFixed(2) },
+      { name: texts.alreadyFittedOnTheBike2, value: String(s.fitted) },
+      { name: texts.toBuy3, value: String(s.buy) },
+      { name: texts.expectedUse, value: s.expected.toFixed(2) },
     ],
-    source: 'rates and masses: typical values',
-    to: { path: '/trip', label: 'See the odds' },
+    source: texts.ratesAndMassesTypicalValues,
+    to: { path: '/trip', label: texts.seeTheOdds },
   });
 }
 /** The dragged kit in short. */
@@ -158,7 +158,7 @@ const dragged = computed(() => {
   const all = garage.doc ? troublesIn(garage.doc) : [];
   return {
     tools: p.pieces
-      .map(([id, n]) => ({ name: piece(id)?.name ?? 'to buy', n, mass: (piece(id)?.mass ?? 0) * n }))
+      .map(([id, n]) => ({ name: piece(id)?.name ?? texts.toBuy3, n, mass: (piece(id)?.mass ?? 0) * n }))
       .sort((a, b) => b.mass - a.mass),
     spares: p.supplies.map(([kind, n]) => ({
       name: garage.book.of(kind).name,
@@ -170,7 +170,13 @@ const dragged = computed(() => {
       .map((m) => ({ ...m, name: all.find((t) => t.id === m.troubleId)?.name ?? m.troubleId })),
   };
 });
-const TABS = { trouble: 'By problem', piece: 'By item', place: 'By place', buy: 'To buy', home: 'At home' } as const;
+const TABS = {
+  trouble: texts.byProblem,
+  piece: texts.byItem,
+  place: texts.byPlace,
+  buy: texts.toBuy2,
+  home: texts.atHome,
+} as const;
 const count = (key: keyof typeof TABS) =>
   key === 'buy' ? buyPieces.value.length + buySpares.value.length : key === 'home' ? left.value.length : null;
 </script>
@@ -183,7 +189,7 @@ const count = (key: keyof typeof TABS) =>
   </v-tabs>
   <template v-if="dragged">
     <div class="sheet-head">
-      <h2>With this limit</h2>
+      <h2>{{ texts.withThisLimit }}</h2>
       <span class="num">{{ massText(view.units, point!.mass) }}</span>
     </div>
     <template v-if="tab === 'trouble'">
@@ -206,30 +212,31 @@ const count = (key: keyof typeof TABS) =>
   </template>
   <template v-else-if="tab === 'trouble'">
     <p v-if="troubles.length === 0" class="empty">
-      <template v-if="!hasLegs">Add legs in <router-link to="/trip">Trip</router-link> to see this.</template>
+      <template v-if="!hasLegs"
+        >{{ texts.addLegsIn }} <router-link to="/trip">{{ texts.trip }}</router-link> {{ texts.toSeeThis }}</template
+      >
       <template v-else
-        >This kit fixes none of this trip’s problems. Add your tools in
-        <router-link to="/match">Match</router-link>.</template
+        >{{ texts.thisKitFixesNoneOf }} <router-link to="/match">{{ texts.match }}</router-link>.</template
       >
     </p>
     <section v-for="{ e, s, way } in troubles" :key="e.trouble.id" class="trouble">
       <v-btn variant="text" class="sheet-head opens" @click="emit('mend', e.trouble.id)">
-        <h2>{{ e.trouble.name }} · {{ percent(e.odds) }} here</h2>
+        <h2>{{ texts.here(e.trouble.name, percent(e.odds)) }}</h2>
         <span class="num">{{ time(s.hoursSaved) }}</span>
       </v-btn>
       <p class="chosen">
         <GradeMark :grade="s.grade" /><span v-if="way">{{ way }}</span>
         <span v-if="s.below" class="gap"
-          ><template v-if="s.parts > 1">{{ s.partsBelow }} of {{ s.parts }} kinds of it: </template
-          ><LackWords v-if="s.lacks.length > 0" :lacks="s.lacks.slice(0, 2)" /><template v-else
-            >not at the grade you ask for</template
-          ></span
+          ><template v-if="s.parts > 1">{{ texts.ofKindsOfIt(s.partsBelow, s.parts) }} </template
+          ><LackWords v-if="s.lacks.length > 0" :lacks="s.lacks.slice(0, 2)" /><template v-else>{{
+            texts.notAtTheGradeYou
+          }}</template></span
         >
       </p>
       <p v-if="turning(e.trouble.name).length > 0" class="turning">
-        Fasteners turned by {{ turning(e.trouble.name).slice(0, 5).join(' · ')
+        {{ texts.fastenersTurnedBy(turning(e.trouble.name).slice(0, 5).join(' · '))
         }}<template v-if="turning(e.trouble.name).length > 5">
-          and {{ turning(e.trouble.name).length - 5 }} more</template
+          {{ texts.andMore(turning(e.trouble.name).length - 5) }}</template
         >
       </p>
       <div v-for="p in served(e.trouble.name)" :key="p.piece.id" class="row line3">
@@ -237,7 +244,7 @@ const count = (key: keyof typeof TABS) =>
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         >
         <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
-        <v-btn variant="plain" class="num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
+        <v-btn variant="plain" class="num good" :aria-label="texts.why(p.piece.name)" @click="explainPiece(p)">
           {{ time(p.hours) }}
         </v-btn>
       </div>
@@ -246,21 +253,21 @@ const count = (key: keyof typeof TABS) =>
           >{{ x.name }}<span class="num soft"> ×{{ x.quantity }}</span></span
         >
         <span class="num">{{ massText(view.units, x.mass) }}</span>
-        <v-btn variant="plain" class="num good" :aria-label="`Why ${x.name}`" @click="explainSpare(x)">
+        <v-btn variant="plain" class="num good" :aria-label="texts.why(x.name)" @click="explainSpare(x)">
           {{ time(x.hours) }}
         </v-btn>
       </div>
     </section>
-    <p class="note">What do the{{ ' ' }}<TermWord term="full" label="grades" />{{ ' ' }}mean?</p>
+    <p class="note">{{ texts.whatDoThe(' ') }}<TermWord term="full" :label="texts.grades" />{{ texts.mean(' ') }}</p>
     <p v-if="helped.length > troubles.length" class="note">
       <v-btn variant="plain" @click="all = true">
-        {{ helped.length - troubles.length }} more, each under half a minute
+        {{ texts.moreEachUnderHalfA(helped.length - troubles.length) }}
       </v-btn>
     </p>
   </template>
   <template v-else-if="tab === 'piece'">
     <div class="sheet-head">
-      <h2>Tools, the most hours first</h2>
+      <h2>{{ texts.toolsTheMostHoursFirst }}</h2>
       <span class="num">{{ massText(view.units, kit.toolMass) }}</span>
     </div>
     <div v-for="p in pieces" :key="p.piece.id" class="row line3 kit-row" :class="{ picked: p.piece.id === picked }">
@@ -268,29 +275,28 @@ const count = (key: keyof typeof TABS) =>
         <span class="title"
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         ><span class="sub"
-          ><strong v-if="p.toBuy">to buy, {{ money(p.piece.price) }} · </strong>{{ reason(p) }}</span
-        ><span v-if="p.lighter" class="sub"
-          >{{ p.lighter.name }} (about {{ money(p.lighter.price) }}) does the same and saves
-          {{ massText(view.units, p.lighter.saves) }}</span
-        >
+          ><strong v-if="p.toBuy">{{ texts.toBuy(money(p.piece.price)) }} </strong>{{ reason(p) }}</span
+        ><span v-if="p.lighter" class="sub">{{
+          texts.aboutDoesTheSameAnd(p.lighter.name, money(p.lighter.price), massText(view.units, p.lighter.saves))
+        }}</span>
       </v-btn>
       <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
-      <v-btn variant="plain" class="num good" :aria-label="`Why ${p.piece.name}`" @click="explainPiece(p)">
+      <v-btn variant="plain" class="num good" :aria-label="texts.why(p.piece.name)" @click="explainPiece(p)">
         {{ time(p.hours) }}
       </v-btn>
     </div>
     <div class="sheet-head">
-      <h2>Spares</h2>
+      <h2>{{ texts.spares }}</h2>
       <span class="num">{{ massText(view.units, kit.spareMass) }}</span>
     </div>
-    <p v-if="spares.length === 0" class="empty">No spares asked for.</p>
+    <p v-if="spares.length === 0" class="empty">{{ texts.noSparesAskedFor }}</p>
     <div v-for="s in spares" :key="s.kind" class="row line3 kit-row">
       <span
         ><span class="title"
           >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span
         ><span class="sub" :class="{ gap: s.buy > 0 }"
-          >{{ s.fitted > 0 ? `${s.fitted} already fitted on the bike · ` : ''
-          }}{{ s.buy > 0 ? `buy ${s.buy}` : `owned ${s.owned}` }} ·
+          >{{ s.fitted > 0 ? texts.alreadyFittedOnTheBike(s.fitted) : ''
+          }}{{ s.buy > 0 ? texts.buy(s.buy) : texts.owned(s.owned) }} ·
           {{
             s.for
               .map((f) => f.trouble.toLowerCase())
@@ -300,13 +306,13 @@ const count = (key: keyof typeof TABS) =>
         ></span
       >
       <span class="num">{{ massText(view.units, s.mass) }}</span>
-      <v-btn variant="plain" class="num good" :aria-label="`Why ${s.name}`" @click="explainSpare(s)">{{
+      <v-btn variant="plain" class="num good" :aria-label="texts.why(s.name)" @click="explainSpare(s)">{{
         time(s.hours)
       }}</v-btn>
     </div>
     <template v-if="kit.prevention.length > 0">
       <div class="sheet-head">
-        <h2>Done before leaving</h2>
+        <h2>{{ texts.doneBeforeLeaving }}</h2>
         <span class="num">{{ massText(view.units, kit.preventionMass) }}</span>
       </div>
       <div v-for="p in kit.prevention" :key="p.id" class="row line">
@@ -326,21 +332,25 @@ const count = (key: keyof typeof TABS) =>
         <span class="title">{{ s.item.name }}</span><span class="num">{{ massText(view.units, s.item.mass) }}</span>
       </div>
     </section>
-    <p class="note"><router-link to="/stow">Stow</router-link> says why each is there.</p>
+    <p class="note">
+      <router-link to="/stow">{{ texts.stow }}</router-link> {{ texts.saysWhyEachIsThere }}
+    </p>
   </template>
   <template v-else-if="tab === 'buy'">
     <div class="sheet-head">
-      <h2>To buy</h2>
+      <h2>{{ texts.toBuy2 }}</h2>
       <span class="num">{{ money(price) }}</span>
     </div>
-    <p v-if="buyPieces.length + buySpares.length === 0" class="empty">All of it is in the toolbox.</p>
+    <p v-if="buyPieces.length + buySpares.length === 0" class="empty">{{ texts.allOfItIsIn }}</p>
     <div v-for="p in buyPieces" :key="p.piece.id" class="row line">
       <span class="title"
         >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
       >
       <span class="num"
         >{{ money(p.piece.price * p.count) }}
-        <v-btn variant="plain" class="own" :aria-label="`I own ${p.piece.name}`" @click="own(p)">I own it</v-btn></span
+        <v-btn variant="plain" class="own" :aria-label="texts.iOwn(p.piece.name)" @click="own(p)">{{
+          texts.iOwnIt
+        }}</v-btn></span
       >
     </div>
     <div v-for="s in buySpares" :key="s.kind" class="row line">
@@ -350,18 +360,19 @@ const count = (key: keyof typeof TABS) =>
       <span class="num">{{ money(garage.book.of(s.kind).price * s.buy, 1) }}</span>
     </div>
     <p class="note">
-      Prices are typical values. <router-link to="/match">Match</router-link> weighs single tools against sets.
+      {{ texts.pricesAreTypicalValues }} <router-link to="/match">{{ texts.match }}</router-link>
+      {{ texts.weighsSingleToolsAgainstSets }}
     </p>
   </template>
   <template v-else>
     <div class="sheet-head">
-      <h2>Left at home</h2>
+      <h2>{{ texts.leftAtHome }}</h2>
       <span class="num soft">{{ left.length }}</span>
     </div>
     <div v-for="p in left" :key="p.id" class="row line">
       <span
         ><span class="title">{{ p.name }}</span
-        ><span v-if="p.mark === 'never'" class="sub">you marked it never</span></span
+        ><span v-if="p.mark === 'never'" class="sub">{{ texts.youMarkedItNever }}</span></span
       ><span class="num soft">{{ massText(view.units, p.mass) }}</span>
     </div>
   </template>

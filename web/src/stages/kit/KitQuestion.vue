@@ -11,6 +11,7 @@ import { percent, weightStep } from '../../ui/words';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import MustHaves from './MustHaves.vue';
 import SaveWhat from './SaveWhat.vue';
+import * as texts from '../../words/kit/kitQuestion';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -18,7 +19,7 @@ const view = useView();
 const answers = useAnswer();
 const q = computed(() => props.trip.kit);
 function ask(fields: Partial<KitQuestion>) {
-  garage.put('ask something else of the kit', 'trips', { ...props.trip, kit: { ...q.value, ...fields } });
+  garage.put(texts.askSomethingElseOfThe, 'trips', { ...props.trip, kit: { ...q.value, ...fields } });
 }
 /** What the chance from which a problem counts leaves out: how many, and the odds that at least one of them comes up. */
 const rarer = computed(() => {
@@ -27,27 +28,27 @@ const rarer = computed(() => {
 });
 const used = computed(() => garage.doc?.kits.find((k) => k.id === q.value.use) ?? null);
 const ASKS: Record<KitQuestion['ask'], string> = {
-  worth: 'Best kit for its weight',
-  lightest: 'Lightest kit that fixes every likely problem',
-  most: 'Best kit under a weight limit',
+  worth: texts.bestKitForItsWeight,
+  lightest: texts.lightestKitThatFixesEvery,
+  most: texts.bestKitUnderAWeight,
 };
 const GRADE_WORDS = {
-  proper: 'as at home',
-  'ride-out': 'reaches a workshop',
-  limp: 'walking pace to the road',
+  proper: texts.asAtHome,
+  'ride-out': texts.reachesAWorkshop,
+  limp: texts.walkingPaceToTheRoad,
 } as const;
 </script>
 
 <template>
-  <section class="question" aria-label="What is asked of the kit">
+  <section class="question" :aria-label="texts.whatIsAskedOfThe">
     <p v-if="used" class="used">
-      Packed as it is: <strong>{{ used.name }}</strong>.
-      <v-btn variant="tonal" @click="ask({ use: null })">Back to the calculated kit</v-btn>
+      {{ texts.packedAsItIs }} <strong>{{ used.name }}</strong>.
+      <v-btn variant="tonal" @click="ask({ use: null })">{{ texts.backToTheCalculatedKit }}</v-btn>
     </p>
     <template v-else>
       <v-radio-group
         class="ways"
-        aria-label="Ask for"
+        :aria-label="texts.askFor"
         inline
         hide-details
         density="compact"
@@ -58,7 +59,7 @@ const GRADE_WORDS = {
       </v-radio-group>
       <div v-if="q.ask === 'worth'" class="fields">
         <NumberField
-          :label="`${weightStep(view.units)} must save`"
+          :label="texts.mustSave(weightStep(view.units))"
           quantity="worth"
           :digits="2"
           :model-value="q.knee"
@@ -68,39 +69,45 @@ const GRADE_WORDS = {
         />
         <SaveWhat :question="q" @change="ask" />
         <p class="soft aside">
-          Weight is added while every {{ weightStep(view.units) }} saves at least this. Typical value:
-          {{ withUnit(view.units, 'worth', KNEE_MINUTES) }}. You can also drag the handle below.
+          {{ texts.weightIsAddedWhileEvery(weightStep(view.units), withUnit(view.units, 'worth', KNEE_MINUTES)) }}
         </p>
       </div>
       <div v-else-if="q.ask === 'lightest'" class="fields">
         <SelectField
-          label="Minimum repair quality"
+          :label="texts.minimumRepairQuality"
           :items="GRADES.map((g) => ({ title: `${g}: ${GRADE_WORDS[g]}`, value: g }))"
           :model-value="q.grade"
           @update:model-value="ask({ grade: $event as KitQuestion['grade'] })"
         />
         <NumberField
-          label="Ignore problems rarer than (% of trips)"
+          :label="texts.ignoreProblemsRarerThanOf"
           :model-value="Math.round(q.likely * 1000) / 10"
           :min="0"
           :max="100"
           @update:model-value="ask({ likely: $event / 100 })"
         />
         <NumberField
-          label="All spares suffice, % of trips"
+          :label="texts.allSparesSufficeOfTrips"
           :model-value="Math.round(trip.serviceLevel * 1000) / 10"
           :min="50"
           :max="99.9"
-          @update:model-value="garage.put('change the service level', 'trips', { ...trip, serviceLevel: $event / 100 })"
+          @update:model-value="
+            garage.put(texts.changeTheServiceLevel, 'trips', { ...trip, serviceLevel: $event / 100 })
+          "
         />
         <p v-if="rarer.count > 0" class="soft aside">
-          {{ rarer.count }} rarer {{ rarer.count === 1 ? 'problem is' : 'problems are' }} ignored; at least one of them
-          happens on {{ percent(rarer.odds, 1) }} of such trips.
+          {{
+            texts.rarerIgnoredAtLeastOne(
+              rarer.count,
+              rarer.count === 1 ? texts.problemIs : texts.problemsAre,
+              percent(rarer.odds, 1),
+            )
+          }}
         </p>
       </div>
       <div v-else class="fields">
         <NumberField
-          label="Weight, at most"
+          :label="texts.weightAtMost"
           quantity="mass"
           :model-value="q.mass"
           :min="0"
@@ -108,21 +115,21 @@ const GRADE_WORDS = {
           @update:model-value="ask({ mass: $event })"
         />
         <OptionalNumber
-          label="Room, at most"
+          :label="texts.roomAtMost"
           quantity="volume"
           :model-value="q.bulk"
           :min="0"
           :max="200000"
-          empty="no limit"
+          :empty="texts.noLimit"
           @update:model-value="ask({ bulk: $event })"
         />
         <OptionalNumber
-          label="Price, at most"
+          :label="texts.priceAtMost"
           money
           :model-value="q.price"
           :min="0"
           :max="100000"
-          empty="no limit"
+          :empty="texts.noLimit"
           @update:model-value="ask({ price: $event })"
         />
         <SaveWhat :question="q" @change="ask" />

@@ -27,6 +27,7 @@ import PreventionSheet from './PreventionSheet.vue';
 import StepsBeside from './StepsBeside.vue';
 import { useMoney } from '../../ui/useMoney';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/kit/kitView';
 
 /** Only where there is nothing to show yet. */
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
@@ -39,12 +40,12 @@ const explain = useExplain();
 const curve = useFrontier();
 
 const MODES = {
-  enough: 'How much',
-  grams: 'By weight',
-  mends: 'Repairs',
-  fit: 'Part specs',
-  practice: 'Preferences',
-  kept: 'Saved kits',
+  enough: texts.howMuch,
+  grams: texts.byWeight,
+  mends: texts.repairs,
+  fit: texts.partSpecs,
+  practice: texts.preferences,
+  kept: texts.savedKits,
 } as const;
 const mode = useTab(Object.keys(MODES) as (keyof typeof MODES)[]);
 const route = useRoute();
@@ -80,13 +81,13 @@ function settle(grams: number) {
   curve.dragged = null;
   if (!trip) return;
   if (knee !== null) {
-    garage.put('change what weight must save', 'trips', {
+    garage.put(texts.changeWhatWeightMustSave, 'trips', {
       ...trip,
       kit: { ...trip.kit, ask: 'worth', knee, use: null },
     });
     return;
   }
-  garage.put(`carry at most ${massText(view.units, grams)}`, 'trips', {
+  garage.put(texts.carryAtMost(massText(view.units, grams)), 'trips', {
     ...trip,
     kit: { ...trip.kit, ask: 'most', mass: grams, use: null },
   });
@@ -123,7 +124,7 @@ const nowDot = computed(() =>
     ? {
         mass: kit.value.mass,
         value: kit.value.value,
-        name: kit.value.as === 'kept' ? kit.value.keptName! : 'lightest kit',
+        name: kit.value.as === 'kept' ? kit.value.keptName! : texts.lightestKit,
       }
     : null,
 );
@@ -149,18 +150,18 @@ watch(
 /** What a kit needs first: something to turn, then somewhere to ride. */
 const firstAct = computed(() =>
   garage.fasteners.length === 0
-    ? { label: 'Measure the first fastener', to: '/walk' }
-    : { label: garage.trip ? 'Add legs to the trip' : 'Plan a trip', to: '/trip' },
+    ? { label: texts.measureTheFirstFastener, to: '/walk' }
+    : { label: garage.trip ? texts.addLegsToTheTrip : texts.planATrip, to: '/trip' },
 );
 const inMoney = computed(() => garage.trip?.kit.value === 'money');
 /** What the kit is the least in, where it is made least. */
 const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
 const proof = computed(() =>
   kit.value?.as === 'lightest'
-    ? `nothing ${LEAST[garage.doc?.garage.practice.least ?? 'mass']} does it`
+    ? texts.nothingDoesIt(LEAST[garage.doc?.garage.practice.least ?? 'mass'])
     : kit.value?.as === 'worth'
-      ? 'no other kit is better for its weight'
-      : 'nothing saves more',
+      ? texts.noOtherKitIsBetter
+      : texts.nothingSavesMore,
 );
 const toBuyPrice = computed(() => pieces.value.reduce((s, p) => s + (p.toBuy ? p.piece.price * p.count : 0), 0));
 /** Minutes that a hundred grams more save where the limit is. */
@@ -177,38 +178,36 @@ function explainCurve() {
   const p = curve.picture;
   if (!p) return;
   explain.show({
-    title: 'The best kit of every weight',
-    value: p.proven ? 'proven' : `within ${(p.gap * 60).toFixed(0)} min of proven`,
-    formula:
-      'most over kits of that weight of Σ over problems, Σ over repairs j of P(N ≥ j) × (hours without − hours of the repair) × worth of the grade; tools are exact at each price of a gram, stocks an exact knapsack on top, what is between is branched on',
+    title: texts.theBestKitOfEvery,
+    value: p.proven ? 'proven' : texts.withinMinOfProven((p.gap * 60).toFixed(0)),
+    formula: texts.mostOverKitsOfThat,
     inputs: [
-      { name: 'exact problems solved', value: String(p.solves) },
-      { name: 'kits on the curve', value: String(p.points.length) },
-      { name: 'widest distance to the bound', value: `${p.gap.toFixed(3)} h` },
+      { name: texts.exactProblemsSolved, value: String(p.solves) },
+      { name: texts.kitsOnTheCurve, value: String(p.points.length) },
+      { name: texts.widestDistanceToTheBound, value: `${p.gap.toFixed(3)} h` },
       {
-        name: 'saved by what weighs nothing',
-        value: `${(p.points[0]?.hours ?? 0).toFixed(1)} h at ${massText(view.units, p.points[0]?.mass ?? 0)}`,
+        name: texts.savedByWhatWeighsNothing,
+        value: texts.hAt((p.points[0]?.hours ?? 0).toFixed(1), massText(view.units, p.points[0]?.mass ?? 0)),
       },
     ],
-    source:
-      'worth of a grade: full 1, ride-out 0.8, limp 0.4; rates, minutes and masses: typical values until you change them',
+    source: texts.worthOfAGradeFull,
   });
 }
 function explainLevel(i: number) {
   const l = curve.levels[i];
   if (!l) return;
   explain.show({
-    title: `${LEVEL_NAMES[i]}, at most ${massText(view.units, l.limit)}`,
+    title: texts.atMost2(LEVEL_NAMES[i], massText(view.units, l.limit)),
     value: `${massText(view.units, l.mass)}, ${l.value.toFixed(1)} saved`,
-    formula: 'the best kit of its limit that holds all of the level before it',
+    formula: texts.theBestKitOfIts,
     inputs: [
-      { name: 'the best of that limit without that', value: l.free.toFixed(2) },
-      { name: 'what nesting costs', value: (l.free - l.value).toFixed(2) },
+      { name: texts.theBestOfThatLimit, value: l.free.toFixed(2) },
+      { name: texts.whatNestingCosts, value: (l.free - l.value).toFixed(2) },
       { name: 'tools', value: String(l.point.pieces.length) },
-      { name: 'kinds of spares', value: String(l.point.supplies.length) },
-      { name: 'proven', value: l.proven ? 'yes' : 'to the band' },
+      { name: texts.kindsOfSpares, value: String(l.point.supplies.length) },
+      { name: 'proven', value: l.proven ? 'yes' : texts.toTheBand },
     ],
-    source: 'limits are yours',
+    source: texts.limitsAreYours,
   });
 }
 function setLevel(i: number, grams: number) {
@@ -217,7 +216,7 @@ function setLevel(i: number, grams: number) {
   const limits = [...trip.kit.levels] as typeof trip.kit.levels;
   limits[i] = grams;
   limits.sort((a, b) => a - b);
-  garage.put('move a level', 'trips', { ...trip, kit: { ...trip.kit, levels: limits } });
+  garage.put(texts.moveALevel, 'trips', { ...trip, kit: { ...trip.kit, levels: limits } });
 }
 /** What a level adds to the one before, in words. */
 function adds(i: number): string {
@@ -226,50 +225,53 @@ function adds(i: number): string {
   const has = new Map(before?.point.pieces ?? []);
   const fresh = now.point.pieces.filter(([id, n]) => n > (has.get(id) ?? 0));
   const names = fresh.map(([id]) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? '');
-  return `${names.slice(0, 4).join(', ')}${names.length > 4 ? ` and ${names.length - 4} more tools` : ''}`;
+  return `${names.slice(0, 4).join(', ')}${names.length > 4 ? texts.andMoreTools(names.length - 4) : ''}`;
 }
 </script>
 
 <template>
   <div class="stage">
     <section class="picture">
-      <v-tabs v-model="mode" class="modes" aria-label="What to look at">
+      <v-tabs v-model="mode" class="modes" :aria-label="texts.whatToLookAt">
         <v-tab v-for="(name, key) in MODES" :key="key" :value="key">
           {{ name }}
         </v-tab>
       </v-tabs>
       <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
-        <h1>{{ mode === 'grams' ? 'What adds weight' : 'How much kit is enough' }}</h1>
-        <p v-if="kit && nothingYet">Nothing to carry yet.</p>
+        <h1>{{ mode === 'grams' ? texts.whatAddsWeight : texts.howMuchKitIsEnough }}</h1>
+        <p v-if="kit && nothingYet">{{ texts.nothingToCarryYet }}</p>
         <p v-else-if="kit">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
-          <template v-if="kit.as === 'kept'"> as saved: {{ kit.keptName }};</template>
+          <template v-if="kit.as === 'kept'"> {{ texts.asSaved(kit.keptName) }}</template>
           {{ ' '
           }}<template v-if="answers.answer!.unknown.home === null"
-            >saves <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>, gets home unaided on
-            <strong class="num">{{ percent(kit.home, 1) }}</strong> of such trips</template
-          ><template v-else>. Add legs in Trip to see what it saves</template
+            >{{ texts.saves }} <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>{{ texts.getsHomeUnaidedOn }}
+            <strong class="num">{{ percent(kit.home, 1) }}</strong> {{ texts.ofSuchTrips }}</template
+          ><template v-else>{{ texts.addLegsInTripTo }}</template
           ><template v-if="kit.as === 'kept'">.</template>
-          <template v-else-if="kit.proven">;{{ ' ' }}<TermWord term="proven" label="proven" />: {{ proof }}.</template>
-          <template v-else>; at most {{ percent(kit.gap, 1) }} from proven.</template>
+          <template v-else-if="kit.proven"
+            >;{{ ' ' }}<TermWord term="proven" :label="texts.proven" />: {{ proof }}.</template
+          >
+          <template v-else>{{ texts.atMostFromProven(percent(kit.gap, 1)) }}</template>
           <template v-if="kit.pieces.length > 0">
-            Its tools are worth <span class="num">{{ money(kit.worth) }}</span><template v-if="toBuyPrice > 0"
-              >, <span class="num">{{ money(toBuyPrice) }}</span> of it to buy</template
+            {{ texts.itsToolsAreWorth }} <span class="num">{{ money(kit.worth) }}</span><template v-if="toBuyPrice > 0"
+              >, <span class="num">{{ money(toBuyPrice) }}</span> {{ texts.ofItToBuy }}</template
             >.</template
           >
           <strong v-if="!kit.withinWorth" class="gap">
-            No set of tools keeps to your {{ money(garage.doc?.garage.practice.worth ?? 0) }} limit; this is the best
-            without it.</strong
+            {{ texts.noSetOfToolsKeeps(money(garage.doc?.garage.practice.worth ?? 0)) }}</strong
           >
-          <strong v-if="!kit.served" class="gap"> No number of spares meets that service level.</strong>
+          <strong v-if="!kit.served" class="gap"> {{ texts.noNumberOfSparesMeets }}</strong>
         </p>
         <NextStage />
       </div>
       <p v-if="kit && kit.pieces.length > 0 && garage.doc?.pieces.length === 0" class="caution" role="status">
-        Your toolbox is empty, so this is the best kit that you could buy:
-        <strong class="num">{{ money(toBuyPrice) }}</strong>. Under
-        <v-btn variant="plain" @click="void router.replace({ query: { ...route.query, list: 'buy' } })">To buy</v-btn>
-        mark what you own already.
+        {{ texts.yourToolboxIsEmptySo }}
+        <strong class="num">{{ money(toBuyPrice) }}</strong>{{ texts.under }}
+        <v-btn variant="plain" @click="void router.replace({ query: { ...route.query, list: 'buy' } })">{{
+          texts.toBuy
+        }}</v-btn>
+        {{ texts.markWhatYouOwnAlready }}
       </p>
       <EmptyStage v-if="kit && nothingYet && mode === 'enough'" stage="kit" :act="firstAct" />
       <template v-if="mode === 'enough'">
@@ -277,13 +279,13 @@ function adds(i: number): string {
         <template v-if="hasTrip">
           <WorkBar
             v-if="!curve.picture && curve.running"
-            says="Working out the best kit of every weight …"
+            :says="texts.workingOutTheBestKit"
             :share="curve.now?.share ?? 0"
             @stop="curve.halt()"
           />
           <p v-else-if="!curve.picture && curve.halted" class="empty">
-            You stopped it before there was a curve.
-            <v-btn variant="tonal" @click="curve.closeBand()">Work it out</v-btn>
+            {{ texts.youStoppedItBeforeThere }}
+            <v-btn variant="tonal" @click="curve.closeBand()">{{ texts.workItOut }}</v-btn>
           </p>
           <p v-if="curve.failed" class="gap">{{ curve.failed }}</p>
           <template v-if="curve.picture">
@@ -301,38 +303,42 @@ function adds(i: number): string {
             />
             <p class="flat">
               <template v-if="(curve.settled ?? curve.knee) !== null"
-                >Above <strong class="num">{{ massText(view.units, curve.settled ?? curve.knee ?? 0) }}</strong>,
-                {{ weightStep(view.units) }} more would save less than
-                {{ Number(figure(view.units, 'worth', garage.trip!.kit.knee, 2)) }} min.
+                >{{ texts.above }}
+                <strong class="num">{{ massText(view.units, curve.settled ?? curve.knee ?? 0) }}</strong>{{
+                  texts.moreWouldSaveLessThan(
+                    weightStep(view.units),
+                    Number(figure(view.units, 'worth', garage.trip!.kit.knee, 2)),
+                  )
+                }}
               </template>
               <template v-if="handle !== null && marginal !== null">
-                From here, {{ weightStep(view.units) }} more would save another
+                {{ texts.fromHereMoreWouldSave(weightStep(view.units)) }}
                 <strong class="num">{{ marginalWords }}</strong>.
               </template>
-              <v-btn variant="plain" @click="explainCurve">How this is calculated</v-btn>
+              <v-btn variant="plain" @click="explainCurve">{{ texts.howThisIsCalculated }}</v-btn>
             </p>
             <div class="work">
               <WorkBar
                 v-if="curve.running"
                 slim
-                says="Narrowing the estimate …"
+                :says="texts.narrowingTheEstimate"
                 :share="curve.now?.share ?? 0"
                 @stop="curve.halt()"
               />
-              <v-btn v-else-if="!curve.picture.proven" variant="plain" @click="curve.closeBand()"
-                >Narrow the estimate further</v-btn
-              >
+              <v-btn v-else-if="!curve.picture.proven" variant="plain" @click="curve.closeBand()">{{
+                texts.narrowTheEstimateFurther
+              }}</v-btn>
             </div>
             <div v-if="handle" class="beside">
-              <StepsBeside :title="`Dropped first below ${massText(view.units, curve.limit)}`" :steps="curve.leaves" />
-              <StepsBeside title="Added next above it" :steps="curve.comes" />
+              <StepsBeside :title="texts.droppedFirstBelow(massText(view.units, curve.limit))" :steps="curve.leaves" />
+              <StepsBeside :title="texts.addedNextAboveIt" :steps="curve.comes" />
             </div>
             <section class="levels">
-              <h2>Three sizes of kit, each containing the smaller one</h2>
+              <h2>{{ texts.threeSizesOfKitEach }}</h2>
               <div v-for="(limit, i) in garage.trip!.kit.levels" :key="i" class="level">
                 <strong>{{ LEVEL_NAMES[i] }}</strong>
                 <NumberField
-                  :label="`${LEVEL_NAMES[i]}, at most`"
+                  :label="texts.atMost(LEVEL_NAMES[i])"
                   quantity="mass"
                   hide-label
                   :model-value="limit"
@@ -346,30 +352,32 @@ function adds(i: number): string {
                 <span v-else class="soft">…</span>
                 <span class="adds"
                   >{{ adds(i)
-                  }}<template v-if="curve.levels[i] && curve.levels[i]!.free - curve.levels[i]!.value > 0.02"
-                    >; containing the smaller kit costs
-                    {{
+                  }}<template v-if="curve.levels[i] && curve.levels[i]!.free - curve.levels[i]!.value > 0.02">{{
+                    texts.containingTheSmallerKitCosts(
                       inMoney
                         ? money(curve.levels[i]!.free - curve.levels[i]!.value)
-                        : `${Math.round((curve.levels[i]!.free - curve.levels[i]!.value) * 60)} min`
-                    }}</template
-                  ></span
+                        : texts.min(Math.round((curve.levels[i]!.free - curve.levels[i]!.value) * 60)),
+                    )
+                  }}</template></span
                 >
               </div>
             </section>
           </template>
         </template>
         <p v-else-if="kit && kit.pieces.length > 0" class="empty">
-          Tools only. Plan a trip with legs to see which spares pay for their weight:
-          <router-link to="/trip">plan one</router-link>.
+          {{ texts.toolsOnlyPlanATrip }}
+          <router-link to="/trip">{{ texts.planOne }}</router-link>.
         </p>
         <HowSure v-if="kit && kit.mends.length > 0 && kit.as !== 'kept'" />
         <section v-if="kit && kit.missing.length > 0" class="missing">
-          <h2>Missing from the toolbox</h2>
+          <h2>{{ texts.missingFromTheToolbox }}</h2>
           <p class="gap">
-            No tool for
-            {{ kit.missing.map((m) => (m.count > 1 ? `${m.does} (${m.count} tools)` : m.does)).join(', ') }}. Add one in
-            <router-link to="/match">the toolbox</router-link>.
+            {{
+              texts.noToolForAddOne(
+                kit.missing.map((m) => (m.count > 1 ? texts.tools(m.does, m.count) : m.does)).join(', '),
+              )
+            }}
+            <router-link to="/match">{{ texts.theToolbox }}</router-link>.
           </p>
         </section>
       </template>
@@ -377,44 +385,48 @@ function adds(i: number): string {
         <template v-if="kit && kit.pieces.length > 0">
           <MassStrip :pieces="pieces" :spares="kit.spares" :picked="chosen?.piece.id ?? null" @pick="picked = $event" />
           <section v-if="chosen" class="without" aria-live="polite">
-            <h2>Without {{ chosen.piece.name }}</h2>
+            <h2>{{ texts.without(chosen.piece.name) }}</h2>
             <p v-if="chosen.needed.length > 0">
               <strong class="gap num">{{ chosen.needed.length }}</strong>
-              {{ chosen.needed.length === 1 ? 'fastener is' : 'fasteners are' }} out of reach:
               {{
-                chosen.neededBy
-                  .slice(0, 12)
-                  .map((n) => neededWords(n, garage.doc?.bikes ?? [], garage.bike?.id ?? null))
-                  .join(', ')
-              }}<template v-if="chosen.neededBy.length > 12"> and {{ chosen.neededBy.length - 12 }} more</template>.
+                texts.outOfReach(
+                  chosen.needed.length === 1 ? texts.fastenerIs : texts.fastenersAre,
+                  chosen.neededBy
+                    .slice(0, 12)
+                    .map((n) => neededWords(n, garage.doc?.bikes ?? [], garage.bike?.id ?? null))
+                    .join(', '),
+                )
+              }}<template v-if="chosen.neededBy.length > 12"> {{ texts.andMore(chosen.neededBy.length - 12) }}</template
+              >.
             </p>
             <ul v-if="chosen.without.length > 0" class="instead">
               <li v-for="w in chosen.without.slice(0, 8)" :key="w.trouble">
-                {{ w.trouble }}: <strong>{{ w.instead ?? 'no repair' }}</strong><template v-if="w.grade">
+                {{ w.trouble }}: <strong>{{ w.instead ?? texts.noRepair }}</strong><template v-if="w.grade">
                   ({{ w.grade }})</template
                 >
-                instead of {{ w.way.toLowerCase() }}, <span class="num gap">−{{ Math.round(w.hours * 60) }} min</span>
+                {{ texts.insteadOf(w.way.toLowerCase()) }}
+                <span class="num gap">{{ texts.min2(Math.round(w.hours * 60)) }}</span>
               </li>
             </ul>
-            <p v-if="chosen.needed.length === 0 && chosen.without.length === 0">Nothing is lost without it.</p>
+            <p v-if="chosen.needed.length === 0 && chosen.without.length === 0">{{ texts.nothingIsLostWithoutIt }}</p>
           </section>
         </template>
       </template>
       <template v-else-if="mode === 'mends'">
-        <h1>What can go wrong, and every way to repair it</h1>
+        <h1>{{ texts.whatCanGoWrongAnd }}</h1>
         <MendsBrowser @mend="mend = $event" />
       </template>
       <template v-else-if="mode === 'fit'">
-        <h1>What spares must match</h1>
+        <h1>{{ texts.whatSparesMustMatch }}</h1>
         <FitSheet />
       </template>
       <template v-else-if="mode === 'practice'">
-        <h1>How you work, and what it changes</h1>
+        <h1>{{ texts.howYouWorkAndWhat }}</h1>
         <PracticeSwitches />
         <PreventionSheet v-if="garage.bike" :bike="garage.bike" />
       </template>
       <template v-else>
-        <h1>Kits kept</h1>
+        <h1>{{ texts.kitsKept }}</h1>
         <KeptKits />
       </template>
     </section>

@@ -6,6 +6,7 @@ import type { KitPiece, KitSpare } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/kit/massStrip';
 
 const props = defineProps<{ pieces: readonly KitPiece[]; spares: readonly KitSpare[]; picked: string | null }>();
 const emit = defineEmits<{ pick: [id: string] }>();
@@ -59,7 +60,7 @@ const short = (c: Placed) => {
 
 <template>
   <div ref="element" class="strip">
-    <svg :width="size.width" :height="HEIGHT" role="group" aria-label="Mass of each item">
+    <svg :width="size.width" :height="HEIGHT" role="group" :aria-label="texts.massOfEachItem">
       <g
         v-for="c in placed"
         :key="c.key"
@@ -81,8 +82,8 @@ const short = (c: Placed) => {
       </g>
     </svg>
     <p class="soft note">
-      <span class="key-box size" /> turns heads that nothing else here does <span class="key-box function" /> for what
-      it does <span class="key-box spare" /> spares. Area is mass; press an item to see what is lost without it.
+      <span class="key-box size" /> {{ texts.turnsHeadsThatNothingElse }} <span class="key-box function" />
+      {{ texts.forWhatItDoes }} <span class="key-box spare" /> {{ texts.sparesAreaIsMassPress }}
     </p>
   </div>
 </template>

@@ -30,6 +30,7 @@ import { percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import GradeMark from './GradeMark.vue';
 import RatesTable from './RatesTable.vue';
+import * as texts from '../../words/kit/mendCard';
 
 const props = defineProps<{ troubleId: string }>();
 const emit = defineEmits<{ close: [] }>();
@@ -52,7 +53,7 @@ const hours = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 6
 /** What the kit has of a way: it goes it, or why not. */
 function state(w: Way): { has: boolean; why: string } {
   const m = mends.value;
-  if (m.length === 0) return { has: false, why: 'no trip says how often it comes' };
+  if (m.length === 0) return { has: false, why: texts.noTripSaysHowOften };
   const has = m.some((x) => x.ways.some((y) => y.name === w.name));
   const why = m.flatMap((x) => x.others.filter((o) => o.name === w.name).map((o) => o.why))[0] ?? '';
   return { has, why };
@@ -83,8 +84,8 @@ const minutes = (w: Way) =>
   );
 const minutesWhy = (w: Way) => {
   const { minutes: sum, parts } = minutes(w);
-  const said = parts.map(
-    (p, i) => `${p.minutes < 0 ? '− ' : i > 0 ? '+ ' : ''}${Math.abs(p.minutes).toFixed(0)} min for ${p.what}`,
+  const said = parts.map((p, i) =>
+    texts.minFor(p.minutes < 0 ? '− ' : i > 0 ? '+ ' : '', Math.abs(p.minutes).toFixed(0), p.what),
   );
   return `${said.join(' ')} = ${sum.toFixed(0)} min`;
 };
@@ -111,37 +112,42 @@ function metBy(n: Need, w: Way): NeedMet {
     :model-value="true"
     max-width="860"
     scrollable
-    :aria-label="trouble?.name ?? 'Mend'"
+    :aria-label="trouble?.name ?? texts.mend"
     @update:model-value="emit('close')"
   >
     <div v-if="trouble" class="dialog-card">
       <div class="card-head">
         <h1>{{ trouble.name }}</h1>
-        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </div>
       <p v-if="exposure" class="facts">
-        <strong class="num">{{ percent(exposure.odds, 1) }}</strong> of such trips;
-        {{ trouble.stops ? 'stranded' : 'lost' }} without a repair:
-        <strong class="num">{{ hours(exposure.without) }}</strong>. This kit saves
-        <strong class="num good">{{ hours(saved) }}</strong>, <strong class="num">{{ hours(left) }}</strong> stay at
-        stake.
+        <strong class="num">{{ percent(exposure.odds, 1) }}</strong>
+        {{ texts.ofSuchTripsWithoutA(trouble.stops ? texts.stranded : texts.lost) }}
+        <strong class="num">{{ hours(exposure.without) }}</strong>{{ texts.thisKitSaves }}
+        <strong class="num good">{{ hours(saved) }}</strong>, <strong class="num">{{ hours(left) }}</strong>
+        {{ texts.stayAtStake }}
       </p>
-      <p v-else-if="garage.bike && !appliesTo(trouble, garage.bike)" class="facts">This cannot happen on this bike.</p>
+      <p v-else-if="garage.bike && !appliesTo(trouble, garage.bike)" class="facts">
+        {{ texts.thisCannotHappenOnThis }}
+      </p>
       <section v-for="w in ways" :key="w.name" class="way" :class="{ has: state(w).has }">
         <h2>
           <GradeMark :grade="w.grade" /> {{ w.name }}
-          <small
-            >{{ minutes(w).minutes.toFixed(0) }} min · {{ SKILL_WORDS[w.skill] }} ·
-            {{ w.holds === 0 ? 'until help comes' : `counts ${Math.round(GRADE_WORTH[w.grade] * 100)} %` }}</small
-          >
+          <small>{{
+            texts.min(
+              minutes(w).minutes.toFixed(0),
+              SKILL_WORDS[w.skill],
+              w.holds === 0 ? texts.untilHelpComes : texts.counts(Math.round(GRADE_WORTH[w.grade] * 100)),
+            )
+          }}</small>
         </h2>
         <p v-if="w.caution" class="caution">{{ w.caution }}</p>
-        <p v-if="state(w).has" class="good">This kit does it.</p>
-        <p v-else-if="state(w).why" class="gap">Not with this kit: <LackWords :lacks="[state(w).why]" />.</p>
+        <p v-if="state(w).has" class="good">{{ texts.thisKitDoesIt }}</p>
+        <p v-else-if="state(w).why" class="gap">{{ texts.notWithThisKit }} <LackWords :lacks="[state(w).why]" />.</p>
         <template
           v-for="[title, steps] in [
-            ['Out', stepsOn(w.out, garage.bike!)],
-            ['Back in', stepsOn(w.back, garage.bike!)],
+            [texts.out, stepsOn(w.out, garage.bike!)],
+            [texts.backIn, stepsOn(w.back, garage.bike!)],
           ] as const"
           :key="title"
         >
@@ -152,7 +158,7 @@ function metBy(n: Need, w: Way): NeedMet {
               <span v-for="(n, k) in s.needs" :key="k" class="need" :class="{ lacking: !metBy(n, w).ok }"
                 ><strong>{{ metBy(n, w).ask }}</strong
                 ><template v-if="metBy(n, w).by"> {{ metBy(n, w).by }}</template
-                ><template v-if="!metBy(n, w).ok"> lacking</template></span
+                ><template v-if="!metBy(n, w).ok"> {{ texts.lacking }}</template></span
               >
             </li>
           </ol>
@@ -160,34 +166,34 @@ function metBy(n: Need, w: Way): NeedMet {
         <p v-if="w.lasts || w.ruin" class="soft lasts">{{ view.inWords(lasting(w)) }}</p>
         <dl class="more">
           <template v-if="minutes(w).parts.length > 1">
-            <dt>Minutes here</dt>
+            <dt>{{ texts.minutesHere }}</dt>
             <dd>{{ minutesWhy(w) }}</dd>
           </template>
           <template v-if="w.better.length > 0">
-            <dt>Quicker with</dt>
+            <dt>{{ texts.quickerWith }}</dt>
             <dd>
-              <span v-for="h in helps(w)" :key="h.what" class="help" :class="{ has: h.has }"
-                >{{ h.what }}, {{ h.saves }} min less{{ h.has ? ': in the kit' : '' }}</span
-              >
+              <span v-for="h in helps(w)" :key="h.what" class="help" :class="{ has: h.has }">{{
+                texts.minLess(h.what, h.saves, h.has ? texts.inTheKit : '')
+              }}</span>
             </dd>
           </template>
           <template v-if="w.when.includes('company') || w.second > 0">
-            <dt>Second person</dt>
-            <dd>{{ w.when.includes('company') ? 'needed' : `helps: ${w.second} min less` }}</dd>
+            <dt>{{ texts.secondPerson }}</dt>
+            <dd>{{ w.when.includes('company') ? texts.needed : texts.helpsMinLess(w.second) }}</dd>
           </template>
           <template v-for="p in shared(w)" :key="p.name">
             <dt>{{ p.name }}</dt>
             <dd>
-              also for: {{ p.also.slice(0, 4).join(', ')
-              }}{{ p.also.length > 4 ? ` and ${p.also.length - 4} more` : '' }}
+              {{
+                texts.alsoFor(p.also.slice(0, 4).join(', '), p.also.length > 4 ? texts.andMore(p.also.length - 4) : '')
+              }}
             </dd>
           </template>
         </dl>
       </section>
       <RatesTable v-if="trouble.service === null" :trouble="trouble" />
       <p class="soft">
-        In the dark each takes a light and {{ NIGHT_WORK }} times as long. Rates, minutes and shares are typical values;
-        the maker’s manual comes first.
+        {{ texts.inTheDarkEachTakes(NIGHT_WORK) }}
       </p>
     </div>
   </v-dialog>

@@ -10,6 +10,7 @@ import { percent } from '../../ui/words';
 import FaultSearch from './FaultSearch.vue';
 import GradeMark from './GradeMark.vue';
 import OwnMendForm from './OwnMendForm.vue';
+import * as texts from '../../words/kit/mendsBrowser';
 
 const emit = defineEmits<{ mend: [troubleId: string] }>();
 const answers = useAnswer();
@@ -52,11 +53,11 @@ function keep(m: OwnMend) {
 <template>
   <div>
     <div class="tools">
-      <LineField label="Find a repair" v-model="asked" kind="search" placeholder="flat, clutch, leak …" />
-      <v-btn @click="writing = 'new'">Write your own</v-btn>
+      <LineField :label="texts.findARepair" v-model="asked" kind="search" :placeholder="texts.flatClutchLeak" />
+      <v-btn @click="writing = 'new'">{{ texts.writeYourOwn }}</v-btn>
     </div>
     <section class="faults">
-      <h2>Not sure what it is?</h2>
+      <h2>{{ texts.notSureWhatItIs }}</h2>
       <div class="symptoms">
         <v-btn
           variant="tonal"
@@ -83,16 +84,18 @@ function keep(m: OwnMend) {
       @close="writing = null"
     />
     <section v-if="own.length > 0">
-      <h2>Your own</h2>
+      <h2>{{ texts.yourOwn }}</h2>
       <div v-for="m in own" :key="m.id" class="row mine">
         <span class="title"
           >{{ m.name
           }}<small>{{
-            m.trouble ? `a way for ${all.find((t) => t.id === m.trouble)?.name ?? m.trouble}` : 'a problem of your own'
+            m.trouble ? texts.aWayFor(all.find((t) => t.id === m.trouble)?.name ?? m.trouble) : texts.aProblemOfYourOwn
           }}</small></span
         >
-        <v-btn variant="plain" @click="writing = m">Change</v-btn>
-        <v-btn variant="plain" @click="garage.remove(`remove ${m.name}`, { table: 'mends', id: m.id })"> Remove </v-btn>
+        <v-btn variant="plain" @click="writing = m">{{ texts.change }}</v-btn>
+        <v-btn variant="plain" @click="garage.remove(`remove ${m.name}`, { table: 'mends', id: m.id })">
+          {{ texts.remove }}
+        </v-btn>
       </div>
     </section>
     <section v-for="g in groups" :key="g.subject">
@@ -111,7 +114,7 @@ function keep(m: OwnMend) {
         <GradeMark :grade="sums.get(t.id)?.grade ?? null" />
       </v-btn>
     </section>
-    <p v-if="groups.length === 0" class="empty">No repair matches.</p>
+    <p v-if="groups.length === 0" class="empty">{{ texts.noRepairMatches }}</p>
   </div>
 </template>
 

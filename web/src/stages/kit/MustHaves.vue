@@ -5,17 +5,18 @@ import { GRADES, ROLES, troublesIn, type Grade, type KitQuestion, type Must } fr
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import LackWords from '../../ui/LackWords.vue';
+import * as texts from '../../words/kit/mustHaves';
 
 const props = defineProps<{ question: KitQuestion }>();
 const emit = defineEmits<{ change: [musts: Must[]] }>();
 const answers = useAnswer();
 const garage = useGarage();
 
-const WHEELS = 'both wheels';
+const WHEELS = texts.bothWheels;
 const troubles = computed(() => (garage.doc ? troublesIn(garage.doc) : []));
 const nameOf = (must: Must) =>
   must.by === 'turn'
-    ? `turn the ${must.role}`
+    ? texts.turnThe(must.role)
     : `repair: ${(troubles.value.find((t) => t.id === must.trouble)?.name ?? must.trouble).toLowerCase()}`;
 const keyOf = (must: Must) => (must.by === 'turn' ? `turn ${must.role}` : `repair ${must.trouble}`);
 /** What may be demanded: what riders name first, the repairs, then each job that this bike has a fastener for. */
@@ -24,7 +25,7 @@ const choices = computed(() => {
   const all = [
     {
       value: WHEELS,
-      title: 'take both wheels out',
+      title: texts.takeBothWheelsOut,
       musts: (['front axle', 'rear axle'] as const).map((role): Must => ({ by: 'turn', role })),
     },
     ...troubles.value.map((t) => {
@@ -63,9 +64,9 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
     <!-- A new one after each choice: nothing chosen stays behind in its text. -->
     <v-autocomplete
       :key="question.musts.map(keyOf).join()"
-      label="I must be able to …"
-      placeholder="take both wheels out"
-      no-data-text="No match. Search for a repair, or give the fastener a role in Walk first."
+      :label="texts.iMustBeAbleTo"
+      :placeholder="texts.takeBothWheelsOut"
+      :no-data-text="texts.noMatchSearchForA"
       :items="choices"
       :model-value="null"
       density="compact"
@@ -76,13 +77,13 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
     />
     <ul v-if="question.musts.length > 0">
       <li v-for="m in question.musts" :key="keyOf(m)">
-        <v-chip label closable variant="outlined" :close-label="`Remove: ${nameOf(m)}`" @click:close="drop(m)">{{
+        <v-chip label closable variant="outlined" :close-label="texts.remove(nameOf(m))" @click:close="drop(m)">{{
           nameOf(m)
         }}</v-chip>
         <v-select
           v-if="m.by === 'repair'"
           class="grade"
-          :aria-label="`Quality of ${nameOf(m)}`"
+          :aria-label="texts.qualityOf(nameOf(m))"
           :items="[...GRADES]"
           :model-value="m.grade"
           density="compact"
@@ -92,7 +93,9 @@ const unmet = computed(() => (props.question.musts.length > 0 ? (answers.answer?
         />
       </li>
     </ul>
-    <p v-if="unmet.length > 0" class="gap" role="status">Not possible with your tools: <LackWords :lacks="unmet" />.</p>
+    <p v-if="unmet.length > 0" class="gap" role="status">
+      {{ texts.notPossibleWithYourTools }} <LackWords :lacks="unmet" />.
+    </p>
   </div>
 </template>
 

@@ -7,6 +7,7 @@ import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
 import NumberField from '../../ui/NumberField.vue';
 import { useRules } from '../../ui/useRules';
+import * as texts from '../../words/kit/ownKinds';
 
 const garage = useGarage();
 const view = useView();
@@ -37,7 +38,7 @@ const taken = computed(() => {
 /** Nothing is said of what nobody has typed in yet. */
 const faultAt = (field: 'name' | 'unit') => {
   if (!draft.value || (!tried.value && draft.value[field].trim() === '')) return [];
-  if (field === 'name' && taken.value) return ['There is a kind of this name: choose another name.'];
+  if (field === 'name' && taken.value) return [texts.thereIsAKindOf];
   return faults.value[field] ?? [];
 };
 const used = (k: OwnKind) => (garage.doc?.supplies ?? []).filter((s) => s.kind === k.name).length;
@@ -49,7 +50,7 @@ function save() {
   // Stocks are told apart by the name: they follow it.
   const stocks =
     before && before.name !== after.name ? (garage.doc?.supplies ?? []).filter((s) => s.kind === before.name) : [];
-  garage.edit(`add the spare ${after.name}`, [
+  garage.edit(texts.addTheSpare(after.name), [
     { table: 'kinds', id: after.id, before: before ?? null, after },
     ...stocks.map((s) => ({ table: 'supplies' as const, id: s.id, before: s, after: { ...s, kind: after.name } })),
   ]);
@@ -63,52 +64,51 @@ function open(k: OwnKind | null) {
 </script>
 
 <template>
-  <section class="kinds" aria-label="Your own kinds of spare">
-    <h2>Your own kinds of spare</h2>
+  <section class="kinds" :aria-label="texts.yourOwnKindsOfSpare">
+    <h2>{{ texts.yourOwnKindsOfSpare }}</h2>
     <div v-for="k in garage.doc?.kinds ?? []" :key="k.id" class="kind">
       <strong>{{ k.name }}</strong>
       <span class="soft"
-        >{{ massText(view.units, k.mass) }} a {{ k.unit }}{{ k.matches ? ', must match the bike' : '' }}</span
+        >{{ texts.massOfOne(massText(view.units, k.mass), k.unit) }}{{ k.matches ? texts.mustMatchTheBike : '' }}</span
       >
-      <span v-if="used(k) > 0" class="soft">owned: take its stock out before you delete it</span>
-      <v-btn variant="plain" @click="open(k)">Edit</v-btn>
+      <span v-if="used(k) > 0" class="soft">{{ texts.ownedTakeItsStockOut }}</span>
+      <v-btn variant="plain" @click="open(k)">{{ texts.edit }}</v-btn>
       <v-btn
         variant="text"
         size="small"
         :disabled="used(k) > 0"
-        @click="garage.remove(`take out ${k.name}`, { table: 'kinds', id: k.id })"
-        >Delete</v-btn
+        @click="garage.remove(texts.takeOut(k.name), { table: 'kinds', id: k.id })"
+        >{{ texts.deleteIt }}</v-btn
       >
     </div>
     <p v-if="(garage.doc?.kinds ?? []).length === 0" class="soft">
-      A spare that is in no list: name it, then own repairs can use it up as &lt;its name&gt;, and it can be marked
-      “always”.
+      {{ texts.aSpareThatIsIn }}
     </p>
-    <v-btn v-if="!draft" variant="outlined" @click="open(null)">Add a kind</v-btn>
+    <v-btn v-if="!draft" variant="outlined" @click="open(null)">{{ texts.addAKind }}</v-btn>
     <v-form v-else class="form" @submit.prevent="save">
       <v-text-field
         v-model="draft.name"
-        label="Name of the spare"
+        :label="texts.nameOfTheSpare"
         density="compact"
         variant="outlined"
         :error-messages="faultAt('name')"
       />
       <v-text-field
         v-model="draft.unit"
-        label="One is called"
+        :label="texts.oneIsCalled"
         density="compact"
         variant="outlined"
         :error-messages="faultAt('unit')"
       />
-      <NumberField v-model="draft.mass" label="One weighs" quantity="mass" :min="0" :max="100000" />
-      <NumberField v-model="draft.size.length" label="Length" quantity="length" :min="1" :max="2000" />
-      <NumberField v-model="draft.size.width" label="Width" quantity="length" :min="1" :max="2000" />
-      <NumberField v-model="draft.size.height" label="Height" quantity="length" :min="1" :max="2000" />
-      <NumberField v-model="draft.price" label="Price" money :min="0" :max="100000" />
+      <NumberField v-model="draft.mass" :label="texts.oneWeighs" quantity="mass" :min="0" :max="100000" />
+      <NumberField v-model="draft.size.length" :label="texts.length" quantity="length" :min="1" :max="2000" />
+      <NumberField v-model="draft.size.width" :label="texts.width" quantity="length" :min="1" :max="2000" />
+      <NumberField v-model="draft.size.height" :label="texts.height" quantity="length" :min="1" :max="2000" />
+      <NumberField v-model="draft.price" :label="texts.price" money :min="0" :max="100000" />
       <v-select
         :model-value="draft.traits"
         :items="[...TRAITS]"
-        label="It is"
+        :label="texts.itIs"
         multiple
         chips
         density="compact"
@@ -116,10 +116,10 @@ function open(k: OwnKind | null) {
         hide-details
         @update:model-value="draft.traits = $event as Trait[]"
       />
-      <v-checkbox v-model="draft.matches" label="It must match the bike" density="compact" hide-details />
+      <v-checkbox v-model="draft.matches" :label="texts.itMustMatchTheBike" density="compact" hide-details />
       <div class="buttons">
-        <v-btn type="submit" variant="outlined">Save</v-btn>
-        <v-btn variant="text" @click="draft = null">Cancel</v-btn>
+        <v-btn type="submit" variant="outlined">{{ texts.save }}</v-btn>
+        <v-btn variant="text" @click="draft = null">{{ texts.cancel }}</v-btn>
       </div>
     </v-form>
   </section>

@@ -17,6 +17,7 @@ import {
 } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
+import * as texts from '../../words/kit/ownMendForm';
 
 const props = defineProps<{ mend: OwnMend | null; troubles: readonly Trouble[] }>();
 const emit = defineEmits<{ keep: [mend: OwnMend]; close: [] }>();
@@ -64,12 +65,12 @@ const unknown = computed(() =>
 const tried = ref(false);
 const faults = computed(() =>
   parsed.value.success
-    ? unknown.value.map((k) => `no spare is called “${k}”: choose one of the list, or add it under Part specs`)
+    ? unknown.value.map((k) => texts.noSpareIsCalledChoose(k))
     : parsed.value.error.issues
         .slice(0, 5)
         .map(
           (i) =>
-            `${i.path[0] === 'out' || i.path[0] === 'back' ? `${i.path[0] === 'out' ? 'out' : 'back in'}, line ${Number(i.path[1] ?? 0) + 1}` : i.path.join(' ')}: ${i.message}`,
+            `${i.path[0] === 'out' || i.path[0] === 'back' ? `${i.path[0] === 'out' ? 'out' : texts.backIn}, line ${Number(i.path[1] ?? 0) + 1}` : i.path.join(' ')}: ${i.message}`,
         ),
 );
 function keep() {
@@ -79,34 +80,34 @@ function keep() {
 </script>
 
 <template>
-  <form class="own" aria-label="A repair of your own" @submit.prevent="keep">
+  <form class="own" :aria-label="texts.aRepairOfYourOwn" @submit.prevent="keep">
     <div class="fields">
       <SelectField
-        label="For"
+        :label="texts.for2"
         :items="[
-          { title: 'a problem of your own', value: '' },
+          { title: texts.aProblemOfYourOwn, value: '' },
           ...troubles.filter((x) => !x.own).map((t) => ({ title: t.name, value: t.id })),
         ]"
         :model-value="draft.trouble ?? ''"
         @update:model-value="draft.trouble = $event || null"
       />
       <LineField
-        :label="draft.trouble ? 'Name of the method' : 'Name of the problem'"
+        :label="draft.trouble ? texts.nameOfTheMethod : texts.nameOfTheProblem"
         v-model="draft.name"
         maxlength="120"
       />
-      <SelectField label="Grade" :items="GRADES" v-model="draft.grade" />
+      <SelectField :label="texts.grade" :items="GRADES" v-model="draft.grade" />
       <SelectField
-        label="Skill"
+        :label="texts.skill"
         :items="SKILLS.map((s) => ({ title: String(SKILL_WORDS[s]), value: s }))"
         v-model="draft.skill"
       />
-      <NumberField v-model="draft.minutes" label="Minutes" :min="0" :max="2000" />
+      <NumberField v-model="draft.minutes" :label="texts.minutes" :min="0" :max="2000" />
       <template v-if="draft.trouble === null">
-        <SelectField label="Listed under" :items="SUBJECTS" v-model="draft.subject" />
+        <SelectField :label="texts.listedUnder" :items="SUBJECTS" v-model="draft.subject" />
         <NumberField
           v-model="draft.rate.paved"
-          label="How often, paved"
+          :label="texts.howOftenPaved"
           quantity="rate"
           :digits="3"
           :min="0"
@@ -114,7 +115,7 @@ function keep() {
         />
         <NumberField
           v-model="draft.rate.gravel"
-          label="How often, gravel"
+          :label="texts.howOftenGravel"
           quantity="rate"
           :digits="3"
           :min="0"
@@ -122,17 +123,17 @@ function keep() {
         />
         <NumberField
           v-model="draft.rate.track"
-          label="How often, track"
+          :label="texts.howOftenTrack"
           quantity="rate"
           :digits="3"
           :min="0"
           :max="100"
         />
-        <v-checkbox class="tick" v-model="draft.stops" label="It ends the ride" />
+        <v-checkbox class="tick" v-model="draft.stops" :label="texts.itEndsTheRide" />
         <NumberField
           v-if="!draft.stops"
           v-model="draft.nuisance"
-          label="Hours lost without a repair"
+          :label="texts.hoursLostWithoutARepair"
           :min="0"
           :max="200"
         />
@@ -140,29 +141,31 @@ function keep() {
     </div>
     <v-textarea
       v-model="out"
-      label="Steps out, one a line"
+      :label="texts.stepsOutOneALine"
       rows="4"
-      placeholder="Break the axle loose before raising {rear axle}"
+      :placeholder="texts.breakTheAxleLooseBefore"
       persistent-placeholder
     />
     <v-textarea
       v-model="back"
-      label="Steps back in, one a line"
+      :label="texts.stepsBackInOneA"
       rows="3"
-      placeholder="Patch it <patch ×2>, pump up [inflate]"
+      :placeholder="texts.patchItPatch2Pump"
       persistent-placeholder
     />
-    <LineField label="Caution" v-model="draft.caution" maxlength="300" />
+    <LineField :label="texts.caution" v-model="draft.caution" maxlength="300" />
     <v-expansion-panels
       ><v-expansion-panel
-        ><v-expansion-panel-title>What a step can contain</v-expansion-panel-title
+        ><v-expansion-panel-title>{{ texts.whatAStepCanContain }}</v-expansion-panel-title
         ><v-expansion-panel-text
           ><p>
-            <strong>{head}</strong> by its job on the bike, with ? where not every bike has it: {{ ROLES.join(', ') }}
+            <strong>{{ texts.head }}</strong> {{ texts.byItsJobOnThe(ROLES.join(', ')) }}
           </p>
-          <p><strong>[function]</strong> of a tool, ×2 for two: {{ FUNCTIONS.join(', ') }}</p>
           <p>
-            <strong>&lt;supply ×2&gt;</strong> used up: {{ garage.book.all.map((s) => s.kind).join(', ') }}
+            <strong>{{ texts.function2 }}</strong> {{ texts.ofATool2For(FUNCTIONS.join(', ')) }}
+          </p>
+          <p>
+            <strong>{{ texts.supply2 }}</strong> {{ texts.usedUp(garage.book.all.map((s) => s.kind).join(', ')) }}
           </p></v-expansion-panel-text
         ></v-expansion-panel
       ></v-expansion-panels
@@ -171,8 +174,8 @@ function keep() {
       <li v-for="f in faults" :key="f">{{ f }}</li>
     </ul>
     <p class="actions">
-      <v-btn type="submit">Save</v-btn>
-      <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+      <v-btn type="submit">{{ texts.save }}</v-btn>
+      <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
     </p>
   </form>
 </template>

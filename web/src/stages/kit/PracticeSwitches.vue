@@ -11,6 +11,7 @@ import { useSwitchCosts } from '../../stores/weighs';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import { massText, percent } from '../../ui/words';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/kit/practiceSwitches';
 
 const garage = useGarage();
 const view = useView();
@@ -19,49 +20,49 @@ const costs = useSwitchCosts();
 const practice = computed(() => garage.doc!.garage.practice);
 type Switch = Exclude<keyof Practice, 'worth'>;
 const QUESTIONS: { key: Switch; ask: string }[] = [
-  { key: 'from', ask: 'Tools come from' },
-  { key: 'least', ask: 'Minimise tools by (lightest kit only)' },
-  { key: 'doubles', ask: 'Duplicates, from two days on (lightest kit only)' },
-  { key: 'drive', ask: 'Square drives' },
-  { key: 'adjustable', ask: 'Adjustable spanner turns' },
-  { key: 'ratchet', ask: 'Breaking loose with a ratchet' },
-  { key: 'standing', ask: 'Standing on a tool' },
-  { key: 'quality', ask: 'Quality of what is bought' },
-  { key: 'air', ask: 'What makes the air' },
-  { key: 'tubes', ask: 'Spare tubes' },
-  { key: 'levers', ask: 'Tyre levers' },
-  { key: 'plugs', ask: 'Plugs for tubeless tyres' },
-  { key: 'reamer', ask: 'Opening the hole' },
-  { key: 'pressures', ask: 'Pressures' },
-  { key: 'others', ask: 'Others’ bikes' },
-  { key: 'lives', ask: 'Where the kit lives' },
-  { key: 'skill', ask: 'Methods that count' },
-  { key: 'hand', ask: 'Most skilled person in the group' },
-  { key: 'rescue', ask: 'A bike that cannot go on' },
-  { key: 'sparkPlug', ask: 'Spare spark plug' },
+  { key: 'from', ask: texts.toolsComeFrom },
+  { key: 'least', ask: texts.minimiseToolsByLightestKit },
+  { key: 'doubles', ask: texts.duplicatesFromTwoDaysOn },
+  { key: 'drive', ask: texts.squareDrives },
+  { key: 'adjustable', ask: texts.adjustableSpannerTurns },
+  { key: 'ratchet', ask: texts.breakingLooseWithARatchet },
+  { key: 'standing', ask: texts.standingOnATool },
+  { key: 'quality', ask: texts.qualityOfWhatIsBought },
+  { key: 'air', ask: texts.whatMakesTheAir },
+  { key: 'tubes', ask: texts.spareTubes },
+  { key: 'levers', ask: texts.tyreLevers },
+  { key: 'plugs', ask: texts.plugsForTubelessTyres },
+  { key: 'reamer', ask: texts.openingTheHole },
+  { key: 'pressures', ask: texts.pressures },
+  { key: 'others', ask: texts.othersBikes },
+  { key: 'lives', ask: texts.whereTheKitLives },
+  { key: 'skill', ask: texts.methodsThatCount },
+  { key: 'hand', ask: texts.mostSkilledPersonInThe },
+  { key: 'rescue', ask: texts.aBikeThatCannotGoOn },
+  { key: 'sparkPlug', ask: texts.spareSparkPlug },
 ];
 const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options as readonly string[];
 function set(fields: Partial<Record<keyof Practice, unknown>>) {
   const next = practiceSchema.parse({ ...practice.value, ...fields });
-  garage.edit('change a practice', [], { ...garage.doc!.garage, practice: next });
+  garage.edit(texts.changeAPractice, [], { ...garage.doc!.garage, practice: next });
 }
 const others = computed(() => garage.doc!.bikes.filter((b) => b.id !== garage.bike?.id));
 function rides(id: string, along: boolean) {
   const trip = garage.trip;
   if (!trip) return;
   const list = along ? [...trip.along, id] : trip.along.filter((x) => x !== id);
-  garage.put(along ? 'ride along' : 'ride apart', 'trips', { ...trip, along: list });
+  garage.put(along ? texts.rideAlong : texts.rideApart, 'trips', { ...trip, along: list });
 }
 
 const costsOf = (key: Switch) => (costs.result ?? []).filter((c) => c.key === key);
 const signed = (v: number, text: string) => `${v > 0 ? '+' : '−'}${text}`;
 function words(c: SwitchCost): string {
-  const grams = Math.abs(c.grams) < 0.05 ? 'same weight' : signed(c.grams, massText(view.units, Math.abs(c.grams)));
+  const grams = Math.abs(c.grams) < 0.05 ? texts.sameWeight : signed(c.grams, massText(view.units, Math.abs(c.grams)));
   const minutes = Math.round(c.hours * 60);
   return [
     grams,
     minutes === 0 ? '' : `${signed(minutes, `${Math.abs(minutes)} min`)} saved`,
-    c.loose === 0 ? '' : `${signed(c.loose, String(Math.abs(c.loose)))} not packed`,
+    c.loose === 0 ? '' : texts.notPacked(signed(c.loose, String(Math.abs(c.loose)))),
     c.reached === 0 ? '' : `${signed(c.reached, String(Math.abs(c.reached)))} fasteners`,
   ]
     .filter(Boolean)
@@ -71,23 +72,23 @@ function why(c: SwitchCost) {
   explain.show({
     title: positionWords(c.position),
     value: words(c),
-    formula: 'the kit with this position less the kit with yours, both solved whole',
+    formula: texts.theKitWithThisPosition,
     inputs: [
       { name: 'grams', value: c.grams.toFixed(0) },
-      { name: 'hours saved on the trip', value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
-      { name: 'gets home unaided', value: signed(c.home, percent(Math.abs(c.home), 2)) },
-      { name: 'fasteners reached', value: String(c.reached) },
-      { name: 'things that no place takes', value: String(c.loose) },
-      { name: 'both proven', value: c.proven ? 'yes' : 'not both' },
+      { name: texts.hoursSavedOnTheTrip, value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
+      { name: texts.getsHomeUnaided, value: signed(c.home, percent(Math.abs(c.home), 2)) },
+      { name: texts.fastenersReached, value: String(c.reached) },
+      { name: texts.thingsThatNoPlaceTakes, value: String(c.loose) },
+      { name: texts.bothProven, value: c.proven ? 'yes' : texts.notBoth },
     ],
-    source: 'difference of two kits; masses, rates and hours are typical values until you change them',
+    source: texts.differenceOfTwoKitsMasses,
   });
 }
 </script>
 
 <template>
   <section class="practice">
-    <h2>Your preferences</h2>
+    <h2>{{ texts.yourPreferences }}</h2>
     <div class="questions">
       <div v-for="q in QUESTIONS" :key="q.key">
         <SelectField
@@ -101,17 +102,17 @@ function why(c: SwitchCost) {
         </v-btn>
       </div>
       <OptionalNumber
-        label="Worth in the bag, at most"
+        :label="texts.worthInTheBagAt"
         money
         :model-value="practice.worth"
         :min="0"
         :max="100000"
-        empty="no limit"
+        :empty="texts.noLimit"
         @update:model-value="set({ worth: $event })"
       />
     </div>
     <fieldset v-if="garage.trip && others.length > 0 && practice.others !== 'own bike only'">
-      <legend>Rides along on {{ garage.trip.name }}</legend>
+      <legend>{{ texts.ridesAlongOn(garage.trip.name) }}</legend>
       <v-checkbox
         v-for="b in others"
         :key="b.id"
@@ -122,16 +123,16 @@ function why(c: SwitchCost) {
       />
     </fieldset>
     <p v-if="costs.progress === null && !costs.result">
-      <v-btn variant="tonal" @click="costs.start()">Compare the other settings</v-btn>
+      <v-btn variant="tonal" @click="costs.start()">{{ texts.compareTheOtherSettings }}</v-btn>
     </p>
     <WorkBar
       v-else-if="costs.progress !== null"
-      says="Calculating each kit …"
+      :says="texts.calculatingEachKit"
       :share="costs.progress"
       @stop="costs.stop()"
     />
     <p v-if="costs.failed" class="gap">{{ costs.failed }}</p>
-    <p class="caution">Never stand on a bar while the bike is on a prop; break axles loose before you lift it.</p>
+    <p class="caution">{{ texts.neverStandOnABar }}</p>
   </section>
 </template>
 

@@ -10,6 +10,7 @@ import { useView } from '../../stores/view';
 import { massText, percent } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/kit/preventionSheet';
 
 const { money } = useMoney();
 const props = defineProps<{ bike: Bike }>();
@@ -22,7 +23,7 @@ const stateOf = (id: string) => props.bike.prevention.find((p) => p.id === id)?.
 function set(id: string, state: string) {
   const rest = props.bike.prevention.filter((p) => p.id !== id);
   const prevention = state === 'no' ? rest : [...rest, { id, state: state as 'done' | 'may' }];
-  garage.put('change what is done before leaving', 'bikes', { ...props.bike, prevention });
+  garage.put(texts.changeWhatIsDoneBefore, 'bikes', { ...props.bike, prevention });
 }
 const names = (factors: Readonly<Record<string, number>>) =>
   Object.entries(factors)
@@ -33,39 +34,37 @@ const signed = (v: number, text: string) => `${v > 0 ? '+' : '−'}${text}`;
 function words(c: PreventionCost): string {
   const minutes = Math.round(c.hours * 60);
   return [
-    Math.abs(c.grams) < 0.5 ? 'kit as heavy' : `kit ${signed(c.grams, massText(view.units, Math.abs(c.grams)))}`,
-    minutes === 0 ? 'under a minute' : `${Math.abs(minutes)} min ${minutes > 0 ? 'less' : 'more'} at stake`,
+    Math.abs(c.grams) < 0.5 ? texts.kitAsHeavy : `kit ${signed(c.grams, massText(view.units, Math.abs(c.grams)))}`,
+    minutes === 0 ? texts.underAMinute : texts.minAtStake(Math.abs(minutes), minutes > 0 ? 'less' : 'more'),
   ].join(', ');
 }
 function why(c: PreventionCost, name: string) {
   explain.show({
     title: name,
     value: words(c),
-    formula:
-      'the kit and its hours at stake with this done less those without, both solved whole; rates are multiplied by the factors',
+    formula: texts.theKitAndItsHours,
     inputs: [
-      { name: 'grams of kit', value: c.grams.toFixed(0) },
-      { name: 'hours at stake less', value: `${c.hours.toFixed(2)} h` },
-      { name: 'gets home unaided', value: `${c.home >= 0 ? '+' : '−'}${percent(Math.abs(c.home), 2)}` },
+      { name: texts.gramsOfKit, value: c.grams.toFixed(0) },
+      { name: texts.hoursAtStakeLess, value: `${c.hours.toFixed(2)} h` },
+      { name: texts.getsHomeUnaided, value: `${c.home >= 0 ? '+' : '−'}${percent(Math.abs(c.home), 2)}` },
     ],
-    source: 'factors on rates, grams and minutes: typical values',
+    source: texts.factorsOnRatesGramsAnd,
   });
 }
 </script>
 
 <template>
   <section class="prevention">
-    <h2>Before leaving, instead of carrying</h2>
+    <h2>{{ texts.beforeLeavingInsteadOfCarrying }}</h2>
     <p class="soft">
-      “Done” lowers every risk that it touches. “Consider” lets the program compare kits with and without it, its weight
-      on the bike counted.
+      {{ texts.doneLowersEveryRiskThat }}
     </p>
     <p v-if="costs.progress === null && !costs.result">
-      <v-btn variant="tonal" @click="costs.start()">Compare their effect</v-btn>
+      <v-btn variant="tonal" @click="costs.start()">{{ texts.compareTheirEffect }}</v-btn>
     </p>
     <WorkBar
       v-else-if="costs.progress !== null"
-      says="Calculating each …"
+      :says="texts.calculatingEach"
       :share="costs.progress"
       @stop="costs.stop()"
     />
@@ -84,8 +83,8 @@ function why(c: PreventionCost, name: string) {
         hide-label
         :label="p.name"
         :items="[
-          { title: 'not done', value: 'no' },
-          { title: 'consider', value: 'may' },
+          { title: texts.notDone, value: 'no' },
+          { title: texts.consider, value: 'may' },
           { title: 'done', value: 'done' },
         ]"
         :model-value="stateOf(p.id)"

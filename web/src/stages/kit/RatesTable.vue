@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { RATE_CELLS, rateIn, setRate, TROUBLES, withOwn, type RateCell, type Trouble } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
+import * as texts from '../../words/kit/ratesTable';
 
 const props = defineProps<{ trouble: Trouble }>();
 const garage = useGarage();
@@ -11,7 +12,7 @@ const NAMES: Readonly<Record<RateCell, string>> = {
   paved: 'paved',
   gravel: 'gravel',
   track: 'track',
-  crossing: 'each water crossing',
+  crossing: texts.eachWaterCrossing,
 };
 const typical = computed(
   () => withOwn(TROUBLES, garage.doc?.mends ?? []).find((t) => t.id === props.trouble.id) ?? props.trouble,
@@ -20,7 +21,7 @@ const own = computed(() => garage.doc?.garage.rates ?? []);
 const isOwn = (on: RateCell) => own.value.some((r) => r.trouble === props.trouble.id && r.on === on);
 function set(on: RateCell, rate: number | null) {
   const { garage: now } = garage.doc!;
-  garage.edit(`set how often: ${props.trouble.name.toLowerCase()}`, [], {
+  garage.edit(texts.setHowOften(props.trouble.name.toLowerCase()), [], {
     ...now,
     rates: setRate(now.rates, props.trouble.id, on, rate),
   });
@@ -31,18 +32,17 @@ function set(on: RateCell, rate: number | null) {
   <v-expansion-panels variant="accordion" flat class="rates">
     <v-expansion-panel>
       <v-expansion-panel-title>
-        How often it comes<span v-if="own.some((r) => r.trouble === trouble.id)" class="mine"
-          >, with your own figures</span
-        >
+        {{ texts.howOftenItComes
+        }}<span v-if="own.some((r) => r.trouble === trouble.id)" class="mine">{{ texts.withYourOwnFigures }}</span>
       </v-expansion-panel-title>
       <v-expansion-panel-text>
         <p class="soft">
-          Typical values, right to within a factor of about three. Write your own where you know better.
+          {{ texts.typicalValuesRightToWithin }}
         </p>
         <div class="cells">
           <div v-for="on in RATE_CELLS" :key="on">
             <NumberField
-              :label="`How often, ${NAMES[on]}`"
+              :label="texts.howOften(NAMES[on])"
               :model-value="rateIn(trouble, on)"
               :quantity="on === 'crossing' ? undefined : 'rate'"
               :digits="5"
@@ -50,9 +50,9 @@ function set(on: RateCell, rate: number | null) {
               :max="100"
               @update:model-value="set(on, $event)"
             />
-            <v-btn v-if="isOwn(on)" size="small" variant="text" @click="set(on, null)"
-              >Typical: {{ Number(rateIn(typical, on).toPrecision(3)) }}</v-btn
-            >
+            <v-btn v-if="isOwn(on)" size="small" variant="text" @click="set(on, null)">{{
+              texts.typical(Number(rateIn(typical, on).toPrecision(3)))
+            }}</v-btn>
           </div>
         </div>
       </v-expansion-panel-text>

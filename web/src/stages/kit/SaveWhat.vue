@@ -2,6 +2,7 @@
 /** What a kit is to save: hours, or the money that they cost. */
 import type { KitQuestion } from '@necessaire/core';
 import NumberField from '../../ui/NumberField.vue';
+import * as texts from '../../words/kit/saveWhat';
 
 defineProps<{ question: KitQuestion }>();
 const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
@@ -9,7 +10,7 @@ const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
 
 <template>
   <v-select
-    label="Save"
+    :label="texts.save"
     :items="['hours', 'money']"
     density="compact"
     variant="outlined"
@@ -19,7 +20,7 @@ const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
   />
   <template v-if="question.value === 'money'">
     <NumberField
-      label="Cost of an hour lost"
+      :label="texts.costOfAnHourLost"
       money
       :model-value="question.hourEuros"
       :min="0"
@@ -27,7 +28,7 @@ const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
       @update:model-value="emit('change', { hourEuros: $event })"
     />
     <NumberField
-      label="Cost of recovery"
+      :label="texts.costOfRecovery"
       money
       :model-value="question.fetchEuros"
       :min="0"

@@ -3,6 +3,7 @@
 import type { StepBetween } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/kit/stepsBeside';
 
 defineProps<{ title: string; steps: readonly StepBetween[] }>();
 const view = useView();
@@ -19,7 +20,7 @@ function words(s: StepBetween): { main: string; rest: string } {
   const [main, rest] = down ? [s.leaves, s.comes] : [s.comes, s.leaves];
   return {
     main: list(main) || list(rest),
-    rest: main.length > 0 && rest.length > 0 ? `${down ? 'for' : 'instead of'} ${list(rest)}` : '',
+    rest: main.length > 0 && rest.length > 0 ? `${down ? 'for' : texts.insteadOf} ${list(rest)}` : '',
   };
 }
 </script>
@@ -27,7 +28,7 @@ function words(s: StepBetween): { main: string; rest: string } {
 <template>
   <section>
     <h2>{{ title }}</h2>
-    <p v-if="steps.length === 0" class="soft">Nothing more on this side.</p>
+    <p v-if="steps.length === 0" class="soft">{{ texts.nothingMoreOnThisSide }}</p>
     <div v-for="(s, i) in steps" :key="i" class="step">
       <span
         >{{ words(s).main }}<small v-if="words(s).rest">{{ words(s).rest }}</small></span

@@ -7,6 +7,7 @@ import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/match/bikesSheet';
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -36,38 +37,44 @@ const words = (list: Carried[]) =>
 
 <template>
   <div>
-    <p v-if="!many" class="empty">Calculating …</p>
-    <p v-else-if="many.bikes.length < 2" class="empty">There is one bike here. Add another in the bike’s menu above.</p>
+    <p v-if="!many" class="empty">{{ texts.calculating }}</p>
+    <p v-else-if="many.bikes.length < 2" class="empty">{{ texts.thereIsOneBikeHere }}</p>
     <template v-else>
       <div class="sheet-head">
-        <h2>Always with you</h2>
+        <h2>{{ texts.alwaysWithYou }}</h2>
         <span class="num">{{ massText(view.units, many.coreMass) }}</span>
       </div>
-      <p class="list">{{ words(many.core) || 'Nothing is in the set of every bike.' }}</p>
+      <p class="list">{{ words(many.core) || texts.nothingIsInTheSet }}</p>
       <template v-for="b in many.bikes" :key="b.bike.id">
         <div class="sheet-head">
-          <h2>{{ b.bike.name }} adds</h2>
+          <h2>{{ texts.adds(b.bike.name) }}</h2>
           <span class="num">{{ massText(view.units, b.extraMass) }}</span>
         </div>
         <p class="list">
-          {{ words(b.extra) || 'Nothing.' }}
-          <span class="soft">In all {{ massText(view.units, b.mass) }}{{ b.proven ? ', proven' : '' }}.</span>
+          {{ words(b.extra) || texts.nothing }}
+          <span class="soft">{{ texts.inAll(massText(view.units, b.mass), b.proven ? texts.proven : '') }}</span>
         </p>
       </template>
-      <div class="sheet-head"><h2>Changing bikes</h2></div>
+      <div class="sheet-head">
+        <h2>{{ texts.changingBikes }}</h2>
+      </div>
       <p class="pair">
-        from
-        <SelectField hide-label label="From" :items="names" v-model="from" />
-        to
-        <SelectField hide-label label="To" :items="names" v-model="to" />
+        {{ texts.from }}
+        <SelectField hide-label :label="texts.from2" :items="names" v-model="from" />
+        {{ texts.to }}
+        <SelectField hide-label :label="texts.to2" :items="names" v-model="to" />
       </p>
-      <p v-if="!move" class="list soft">Choose two bikes.</p>
+      <p v-if="!move" class="list soft">{{ texts.chooseTwoBikes }}</p>
       <template v-else>
-        <p class="list"><strong>Leave at home:</strong> {{ words(move.takeOut) || 'nothing' }}.</p>
-        <p class="list"><strong>Put in:</strong> {{ words(move.putIn) || 'nothing' }}.</p>
+        <p class="list">
+          <strong>{{ texts.leaveAtHome }}</strong> {{ words(move.takeOut) || texts.nothing2 }}.
+        </p>
+        <p class="list">
+          <strong>{{ texts.putIn }}</strong> {{ words(move.putIn) || texts.nothing2 }}.
+        </p>
       </template>
       <div class="sheet-head">
-        <h2>One set for all, nothing to move</h2>
+        <h2>{{ texts.oneSetForAllNothing }}</h2>
         <span class="num">{{ massText(view.units, many.oneMass) }}</span>
       </div>
       <p class="list">{{ words(many.one) }}</p>

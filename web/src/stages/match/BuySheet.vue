@@ -11,6 +11,7 @@ import { download, fileName } from '../../ui/download';
 import { massText } from '../../ui/words';
 import { useBuyList } from './useBuyList';
 import { useMoney } from '../../ui/useMoney';
+import * as texts from '../../words/match/buySheet';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -23,7 +24,7 @@ const QUALITIES = practiceSchema.shape.quality.options;
 function quality(value: unknown) {
   const g = garage.doc!.garage;
   const next = practiceSchema.parse({ ...g.practice, quality: value });
-  garage.edit('change the quality', [], { ...g, practice: next });
+  garage.edit(texts.changeTheQuality, [], { ...g, practice: next });
 }
 const nothing = computed(
   () => list.value && list.value.cures.length + list.value.hopeless.length + list.value.functions.length === 0,
@@ -39,27 +40,27 @@ function csv() {
       1,
       s.set.price,
       '',
-      `used: ${s.used.join(', ')}; to the toolbox: ${s.left.join(', ')}`,
+      texts.usedToTheToolbox(s.used.join(', '), s.left.join(', ')),
     ]),
   ];
-  const text = writeCsv(['kind', 'name', 'count', 'price €', 'mass g', 'note'], rows);
-  download(fileName(`${garage.bike?.name ?? 'bike'} to buy`, 'csv'), text, 'text/csv');
+  const text = writeCsv(['kind', 'name', 'count', 'price €', texts.massG, 'note'], rows);
+  download(fileName(texts.toBuy(garage.bike?.name ?? 'bike'), 'csv'), text, 'text/csv');
 }
 /** All of it into the toolbox, noted as still to be bought: the answer is at once what it will be. */
 function plan() {
   const l = list.value;
   if (!l) return;
   const pieces = [
-    ...l.singles.map((s) => ({ ...s.piece, id: crypto.randomUUID() as string, count: s.count, note: 'to buy' })),
+    ...l.singles.map((s) => ({ ...s.piece, id: crypto.randomUUID() as string, count: s.count, note: texts.toBuy2 })),
     ...l.sets.flatMap(({ set }) =>
-      setModels(set).map((m) => newPiece(m, { id: crypto.randomUUID(), set: set.name, note: 'to buy' })),
+      setModels(set).map((m) => newPiece(m, { id: crypto.randomUUID(), set: set.name, note: texts.toBuy2 })),
     ),
   ];
   garage.edit(
-    'plan the buy list',
+    texts.planTheBuyList,
     pieces.map((after) => ({ table: 'pieces' as const, id: after.id, before: null, after })),
   );
-  notice.done(`${pieces.length} tools are in the toolbox, noted "to buy".`);
+  notice.done(texts.toolsAreInTheToolbox(pieces.length));
 }
 </script>
 
@@ -67,7 +68,7 @@ function plan() {
   <div class="buy">
     <p class="ask">
       <SelectField
-        label="Least"
+        :label="texts.least"
         :items="[
           { title: 'money', value: 'money' },
           { title: 'mass', value: 'mass' },
@@ -75,24 +76,24 @@ function plan() {
         v-model="least"
       />
       <SelectField
-        label="Quality"
+        :label="texts.quality"
         :items="QUALITIES"
         :model-value="garage.doc?.garage.practice.quality"
         @update:model-value="quality"
       />
     </p>
-    <p v-if="!list" class="empty">Calculating …</p>
+    <p v-if="!list" class="empty">{{ texts.calculating }}</p>
     <template v-else>
       <p v-if="nothing" class="empty">
-        Your tools reach every fastener and does what the trip asks for: nothing to buy.
+        {{ texts.yourToolsReachEveryFastener }}
       </p>
       <template v-else>
         <div class="sheet-head">
           <h2>
-            For {{ list.cures.length }} {{ list.cures.length === 1 ? 'gap' : 'gaps'
-            }}<template v-if="list.functions.length > 0"
-              >, and to {{ list.functions.map((f) => f.does).join(', ') }}</template
-            >
+            {{ texts.for2(list.cures.length, list.cures.length === 1 ? texts.gap : texts.gaps)
+            }}<template v-if="list.functions.length > 0">{{
+              texts.andTo(list.functions.map((f) => f.does).join(', '))
+            }}</template>
           </h2>
           <span class="num">{{ money(list.price) }}, {{ massText(view.units, list.mass) }}</span>
         </div>
@@ -106,35 +107,35 @@ function plan() {
         <div v-for="s in list.sets" :key="s.set.name" class="row buy-row">
           <span
             ><span class="title">{{ s.set.name }}</span
-            ><span class="sub">Used: {{ s.used.join(', ') }}</span
-            ><span v-if="s.left.length > 0" class="sub">To the toolbox: {{ s.left.join(', ') }}</span></span
+            ><span class="sub">{{ texts.used(s.used.join(', ')) }}</span
+            ><span v-if="s.left.length > 0" class="sub">{{ texts.toTheToolbox(s.left.join(', ')) }}</span></span
           >
           <span />
           <span class="num">{{ money(s.set.price) }}</span>
         </div>
         <p v-for="o in list.forOthers" :key="o.bike" class="note">
-          {{ o.bike }} gains by it: {{ o.fasteners.join(', ').toLowerCase() }}.
+          {{ texts.gainsByIt(o.bike, o.fasteners.join(', ').toLowerCase()) }}
         </p>
         <p v-if="list.hopeless.length > 0" class="note gap">
-          Nothing in the catalogue reaches {{ list.hopeless.map((f) => f.name.toLowerCase()).join(', ') }}: check the
-          access and the torque, or make a tool.
+          {{ texts.nothingInTheCatalogueReaches(list.hopeless.map((f) => f.name.toLowerCase()).join(', ')) }}
         </p>
         <p class="note soft">
-          {{ list.proven ? 'Proven best' : 'Best found, not proven best' }} over the catalogue’s usual prices and masses
-          (planning values).
+          {{ texts.overTheCataloguesUsualPrices(list.proven ? texts.provenBest : texts.bestFoundNotProvenBest) }}
         </p>
         <p v-if="answers.answer" class="note">
-          The tools in the bag are worth <span class="num">{{ money(answers.answer.kit.worth) }}</span>; with these
-          about <span class="num">{{ money(answers.answer.kit.worth + list.price) }}</span><template
+          {{ texts.theToolsInTheBag }} <span class="num">{{ money(answers.answer.kit.worth) }}</span>{{
+            texts.withTheseAbout
+          }}
+          <span class="num">{{ money(answers.answer.kit.worth + list.price) }}</span><template
             v-if="garage.doc?.garage.practice.worth !== null"
-            >, against your limit of
+            >{{ texts.againstYourLimitOf }}
             <span class="num">{{ money(garage.doc?.garage.practice.worth ?? 0) }}</span></template
-          >. The limit is set in <router-link to="/kit">Kit</router-link>.
+          >{{ texts.theLimitIsSetIn }} <router-link to="/kit">{{ texts.kit }}</router-link>.
         </p>
         <p v-if="list.singles.length + list.sets.length > 0" class="acts">
-          <v-btn variant="tonal" :to="{ path: '/print/buy', query: { least } }">Print</v-btn>
-          <v-btn @click="plan">Add all to the toolbox</v-btn>
-          <v-btn variant="tonal" @click="csv">Export CSV</v-btn>
+          <v-btn variant="tonal" :to="{ path: '/print/buy', query: { least } }">{{ texts.print }}</v-btn>
+          <v-btn @click="plan">{{ texts.addAllToTheToolbox }}</v-btn>
+          <v-btn variant="tonal" @click="csv">{{ texts.exportCsv }}</v-btn>
         </p>
       </template>
     </template>

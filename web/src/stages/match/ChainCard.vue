@@ -22,6 +22,7 @@ import OptionalNumber from '../../ui/OptionalNumber.vue';
 import ChainDrawing from '../../ui/chain/ChainDrawing.vue';
 import { accessWords, massText } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
+import * as texts from '../../words/match/chainCard';
 
 const { money } = useMoney();
 const props = defineProps<{ fastener: Fastener }>();
@@ -47,7 +48,7 @@ const hangsOnTorque = computed(
 );
 function takeTorque(value: number | null) {
   if (value === null) return;
-  garage.put(`torque of ${props.fastener.name}`, 'fasteners', {
+  garage.put(texts.torqueOf(props.fastener.name), 'fasteners', {
     ...props.fastener,
     torque: { value, source: 'manual' },
   });
@@ -62,7 +63,7 @@ const shown = computed<Shown[]>(() => {
   if (!f) return [];
   const chains = f.reached ? (ways.value[other.value] ?? f.best) : (f.cure?.chains ?? []);
   return chains.map((chain, i) => ({
-    title: chains.length === 1 ? '' : i === 0 ? 'This end' : 'The far end, held',
+    title: chains.length === 1 ? '' : i === 0 ? texts.thisEnd : texts.theFarEndHeld,
     chain,
     far: i === 1,
   }));
@@ -74,7 +75,13 @@ const headOf = (s: Shown) => (s.far ? props.fastener.far! : props.fastener.head)
 const accessOf = (s: Shown) => (s.far ? props.fastener.farAccess : props.fastener.access);
 const torque = (v: number) => `${figure(view.units, 'torque', v)} ${unitOf(view.units, 'torque')}`;
 const effort = (c: Chain) =>
-  c.effort === null ? 'by hand' : c.effort <= 250 ? 'one hand' : c.effort <= 400 ? 'two hands' : 'a foot on the bar';
+  c.effort === null
+    ? texts.byHand
+    : c.effort <= 250
+      ? texts.oneHand
+      : c.effort <= 400
+        ? texts.twoHands
+        : 'a foot on the bar';
 const bought = computed(() => new Set(found.value?.cure?.buy.map((p) => p.id) ?? []));
 
 /** What each way costs in the whole set, solved when asked for. */
@@ -98,112 +105,111 @@ const costOf = (c: Chain): Alternative | null =>
 /** What puts a way behind the one before it, in the order in which ways are ranked. */
 function why(c: Chain, i: number): string {
   const before = choices.value[i - 1];
-  if (!before) return 'the first choice';
-  const rank = ['one hand', 'by hand', 'two hands', 'a foot on the bar'];
+  if (!before) return texts.theFirstChoice;
+  const rank = [texts.oneHand, texts.byHand, texts.twoHands, 'a foot on the bar'];
   if (rank.indexOf(effort(c)) > rank.indexOf(effort(before)) && effort(before) !== effort(c))
     return `takes ${effort(c)}`;
   if (c.links.length > before.links.length) return `${c.links.length} pieces`;
-  if (c.mass > before.mass) return `${massText(view.units, c.mass)} of pieces`;
-  return 'equal: by name';
+  if (c.mass > before.mass) return texts.ofPieces(massText(view.units, c.mass));
+  return texts.equalByName;
 }
 function explainWay(a: Alternative) {
   explain.show({
     title: a.chain.join(' + '),
     value: massText(view.units, a.set),
-    formula:
-      'grams of the least set in which this head is turned by just this way; everything else is chosen again around it',
+    formula: texts.gramsOfTheLeastSet,
     inputs: [
-      { name: 'its pieces alone', value: massText(view.units, a.own) },
-      { name: 'against the set as it is', value: signed(-a.grams) },
+      { name: texts.itsPiecesAlone, value: massText(view.units, a.own) },
+      { name: texts.againstTheSetAsIt, value: signed(-a.grams) },
       {
-        name: 'price of the set, against as it is',
+        name: texts.priceOfTheSetAgainst,
         value: `${a.euros > 0 ? '−' : '+'}${money(Math.abs(a.euros))}`,
       },
       { name: 'leaves', value: a.leaves.join(', ') || 'nothing' },
       { name: 'comes', value: a.comes.join(', ') || 'nothing' },
     ],
-    source: 'difference of two optima; masses and prices are typical values until you weigh and pay',
+    source: texts.differenceOfTwoOptimaMasses,
   });
 }
 const signed = (grams: number) =>
-  Math.abs(grams) < 0.05 ? 'no more' : `${grams > 0 ? '+' : '−'}${massText(view.units, Math.abs(grams))}`;
+  Math.abs(grams) < 0.05 ? texts.noMore : `${grams > 0 ? '+' : '−'}${massText(view.units, Math.abs(grams))}`;
 
 function explainChain(c: Chain) {
   const weak = c.links[c.weakest]!;
   explain.show({
-    title: `Margin on ${props.fastener.name}`,
-    value: c.margin === null ? 'no torque known' : `${c.margin.toFixed(2)} ×`,
-    formula: 'least of (weakest tool ÷ break-loose torque) and (arm × allowed force ÷ break-loose torque)',
+    title: texts.marginOn(props.fastener.name),
+    value: c.margin === null ? texts.noTorqueKnown2 : `${c.margin.toFixed(2)} ×`,
+    formula: texts.leastOfWeakestToolBreak,
     inputs: [
-      { name: 'break-loose torque', value: need.value ? need.value.source : 'not known' },
-      { name: `weakest piece: ${weak.piece.name}`, value: torque(weak.mode.bears) },
+      { name: texts.breakLooseTorque, value: need.value ? need.value.source : 'not known' },
+      { name: texts.weakestPiece(weak.piece.name), value: torque(weak.mode.bears) },
       { name: 'arm', value: `${figure(view.units, 'length', c.arm)} ${unitOf(view.units, 'length')}` },
-      { name: 'allowed force', value: `${figure(view.units, 'force', c.force)} ${unitOf(view.units, 'force')}` },
-      { name: 'hand gives', value: torque(c.handGives) },
-      { name: 'fit on the head', value: c.fit.reason },
+      { name: texts.allowedForce, value: `${figure(view.units, 'force', c.force)} ${unitOf(view.units, 'force')}` },
+      { name: texts.handGives, value: torque(c.handGives) },
+      { name: texts.fitOnTheHead, value: c.fit.reason },
       {
-        name: 'length against recess',
+        name: texts.lengthAgainstRecess,
         value: `${figure(view.units, 'length', c.length)} against ${figure(view.units, 'length', props.fastener.access.recess)} ${unitOf(view.units, 'length')}`,
       },
     ],
-    source:
-      'limits, arms and forces: typical values unless you changed the tool. The manual’s torque is the one to tighten to.',
+    source: texts.limitsArmsAndForcesTypical,
   });
 }
 function buy() {
   const pieces = found.value?.cure?.buy ?? [];
   if (pieces.length === 0) return;
   garage.put(
-    `add ${pieces.map((p) => p.name).join(' and ')} to the toolbox`,
+    texts.addToTheToolbox(pieces.map((p) => p.name).join(' and ')),
     'pieces',
-    ...pieces.map((p) => ({ ...p, id: crypto.randomUUID(), count: 1, note: 'to buy' })),
+    ...pieces.map((p) => ({ ...p, id: crypto.randomUUID(), count: 1, note: texts.toBuy2 })),
   );
 }
 </script>
 
 <template>
-  <article class="chain-card" :aria-label="`Chain for ${fastener.name}`">
+  <article class="chain-card" :aria-label="texts.chainFor(fastener.name)">
     <header>
       <h2>{{ fastener.name }}</h2>
       <span class="soft"
-        >{{ printShape(fastener.head) }}<template v-if="fastener.far"> and {{ printShape(fastener.far) }}</template
+        >{{ printShape(fastener.head)
+        }}<template v-if="fastener.far"> {{ texts.and(printShape(fastener.far)) }}</template
         ><template v-for="w in accessWords(fastener.access, view.units)" :key="w"> · {{ w }}</template></span
       >
     </header>
-    <p v-if="!found" class="soft">Calculating …</p>
+    <p v-if="!found" class="soft">{{ texts.calculating }}</p>
     <template v-else>
       <div v-if="!found.reached" class="refusal">
         <p v-for="(x, i) in found.fails" :key="i" class="gap">
-          <strong>{{ x.end === 'far' ? 'Far end: ' : '' }}{{ view.inWords(x.fail.message) }}</strong>
+          <strong>{{ x.end === 'far' ? texts.farEnd : '' }}{{ view.inWords(x.fail.message) }}</strong>
         </p>
         <div v-if="hangsOnTorque" class="planned">
           <p>
-            The torque is not known: {{ torque(planned!.value) }} is a {{ view.inWords(planned!.source) }}.
-            <strong>Enter the value from your manual.</strong>
+            {{ texts.theTorqueIsNotKnown(torque(planned!.value), view.inWords(planned!.source)) }}
+            <strong>{{ texts.enterTheValueFromYour }}</strong>
           </p>
           <OptionalNumber
-            label="Torque from the manual"
+            :label="texts.torqueFromTheManual"
             quantity="torque"
             :min="0.1"
             :max="1000"
-            empty="not looked up"
+            :empty="texts.notLookedUp"
             :model-value="null"
             @update:model-value="takeTorque"
           />
         </div>
         <p v-if="found.loose">
-          {{ found.loose }} goes on loosely: it spins the head once it is free, and rounds it under load.
+          {{ texts.goesOnLooselyItSpins(found.loose) }}
         </p>
         <p v-if="found.barred.length > 0">
-          Your own {{ found.barred.join(' and ') }} would reach it. Remove its “never” mark in the toolbox.
+          {{ texts.yourOwnWouldReachIt(found.barred.join(' and ')) }}
         </p>
         <p v-if="found.cure">
-          Buy this to reach it:
+          {{ texts.buyThisToReachIt }}
           <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
-          <v-btn variant="tonal" @click="buy">Add it to the toolbox</v-btn>
+          <v-btn variant="tonal" @click="buy">{{ texts.addItToTheToolbox }}</v-btn>
         </p>
-        <p v-else>Nothing in the catalogue reaches it with the toolbox: check its access and torque, or edit a tool.</p>
+        <p v-else>{{ texts.nothingInTheCatalogueReaches }}</p>
       </div>
       <p v-if="shown.some((s) => isHooked(s.chain))" class="caution">{{ HOOKED_CAUTION }}</p>
       <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>
@@ -214,22 +220,23 @@ function buy() {
           <ol class="links">
             <li v-for="(k, j) in s.chain.links" :key="j">
               <span :class="{ gap: bought.has(k.piece.id) }"
-                >{{ k.piece.name }}<template v-if="bought.has(k.piece.id)"> (to buy)</template></span
+                >{{ k.piece.name }}<template v-if="bought.has(k.piece.id)"> {{ texts.toBuy }}</template></span
               >
-              <span class="soft num bears">bears {{ torque(k.mode.bears) }}</span>
+              <span class="soft num bears">{{ texts.bears(torque(k.mode.bears)) }}</span>
             </li>
             <li class="verdict">
               <v-btn variant="plain" @click="explainChain(s.chain)">
                 <template v-if="s.chain.margin !== null"
-                  >margin <span class="num">{{ s.chain.margin.toFixed(1) }} ×</span>, {{ effort(s.chain) }}</template
-                ><template v-else>no torque known, {{ effort(s.chain) }}</template>
+                  >{{ texts.margin }} <span class="num">{{ s.chain.margin.toFixed(1) }} ×</span>,
+                  {{ effort(s.chain) }}</template
+                ><template v-else>{{ texts.noTorqueKnown(effort(s.chain)) }}</template>
               </v-btn>
             </li>
           </ol>
         </div>
       </div>
       <div v-if="choices.length > 1" class="others">
-        <h3>Other options, best first</h3>
+        <h3>{{ texts.otherOptionsBestFirst }}</h3>
         <div v-for="(c, i) in choices" :key="i" class="way-row">
           <v-btn variant="plain" class="way" :aria-pressed="other === i" @click="other = i">
             {{ c.links.map((k) => k.piece.name).join(' + ') }}
@@ -237,19 +244,19 @@ function buy() {
             <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
           </v-btn>
           <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(costOf(c)!)">
-            {{ signed(-costOf(c)!.grams) }}<small class="soft">kit {{ massText(view.units, costOf(c)!.set) }}</small>
+            {{ signed(-costOf(c)!.grams)
+            }}<small class="soft">{{ texts.kit(massText(view.units, costOf(c)!.set)) }}</small>
           </v-btn>
         </div>
         <p v-if="!priced">
           <v-btn variant="tonal" :disabled="pricing" @click="price">
-            {{ pricing ? 'Calculating each …' : 'Compare kit weight for each option' }}
+            {{ pricing ? texts.calculatingEach : texts.compareKitWeightForEach }}
           </v-btn>
         </p>
       </div>
     </template>
     <p class="caution">
-      The torque in the manual comes first. After axle, brake, steering or wheel work by the road: check by hand before
-      riding, and tighten with a torque wrench at the first chance.
+      {{ texts.theTorqueInTheManual }}
     </p>
   </article>
 </template>

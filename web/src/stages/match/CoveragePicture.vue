@@ -8,6 +8,7 @@ import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { spread } from '../../ui/bike/labels';
 import { useSize } from '../../ui/useSize';
+import * as texts from '../../words/match/coveragePicture';
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -76,15 +77,15 @@ const said = computed(() => {
   const column = columns.value.list[here.value.column];
   if (!row || !column) return '';
   const c = cell(row, column.piece);
-  const word = { fits: 'fits', some: 'fits some of them', limp: 'goes on, but', loose: 'loose:' };
-  const kit = inKit.value.has(column.piece.id) ? ' (in the kit)' : '';
-  return `${column.piece.name}${kit} on ${row.key}: ${c ? `${word[c.state]} ${view.inWords(c.why)}` : 'does not go on, or rounds it off'}`;
+  const word = { fits: 'fits', some: texts.fitsSomeOfThem, limp: texts.goesOnBut, loose: 'loose:' };
+  const kit = inKit.value.has(column.piece.id) ? texts.inTheKit2 : '';
+  return `${column.piece.name}${kit} on ${row.key}: ${c ? `${word[c.state]} ${view.inWords(c.why)}` : texts.doesNotGoOnOr}`;
 });
 const names = (row: HeadClass) =>
   row.fasteners
     .slice(0, 3)
     .map((f) => f.name.toLowerCase())
-    .join(', ') + (row.fasteners.length > 3 ? ` and ${row.fasteners.length - 3} more` : '');
+    .join(', ') + (row.fasteners.length > 3 ? texts.andMore(row.fasteners.length - 3) : '');
 
 function move(event: KeyboardEvent) {
   const by: Record<string, [number, number]> = {
@@ -135,19 +136,19 @@ const short = (head: Head) => {
   const size = plainSize(head.size).replace(' in', '″');
   return head.form.startsWith('lobe') ? `${head.form === 'lobe-out' ? 'E' : 'T'}${size}` : size;
 };
-const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ? ` and ${list.length - 4} more` : '');
+const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ? texts.andMore(list.length - 4) : '');
 </script>
 
 <template>
   <div ref="box" class="coverage">
-    <p v-if="!picture" class="soft">Calculating …</p>
+    <p v-if="!picture" class="soft">{{ texts.calculating }}</p>
     <template v-else-if="size.width >= 560">
       <svg
         :width="size.width"
         :height="height"
         tabindex="0"
         role="application"
-        aria-label="Fasteners against tools. Arrow keys go through it, Enter opens the fastener."
+        :aria-label="texts.fastenersAgainstToolsArrowKeys"
         aria-describedby="cell-says"
         @keydown="move"
         @keydown.enter.prevent="open"
@@ -230,17 +231,19 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
       <p id="cell-says" class="says" aria-live="polite">{{ said }}</p>
       <p class="legend soft">
         <svg width="14" height="12" aria-hidden="true"><rect class="fits" x="1" y="1" width="12" height="10" /></svg>
-        fits <svg width="14" height="12" aria-hidden="true"><path class="some" d="M1 11V1H13Z" /></svg> fits some
+        {{ texts.fits }} <svg width="14" height="12" aria-hidden="true"><path class="some" d="M1 11V1H13Z" /></svg>
+        {{ texts.fitsSome }}
         <svg width="14" height="12" aria-hidden="true"><rect class="limp" x="1.5" y="1.5" width="11" height="9" /></svg>
-        goes on, reach or torque stops it
-        <svg width="14" height="12" aria-hidden="true"><circle class="loose" cx="7" cy="6" r="3" /></svg> loose
-        <svg width="14" height="12" aria-hidden="true"><rect class="odd" x="5" y="0" width="3" height="12" /></svg> at
-        most one tool turns it
-        <svg width="14" height="12" aria-hidden="true"><rect class="kit" x="1" y="5" width="12" height="3" /></svg> in
-        the kit
+        {{ texts.goesOnReachOrTorque }}
+        <svg width="14" height="12" aria-hidden="true"><circle class="loose" cx="7" cy="6" r="3" /></svg>
+        {{ texts.loose }}
+        <svg width="14" height="12" aria-hidden="true"><rect class="odd" x="5" y="0" width="3" height="12" /></svg>
+        {{ texts.atMostOneToolTurns }}
+        <svg width="14" height="12" aria-hidden="true"><rect class="kit" x="1" y="5" width="12" height="3" /></svg>
+        {{ texts.inTheKit }}
       </p>
       <p v-if="picture.idle.length > 0" class="soft idle">
-        Turn nothing on this bike: {{ few(picture.idle.map((p) => p.name)) }}.
+        {{ texts.turnNothingOnThisBike(few(picture.idle.map((p) => p.name))) }}
       </p>
     </template>
     <ul v-else class="narrow">
@@ -249,11 +252,11 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
           <HeadGlyph :head="h.row.head" :size="34" :tone="h.row.fitting > 0 ? 'proven' : 'gap'" />
           <span
             ><span class="soft">{{ names(h.row) }}</span>
-            <span v-if="h.fits.length > 0" class="good">Fits: {{ few(h.fits) }}</span>
-            <span v-if="h.some.length > 0">Some: {{ few(h.some) }}</span>
-            <span v-if="h.limp.length > 0" class="soft">Goes on only: {{ few(h.limp) }}</span>
-            <span v-if="h.loose.length > 0" class="brass">Loose: {{ few(h.loose) }}</span>
-            <span v-if="h.fits.length + h.some.length === 0" class="gap">Nothing turns it.</span></span
+            <span v-if="h.fits.length > 0" class="good">{{ texts.fits2(few(h.fits)) }}</span>
+            <span v-if="h.some.length > 0">{{ texts.some(few(h.some)) }}</span>
+            <span v-if="h.limp.length > 0" class="soft">{{ texts.goesOnOnly(few(h.limp)) }}</span>
+            <span v-if="h.loose.length > 0" class="brass">{{ texts.loose2(few(h.loose)) }}</span>
+            <span v-if="h.fits.length + h.some.length === 0" class="gap">{{ texts.nothingTurnsIt }}</span></span
           >
         </v-btn>
       </li>

@@ -23,6 +23,7 @@ import { ITEM_LINES } from '../../words/lines';
 import { ITEM_TERMS, itemText } from './items';
 import { usePutItems } from './usePutItems';
 import { useMoney } from '../../ui/useMoney';
+import * as texts from '../../words/match/drawerEntry';
 
 const asked = defineModel<string>({ required: true });
 const { money } = useMoney();
@@ -78,14 +79,16 @@ function enter() {
       id="piece"
       ref="box"
       v-model="asked"
-      label="What you own in one line, or find a tool"
+      :label="texts.whatYouOwnInOne"
       :placeholder="ITEM_LINES.placeholder"
       :reading="shown"
-      says="piece-says"
+      :says="texts.pieceSays"
       @list="emit('list', $event)"
       @keydown.tab="turn"
     />
-    <v-btn variant="text" class="add" type="submit"><kbd class="key">Enter</kbd> add</v-btn>
+    <v-btn variant="text" class="add" type="submit"
+      ><kbd class="key">{{ texts.enter }}</kbd> {{ texts.addIt }}</v-btn
+    >
   </form>
   <div id="piece-says" class="says" aria-live="polite">
     <LineSays v-if="typed" ref="says" :reading="shown" :terms="ITEM_TERMS" @take="take" @mean="mean">
@@ -95,39 +98,41 @@ function enter() {
           ><template v-if="item.at === 'tool' && items.length <= FEW"
             >,
             <span class="num">{{ massText(view.units, item.tool.said.mass ?? item.tool.model.mass) }}</span></template
-          ><span v-else-if="item.at === 'spare'" class="soft"> → spares</span
+          ><span v-else-if="item.at === 'spare'" class="soft"> {{ texts.spares }}</span
           ><template v-if="i < Math.min(FEW, items.length) - 1">; </template></template
         ><template v-if="items.length > FEW">
-          and {{ items.length - FEW }} more, tools
+          {{ texts.andMoreTools(items.length - FEW) }}
           <span class="num">{{ massText(view.units, toolMass) }}</span></template
         ></span
       >
     </LineSays>
     <span v-else class="soft"
-      >kind and size; then <code v-for="h in ITEM_LINES.hints(view.units)" :key="h">{{ h }}</code>; or
+      >{{ texts.kindAndSizeThen }} <code v-for="h in ITEM_LINES.hints(view.units)" :key="h">{{ h }}</code>{{ texts.or }}
       <code v-for="l in ITEM_LINES.alone" :key="l">{{ l }}</code></span
     >
   </div>
   <template v-if="found.length > 0">
     <div class="sheet-head">
-      <h2>Add from the catalogue</h2>
-      <span class="soft">typical values</span>
+      <h2>{{ texts.addFromTheCatalogue }}</h2>
+      <span class="soft">{{ texts.typicalValues }}</span>
     </div>
     <div v-for="m in found" :key="m.name" class="row piece-row">
       <span class="title">{{ m.name }}</span>
       <span class="num">{{ massText(view.units, m.mass) }}</span>
-      <v-btn variant="tonal" :aria-label="`Add ${m.name}`" @click="add(m)">Add</v-btn>
+      <v-btn variant="tonal" :aria-label="texts.add2(m.name)" @click="add(m)">{{ texts.add }}</v-btn>
     </div>
   </template>
   <template v-if="sets.length > 0">
-    <div class="sheet-head"><h2>Sets</h2></div>
+    <div class="sheet-head">
+      <h2>{{ texts.sets }}</h2>
+    </div>
     <div v-for="s in sets" :key="s.name" class="row piece-row">
       <span
         ><span class="title">{{ s.name }}</span
-        ><span class="sub">{{ s.holds.length }} tools, about {{ money(s.price) }}</span></span
+        ><span class="sub">{{ texts.toolsAbout(s.holds.length, money(s.price)) }}</span></span
       >
       <span />
-      <v-btn variant="tonal" :aria-label="`Add the set ${s.name}`" @click="addSet(s)">Add</v-btn>
+      <v-btn variant="tonal" :aria-label="texts.addTheSet(s.name)" @click="addSet(s)">{{ texts.add }}</v-btn>
     </div>
   </template>
 </template>

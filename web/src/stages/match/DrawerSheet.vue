@@ -31,6 +31,7 @@ import DrawerEntry from './DrawerEntry.vue';
 import ItemList from './ItemList.vue';
 import PieceEditor from './PieceEditor.vue';
 import ScaleStrip from './ScaleStrip.vue';
+import * as texts from '../../words/match/drawerSheet';
 
 const garage = useGarage();
 const view = useView();
@@ -59,7 +60,7 @@ const heldBy = (p: Piece) =>
   [
     ...new Set(
       p.modes.map((m) =>
-        m.offer.by === 'hand' ? `hand, arm ${withUnit(view.units, 'length', m.offer.arm)}` : printShape(m.offer.shape),
+        m.offer.by === 'hand' ? texts.handArm(withUnit(view.units, 'length', m.offer.arm)) : printShape(m.offer.shape),
       ),
     ),
   ]
@@ -70,10 +71,10 @@ const bears = (p: Piece) =>
 const sub = (p: Piece) =>
   [
     p.kind === 'home-made' ? 'home-made' : '',
-    p.mark ? `${p.mark} in the kit` : '',
+    p.mark ? texts.inTheKit2(p.mark) : '',
     p.condition !== 'good' ? p.condition : '',
     p.quality === 'cheap' ? 'cheap' : '',
-    p.onlyBike ? `only for ${garage.doc?.bikes.find((b) => b.id === p.onlyBike)?.name ?? 'one bike'}` : '',
+    p.onlyBike ? texts.onlyFor2(garage.doc?.bikes.find((b) => b.id === p.onlyBike)?.name ?? texts.oneBike) : '',
     p.set,
     p.kept ? `kept: ${p.kept}` : '',
     p.note,
@@ -88,12 +89,12 @@ function measure(p: Piece, size: string) {
   sizeFault.value = read.ok ? null : read.reason;
   if (!read.ok) return;
   garage.put(`measure ${p.name}`, 'pieces', read.piece);
-  notice.say(`It is recorded as ${read.piece.name}.`);
+  notice.say(texts.itIsRecordedAs(read.piece.name));
 }
 const change = (p: Piece, label: string, fields: Partial<Piece>) => garage.put(label, 'pieces', { ...p, ...fields });
 function remove(p: Piece) {
-  garage.remove(`take out ${p.name}`, { table: 'pieces', id: p.id });
-  notice.done(`${p.name} taken out of the toolbox.`);
+  garage.remove(texts.takeOut(p.name), { table: 'pieces', id: p.id });
+  notice.done(texts.takenOutOfTheToolbox(p.name));
   view.pieceId = null;
 }
 const conditionOf = (text: string): Piece['condition'] => (text === 'worn' || text === 'broken' ? text : 'good');
@@ -104,8 +105,8 @@ const markOf = (text: string): Piece['mark'] =>
 const reading = ref(false);
 const readTable = (text: string) => readPieces(text, garage.doc?.pieces ?? [], () => crypto.randomUUID());
 function writeTable(rows: Piece[]) {
-  garage.put(`read ${rows.length} tools from a table`, 'pieces', ...rows);
-  notice.done(`${rows.length} tools read.`);
+  garage.put(texts.readToolsFromATable(rows.length), 'pieces', ...rows);
+  notice.done(texts.toolsRead(rows.length));
   reading.value = false;
 }
 const csvOut = () => download(fileName('drawer', 'csv'), writePieces(garage.doc?.pieces ?? []), 'text/csv');
@@ -132,12 +133,15 @@ watch(
 const costWords = computed(() => {
   const c = cost.value;
   if (!c) return '';
-  if (Math.abs(c.grams) < 0.05) return 'Adds no weight: the kit weighs the same without this mark.';
+  if (Math.abs(c.grams) < 0.05) return texts.addsNoWeightTheKit;
   const goes = [
-    c.leaves.length > 0 ? `would leave: ${c.leaves.join(', ')}` : '',
-    c.comes.length > 0 ? `would come: ${c.comes.join(', ')}` : '',
+    c.leaves.length > 0 ? texts.wouldLeave(c.leaves.join(', ')) : '',
+    c.comes.length > 0 ? texts.wouldCome(c.comes.join(', ')) : '',
   ];
-  return `Costs ${massText(view.units, c.grams)}; without it ${goes.filter(Boolean).join('; ') || 'nothing else changes'}.`;
+  return texts.costsWithoutIt(
+    massText(view.units, c.grams),
+    goes.filter(Boolean).join('; ') || texts.nothingElseChanges,
+  );
 });
 </script>
 
@@ -145,19 +149,19 @@ const costWords = computed(() => {
   <div>
     <DrawerEntry v-model="asked" @list="listing = $event" />
     <div class="sheet-head">
-      <h2>In the toolbox</h2>
+      <h2>{{ texts.inTheToolbox }}</h2>
       <span
-        ><v-btn variant="plain" class="make" @click="altering = 'new'">Make a tool</v-btn
-        ><DropMenu label="Table" hint="The whole toolbox as a table" quiet>
-          <v-list-item role="menuitem" @click="listing = ''">Paste a list…</v-list-item>
-          <v-list-item role="menuitem" @click="reading = true">Import CSV…</v-list-item>
-          <v-list-item role="menuitem" @click="csvOut">Export CSV</v-list-item>
+        ><v-btn variant="plain" class="make" @click="altering = 'new'">{{ texts.makeATool }}</v-btn
+        ><DropMenu :label="texts.table" :hint="texts.theWholeToolboxAsA" quiet>
+          <v-list-item role="menuitem" @click="listing = ''">{{ texts.pasteAList }}</v-list-item>
+          <v-list-item role="menuitem" @click="reading = true">{{ texts.importCsv }}</v-list-item>
+          <v-list-item role="menuitem" @click="csvOut">{{ texts.exportCsv }}</v-list-item>
         </DropMenu>
         <span class="num soft of">{{ owned.length }}</span></span
       >
     </div>
     <p v-if="(garage.doc?.pieces.length ?? 0) === 0" class="empty">
-      The toolbox is empty. Type what you own above, such as <code class="num">combination 13</code>.
+      {{ texts.theToolboxIsEmptyType }} <code class="num">{{ texts.combination13 }}</code>.
     </p>
     <template v-for="p in owned" :key="p.id">
       <v-btn
@@ -177,69 +181,69 @@ const costWords = computed(() => {
       </v-btn>
       <div v-if="picked && p.id === picked.id" class="detail">
         <NumberField
-          label="Mass"
+          :label="texts.mass"
           quantity="mass"
           :model-value="p.mass"
           @update:model-value="change(p, `weigh ${p.name}`, { mass: $event, source: 'user', weighed: false })"
         />
         <NumberField
-          label="How many"
+          :label="texts.howMany"
           :min="1"
           :max="200"
           :model-value="p.count"
           @update:model-value="change(p, `count ${p.name}`, { count: Math.round($event) })"
         />
         <SelectField
-          label="In the kit"
+          :label="texts.inTheKit"
           :items="[
-            { title: 'if useful', value: '' },
+            { title: texts.ifUseful, value: '' },
             { title: 'always', value: 'always' },
-            { title: 'always, two of them', value: 'twice' },
+            { title: texts.alwaysTwoOfThem, value: 'twice' },
             { title: 'never', value: 'never' },
           ]"
           :model-value="p.mark ?? ''"
           @update:model-value="change(p, `mark ${p.name}`, { mark: markOf($event) })"
         />
         <NumberField
-          label="Price"
+          :label="texts.price"
           money
           :max="100000"
           :model-value="p.price"
-          @update:model-value="change(p, `price of ${p.name}`, { price: $event })"
+          @update:model-value="change(p, texts.priceOf(p.name), { price: $event })"
         />
         <SelectField
-          label="Condition"
+          :label="texts.condition"
           :items="['good', 'worn', 'broken']"
           :model-value="p.condition"
           @update:model-value="
-            change(p, `condition of ${p.name}`, {
+            change(p, texts.conditionOf(p.name), {
               condition: conditionOf($event),
             })
           "
         />
         <SelectField
-          label="Only for"
+          :label="texts.onlyFor"
           :items="[
-            { title: 'any bike', value: '' },
+            { title: texts.anyBike, value: '' },
             ...(garage.doc?.bikes ?? []).map((b) => ({ title: b.name, value: b.id })),
           ]"
           :model-value="p.onlyBike ?? ''"
-          @update:model-value="change(p, `bike of ${p.name}`, { onlyBike: $event || null })"
+          @update:model-value="change(p, texts.bikeOf(p.name), { onlyBike: $event || null })"
         />
         <LineField
           class="span"
-          label="Kept at home in"
+          :label="texts.keptAtHomeIn"
           maxlength="80"
           :model-value="p.kept"
-          placeholder="garage wall"
-          @change="change(p, `place of ${p.name}`, { kept: ($event.target as HTMLInputElement).value.trim() })"
+          :placeholder="texts.garageWall"
+          @change="change(p, texts.placeOf(p.name), { kept: ($event.target as HTMLInputElement).value.trim() })"
         />
         <SelectField
-          label="Quality"
+          :label="texts.quality"
           :items="['good', 'cheap']"
           :model-value="p.quality"
           @update:model-value="
-            change(p, `quality of ${p.name}`, {
+            change(p, texts.qualityOf(p.name), {
               quality: $event === 'cheap' ? 'cheap' : 'good',
             })
           "
@@ -247,24 +251,22 @@ const costWords = computed(() => {
         <LineField
           v-if="lacksSize(p)"
           class="span"
-          label="Its size, once you have measured it"
+          :label="texts.itsSizeOnceYouHave"
           placeholder="14"
           :fault="sizeFault"
           @change="measure(p, ($event.target as HTMLInputElement).value)"
         />
         <p class="facts">
-          <template v-if="lacksSize(p)">Turns nothing until its size is known.</template>
-          <template v-if="p.modes.length > 0"
-            >Turns {{ turns(p) }}; held by {{ heldBy(p) }}; bears {{ bears(p) }}.</template
-          >
-          <template v-if="p.functions.length > 0"> Does: {{ p.functions.join(', ') }}.</template>
-          <template v-if="p.set"> From "{{ p.set }}".</template>
-          <span class="soft"> Figures: {{ sourceWords(p.source) }}{{ p.weighed ? ', mass from the scale' : '' }}.</span>
+          <template v-if="lacksSize(p)">{{ texts.turnsNothingUntilItsSize }}</template>
+          <template v-if="p.modes.length > 0">{{ texts.turnsHeldByBears(turns(p), heldBy(p), bears(p)) }}</template>
+          <template v-if="p.functions.length > 0"> {{ texts.does(p.functions.join(', ')) }}</template>
+          <template v-if="p.set"> {{ texts.from(p.set) }}</template>
+          <span class="soft"> {{ texts.figures(sourceWords(p.source), p.weighed ? texts.massFromTheScale : '') }}</span>
         </p>
         <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">
-          <v-btn variant="tonal" @click="altering = p">Edit</v-btn>
-          <v-btn variant="tonal" class="gap" @click="remove(p)">Delete</v-btn>
+          <v-btn variant="tonal" @click="altering = p">{{ texts.edit }}</v-btn>
+          <v-btn variant="tonal" class="gap" @click="remove(p)">{{ texts.deleteIt }}</v-btn>
         </p>
         <ScaleStrip :piece="p" />
       </div>
@@ -276,14 +278,17 @@ const costWords = computed(() => {
       </div>
       <p class="set">
         <template v-if="s.taken.length > 0"
-          >The kit takes <strong>{{ s.taken.map((p) => p.name).join(', ') }}</strong>.</template
-        ><template v-else>The kit takes nothing of it.</template>
+          >{{ texts.theKitTakes }} <strong>{{ s.taken.map((p) => p.name).join(', ') }}</strong>.</template
+        ><template v-else>{{ texts.theKitTakesNothingOf }}</template>
         <template v-if="s.left.length > 0">
-          Left at home: {{ s.left.map((p) => p.name).join(', ') }}, which frees
-          <span class="num"
-            >{{ massText(view.units, s.freedMass) }} and {{ figure(view.units, 'volume', s.freedBulk) }}
-            {{ unitOf(view.units, 'volume') }}</span
-          >.</template
+          {{ texts.leftAtHomeWhichFrees(s.left.map((p) => p.name).join(', ')) }}
+          <span class="num">{{
+            texts.and(
+              massText(view.units, s.freedMass),
+              figure(view.units, 'volume', s.freedBulk),
+              unitOf(view.units, 'volume'),
+            )
+          }}</span>.</template
         >
       </p>
     </template>

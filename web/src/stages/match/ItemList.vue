@@ -8,6 +8,7 @@ import { useOwnWords } from '../../ui/line/useOwnWords';
 import { ITEM_TERMS, itemText } from './items';
 import { ITEM_LINES } from '../../words/lines';
 import { usePutItems } from './usePutItems';
+import * as texts from '../../words/match/itemList';
 
 defineProps<{ text: string }>();
 const emit = defineEmits<{ close: [] }>();
@@ -28,8 +29,8 @@ function read(line: string): ListLine<ReadItem> {
 
 <template>
   <ListDialog
-    title="Add a list"
-    hint="A note, a message, a shop’s list: one thing a line, or parted by commas. Tools go into the toolbox, spares and supplies to the spares."
+    :title="texts.addAList"
+    :hint="texts.aNoteAMessageA"
     :example="ITEM_LINES.list"
     :text="text"
     :terms="ITEM_TERMS"

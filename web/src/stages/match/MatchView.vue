@@ -16,6 +16,7 @@ import CoveragePicture from './CoveragePicture.vue';
 import DrawerSheet from './DrawerSheet.vue';
 import TrySheet from './TrySheet.vue';
 import WeighSheet from './WeighSheet.vue';
+import * as texts from '../../words/match/matchView';
 
 /** Only where there is nothing to show yet. */
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
@@ -66,7 +67,7 @@ const cureOf = (f: Fastener) => answers.byFastener.get(f.id)?.cure ?? null;
 const whyNot = (f: Fastener) =>
   answers.byFastener
     .get(f.id)
-    ?.fails.map((x) => `${x.end === 'far' ? 'far end: ' : ''}${view.inWords(x.fail.message)}`)
+    ?.fails.map((x) => `${x.end === 'far' ? texts.farEnd : ''}${view.inWords(x.fail.message)}`)
     .join('; ') ?? '';
 const by = (f: Fastener) =>
   answers.byFastener
@@ -79,28 +80,29 @@ const by = (f: Fastener) =>
   <div class="stage">
     <section class="picture">
       <div class="stage-head">
-        <h1>What your tools reach</h1>
-        <p v-if="chosen.length === 0">No fastener is measured yet.</p>
+        <h1>{{ texts.whatYourToolsReach }}</h1>
+        <p v-if="chosen.length === 0">{{ texts.noFastenerIsMeasuredYet }}</p>
         <p v-else-if="answers.figures">
-          <strong class="num">{{ answers.figures.reached }}</strong> of
-          <span class="num">{{ answers.figures.chosen }}</span> {{ gaps.length > 0 ? 'fasteners;' : 'fasteners.' }}
+          <strong class="num">{{ answers.figures.reached }}</strong> {{ texts.of2 }}
+          <span class="num">{{ answers.figures.chosen }}</span>
+          {{ gaps.length > 0 ? texts.fasteners : texts.fasteners2 }}
           <span v-if="gaps.length > 0" class="gap"
-            ><strong class="gap num">{{ gaps.length }}</strong> out of reach</span
+            ><strong class="gap num">{{ gaps.length }}</strong> {{ texts.outOfReach }}</span
           >
         </p>
-        <p v-else>Calculating …</p>
+        <p v-else>{{ texts.calculating }}</p>
         <v-btn variant="plain" v-if="chosen.length > 0" @click="against = !against">
-          {{ against ? 'Show the fasteners alone' : 'Show fasteners against tools' }}
+          {{ against ? texts.showTheFastenersAlone : texts.showFastenersAgainstTools }}
         </v-btn>
         <NextStage />
       </div>
       <EmptyStage
         v-if="chosen.length === 0"
         stage="match"
-        :act="{ label: 'Measure the first fastener', to: '/walk' }"
+        :act="{ label: texts.measureTheFirstFastener, to: '/walk' }"
       />
       <CoveragePicture v-else-if="against" />
-      <ul v-else class="heads" aria-label="All fasteners by shape and size">
+      <ul v-else class="heads" :aria-label="texts.allFastenersByShapeAnd">
         <li v-for="{ f, all } in glyphs" :key="f.id">
           <v-btn
             variant="text"
@@ -129,17 +131,17 @@ const by = (f: Fastener) =>
     </section>
     <section class="sheet">
       <v-tabs v-model="tab" class="tabs">
-        <v-tab value="heads">Fasteners ({{ chosen.length }})</v-tab>
-        <v-tab value="drawer"> Toolbox ({{ garage.doc?.pieces.length ?? 0 }}) </v-tab>
-        <v-tab value="try">Dry run</v-tab>
-        <v-tab value="why">What adds weight</v-tab>
-        <v-tab value="bikes">Bikes</v-tab>
-        <v-tab value="buy">Buy</v-tab>
+        <v-tab value="heads">{{ texts.fasteners3(chosen.length) }}</v-tab>
+        <v-tab value="drawer"> {{ texts.toolbox(garage.doc?.pieces.length ?? 0) }} </v-tab>
+        <v-tab value="try">{{ texts.dryRun }}</v-tab>
+        <v-tab value="why">{{ texts.whatAddsWeight }}</v-tab>
+        <v-tab value="bikes">{{ texts.bikes }}</v-tab>
+        <v-tab value="buy">{{ texts.buy }}</v-tab>
       </v-tabs>
       <template v-if="tab === 'heads'">
         <template v-if="gaps.length > 0">
           <div class="sheet-head">
-            <h2>Out of reach</h2>
+            <h2>{{ texts.outOfReach2 }}</h2>
             <span class="num soft">{{ gaps.length }}</span>
           </div>
           <v-btn
@@ -155,21 +157,21 @@ const by = (f: Fastener) =>
               ><span class="title">{{ f.name }}</span
               ><span class="sub why">{{ whyNot(f) }}</span>
               <span v-if="cureOf(f)" class="cure"
-                >Would reach it:
-                {{
-                  cureOf(f)!
-                    .buy.map((p) => p.name)
-                    .join(' and ')
-                }}, <span class="num">{{ massText(view.units, cureOf(f)!.mass) }}</span></span
+                >{{
+                  texts.wouldReachIt(
+                    cureOf(f)!
+                      .buy.map((p) => p.name)
+                      .join(' and '),
+                  )
+                }}
+                <span class="num">{{ massText(view.units, cureOf(f)!.mass) }}</span></span
               >
-              <span v-else class="cure"
-                >Nothing in the catalogue cures it alone: check its access and torque, or make a tool.</span
-              ></span
+              <span v-else class="cure">{{ texts.nothingInTheCatalogueCures }}</span></span
             >
           </v-btn>
         </template>
         <div class="sheet-head">
-          <h2>Reached</h2>
+          <h2>{{ texts.reached }}</h2>
           <span class="num soft">{{ rest.length }}</span>
         </div>
         <v-btn

@@ -27,6 +27,7 @@ import TextField from '../../ui/TextField.vue';
 import { TRAIT_WORDS } from '../../ui/words';
 import { useRules } from '../../ui/useRules';
 import { fieldWords } from '../../words/fields';
+import * as texts from '../../words/match/pieceEditor';
 
 const props = defineProps<{ piece: Piece | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -47,7 +48,7 @@ const draft = ref<Piece>(
     ? (JSON.parse(JSON.stringify(props.piece)) as Piece)
     : newPiece(
         {
-          name: 'Home-made tool',
+          name: texts.homeMadeTool,
           kind: 'home-made',
           modes: [fresh()],
           functions: [],
@@ -79,7 +80,7 @@ function shapeFrom(text: string): Shape | string {
     ];
   if (drive) return drive;
   const read = parseShape(text);
-  return 'head' in read ? read.head : `${read.reason}, or drive 3/8`;
+  return 'head' in read ? read.head : texts.orDrive38(read.reason);
 }
 function setMode(i: number, fields: Partial<Mode>) {
   draft.value = { ...draft.value, modes: draft.value.modes.map((m, j) => (j === i ? { ...m, ...fields } : m)) };
@@ -109,14 +110,14 @@ watch(
 );
 const names = (ids: string[]) => {
   const list = ids.map((id) => garage.fasteners.find((f) => f.id === id)?.name ?? '');
-  return `${list.slice(0, 6).join(', ')}${list.length > 6 ? ` and ${list.length - 6} more` : ''}`;
+  return `${list.slice(0, 6).join(', ')}${list.length > 6 ? texts.andMore(list.length - 6) : ''}`;
 };
 
 function keep() {
   if (!valid.value) return;
   const plain = JSON.parse(JSON.stringify({ ...draft.value, name: draft.value.name.trim() })) as Piece;
   garage.put(`${props.piece ? 'alter' : 'make'} ${plain.name}`, 'pieces', plain);
-  notice.say(`${plain.name} is in the toolbox as it is now`);
+  notice.say(texts.isInTheToolboxAs(plain.name));
   emit('close');
 }
 const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, on: boolean): T[] =>
@@ -125,51 +126,51 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
 
 <template>
   <v-dialog
-    :aria-label="piece ? `Alter ${piece.name}` : 'Make a tool'"
+    :aria-label="piece ? texts.alter(piece.name) : texts.makeATool"
     :model-value="true"
     max-width="860"
     @update:model-value="emit('close')"
   >
     <v-card class="dialog">
       <form @submit.prevent="keep">
-        <h1>{{ piece ? `Alter ${piece.name}` : 'Make a tool' }}</h1>
+        <h1>{{ piece ? texts.alter(piece.name) : texts.makeATool }}</h1>
         <p class="soft">
-          Bent, cut down, drilled, welded: say what it is held by and what it turns. One line for each way of using it.
+          {{ texts.bentCutDownDrilledWelded }}
         </p>
         <div class="basics">
-          <LineField class="wide" label="Name" v-model="draft.name" maxlength="120" />
+          <LineField class="wide" :label="texts.name" v-model="draft.name" maxlength="120" />
           <NumberField
-            label="Mass"
+            :label="texts.mass"
             quantity="mass"
             :model-value="draft.mass"
             @update:model-value="draft = { ...draft, mass: $event, source: 'user', weighed: false }"
           />
           <NumberField
-            label="Long"
+            :label="texts.long"
             quantity="length"
             :model-value="draft.size.length"
             @update:model-value="draft = { ...draft, size: { ...draft.size, length: $event } }"
           />
           <NumberField
-            label="Wide"
+            :label="texts.wide"
             quantity="length"
             :model-value="draft.size.width"
             @update:model-value="draft = { ...draft, size: { ...draft.size, width: $event } }"
           />
           <NumberField
-            label="High"
+            :label="texts.high"
             quantity="length"
             :model-value="draft.size.height"
             @update:model-value="draft = { ...draft, size: { ...draft.size, height: $event } }"
           />
         </div>
         <fieldset v-for="(m, i) in draft.modes" :key="i" class="mode">
-          <legend>Way {{ i + 1 }}</legend>
+          <legend>{{ texts.way(i + 1) }}</legend>
           <SelectField
-            label="Held by"
+            :label="texts.heldBy"
             :items="[
-              ...HOLDS.map((h) => ({ title: `hand: ${h}`, value: h })),
-              { title: 'another tool', value: 'shape' },
+              ...HOLDS.map((h) => ({ title: texts.hand(h), value: h })),
+              { title: texts.anotherTool, value: 'shape' },
             ]"
             :model-value="m.offer.by === 'hand' ? m.offer.hold : 'shape'"
             @update:model-value="
@@ -188,70 +189,70 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           />
           <NumberField
             v-if="m.offer.by === 'hand'"
-            label="Arm"
+            :label="texts.arm"
             quantity="length"
             :model-value="m.offer.arm"
             @update:model-value="m.offer.by === 'hand' && setMode(i, { offer: { ...m.offer, arm: $event } })"
           />
           <TextField
             v-else
-            :label="`which turns its ${m.offer.shape.form === 'drive' ? 'square' : printShape(m.offer.shape)}`"
+            :label="texts.whichTurnsIts(m.offer.shape.form === 'drive' ? 'square' : printShape(m.offer.shape))"
             figures
             :value="said(m.offer.shape)"
             :fault="wrong[`offer ${i}`]"
             @take="setShape(i, 'offer', $event)"
           />
           <TextField
-            label="Turns"
+            :label="texts.turns"
             figures
             :value="said(m.turns)"
             :fault="wrong[`turns ${i}`]"
             @take="setShape(i, 'turns', $event)"
           />
           <SelectField
-            label="Grip"
+            :label="texts.grip"
             :items="[
-              { title: 'six flats', value: 'six' },
-              { title: 'twelve points', value: 'twelve' },
-              { title: 'open, two flats', value: 'open' },
+              { title: texts.sixFlats, value: 'six' },
+              { title: texts.twelvePoints, value: 'twelve' },
+              { title: texts.openTwoFlats, value: 'open' },
               ...(m.grip === 'adjustable' ? [{ title: 'adjustable', value: 'adjustable' }] : []),
             ]"
             :model-value="m.grip"
             @update:model-value="setMode(i, { grip: GRIPS.find((g) => g === $event) ?? 'six' })"
           />
           <NumberField
-            label="Bears"
+            :label="texts.bears"
             quantity="torque"
             :max="1000"
             :model-value="m.bears"
             @update:model-value="setMode(i, { bears: $event })"
           />
           <NumberField
-            label="Reaches in"
+            :label="texts.reachesIn"
             quantity="length"
             :model-value="m.length"
             @update:model-value="setMode(i, { length: $event })"
           />
           <NumberField
-            label="Outer width"
+            :label="texts.outerWidth"
             quantity="length"
             :model-value="m.width"
             @update:model-value="setMode(i, { width: $event })"
           />
           <NumberField
-            label="Jaw thickness"
+            :label="texts.jawThickness"
             quantity="length"
             :model-value="m.thickness"
             @update:model-value="setMode(i, { thickness: $event })"
           />
           <NumberField
-            label="Hollow"
+            :label="texts.hollow"
             quantity="length"
             :model-value="m.hollow"
             @update:model-value="setMode(i, { hollow: $event })"
           />
           <NumberField
-            label="Swing (°)"
+            :label="texts.swing"
             :max="360"
             :model-value="m.step"
             @update:model-value="setMode(i, { step: $event })"
@@ -260,7 +261,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             class="tick"
             :model-value="m.swivels"
             @update:model-value="setMode(i, { swivels: $event === true })"
-            label="swivels"
+            :label="texts.swivels"
           />
           <v-btn
             variant="plain"
@@ -268,7 +269,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             class="gap"
             @click="draft = { ...draft, modes: draft.modes.filter((_, j) => j !== i) }"
           >
-            Remove this use
+            {{ texts.removeThisUse }}
           </v-btn>
         </fieldset>
         <p class="acts">
@@ -277,11 +278,11 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
             v-if="draft.modes.length < 24"
             @click="draft = { ...draft, modes: [...draft.modes, fresh()] }"
           >
-            Another way of using it
+            {{ texts.anotherWayOfUsingIt }}
           </v-btn>
         </p>
         <fieldset class="ticks">
-          <legend>What else it does</legend>
+          <legend>{{ texts.whatElseItDoes }}</legend>
           <v-checkbox
             v-for="f in FUNCTIONS"
             :key="f"
@@ -297,7 +298,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           />
         </fieldset>
         <fieldset class="ticks">
-          <legend>What matters when it is stowed</legend>
+          <legend>{{ texts.whatMattersWhenItIs }}</legend>
           <v-checkbox
             v-for="t in TRAITS"
             :key="t"
@@ -308,7 +309,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           />
         </fieldset>
         <fieldset class="ticks mode">
-          <legend>Room inside it, for what lies inside another</legend>
+          <legend>{{ texts.roomInsideItForWhat }}</legend>
           <v-checkbox
             class="tick"
             :model-value="draft.hollow !== null"
@@ -318,13 +319,13 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
                 hollow: $event === true ? { length: 50, width: 20, height: 20 } : null,
               }
             "
-            label="it is hollow"
+            :label="texts.itIsHollow"
           />
           <template v-if="draft.hollow">
             <NumberField
               v-for="side in ['length', 'width', 'height'] as const"
               :key="side"
-              :label="`Inside ${side}`"
+              :label="texts.inside(side)"
               quantity="length"
               :max="5000"
               :model-value="draft.hollow[side]"
@@ -340,23 +341,22 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           >
           <template v-else-if="reach">
             <p>
-              On this bike it turns <strong class="num">{{ reach.onHead.length }}</strong>
-              {{ reach.onHead.length === 1 ? 'head' : 'heads'
+              {{ texts.onThisBikeItTurns }} <strong class="num">{{ reach.onHead.length }}</strong>
+              {{ reach.onHead.length === 1 ? 'head' : texts.heads
               }}<template v-if="reach.onHead.length > 0">: {{ names(reach.onHead) }}</template
               >.
             </p>
-            <p v-if="reach.gained.length > 0" class="good">New within reach: {{ names(reach.gained) }}.</p>
-            <p v-if="reach.lost.length > 0" class="gap">No longer within reach: {{ names(reach.lost) }}.</p>
+            <p v-if="reach.gained.length > 0" class="good">{{ texts.newWithinReach(names(reach.gained)) }}</p>
+            <p v-if="reach.lost.length > 0" class="gap">{{ texts.noLongerWithinReach(names(reach.lost)) }}</p>
           </template>
-          <p v-else class="soft">Working out what it reaches …</p>
+          <p v-else class="soft">{{ texts.workingOutWhatItReaches }}</p>
         </div>
         <p class="caution">
-          A bent, cut or welded tool bears less than the maker's. Set what it bears low, wear eye protection, and try it
-          at home first.
+          {{ texts.aBentCutOrWelded }}
         </p>
         <p class="acts">
-          <v-btn type="submit" :disabled="!valid">Save</v-btn>
-          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+          <v-btn type="submit" :disabled="!valid">{{ texts.save }}</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
         </p>
       </form>
     </v-card>

@@ -8,6 +8,7 @@ import { useInstruments } from '../../stores/instruments';
 import { useView } from '../../stores/view';
 import { useWedge } from '../../ui/useWedge';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/match/scaleStrip';
 
 const props = defineProps<{ piece: Piece }>();
 const garage = useGarage();
@@ -40,27 +41,27 @@ function typeIn(text: string) {
     <template v-if="live && !live.lost">
       <span class="num big">{{ shown === null ? '–' : massText(view.units, shown) }}</span>
       <span class="soft"
-        >{{ live.device }}{{ still ? '' : ', settling' }}{{ live.missed ? `, ${live.missed} lines lost` : '' }}</span
+        >{{ live.device }}{{ still ? '' : texts.settling }}{{ live.missed ? texts.linesLost(live.missed) : '' }}</span
       >
-      <v-btn :disabled="!still || !sane" @click="take">Take this mass</v-btn>
+      <v-btn :disabled="!still || !sane" @click="take">{{ texts.takeThisMass }}</v-btn>
     </template>
     <template v-else>
       <span class="soft">{{
         live
-          ? `${live.device} not heard for ${live.ago} s: is it on?`
+          ? texts.notHeardForSIs(live.device, live.ago)
           : instruments.line === 'broken'
-            ? 'No connection to the server.'
-            : 'No scale connected.'
+            ? texts.noConnectionToTheServer
+            : texts.noScaleConnected
       }}</span>
       <LineField
         hide-label
-        label="What the scale shows"
+        :label="texts.whatTheScaleShows"
         figures
         placeholder="86 g"
         inputmode="decimal"
         @update:model-value="typeIn"
       />
-      <v-btn variant="tonal" :disabled="!sane" @click="take">Take it</v-btn>
+      <v-btn variant="tonal" :disabled="!sane" @click="take">{{ texts.takeIt }}</v-btn>
     </template>
   </p>
 </template>

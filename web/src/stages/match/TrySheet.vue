@@ -9,6 +9,7 @@ import { useView } from '../../stores/view';
 import DropMenu from '../../ui/DropMenu.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { toneOf } from '../../ui/words';
+import * as texts from '../../words/match/trySheet';
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -29,27 +30,27 @@ const by = () => ({ who: view.who, when: new Date().toISOString() });
 
 function works(f: Fastener) {
   garage.put(`tried ${f.name}`, 'fasteners', workedBy(f, kitChains.value[f.id] ?? [], by()));
-  notice.say(`${f.name}: tried, works`);
+  notice.say(texts.triedWorks(f.name));
 }
 function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
   const chain = answers.answer?.kitUse[f.id]?.[end === 'near' ? 0 : 1];
   if (!chain) return;
   garage.put(`${f.name}: ${what}`, 'fasteners', stoppedBy(f, what, chain, end, by()));
   view.fastenerId = f.id;
-  notice.say(`${f.name}: ${what}. The set is solved again without that.`);
+  notice.say(texts.theSetIsSolvedAgain(f.name, what));
 }
 </script>
 
 <template>
   <div class="try">
     <p class="lead">
-      Lay these <strong class="num">{{ pieces.reduce((s, k) => s + k.count, 0) }}</strong> tools on the floor, leave the
-      toolbox shut, and go round the bike. <strong class="num">{{ done }}</strong> of
-      <span class="num">{{ chosen.length }}</span> fasteners are tried.
+      {{ texts.layThese }} <strong class="num">{{ pieces.reduce((s, k) => s + k.count, 0) }}</strong>
+      {{ texts.toolsOnTheFloorLeave }} <strong class="num">{{ done }}</strong> {{ texts.of2 }}
+      <span class="num">{{ chosen.length }}</span> {{ texts.fastenersAreTried }}
     </p>
     <v-expansion-panels
       ><v-expansion-panel
-        ><v-expansion-panel-title>What to lay out</v-expansion-panel-title
+        ><v-expansion-panel-title>{{ texts.whatToLayOut }}</v-expansion-panel-title
         ><v-expansion-panel-text
           ><p class="soft">
             {{ pieces.map((k) => (k.count > 1 ? `${k.piece.name} ×${k.count}` : k.piece.name)).join(', ') }}
@@ -57,7 +58,7 @@ function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
         ></v-expansion-panel
       ></v-expansion-panels
     >
-    <p v-if="chosen.length > 0 && open.length === 0" class="empty good">Every head that the kit turns was tried.</p>
+    <p v-if="chosen.length > 0 && open.length === 0" class="empty good">{{ texts.everyHeadThatTheKit }}</p>
     <div v-for="f in open" :key="f.id" class="row try-row" :class="{ picked: f.id === view.fastenerId }">
       <HeadGlyph :head="f.head" :tone="toneOf(f)" />
       <v-btn variant="text" class="text" @click="view.fastenerId = f.id">
@@ -67,8 +68,8 @@ function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
         <span class="sub">{{ words(f) }}</span>
       </v-btn>
       <span class="acts">
-        <v-btn :aria-label="`${f.name} works`" @click="works(f)">Works</v-btn>
-        <DropMenu label="Stopped…" :name="`${f.name}: what stopped it`" hint="What stopped it" quiet>
+        <v-btn :aria-label="texts.works(f.name)" @click="works(f)">{{ texts.works2 }}</v-btn>
+        <DropMenu :label="texts.stopped" :name="texts.whatStoppedIt(f.name)" :hint="texts.whatStoppedIt2" quiet>
           <v-list-item v-for="s in STOPPED" :key="s" role="menuitem" @click="stopped(f, s, 'near')">{{
             s
           }}</v-list-item>
@@ -79,7 +80,7 @@ function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
               role="menuitem"
               @click="stopped(f, s, 'far')"
             >
-              far end: {{ s }}
+              {{ texts.farEnd(s) }}
             </v-list-item>
           </template>
         </DropMenu>

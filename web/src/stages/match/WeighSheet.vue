@@ -11,6 +11,7 @@ import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { massText } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/match/weighSheet';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -31,38 +32,40 @@ function why(title: string, d: Difference, what: string) {
   explain.show({
     title,
     value: massText(view.units, Math.abs(d.grams)),
-    formula: `grams of the lightest set as it is, less grams of the lightest set ${what}; both proven`,
+    formula: texts.gramsOfTheLightestSet(what),
     inputs: [
-      { name: 'tools of the lightest set now', value: massText(view.units, weighs.result?.mass ?? 0) },
-      { name: 'and then', value: massText(view.units, (weighs.result?.mass ?? 0) - d.grams) },
+      { name: texts.toolsOfTheLightestSet, value: massText(view.units, weighs.result?.mass ?? 0) },
+      { name: texts.andThen, value: massText(view.units, (weighs.result?.mass ?? 0) - d.grams) },
       { name: 'leaves', value: d.leaves.join(', ') || 'nothing' },
       { name: 'comes', value: d.comes.join(', ') || 'nothing' },
     ],
-    source: 'difference of two optima; masses and prices are typical values until you weigh and pay',
+    source: texts.differenceOfTwoOptimaMasses,
   });
 }
 function buy(model: PieceModel) {
-  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), note: 'to buy' }));
-  notice.say(`${model.name} is in the toolbox, noted "to buy"`);
+  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), note: texts.toBuy }));
+  notice.say(texts.isInTheToolboxNoted(model.name));
 }
 </script>
 
 <template>
   <div>
     <div v-if="!weighs.result && weighs.progress === null" class="start">
-      <p>Which bolt, which mark, which purchase changes the weight, solved one by one.</p>
+      <p>{{ texts.whichBoltWhichMarkWhich }}</p>
       <p v-if="weighs.failed" class="gap">{{ weighs.failed }}</p>
-      <p><v-btn @click="weighs.start()">Work it out</v-btn></p>
+      <p>
+        <v-btn @click="weighs.start()">{{ texts.workItOut }}</v-btn>
+      </p>
     </div>
     <div v-else-if="!weighs.result" class="start">
-      <WorkBar says="Calculating with and without …" :share="weighs.progress ?? 0" @stop="weighs.stop()" />
+      <WorkBar :says="texts.calculatingWithAndWithout" :share="weighs.progress ?? 0" @stop="weighs.stop()" />
     </div>
     <template v-else>
       <div class="sheet-head">
-        <h2>If you swapped this bolt for a common size</h2>
+        <h2>{{ texts.ifYouSwappedThisBolt }}</h2>
         <span class="num soft">{{ weighs.result.swaps.length }}</span>
       </div>
-      <p v-if="weighs.result.swaps.length === 0" class="empty">No tool is carried for a single bolt.</p>
+      <p v-if="weighs.result.swaps.length === 0" class="empty">{{ texts.noToolIsCarriedFor }}</p>
       <div v-for="s in weighs.result.swaps" :key="s.fastener.id" class="row weigh">
         <HeadGlyph :head="s.fastener.head" :size="30" />
         <v-btn variant="text" @click="view.fastenerId = s.fastener.id">
@@ -72,35 +75,39 @@ function buy(model: PieceModel) {
           <span class="sub">{{ goes(s) }}</span>
           <span class="bar"><span :style="{ width: `${(s.grams / most) * 100}%` }" /></span>
         </v-btn>
-        <v-btn variant="plain" class="num" @click="why(`Changing ${s.fastener.name}`, s, 'without this fastener')">
+        <v-btn variant="plain" class="num" @click="why(`Changing ${s.fastener.name}`, s, texts.withoutThisFastener)">
           −{{ massText(view.units, s.grams) }}<small class="soft">{{ saving(s.euros) }}</small>
         </v-btn>
       </div>
       <div class="sheet-head">
-        <h2>The purchase that drops the most</h2>
-        <span class="soft">{{ weighs.result.solved }} of {{ weighs.result.candidates }} solved</span>
+        <h2>{{ texts.thePurchaseThatDropsThe }}</h2>
+        <span class="soft">{{ texts.ofSolved(weighs.result.solved, weighs.result.candidates) }}</span>
       </div>
-      <p v-if="weighs.result.purchases.length === 0" class="empty">No single tool of the catalogue makes it lighter.</p>
+      <p v-if="weighs.result.purchases.length === 0" class="empty">{{ texts.noSingleToolOfThe }}</p>
       <div v-for="p in weighs.result.purchases" :key="p.model.name" class="row weigh two">
         <span
           ><span class="title"
             >{{ p.model.name }} <span class="soft num">{{ money(p.model.price) }}</span></span
           ><span class="sub">{{ goes(p) }}</span></span
         >
-        <v-btn variant="plain" class="num" @click="why(p.model.name, p, 'with it in the toolbox')">
+        <v-btn variant="plain" class="num" @click="why(p.model.name, p, texts.withItInTheToolbox)">
           −{{ massText(view.units, p.grams) }}
         </v-btn>
-        <v-btn variant="tonal" :aria-label="`Put ${p.model.name} in the toolbox`" @click="buy(p.model)"> Buy </v-btn>
+        <v-btn variant="tonal" :aria-label="texts.putInTheToolbox(p.model.name)" @click="buy(p.model)">
+          {{ texts.buy }}
+        </v-btn>
       </div>
       <template v-if="weighs.result.marks.length > 0">
-        <div class="sheet-head"><h2>What your marks cost</h2></div>
+        <div class="sheet-head">
+          <h2>{{ texts.whatYourMarksCost }}</h2>
+        </div>
         <div v-for="m in weighs.result.marks" :key="m.piece.id" class="row weigh two">
           <span
             ><span class="title"
               >{{ m.piece.name }} <span class="soft">{{ m.piece.mark }}</span></span
-            ><span class="sub">{{ goes(m) || 'it would be carried in any case' }}</span></span
+            ><span class="sub">{{ goes(m) || texts.itWouldBeCarriedIn }}</span></span
           >
-          <v-btn variant="plain" class="num" @click="why(m.piece.name, m, 'without this mark')">
+          <v-btn variant="plain" class="num" @click="why(m.piece.name, m, texts.withoutThisMark)">
             {{ massText(view.units, m.grams) }}
           </v-btn>
           <span />

@@ -8,6 +8,7 @@ import { useProof } from '../../stores/proof';
 import { today } from '../../ui/day';
 import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import * as texts from '../../words/prove/checkAnswer';
 
 const props = defineProps<{ check: CheckDue; large?: boolean }>();
 const emit = defineEmits<{ answered: [] }>();
@@ -42,7 +43,7 @@ function compare() {
   const doc = garage.doc;
   const read = gaugeSchema.safeParse({ shows: shows.value, good: good.value, on: today() });
   if (!doc || !read.success) return;
-  if (garage.edit('gauge compared', [], { ...doc.garage, gauge: read.data })) say('ok');
+  if (garage.edit(texts.gaugeCompared, [], { ...doc.garage, gauge: read.data })) say('ok');
 }
 defineExpose({ say, press });
 </script>
@@ -50,26 +51,30 @@ defineExpose({ say, press });
 <template>
   <div class="answer" :class="{ large }">
     <div v-if="check.key === 'gauge'" class="gauge">
-      <NumberField v-model="shows" label="Yours shows" quantity="pressure" :min="20" :max="900" />
-      <NumberField v-model="good" label="The good one shows" quantity="pressure" :min="20" :max="900" />
-      <v-btn @click="compare">Save both readings</v-btn>
+      <NumberField v-model="shows" :label="texts.yoursShows" quantity="pressure" :min="20" :max="900" />
+      <NumberField v-model="good" :label="texts.theGoodOneShows" quantity="pressure" :min="20" :max="900" />
+      <v-btn @click="compare">{{ texts.saveBothReadings }}</v-btn>
     </div>
     <form v-if="saying" class="words" @submit.prevent="say(saying)">
       <LineField
         v-model="note"
-        :label="saying === 'found' ? 'What was found' : 'Why it is skipped'"
+        :label="saying === 'found' ? texts.whatWasFound : texts.whyItIsSkipped"
         maxlength="300"
         autofocus
       />
       <p class="acts">
-        <v-btn type="submit">{{ saying === 'found' ? 'Save' : 'Skip it' }}</v-btn>
-        <v-btn variant="tonal" @click="saying = null">Back</v-btn>
+        <v-btn type="submit">{{ saying === 'found' ? texts.save : texts.skipIt }}</v-btn>
+        <v-btn variant="tonal" @click="saying = null">{{ texts.back }}</v-btn>
       </p>
     </form>
     <p v-else class="acts">
-      <v-btn v-if="check.key !== 'gauge'" @click="say('ok')">Fine<span v-if="large" class="key">1</span></v-btn>
-      <v-btn variant="tonal" @click="press('found')">Found something<span v-if="large" class="key">2</span></v-btn>
-      <v-btn variant="tonal" @click="press('skipped')">Skip<span v-if="large" class="key">3</span></v-btn>
+      <v-btn v-if="check.key !== 'gauge'" @click="say('ok')"
+        >{{ texts.fine }}<span v-if="large" class="key">1</span></v-btn
+      >
+      <v-btn variant="tonal" @click="press('found')"
+        >{{ texts.foundSomething }}<span v-if="large" class="key">2</span></v-btn
+      >
+      <v-btn variant="tonal" @click="press('skipped')">{{ texts.skip }}<span v-if="large" class="key">3</span></v-btn>
     </p>
   </div>
 </template>

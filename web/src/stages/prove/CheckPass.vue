@@ -9,6 +9,7 @@ import BikeDrawing from '../../ui/BikeDrawing.vue';
 import { hoursText } from '../../words/prove';
 import CheckAnswer from './CheckAnswer.vue';
 import './fullScreen.css';
+import * as texts from '../../words/prove/checkPass';
 
 const props = defineProps<{ what: 'evening' | 'before'; told: ProofTold }>();
 const emit = defineEmits<{ close: [] }>();
@@ -34,7 +35,7 @@ const station = computed<Station | null>(() =>
 const whereText = computed(() =>
   station.value
     ? STATION_NAMES[station.value]
-    : { bags: 'Bags', kit: 'The kit', table: 'At the table' }[now.value?.where as 'bags' | 'kit' | 'table'],
+    : { bags: texts.bags, kit: texts.theKit, table: texts.atTheTable }[now.value?.where as 'bags' | 'kit' | 'table'],
 );
 const answer = ref<InstanceType<typeof CheckAnswer>>();
 function onKey(event: KeyboardEvent) {
@@ -59,19 +60,19 @@ useEventListener('keydown', onKey);
     :model-value="true"
     fullscreen
     no-click-animation
-    :aria-label="what === 'evening' ? 'Evening round' : 'Before leaving'"
+    :aria-label="what === 'evening' ? texts.eveningRound : texts.beforeLeaving"
     @update:model-value="emit('close')"
   >
     <div class="full-screen pass" :data-at="at">
       <div class="top-line">
-        <h1>{{ what === 'evening' ? 'Evening round' : 'Before leaving' }}</h1>
+        <h1>{{ what === 'evening' ? texts.eveningRound : texts.beforeLeaving }}</h1>
         <span class="num soft">{{ Math.min(at + 1, list.length) }}/{{ list.length }}</span>
-        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </div>
       <v-progress-linear
         :model-value="list.length > 0 ? (at / list.length) * 100 : 100"
         height="4"
-        aria-label="Checks gone through"
+        :aria-label="texts.checksGoneThrough"
       />
       <template v-if="now">
         <div class="middle">
@@ -81,7 +82,7 @@ useEventListener('keydown', onKey);
           <p class="how">{{ view.inWords(now.how) }}</p>
           <p class="soft">
             {{ view.inWords(now.why)
-            }}<template v-if="now.guards * 60 >= 1"> It guards {{ hoursText(now.guards) }}.</template>
+            }}<template v-if="now.guards * 60 >= 1"> {{ texts.itGuards(hoursText(now.guards)) }}</template>
           </p>
           <BikeDrawing
             v-if="garage.bike && station"
@@ -95,14 +96,16 @@ useEventListener('keydown', onKey);
         <div class="presses">
           <CheckAnswer ref="answer" :check="now" large @answered="at++" />
           <p class="acts">
-            <v-btn variant="plain" :disabled="at === 0" @click="at--">Back</v-btn>
-            <v-btn variant="plain" @click="at++">Later</v-btn>
+            <v-btn variant="plain" :disabled="at === 0" @click="at--">{{ texts.back }}</v-btn>
+            <v-btn variant="plain" @click="at++">{{ texts.later }}</v-btn>
           </p>
         </div>
       </template>
       <div v-else class="middle">
-        <h2 class="big">That was all.</h2>
-        <p class="acts"><v-btn @click="emit('close')">Close</v-btn></p>
+        <h2 class="big">{{ texts.thatWasAll }}</h2>
+        <p class="acts">
+          <v-btn @click="emit('close')">{{ texts.close }}</v-btn>
+        </p>
       </div>
     </div>
   </v-dialog>

@@ -12,6 +12,7 @@ import { hoursText, STANDING_WORDS, whenText } from '../../words/prove';
 import CheckAnswer from './CheckAnswer.vue';
 import CheckPass from './CheckPass.vue';
 import ReminderForm from './ReminderForm.vue';
+import * as texts from '../../words/prove/checksSheet';
 
 const props = defineProps<{ told: ProofTold }>();
 const garage = useGarage();
@@ -20,10 +21,10 @@ const view = useView();
 const passing = ref<'evening' | 'before' | null>(null);
 const km = (v: number) => withUnit(view.units, 'distance', v);
 const GROUPS = [
-  { key: 'before leaving', name: 'Before leaving' },
-  { key: 'each evening', name: 'Each evening' },
-  { key: 'after some km', name: 'By distance' },
-  { key: 'on a date', name: 'On a date' },
+  { key: 'before leaving', name: texts.beforeLeaving },
+  { key: 'each evening', name: texts.eachEvening },
+  { key: 'after some km', name: texts.byDistance },
+  { key: 'on a date', name: texts.onADate },
 ] as const;
 const groups = computed(() =>
   GROUPS.map((g) => ({ ...g, list: props.told.checks.filter((k) => k.when === g.key) })).filter(
@@ -38,7 +39,7 @@ function leave(day: string) {
   const trip = garage.trip;
   if (!trip) return;
   const checked = tripSchema.safeParse({ ...trip, leaves: day === '' ? null : day });
-  if (checked.success) garage.put('the day of leaving', 'trips', checked.data);
+  if (checked.success) garage.put(texts.theDayOfLeaving, 'trips', checked.data);
 }
 const why = (k: CheckDue) => (k.guards * 60 >= 1 ? `guards ${hoursText(k.guards)}` : '');
 </script>
@@ -47,21 +48,21 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? `guards ${hoursText(k.guards)
   <div>
     <section v-if="garage.trip">
       <LineField
-        label="You leave on"
+        :label="texts.youLeaveOn"
         kind="date"
         :model-value="garage.trip.leaves ?? ''"
         @change="leave(($event.target as HTMLInputElement).value)"
       />
       <p v-if="!garage.trip.leaves" class="soft small">
-        With the day, each check has a date, and the calendar is filled.
+        {{ texts.withTheDayEachCheck }}
       </p>
       <p class="acts">
-        <v-btn :disabled="before.length === 0" @click="passing = 'before'"
-          >Walk round: {{ before.length }} before leaving</v-btn
-        >
-        <v-btn variant="tonal" :disabled="evening.length === 0" @click="passing = 'evening'"
-          >Evening round: {{ evening.length }}</v-btn
-        >
+        <v-btn :disabled="before.length === 0" @click="passing = 'before'">{{
+          texts.walkRoundBeforeLeaving(before.length)
+        }}</v-btn>
+        <v-btn variant="tonal" :disabled="evening.length === 0" @click="passing = 'evening'">{{
+          texts.eveningRound(evening.length)
+        }}</v-btn>
       </p>
     </section>
     <section v-for="g in groups" :key="g.key">
@@ -88,16 +89,16 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? `guards ${hoursText(k.guards)
             <p class="soft">{{ view.inWords(k.why) }}</p>
             <p v-if="k.caution" class="caution">{{ k.caution }}</p>
             <p v-if="k.last" class="soft">
-              Last: {{ k.last.on.slice(0, 10) }}, {{ k.last.result }}{{ k.last.note ? `: ${k.last.note}` : '' }}
-              <template v-if="proof.people.length > 1"
-                >, by {{ proof.people.find((p) => p.value === k.last!.who)?.title ?? 'somebody' }}</template
-              >
+              {{ texts.last(k.last.on.slice(0, 10), k.last.result, k.last.note ? `: ${k.last.note}` : '') }}
+              <template v-if="proof.people.length > 1">{{
+                texts.by(proof.people.find((p) => p.value === k.last!.who)?.title ?? texts.somebody)
+              }}</template>
             </p>
             <CheckAnswer :check="k" />
             <p v-if="k.own">
-              <v-btn variant="plain" @click="garage.remove(`delete ${k.name}`, { table: 'reminders', id: k.key })"
-                >Delete this check</v-btn
-              >
+              <v-btn variant="plain" @click="garage.remove(`delete ${k.name}`, { table: 'reminders', id: k.key })">{{
+                texts.deleteThisCheck
+              }}</v-btn>
             </p>
           </div>
         </li>
@@ -105,8 +106,7 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? `guards ${hoursText(k.guards)
     </section>
     <ReminderForm />
     <p class="soft foot">
-      {{ counted(told.checks.length, 'check') }} made from your bike, kit and trip. They remind; they do not replace the
-      maker’s service plan.
+      {{ texts.madeFromYourBikeKit(counted(told.checks.length, 'check')) }}
     </p>
     <CheckPass v-if="passing" :what="passing" :told="told" @close="passing = null" />
   </div>

@@ -21,6 +21,7 @@ import { timesOf } from '../../stores/proveEdits';
 import { useView } from '../../stores/view';
 import { counted, percent } from '../../ui/words';
 import { clockText, hoursText, minutesText, STUCK_WORDS } from '../../words/prove';
+import * as texts from '../../words/prove/drillEnd';
 
 defineProps<{ minutes: number }>();
 const emit = defineEmits<{ close: [] }>();
@@ -83,7 +84,7 @@ function setSkill() {
   const l = learned.value;
   if (!doc || !l) return;
   const rider = { ...doc.garage.rider, skills: { ...doc.garage.rider.skills, [l.subject]: l.skill } };
-  if (garage.edit(`skill in ${l.subject}`, [], { ...doc.garage, rider })) notice.say(`Skill in ${l.subject} is set.`);
+  if (garage.edit(texts.skillIn(l.subject), [], { ...doc.garage, rider })) notice.say(texts.skillInIsSet(l.subject));
 }
 /** Writes down what the drill showed; also where one leaves without pressing it. */
 function finish() {
@@ -102,55 +103,62 @@ defineExpose({ finish });
 <template>
   <div class="end">
     <h2 v-if="real" class="big">
-      Planned <span class="num">{{ minutesText(d.planned) }}</span>, {{ nth }} time
+      {{ texts.planned }} <span class="num">{{ minutesText(d.planned) }}</span>{{ texts.time(nth) }}
       <span class="num">{{ minutesText(minutes) }}</span>
     </h2>
     <h2 v-else class="big">
-      {{ d.state === 'given up' ? 'Stopped' : writes ? 'Fixed' : pressed ? 'Only pressed through' : 'Dry run done' }}
+      {{
+        d.state === 'given up'
+          ? texts.stopped
+          : writes
+            ? texts.fixed
+            : pressed
+              ? texts.onlyPressedThrough
+              : texts.dryRunDone
+      }}
     </h2>
     <p v-if="real && pace" class="line">
-      Next time about <strong class="num">{{ minutesText(d.planned * pace.factor) }}</strong>, four times in five
-      between {{ minutesText(d.planned * pace.low) }} and {{ minutesText(d.planned * pace.high) }}
-      <span class="soft">(before: {{ minutesText(d.planned * (before?.factor ?? 1)) }})</span>. Every figure of this
-      repair goes by it now.
+      {{ texts.nextTimeAbout }} <strong class="num">{{ minutesText(d.planned * pace.factor) }}</strong>{{
+        texts.fourTimesInFiveBetween(minutesText(d.planned * pace.low), minutesText(d.planned * pace.high))
+      }}
+      <span class="soft">{{ texts.before(minutesText(d.planned * (before?.factor ?? 1))) }}</span>{{
+        texts.everyFigureOfThisRepair
+      }}
     </p>
     <p v-if="times.length > 1" class="line">
-      All your times: <span class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</span>.
+      {{ texts.allYourTimes }} <span class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</span>.
     </p>
     <p v-if="writes && !real" class="line soft">
-      Its clock ran for under a tenth of what was planned, so it sets no time. What was used and turned is written down.
+      {{ texts.itsClockRanForUnder }}
     </p>
     <p v-else-if="!real" class="line soft">
-      <template v-if="pressed">It took under a tenth of what was planned: nobody did it in that. </template>It proves
-      nothing and sets no time; what you were stuck over is written down all the same.
+      <template v-if="pressed">{{ texts.itTookUnderATenth }} </template>{{ texts.itProvesNothingAndSets }}
     </p>
     <p v-if="real && ready" class="line">
-      Ready: <strong class="num">{{ percent(ready.was) }}</strong> →
+      {{ texts.ready }} <strong class="num">{{ percent(ready.was) }}</strong> →
       <strong class="num good">{{ percent(ready.now) }}</strong>
-      <template v-if="ready.now <= ready.was + 1e-9 && d.stuck.length > 0"
-        >: you were stuck, so the kit is not shown to do it</template
-      >.
+      <template v-if="ready.now <= ready.was + 1e-9 && d.stuck.length > 0">{{ texts.youWereStuckSoThe }}</template>.
       <template v-if="atStake !== null && answers.figures && Math.abs(answers.figures.atStake - atStake) >= 0.005">
-        Hours at risk: <span class="num">{{ hoursText(atStake) }}</span> →
+        {{ texts.hoursAtRisk }} <span class="num">{{ hoursText(atStake) }}</span> →
         <span class="num">{{ hoursText(answers.figures.atStake) }}</span>.
       </template>
     </p>
     <section v-if="d.stuck.length > 0">
-      <h3>Stuck</h3>
+      <h3>{{ texts.stuck }}</h3>
       <ul>
         <li v-for="(s, i) in d.stuck" :key="i">
-          Step {{ s.step + 1 }}: {{ STUCK_WORDS[s.reason].name.toLowerCase()
+          {{ texts.step(s.step + 1, STUCK_WORDS[s.reason].name.toLowerCase())
           }}<template v-if="s.item">, {{ s.item }}</template>
         </li>
       </ul>
     </section>
     <template v-if="writes && ending && !taken">
       <section v-if="ending.proven.length > 0">
-        <h3>{{ counted(ending.proven.length, 'head is', 'heads are') }} proven</h3>
+        <h3>{{ texts.proven(counted(ending.proven.length, texts.headIs, texts.headsAre)) }}</h3>
         <p>{{ ending.proven.join(', ') }}</p>
       </section>
       <section v-if="spares.length > 0">
-        <h3>Really used up</h3>
+        <h3>{{ texts.reallyUsedUp }}</h3>
         <v-checkbox
           v-for="s in spares"
           :key="s.kind"
@@ -160,32 +168,34 @@ defineExpose({ finish });
         />
       </section>
       <section v-if="ending.watch || !watchIt">
-        <h3>Look at it again</h3>
+        <h3>{{ texts.lookAtItAgain }}</h3>
         <v-checkbox
           v-model="watchIt"
           :label="
             ending.watch
               ? view.inWords([
-                  `On the watch list: every `,
+                  texts.onTheWatchListEvery,
                   { quantity: 'distance', value: ending.watch.everyKm },
-                  ending.watch.lastsKm === null ? '' : '; good for ',
+                  ending.watch.lastsKm === null ? '' : texts.goodFor,
                   ...(ending.watch.lastsKm === null
                     ? []
                     : [{ quantity: 'distance' as const, value: ending.watch.lastsKm }]),
                 ])
-              : 'On the watch list'
+              : texts.onTheWatchList
           "
         />
         <p v-if="ending.watch?.caution" class="caution">{{ ending.watch.caution }}</p>
       </section>
       <p v-if="learned" class="line">
-        You were “{{ SKILL_WORDS[skillIn(garage.doc!.garage.rider, learned.subject)] }}” in {{ learned.subject }}.
-        <v-btn variant="tonal" @click="setSkill">Say “{{ SKILL_WORDS[learned.skill] }}” now</v-btn>
+        {{ texts.youWereIn(SKILL_WORDS[skillIn(garage.doc!.garage.rider, learned.subject)], learned.subject) }}
+        <v-btn variant="tonal" @click="setSkill">{{ texts.sayNow(SKILL_WORDS[learned.skill]) }}</v-btn>
       </p>
-      <p class="acts"><v-btn class="press" @click="take">Save</v-btn></p>
+      <p class="acts">
+        <v-btn class="press" @click="take">{{ texts.save }}</v-btn>
+      </p>
     </template>
     <section>
-      <h3>Step by step</h3>
+      <h3>{{ texts.stepByStep }}</h3>
       <v-table>
         <tbody>
           <tr v-for="(s, i) in r.steps.slice(0, d.seconds.length)" :key="i">

@@ -25,6 +25,7 @@ import LiesList from './LiesList.vue';
 import PlaceSpots from './PlaceSpots.vue';
 import StuckDialog from './StuckDialog.vue';
 import './fullScreen.css';
+import * as texts from '../../words/prove/drillRun';
 
 const proof = useProof();
 const garage = useGarage();
@@ -34,7 +35,7 @@ const r = computed(() => proof.rehearsed);
 const steps = computed(() => r.value?.steps ?? []);
 const step = computed(() => steps.value[d.value.step] ?? null);
 const over = computed(() => d.value.state === 'done' || d.value.state === 'given up');
-const PARTS = { 'get out': 'Unpack', out: 'Out', back: 'Back in' } as const;
+const PARTS = { 'get out': texts.unpack, out: texts.out, back: texts.backIn } as const;
 
 /** The clock on the screen: a moment of now, four times a second. */
 const moment = ref(new Date().toISOString());
@@ -65,12 +66,12 @@ function done() {
 }
 const back = () => proof.step(stepBack, 'a step back');
 const pause = () =>
-  proof.step((x, at) => (x.state === 'running' ? pauseDrill(x, at) : resumeDrill(x, at)), 'pause the drill');
+  proof.step((x, at) => (x.state === 'running' ? pauseDrill(x, at) : resumeDrill(x, at)), texts.pauseTheDrill);
 const end = () => proof.step(giveUp, `stop: ${r.value?.trouble.name ?? ''}`);
 const theEnd = ref<InstanceType<typeof DrillEnd>>();
 function leave() {
   theEnd.value?.finish();
-  if (d.value.state === 'running') proof.step(pauseDrill, 'pause the drill');
+  if (d.value.state === 'running') proof.step(pauseDrill, texts.pauseTheDrill);
   proof.close();
 }
 function onKey(event: KeyboardEvent) {
@@ -101,29 +102,29 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
     fullscreen
     persistent
     no-click-animation
-    :aria-label="`${d.real ? 'Repair' : 'Drill'}: ${r?.trouble.name ?? ''}`"
+    :aria-label="`${d.real ? texts.repair : texts.drill}: ${r?.trouble.name ?? ''}`"
   >
     <div class="full-screen run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
       <div class="top-line">
         <h1>{{ r?.trouble.name }}</h1>
-        <p class="num clock" role="timer" :aria-label="`${Math.floor(total / 60)} minutes`">{{ clockText(total) }}</p>
-        <v-btn variant="tonal" @click="leave">{{ over ? 'Close' : 'Leave for now' }}</v-btn>
+        <p class="num clock" role="timer" :aria-label="texts.minutes(Math.floor(total / 60))">{{ clockText(total) }}</p>
+        <v-btn variant="tonal" @click="leave">{{ over ? texts.close : texts.leaveForNow }}</v-btn>
       </div>
       <DrillEnd v-if="over && r" ref="theEnd" :minutes="drillMinutes(d)" @close="leave" />
       <template v-else-if="r && step">
         <p v-for="c in cautions" :key="c" class="caution">{{ c }}</p>
         <p v-if="r.cautions.length > step.cautions.length" class="all">
           <v-btn variant="plain" :aria-expanded="everyCaution" @click="everyCaution = !everyCaution">{{
-            everyCaution ? 'Only those of this step' : counted(r.cautions.length, 'caution') + ' in all'
+            everyCaution ? texts.onlyThoseOfThisStep : counted(r.cautions.length, 'caution') + texts.inAll
           }}</v-btn>
         </p>
-        <p v-if="d.dry" class="soft">Dry run: touch each thing, turn nothing.</p>
+        <p v-if="d.dry" class="soft">{{ texts.dryRunTouchEachThing }}</p>
         <div class="step">
           <p class="where-in soft">
-            {{ PARTS[step.part] }} · step {{ d.step + 1 }} of {{ steps.length }}
+            {{ texts.stepOf(PARTS[step.part], d.step + 1, steps.length) }}
             <span class="num">{{ clockText(here) }}</span>
           </p>
-          <v-progress-linear :model-value="(d.step / steps.length) * 100" height="4" aria-label="Steps done" />
+          <v-progress-linear :model-value="(d.step / steps.length) * 100" height="4" :aria-label="texts.stepsDone" />
           <h2 class="big" aria-live="polite">{{ step.text }}</h2>
           <p v-if="says" class="says" role="status">{{ says }}</p>
           <div class="beside">
@@ -136,12 +137,12 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
                     ><template v-if="h.fastener.count > 1"> ×{{ h.fastener.count }}</template
                     >, {{ printShape(h.fastener.head)
                     }}<small v-if="h.chains.length > 0">{{ h.chains.map((c) => c.join(' → ')).join(' + ') }}</small
-                    ><small v-else class="gap">nothing in this kit turns it</small
+                    ><small v-else class="gap">{{ texts.nothingInThisKitTurns }}</small
                     ><small v-if="h.fastener.torque"
                       >{{ view.inWords([{ quantity: 'torque', value: h.fastener.torque.value }]) }},
                       {{
                         h.fastener.torque.source === 'manual'
-                          ? 'by the manual'
+                          ? texts.byTheManual
                           : 'a typical value: the manual’s comes first'
                       }}</small
                     ></span
@@ -149,19 +150,19 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
                 </p>
                 <p v-if="n.heads.length === 0 && step.part !== 'get out'">
                   <strong>{{ n.ask }}</strong><template v-if="n.by">: {{ n.by }}</template
-                  ><span v-if="!n.ok" class="gap"> not in this kit</span>
+                  ><span v-if="!n.ok" class="gap"> {{ texts.notInThisKit }}</span>
                 </p>
                 <LiesList v-if="n.lies.length > 0" :lies="n.lies" />
                 <template v-if="n.need && proof.made">
                   <p v-if="lacks === i || !n.ok" class="instead" role="status">
-                    <strong>Instead:</strong> <InsteadOf :need="n.need" :of="proof.made" />
+                    <strong>{{ texts.instead }}</strong> <InsteadOf :need="n.need" :of="proof.made" />
                   </p>
                   <v-btn
                     v-if="n.ok"
                     variant="plain"
                     :aria-expanded="lacks === i"
                     @click="lacks = lacks === i ? null : i"
-                    >I have not got {{ n.heads.length > 0 ? 'that tool' : 'that' }}</v-btn
+                    >{{ texts.iHaveNotGot(n.heads.length > 0 ? texts.thatTool : texts.that) }}</v-btn
                   >
                 </template>
               </section>
@@ -181,22 +182,24 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
         </div>
         <div class="presses">
           <v-btn class="press done" :disabled="d.state === 'paused'" @click="done"
-            >Done <span class="key">Space</span></v-btn
+            >{{ texts.done }} <span class="key">{{ texts.space }}</span></v-btn
           >
-          <v-btn class="press" variant="tonal" @click="stuck = true">Stuck <span class="key">S</span></v-btn>
+          <v-btn class="press" variant="tonal" @click="stuck = true"
+            >{{ texts.stuck }} <span class="key">S</span></v-btn
+          >
           <v-btn class="press" variant="tonal" @click="pause"
-            >{{ d.state === 'paused' ? 'Go on' : 'Pause' }} <span class="key">P</span></v-btn
+            >{{ d.state === 'paused' ? texts.goOn : texts.pause }} <span class="key">P</span></v-btn
           >
-          <v-btn class="press" variant="tonal" :disabled="d.step === 0" @click="back">Back</v-btn>
-          <v-btn variant="plain" @click="end">{{ d.real ? 'Stop the repair' : 'Stop the drill' }}</v-btn>
+          <v-btn class="press" variant="tonal" :disabled="d.step === 0" @click="back">{{ texts.back }}</v-btn>
+          <v-btn variant="plain" @click="end">{{ d.real ? texts.stopTheRepair : texts.stopTheDrill }}</v-btn>
         </div>
       </template>
       <p v-else class="empty">
-        The trip no longer knows this repair: the drill stays saved as it is.
-        <v-btn variant="tonal" @click="end">{{ d.real ? 'Stop the repair' : 'Stop the drill' }}</v-btn>
+        {{ texts.theTripNoLongerKnows }}
+        <v-btn variant="tonal" @click="end">{{ d.real ? texts.stopTheRepair : texts.stopTheDrill }}</v-btn>
       </p>
       <p v-if="!over && r && here > r.planned * 60" class="soft">
-        Planned were {{ minutesText(r.planned) }} for all of it.
+        {{ texts.plannedWereForAllOf(minutesText(r.planned)) }}
       </p>
     </div>
     <StuckDialog

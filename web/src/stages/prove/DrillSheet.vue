@@ -7,6 +7,7 @@ import { useProof } from '../../stores/proof';
 import SelectField from '../../ui/SelectField.vue';
 import { counted, percent } from '../../ui/words';
 import { hoursText, minutesText } from '../../words/prove';
+import * as texts from '../../words/prove/drillSheet';
 
 const props = defineProps<{ told: ProofTold }>();
 const emit = defineEmits<{ rehearse: [troubleId: string]; play: [] }>();
@@ -14,9 +15,9 @@ const garage = useGarage();
 const proof = useProof();
 const TIMES = [
   { title: 'any', value: 0 },
-  { title: '15 min', value: 15 },
-  { title: '30 min', value: 30 },
-  { title: '60 min', value: 60 },
+  { title: texts.n15Min, value: 15 },
+  { title: texts.n30Min, value: 30 },
+  { title: texts.n60Min, value: 60 },
   { title: '2 h', value: 120 },
 ];
 const have = ref(0);
@@ -30,9 +31,9 @@ const share = (o: DrillOffer) => (props.told.ready.atStake > 0 ? o.proves / prop
 /** What a drill brings, in a line. */
 const brings = (o: DrillOffer): string =>
   [
-    o.proves > 0 ? `proves ${hoursText(o.proves)}` : 'proven already',
-    o.quicker * 60 >= 0.5 ? `${minutesText(o.quicker * 60)} less on this trip` : '',
-    o.times > 0 ? `done ${counted(o.times, 'time')}` : 'never done',
+    o.proves > 0 ? `proves ${hoursText(o.proves)}` : texts.provenAlready,
+    o.quicker * 60 >= 0.5 ? texts.lessOnThisTrip(minutesText(o.quicker * 60)) : '',
+    o.times > 0 ? `done ${counted(o.times, 'time')}` : texts.neverDone,
     o.wheel ? `${o.wheel} wheel` : '',
     o.on ? `on ${o.on}` : '',
   ]
@@ -43,11 +44,16 @@ const brings = (o: DrillOffer): string =>
 <template>
   <div>
     <section class="have">
-      <SelectField v-model="have" label="I have" :items="TIMES" />
-      <SelectField v-if="proof.people.length > 1" v-model="proof.who" label="Who practises" :items="proof.people" />
+      <SelectField v-model="have" :label="texts.iHave" :items="TIMES" />
+      <SelectField
+        v-if="proof.people.length > 1"
+        v-model="proof.who"
+        :label="texts.whoPractises"
+        :items="proof.people"
+      />
     </section>
     <section>
-      <h2>Worth most for the time</h2>
+      <h2>{{ texts.worthMostForTheTime }}</h2>
       <ul class="plain">
         <li v-for="(o, i) in shown" :key="o.troubleId">
           <v-btn variant="text" class="offer" @click="emit('rehearse', o.troubleId)">
@@ -63,27 +69,26 @@ const brings = (o: DrillOffer): string =>
       </ul>
       <p v-if="fitting.length > SHOWN" class="more">
         <v-btn variant="plain" @click="all = !all">{{
-          all ? 'Show fewer' : `Show ${fitting.length - SHOWN} more`
+          all ? texts.showFewer : texts.showMore(fitting.length - SHOWN)
         }}</v-btn>
       </p>
       <p v-if="fitting.length === 0" class="none">
         {{
           !garage.trip
-            ? 'Plan a trip first: it says what may break.'
+            ? texts.planATripFirstIt
             : real.length === 0
-              ? 'Nothing is left to prove with this kit.'
-              : `No drill fits ${minutesText(have)}. A round of Find it takes three minutes.`
+              ? texts.nothingIsLeftToProve
+              : texts.noDrillFitsARound(minutesText(have))
         }}
-        <v-btn variant="tonal" @click="emit('play')">Play Find it</v-btn>
+        <v-btn variant="tonal" @click="emit('play')">{{ texts.playFindIt }}</v-btn>
       </p>
       <p class="soft small">
-        Minutes are typical values until you have done it yourself; each doubling of practice takes about a fifth off. A
-        repair that nobody tried fails in 5 to 20 of 100 cases (typical values).
+        {{ texts.minutesAreTypicalValuesUntil }}
       </p>
     </section>
     <section v-if="dry.length > 0">
-      <h2>Dry run only</h2>
-      <p class="soft small">These harm a sound bike or need help: lay out each piece, and go through the steps.</p>
+      <h2>{{ texts.dryRunOnly }}</h2>
+      <p class="soft small">{{ texts.theseHarmASoundBike }}</p>
       <p class="dry">
         <v-btn
           v-for="o in dry.slice(0, 10)"

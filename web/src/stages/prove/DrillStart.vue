@@ -18,6 +18,7 @@ import { timesOf } from '../../stores/proveEdits';
 import SelectField from '../../ui/SelectField.vue';
 import { minutesText } from '../../words/prove';
 import LiesList from './LiesList.vue';
+import * as texts from '../../words/prove/drillStart';
 
 const props = defineProps<{ troubleId: string }>();
 const emit = defineEmits<{ close: []; begun: [] }>();
@@ -45,7 +46,7 @@ const ways = computed(() => {
 const picked = ref(0);
 const r = computed<Rehearsal | null>(() => ways.value[picked.value] ?? ways.value[0] ?? null);
 const name = computed(
-  () => proof.made?.exposures.find((e) => e.trouble.id === props.troubleId)?.trouble.name ?? 'Drill',
+  () => proof.made?.exposures.find((e) => e.trouble.id === props.troubleId)?.trouble.name ?? texts.drill2,
 );
 const dry = ref(false);
 const dark = ref(false);
@@ -68,13 +69,13 @@ function begin() {
     :model-value="true"
     max-width="640"
     scrollable
-    :aria-label="`Drill: ${name}`"
+    :aria-label="texts.drill(name)"
     @update:model-value="emit('close')"
   >
     <div class="dialog-card">
       <div class="head">
         <h1>{{ name }}</h1>
-        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </div>
       <template v-if="r">
         <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
@@ -82,7 +83,7 @@ function begin() {
         <SelectField
           v-if="ways.length > 1"
           v-model="picked"
-          label="Method"
+          :label="texts.method"
           :items="ways.map((w, i) => ({ title: w.way.name, value: i }))"
         />
         <p v-else>
@@ -91,42 +92,50 @@ function begin() {
         <SelectField
           v-if="either"
           v-model="wheel"
-          label="Which wheel"
+          :label="texts.whichWheel"
           :items="WHEELS.map((w) => ({ title: w, value: w }))"
         />
         <p class="times">
-          Planned <strong class="num">{{ minutesText(r.planned) }}</strong>.
+          {{ texts.planned }} <strong class="num">{{ minutesText(r.planned) }}</strong>.
           <template v-if="times.length > 0 && pace">
-            You took <strong class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</strong>: next time about
-            <strong class="num">{{ minutesText(r.planned * pace.factor) }}</strong>, four times in five between
-            {{ minutesText(r.planned * pace.low) }} and {{ minutesText(r.planned * pace.high) }}.
+            {{ texts.youTook }} <strong class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</strong>{{
+              texts.nextTimeAbout
+            }}
+            <strong class="num">{{ minutesText(r.planned * pace.factor) }}</strong>{{
+              texts.fourTimesInFiveBetween(minutesText(r.planned * pace.low), minutesText(r.planned * pace.high))
+            }}
           </template>
-          <template v-else>A typical value, until you have done it.</template>
+          <template v-else>{{ texts.aTypicalValueUntilYou }}</template>
         </p>
-        <p v-if="onScrap" class="times">Practise on {{ onScrap }}, not on the bike’s own.</p>
+        <p v-if="onScrap" class="times">{{ texts.practiseOnNotOnThe(onScrap) }}</p>
         <template v-if="r.steps[0]?.part === 'get out'">
-          <h2>What it takes, in the order of unpacking</h2>
+          <h2>{{ texts.whatItTakesInThe }}</h2>
           <LiesList :lies="r.steps[0].needs[0]!.lies" />
         </template>
         <div class="switches">
-          <v-switch v-if="!r.dry" v-model="dry" label="Dry run: turn nothing, use nothing up" />
-          <v-switch v-model="dark" label="In the dark" />
-          <SelectField v-if="proof.people.length > 1" v-model="proof.who" label="Who does it" :items="proof.people" />
+          <v-switch v-if="!r.dry" v-model="dry" :label="texts.dryRunTurnNothingUse" />
+          <v-switch v-model="dark" :label="texts.inTheDark" />
+          <SelectField
+            v-if="proof.people.length > 1"
+            v-model="proof.who"
+            :label="texts.whoDoesIt"
+            :items="proof.people"
+          />
         </div>
-        <p v-if="dry || r.dry" class="soft">A dry run finds what is missing; it proves nothing and sets no time.</p>
+        <p v-if="dry || r.dry" class="soft">{{ texts.aDryRunFindsWhat }}</p>
         <p v-else class="soft">
-          Leave the good tools in the drawer: whatever you have to fetch is a finding. The maker’s manual comes first.
+          {{ texts.leaveTheGoodToolsIn }}
         </p>
         <p class="acts">
-          <v-btn size="large" @click="begin">Begin: {{ r.steps.length }} steps</v-btn>
-          <v-btn variant="tonal" :to="{ path: '/print/repairs', query: { trouble: r.trouble.id } }"
-            >Print its sheet</v-btn
-          >
+          <v-btn size="large" @click="begin">{{ texts.beginSteps(r.steps.length) }}</v-btn>
+          <v-btn variant="tonal" :to="{ path: '/print/repairs', query: { trouble: r.trouble.id } }">{{
+            texts.printItsSheet
+          }}</v-btn>
         </p>
       </template>
       <p v-else class="empty">
-        This kit has no method for this repair. <router-link to="/kit?tab=mends">Repairs</router-link> says what each
-        way takes.
+        {{ texts.thisKitHasNoMethod }} <router-link to="/kit?tab=mends">{{ texts.repairs }}</router-link>
+        {{ texts.saysWhatEachWayTakes }}
       </p>
     </div>
   </v-dialog>

@@ -15,6 +15,7 @@ import {
 } from '@necessaire/core';
 import { counted, percent } from '../../ui/words';
 import { minutesText } from '../../words/prove';
+import * as texts from '../../words/prove/faultGame';
 
 const props = defineProps<{ of: ProveCase }>();
 const seed = ref(Math.floor(Math.random() * 1e6));
@@ -39,12 +40,12 @@ function test(id: string) {
   says.value = '';
   const may = mayTest(drill.value.search, id, left.value);
   if (may === 'no tool') {
-    says.value = `This kit has nothing for it: ${(drill.value.lacks.get(id) ?? []).join(', ')}.`;
+    says.value = texts.thisKitHasNothingFor((drill.value.lacks.get(id) ?? []).join(', '));
     return;
   }
   if (may === 'not yet') {
     const never = testOf(id).never.filter((t) => left.value.some((k) => k.trouble === t));
-    says.value = `Not yet: it may still be “${never.map(name).join('” or “')}”, and this would make it worse.`;
+    says.value = texts.notYetItMayStill(never.map(name).join('” or “'));
     return;
   }
   done.value = [...done.value, testFault(drill.value, left.value, id)];
@@ -61,8 +62,7 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
   <section class="game">
     <h2 class="big">{{ drill.search.tree.symptom }}</h2>
     <p class="soft">
-      It is one of {{ counted(odds.length, 'cause') }}. Choose the tests: each shows what it would on this fault, and
-      takes its minutes.
+      {{ texts.itIsOneOfChoose(counted(odds.length, 'cause')) }}
     </p>
     <ol v-if="done.length > 0" class="done">
       <li v-for="t in done" :key="t.test">
@@ -83,12 +83,13 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
         </li>
       </ul>
       <p class="odds soft">
-        Now:
         {{
-          odds
-            .slice(0, 4)
-            .map((o) => `${name(o.trouble)} ${percent(o.share)}`)
-            .join(', ')
+          texts.now(
+            odds
+              .slice(0, 4)
+              .map((o) => `${name(o.trouble)} ${percent(o.share)}`)
+              .join(', '),
+          )
         }}
       </p>
     </template>
@@ -96,23 +97,23 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
       <p>
         <strong class="good">{{ name(drill.cause.trouble) }}</strong>: {{ drill.cause.seen }}.
         <template v-if="odds.length > 1">
-          Nothing in this kit tells it from {{ counted(odds.length - 1, 'other cause') }}.</template
+          {{ texts.nothingInThisKitTells(counted(odds.length - 1, texts.otherCause)) }}</template
         >
       </p>
       <p>
-        You took <strong class="num">{{ minutesText(minutes) }}</strong>; the best order takes
-        <strong class="num">{{ minutesText(best.minutes) }}</strong> here, and {{ minutesText(drill.best) }} on average
-        over all causes.
+        {{ texts.youTook }} <strong class="num">{{ minutesText(minutes) }}</strong>{{ texts.theBestOrderTakes }}
+        <strong class="num">{{ minutesText(best.minutes) }}</strong>
+        {{ texts.hereAndOnAverageOver(minutesText(drill.best)) }}
       </p>
       <ol class="done">
         <li v-for="id in best.tests" :key="id">{{ testOf(id).step.text }}</li>
       </ol>
       <p v-if="lacking.length > 0" class="soft">
-        Tests of this symptom ask for what the kit lacks: {{ lacking.join(', ') }}.
+        {{ texts.testsOfThisSymptomAsk(lacking.join(', ')) }}
       </p>
-      <v-btn @click="next">Another fault</v-btn>
+      <v-btn @click="next">{{ texts.anotherFault }}</v-btn>
     </div>
-    <p class="soft">Odds are those of your trip; minutes of tests are typical values.</p>
+    <p class="soft">{{ texts.oddsAreThoseOfYour }}</p>
   </section>
 </template>
 

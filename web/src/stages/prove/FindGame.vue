@@ -19,6 +19,7 @@ import { useProof } from '../../stores/proof';
 import { useView } from '../../stores/view';
 import { counted } from '../../ui/words';
 import { clockText } from '../../words/prove';
+import * as texts from '../../words/prove/findGame';
 
 const props = defineProps<{ of: ProveCase }>();
 const garage = useGarage();
@@ -93,16 +94,16 @@ function end(ok: boolean) {
   );
   result.value = { right: ok, seconds: took, back: memory.due };
   score.value = { right: score.value.right + (ok ? 1 : 0), asked: score.value.asked + 1 };
-  garage.put('a round of Find it', 'memories', memory);
+  garage.put(texts.aRoundOfFindIt, 'memories', memory);
 }
 /** When it comes back, in words. */
 function backText(due: string): string {
   const minutes = (Date.parse(due) - Date.now()) / 60_000;
   return minutes < 90
-    ? `in ${Math.max(1, Math.round(minutes))} min`
+    ? texts.inMin(Math.max(1, Math.round(minutes)))
     : minutes < 1440 * 1.5
       ? 'tomorrow'
-      : `in ${Math.round(minutes / 1440)} days`;
+      : texts.inDays(Math.round(minutes / 1440));
 }
 const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
 </script>
@@ -110,13 +111,15 @@ const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
 <template>
   <section class="game" :data-theme="dark ? 'dark' : undefined" :class="{ night: dark }">
     <p class="soft">
-      {{ counted(cards.length, 'thing') }} of your kit, {{ known }} known by heart{{ dark ? ' in the dark' : '' }}.
+      {{ texts.ofYourKitKnownBy(counted(cards.length, 'thing'), known, dark ? texts.inTheDark : '') }}
     </p>
-    <v-switch v-model="night" label="In the dark" />
+    <v-switch v-model="night" :label="texts.inTheDark2" />
     <template v-if="card">
       <p class="clock num" role="timer">{{ clockText(result ? result.seconds : seconds) }}</p>
       <h2 class="big">{{ card.trouble }}</h2>
-      <p class="ask">{{ card.step }}. <strong>What do you take?</strong></p>
+      <p class="ask">
+        {{ card.step }}. <strong>{{ texts.whatDoYouTake }}</strong>
+      </p>
       <div class="choices">
         <v-btn
           v-for="l in choices"
@@ -129,7 +132,9 @@ const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
         >
       </div>
       <template v-if="thing !== null && right.has(thing)">
-        <p class="ask"><strong>Where does it lie?</strong></p>
+        <p class="ask">
+          <strong>{{ texts.whereDoesItLie }}</strong>
+        </p>
         <div class="choices">
           <v-btn
             v-for="p in places"
@@ -143,19 +148,27 @@ const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
         </div>
       </template>
       <p v-if="result" class="result" role="status">
-        <strong :class="result.right ? 'good' : 'gap'">{{ result.right ? 'Right' : 'Not this time' }}</strong>:
-        {{ card.lies.name }}, {{ card.lies.place }}{{ card.lies.slot ? `, slot ${card.lies.slot}` : ''
-        }}{{ card.lies.on ? `, in ${card.lies.on}` : '' }}. It comes back {{ backText(result.back) }}.
-        <v-btn @click="next">Next</v-btn>
+        <strong :class="result.right ? 'good' : 'gap'">{{ result.right ? texts.right : texts.notThisTime }}</strong>{{
+          texts.itComesBack(
+            card.lies.name,
+            card.lies.place,
+            card.lies.slot ? texts.slot(card.lies.slot) : '',
+            card.lies.on ? texts.in2(card.lies.on) : '',
+            backText(result.back),
+          )
+        }}
+        <v-btn @click="next">{{ texts.next }}</v-btn>
       </p>
-      <p class="soft">{{ score.right }} of {{ score.asked }} right this round.</p>
+      <p class="soft">{{ texts.ofRightThisRound(score.right, score.asked) }}</p>
     </template>
     <p v-else-if="score.asked > 0 || (waiting && cards.length > 0)" class="ask">
-      All is known for now{{ waiting ? `: the next comes back ${backText(waiting)}` : '' }}.
-      <v-btn variant="tonal" @click="next">Look again</v-btn>
+      {{ texts.allIsKnownForNow(waiting ? texts.theNextComesBack(backText(waiting)) : '') }}
+      <v-btn variant="tonal" @click="next">{{ texts.lookAgain }}</v-btn>
     </p>
-    <p v-else-if="cards.length > 0"><v-btn size="large" @click="next">Begin</v-btn></p>
-    <p v-else class="soft">Pack a kit in Stow first: what has a place can be asked for.</p>
+    <p v-else-if="cards.length > 0">
+      <v-btn size="large" @click="next">{{ texts.begin }}</v-btn>
+    </p>
+    <p v-else class="soft">{{ texts.packAKitInStow }}</p>
   </section>
 </template>
 

@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import { insteadOf, lendersOf, type Need, type ProveCase } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
+import * as texts from '../../words/prove/insteadOf';
 
 const props = defineProps<{ need: Need; of: ProveCase }>();
 const garage = useGarage();
@@ -22,9 +23,7 @@ const lend = computed(() => lendersOf(props.need, others.value, props.of.fastene
       >{{ x.name }} ({{ x.mind }}<template v-if="x.lies[0]">; {{ x.lies[0].place }}</template
       >).
     </span>
-    <span v-for="x in lend" :key="x.who">{{ x.who }} has it: {{ x.name }}. </span>
-    <template v-if="instead.length === 0 && lend.length === 0"
-      >Nothing in this kit does it instead: ask whoever comes by.</template
-    >
+    <span v-for="x in lend" :key="x.who">{{ texts.hasIt(x.who, x.name) }} </span>
+    <template v-if="instead.length === 0 && lend.length === 0">{{ texts.nothingInThisKitDoes }}</template>
   </span>
 </template>

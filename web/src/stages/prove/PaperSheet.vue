@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { download, fileName } from '../../ui/download';
 import { counted } from '../../ui/words';
+import * as texts from '../../words/prove/paperSheet';
 
 const props = defineProps<{ told: ProofTold }>();
 const garage = useGarage();
@@ -26,39 +27,42 @@ function save() {
     now: new Date().toISOString(),
   });
   download(fileName(trip?.name ?? bike.name, 'ics'), text, 'text/calendar');
-  notice.say('Saved. Import it again after a change: what is there is corrected.');
+  notice.say(texts.savedImportItAgainAfter);
 }
 const PAGES = [
   {
     to: '/print/checks',
-    name: 'Checks on one page',
-    says: 'with boxes to tick, in the order of the walk round the bike',
+    name: texts.checksOnOnePage,
+    says: texts.withBoxesToTickIn,
   },
   {
     to: '/print/card',
-    name: 'Pocket card',
-    says: 'sizes, torques, pressures, fluids, who and where; emergency lines to fill in',
+    name: texts.pocketCard,
+    says: texts.sizesTorquesPressuresFluidsWho,
   },
-  { to: '/print/repairs', name: 'Repair sheets', says: 'steps, places and cautions of each likely repair' },
-  { to: '/print/book', name: 'Whole trip book', says: 'all of it as one print, with a table of contents' },
-  { to: '/print', name: 'Packing list', says: 'one page by place' },
+  { to: '/print/repairs', name: texts.repairSheets, says: texts.stepsPlacesAndCautionsOf },
+  { to: '/print/book', name: texts.wholeTripBook, says: texts.allOfItAsOne },
+  { to: '/print', name: texts.packingList, says: texts.onePageByPlace },
 ];
 </script>
 
 <template>
   <div>
     <section>
-      <h2>Calendar</h2>
+      <h2>{{ texts.calendar }}</h2>
       <p v-if="garage.trip && !garage.trip.leaves">
-        Say under <router-link :to="{ path: '/prove', query: { tab: 'checks' } }">Checks</router-link> when you leave:
-        then each check has its day.
+        {{ texts.sayUnder }}
+        <router-link :to="{ path: '/prove', query: { tab: 'checks' } }">{{ texts.checks }}</router-link>
+        {{ texts.whenYouLeaveThenEach }}
       </p>
-      <p v-else>{{ counted(open.length, 'check') }} with a day, each with a reminder the evening before.</p>
-      <p class="acts"><v-btn :disabled="dated.length === 0" @click="save">Save the calendar file</v-btn></p>
-      <p class="soft">An open calendar file (.ics): import it anywhere, and again whenever something changed.</p>
+      <p v-else>{{ texts.withADayEachWith(counted(open.length, 'check')) }}</p>
+      <p class="acts">
+        <v-btn :disabled="dated.length === 0" @click="save">{{ texts.saveTheCalendarFile }}</v-btn>
+      </p>
+      <p class="soft">{{ texts.anOpenCalendarFileIcs }}</p>
     </section>
     <section>
-      <h2>Paper</h2>
+      <h2>{{ texts.paper }}</h2>
       <ul class="plain">
         <li v-for="p in PAGES" :key="p.to">
           <v-btn variant="text" class="page" :to="p.to"

@@ -5,6 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import type { Proof, ProofTold } from '@necessaire/core';
 import { counted, percent } from '../../ui/words';
 import { hoursText, NO_PROOF_WORDS } from '../../words/prove';
+import * as texts from '../../words/prove/proofPicture';
 
 const props = defineProps<{ told: ProofTold }>();
 const emit = defineEmits<{ rehearse: [troubleId: string] }>();
@@ -16,8 +17,8 @@ const parts = computed(() => {
   const x = scaleLinear([0, Math.max(atStake, 1e-9)], [0, 100]);
   return [
     { key: 'proven', name: 'proven', hours: proven, from: 0, wide: x(proven) },
-    { key: 'planned', name: 'only planned', hours: saved - proven, from: x(proven), wide: x(saved - proven) },
-    { key: 'lost', name: 'lost anyway', hours: atStake - saved, from: x(saved), wide: x(atStake - saved) },
+    { key: 'planned', name: texts.onlyPlanned, hours: saved - proven, from: x(proven), wide: x(saved - proven) },
+    { key: 'lost', name: texts.lostAnyway, hours: atStake - saved, from: x(saved), wide: x(atStake - saved) },
   ];
 });
 const most = computed(() => Math.max(...ready.value.troubles.map((p) => p.atStake), 1e-9));
@@ -26,9 +27,9 @@ const rest = computed(() => ready.value.troubles.slice(SHOWN));
 const x = computed(() => scaleLinear([0, most.value], [0, 100]));
 /** What is said of a trouble: how far its repair is shown to work. */
 function says(p: Proof): string {
-  if (p.by !== null) return p.proven < p.saved - 1e-6 ? `proven: ${p.by}, in part` : `proven: ${p.by}`;
+  if (p.by !== null) return p.proven < p.saved - 1e-6 ? texts.provenInPart(p.by) : `proven: ${p.by}`;
   if (p.lapsed !== null) return NO_PROOF_WORDS[p.lapsed];
-  return p.way === null ? 'this kit has no method for it' : p.way;
+  return p.way === null ? texts.thisKitHasNoMethod : p.way;
 }
 </script>
 
@@ -56,7 +57,7 @@ function says(p: Proof): string {
         {{ p.name }} <span class="num">{{ hoursText(p.hours) }}</span></span
       >
     </p>
-    <ul class="rows" aria-label="Problems by the hours at risk">
+    <ul class="rows" :aria-label="texts.problemsByTheHoursAt">
       <li v-for="p in rows" :key="p.troubleId">
         <v-btn
           variant="text"
@@ -90,12 +91,12 @@ function says(p: Proof): string {
     </ul>
     <p v-if="rest.length > 0" class="soft more">
       <v-btn variant="plain" :aria-expanded="all" @click="all = !all">{{
-        all ? 'Show fewer' : `Show ${counted(rest.length, 'more', 'more')}`
+        all ? texts.showFewer : texts.show(counted(rest.length, 'more', 'more'))
       }}</v-btn>
       <template v-if="!all">
-        , together
-        {{ percent(rest.reduce((s, p) => s + p.atStake, 0) / Math.max(ready.atStake, 1e-9)) }} of the hours at
-        stake</template
+        {{
+          texts.togetherOfTheHoursAt(percent(rest.reduce((s, p) => s + p.atStake, 0) / Math.max(ready.atStake, 1e-9)))
+        }}</template
       >
     </p>
   </div>

@@ -16,6 +16,7 @@ import PaperSheet from './PaperSheet.vue';
 import ProofPicture from './ProofPicture.vue';
 import WatchSheet from './WatchSheet.vue';
 import './prove.css';
+import * as texts from '../../words/prove/proveView';
 
 /** Only where there is nothing to show yet. */
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
@@ -24,11 +25,11 @@ const garage = useGarage();
 const answers = useAnswer();
 const proof = useProof();
 const TABS = {
-  drills: 'Drills',
-  checks: 'Checks',
-  watch: 'Watch list',
-  games: 'Games',
-  paper: 'Calendar and paper',
+  drills: texts.drills,
+  checks: texts.checks,
+  watch: texts.watchList,
+  games: texts.games,
+  paper: texts.calendarAndPaper,
 } as const;
 const tab = useTab(Object.keys(TABS) as (keyof typeof TABS)[]);
 const told = computed(() => proof.told);
@@ -48,30 +49,30 @@ const overdue = computed(
   <div class="stage">
     <section class="picture prove" :data-working="answers.busy ? 'yes' : 'no'">
       <div class="stage-head">
-        <h1>What is proven, and what only planned</h1>
-        <p v-if="!garage.trip">Plan a trip first: what may go wrong on it is what there is to practise.</p>
+        <h1>{{ texts.whatIsProvenAndWhat }}</h1>
+        <p v-if="!garage.trip">{{ texts.planATripFirstWhat }}</p>
         <p v-else-if="told && told.ready.share !== null" role="status">
-          <strong class="num ready">{{ percent(told.ready.share) }}</strong> of the
-          <span class="num">{{ hoursText(told.ready.atStake) }}</span> at risk are saved by repairs that you have really
-          done with this kit.
+          <strong class="num ready">{{ percent(told.ready.share) }}</strong> {{ texts.ofThe }}
+          <span class="num">{{ hoursText(told.ready.atStake) }}</span> {{ texts.atRiskAreSavedBy }}
           <template v-if="best && bestId">
-            The quickest way up:
+            {{ texts.theQuickestWayUp }}
             <v-btn variant="plain" @click="chosen = bestId">{{ best.name }}</v-btn>,
-            <strong class="num good">+{{ percent(best.share) }}</strong> in {{ minutesText(best.minutes) }}.
+            <strong class="num good">+{{ percent(best.share) }}</strong> {{ texts.in2(minutesText(best.minutes)) }}
           </template>
         </p>
-        <p v-else-if="told">Add legs to the trip: what may go wrong on them is what there is to practise.</p>
+        <p v-else-if="told">{{ texts.addLegsToTheTrip }}</p>
         <NextStage />
       </div>
       <p v-if="open && !proof.drill" class="open-drill">
         <span
-          >A drill is open: <strong>{{ openName }}</strong>, step {{ open.step + 1 }}.</span
+          >{{ texts.aDrillIsOpen }} <strong>{{ openName }}</strong>{{ texts.step(open.step + 1) }}</span
         >
-        <v-btn @click="proof.takeUp(open)">Go on</v-btn>
+        <v-btn @click="proof.takeUp(open)">{{ texts.goOn }}</v-btn>
       </p>
       <p v-if="overdue.length > 0" class="open-drill">
         <span
-          ><strong class="gap">{{ counted(overdue.length, 'check needs', 'checks need') }} you:</strong>{{ ' ' }}
+          ><strong class="gap">{{ texts.you(counted(overdue.length, texts.checkNeeds, texts.checksNeed)) }}</strong
+          >{{ ' ' }}
           {{
             overdue
               .slice(0, 3)
@@ -79,20 +80,19 @@ const overdue = computed(
               .join(', ')
           }}{{ overdue.length > 3 ? ' …' : '' }}.</span
         >
-        <v-btn variant="tonal" @click="tab = 'checks'">Open checks</v-btn>
+        <v-btn variant="tonal" @click="tab = 'checks'">{{ texts.openChecks }}</v-btn>
       </p>
       <template v-if="garage.trip && told && told.ready.troubles.length > 0">
         <ProofPicture :told="told" @rehearse="chosen = $event" />
         <p class="caution">
-          Practise on level ground with the engine cold; nobody is under a lifted bike. The maker’s manual comes first,
-          and after work on axle, brake or steering the torque wrench does.
+          {{ texts.practiseOnLevelGroundWith }}
         </p>
       </template>
-      <EmptyStage v-else-if="!garage.trip" stage="prove" :act="{ label: 'Plan a trip', to: '/trip' }" />
-      <p v-else-if="garage.trip && !told" class="empty">Working out the kit …</p>
+      <EmptyStage v-else-if="!garage.trip" stage="prove" :act="{ label: texts.planATrip, to: '/trip' }" />
+      <p v-else-if="garage.trip && !told" class="empty">{{ texts.workingOutTheKit }}</p>
     </section>
-    <section class="sheet prove-sheet" aria-label="Practise and check">
-      <v-tabs v-model="tab" class="tabs" show-arrows aria-label="What to look at">
+    <section class="sheet prove-sheet" :aria-label="texts.practiseAndCheck">
+      <v-tabs v-model="tab" class="tabs" show-arrows :aria-label="texts.whatToLookAt">
         <v-tab v-for="(name, key) in TABS" :key="key" :value="key">{{ name }}</v-tab>
       </v-tabs>
       <template v-if="told">
@@ -102,7 +102,7 @@ const overdue = computed(
         <GamesSheet v-else-if="tab === 'games'" />
         <PaperSheet v-else :told="told" />
       </template>
-      <p v-else class="empty">Working out the kit …</p>
+      <p v-else class="empty">{{ texts.workingOutTheKit }}</p>
     </section>
     <DrillStart v-if="chosen && !proof.drill" :trouble-id="chosen" @close="chosen = null" @begun="chosen = null" />
     <DrillRun v-if="proof.drill" />

@@ -8,6 +8,7 @@ import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { OCCASION_WORDS } from '../../words/prove';
+import * as texts from '../../words/prove/reminderForm';
 
 const garage = useGarage();
 const open = ref(false);
@@ -39,35 +40,35 @@ function add() {
 
 <template>
   <section>
-    <v-btn v-if="!open" variant="tonal" @click="open = true">Add a check of your own</v-btn>
+    <v-btn v-if="!open" variant="tonal" @click="open = true">{{ texts.addACheckOfYour }}</v-btn>
     <form v-else @submit.prevent="add">
-      <LineField v-model="name" label="What to look at" maxlength="120" autofocus />
-      <LineField v-model="how" label="How" maxlength="300" />
+      <LineField v-model="name" :label="texts.whatToLookAt" maxlength="120" autofocus />
+      <LineField v-model="how" :label="texts.how" maxlength="300" />
       <SelectField
         v-model="when"
-        label="When"
+        :label="texts.when"
         :items="OCCASIONS.map((o) => ({ title: OCCASION_WORDS[o], value: o }))"
       />
       <NumberField
         v-if="when === 'after some km'"
         v-model="everyKm"
-        label="Every"
+        :label="texts.every"
         quantity="distance"
         :min="1"
         :max="100000"
       />
-      <LineField v-if="when === 'on a date'" v-model="date" label="Date" kind="date" />
+      <LineField v-if="when === 'on a date'" v-model="date" :label="texts.date" kind="date" />
       <SelectField
         v-model="station"
-        label="Where"
+        :label="texts.where"
         :items="[
-          { title: 'not on the bike', value: '' as const },
+          { title: texts.notOnTheBike, value: '' as const },
           ...STATIONS.map((s) => ({ title: STATION_NAMES[s], value: s })),
         ]"
       />
       <p class="acts">
-        <v-btn type="submit" :disabled="name.trim() === ''">Add</v-btn>
-        <v-btn variant="tonal" @click="open = false">Cancel</v-btn>
+        <v-btn type="submit" :disabled="name.trim() === ''">{{ texts.add }}</v-btn>
+        <v-btn variant="tonal" @click="open = false">{{ texts.cancel }}</v-btn>
       </p>
     </form>
   </section>

@@ -5,6 +5,7 @@ import { FORM_WORDS, printSize, sizeQuestion, withUnit, type ProveCase } from '@
 import { useView } from '../../stores/view';
 import JawDrawing from '../../ui/JawDrawing.vue';
 import { percent } from '../../ui/words';
+import * as texts from '../../words/prove/sizeGame';
 
 const props = defineProps<{ of: ProveCase }>();
 const view = useView();
@@ -45,7 +46,7 @@ function next() {
       class="head"
       :viewBox="`${-box / 2} ${-box / 2} ${box} ${box}`"
       role="img"
-      :aria-label="`${FORM_WORDS[q.head.form]} head, ${withUnit(view.units, 'length', q.measure)} across flats`"
+      :aria-label="texts.headAcrossFlats(FORM_WORDS[q.head.form], withUnit(view.units, 'length', q.measure))"
     >
       <circle v-if="q.head.form === 'key'" :r="half * 1.75" class="round" />
       <polygon :points="points" :class="[q.surface, q.head.form]" />
@@ -56,10 +57,14 @@ function next() {
       </g>
     </svg>
     <p class="ask">
-      {{ FORM_WORDS[q.head.form].charAt(0).toUpperCase() + FORM_WORDS[q.head.form].slice(1) }},
-      {{ q.surface === 'worn' ? 'worn or painted' : 'clean' }}: the calliper reads
+      {{
+        texts.theCalliperReads(
+          FORM_WORDS[q.head.form].charAt(0).toUpperCase() + FORM_WORDS[q.head.form].slice(1),
+          q.surface === 'worn' ? texts.wornOrPainted : texts.clean,
+        )
+      }}
       <strong class="num">{{ reading }}</strong>.
-      <strong>{{ q.ask === 'next' ? 'Which tool do you try next, to be sure?' : 'Which tool turns it?' }}</strong>
+      <strong>{{ q.ask === 'next' ? texts.whichToolDoYouTry : texts.whichToolTurnsIt }}</strong>
     </p>
     <div class="choices">
       <v-btn
@@ -73,16 +78,17 @@ function next() {
     </div>
     <template v-if="picked !== null">
       <p class="result" role="status">
-        <strong :class="picked === q.right ? 'good' : 'gap'">{{ picked === q.right ? 'Right.' : 'No.' }}</strong>
-        By this reading:
+        <strong :class="picked === q.right ? 'good' : 'gap'">{{ picked === q.right ? texts.right : texts.no }}</strong>
         {{
-          q.odds
-            .slice(0, 3)
-            .map((o) => `${sized(o.head.size)} ${percent(o.odds)}`)
-            .join(', ')
-        }}.
-        {{ q.ask === 'next' ? 'That try tells the most.' : '' }}
-        <v-btn @click="next">Next</v-btn>
+          texts.byThisReading(
+            q.odds
+              .slice(0, 3)
+              .map((o) => `${sized(o.head.size)} ${percent(o.odds)}`)
+              .join(', '),
+            q.ask === 'next' ? texts.thatTryTellsTheMost : '',
+          )
+        }}
+        <v-btn @click="next">{{ texts.next }}</v-btn>
       </p>
       <JawDrawing
         v-if="q.choices[picked]"
@@ -92,10 +98,10 @@ function next() {
       />
     </template>
     <p class="soft">
-      {{ score.right }} of {{ score.asked }} right this round. Answers come from the fit of made bands.
+      {{ texts.ofRightThisRoundAnswers(score.right, score.asked) }}
     </p>
   </section>
-  <p v-else class="empty">Measure some hexagons in Walk first: they are what is asked for.</p>
+  <p v-else class="empty">{{ texts.measureSomeHexagonsInWalk }}</p>
 </template>
 
 <style scoped>

@@ -18,6 +18,7 @@ import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { STUCK_WORDS } from '../../words/prove';
+import * as texts from '../../words/prove/stuckDialog';
 
 const props = defineProps<{ rehearsal: Rehearsal; step: RehearsalStep }>();
 const emit = defineEmits<{ close: []; said: [text: string] }>();
@@ -44,11 +45,11 @@ const degrees = ref(30);
 const place = ref('');
 const ownStep = ref('');
 const WAYS: { title: string; value: AccessSeen['by'] }[] = [
-  { title: 'Room above the head', value: 'headroom' },
-  { title: 'Width of the well round it', value: 'clearance' },
-  { title: 'Thickness that goes behind it', value: 'thin' },
-  { title: 'How deep it sits', value: 'recess' },
-  { title: 'How far a handle swings', value: 'swing' },
+  { title: texts.roomAboveTheHead, value: 'headroom' },
+  { title: texts.widthOfTheWellRound, value: 'clearance' },
+  { title: texts.thicknessThatGoesBehindIt, value: 'thin' },
+  { title: texts.howDeepItSits, value: 'recess' },
+  { title: texts.howFarAHandleSwings, value: 'swing' },
 ];
 function choose(next: StuckReason) {
   reason.value = next;
@@ -144,10 +145,16 @@ function addStep() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" scrollable aria-label="Stuck" @update:model-value="emit('close')">
+  <v-dialog
+    :model-value="true"
+    max-width="560"
+    scrollable
+    :aria-label="texts.stuck"
+    @update:model-value="emit('close')"
+  >
     <div class="dialog-card">
       <template v-if="reason === null">
-        <h1>What is it?</h1>
+        <h1>{{ texts.whatIsIt }}</h1>
         <div class="reasons">
           <v-btn
             v-for="x in STUCK_REASONS"
@@ -159,7 +166,9 @@ function addStep() {
             >{{ STUCK_WORDS[x].name }}</v-btn
           >
         </div>
-        <p><v-btn variant="plain" @click="emit('close')">Not stuck after all</v-btn></p>
+        <p>
+          <v-btn variant="plain" @click="emit('close')">{{ texts.notStuckAfterAll }}</v-btn>
+        </p>
       </template>
       <form v-else @submit.prevent="take">
         <h1>{{ STUCK_WORDS[reason].name }}</h1>
@@ -167,19 +176,19 @@ function addStep() {
         <SelectField
           v-if="reason === 'missing' || reason === 'wrong place' || reason === 'too weak'"
           v-model="thing"
-          label="What"
+          :label="texts.what"
           :items="(reason === 'too weak' ? tools : things).map((l) => ({ title: l.name, value: l.key }))"
         />
         <SelectField
           v-if="reason === 'wrong place'"
           v-model="place"
-          label="Where it lies"
+          :label="texts.whereItLies"
           :items="garage.places.map((p) => ({ title: p.name, value: p.id }))"
         />
         <template v-if="reason === 'does not fit' || reason === 'cannot reach'">
           <SelectField
             v-model="head"
-            label="Which head"
+            :label="texts.whichHead"
             :items="heads.map((h) => ({ title: h.fastener.name, value: h.fastener.id }))"
           />
         </template>
@@ -187,31 +196,38 @@ function addStep() {
           <SelectField
             v-if="heads.find((h) => h.fastener.id === head)?.fastener.far"
             v-model="end"
-            label="Which end"
+            :label="texts.whichEnd"
             :items="[
-              { title: 'the head', value: 'near' },
-              { title: 'the far end', value: 'far' },
+              { title: texts.theHead, value: 'near' },
+              { title: texts.theFarEnd, value: 'far' },
             ]"
           />
-          <SelectField v-model="way" label="What is in the way" :items="WAYS" />
-          <NumberField v-if="way === 'swing'" v-model="degrees" label="Degrees" :min="1" :max="360" :digits="0" />
-          <NumberField v-else v-model="mm" label="How much is free" quantity="length" :min="0" :max="2000" />
+          <SelectField v-model="way" :label="texts.whatIsInTheWay" :items="WAYS" />
+          <NumberField
+            v-if="way === 'swing'"
+            v-model="degrees"
+            :label="texts.degrees"
+            :min="1"
+            :max="360"
+            :digits="0"
+          />
+          <NumberField v-else v-model="mm" :label="texts.howMuchIsFree" quantity="length" :min="0" :max="2000" />
         </template>
         <template v-if="reason === 'do not know how'">
           <p v-if="proof.drill?.who === ME" class="soft">
-            Or write the step that was missing, and your own way of it stands beside the known one.
+            {{ texts.orWriteTheStepThat }}
           </p>
           <LineField
             v-model="ownStep"
-            label="A step of my own"
+            :label="texts.aStepOfMyOwn"
             maxlength="200"
-            placeholder="Push the piston back first"
+            :placeholder="texts.pushThePistonBackFirst"
           />
         </template>
         <p class="acts">
-          <v-btn v-if="reason === 'do not know how' && ownStep.trim()" @click="addStep">Add my step</v-btn>
-          <v-btn v-else type="submit">Save</v-btn>
-          <v-btn variant="tonal" @click="reason = null">Back</v-btn>
+          <v-btn v-if="reason === 'do not know how' && ownStep.trim()" @click="addStep">{{ texts.addMyStep }}</v-btn>
+          <v-btn v-else type="submit">{{ texts.save }}</v-btn>
+          <v-btn variant="tonal" @click="reason = null">{{ texts.back }}</v-btn>
         </p>
       </form>
     </div>

@@ -10,6 +10,7 @@ import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import SelectField from '../../ui/SelectField.vue';
+import * as texts from '../../words/prove/watchSheet';
 
 const garage = useGarage();
 const view = useView();
@@ -23,16 +24,16 @@ const open = computed(() =>
     .sort((a, b) => a.state.nextIn - b.state.nextIn),
 );
 const past = computed(() => mine.value.filter((w) => w.closed !== null));
-const FROM = { drill: 'a drill', log: 'the ride log', road: 'the road', hand: 'your hand' } as const;
+const FROM = { drill: 'a drill', log: texts.theRideLog, road: texts.theRoad, hand: texts.yourHand } as const;
 function looked(w: Watch, ok: boolean) {
   const at = { on: today(), km: garage.bike?.odometer ?? 0, ok, note: '' };
-  if (garage.put(`looked at ${w.name}`, 'watches', { ...w, looked: [...w.looked, at].slice(-200) }))
-    notice.say(ok ? `${w.name}: fine. Again in ${km(w.everyKm)}.` : `${w.name}: have it seen to before you ride on.`);
+  if (garage.put(texts.lookedAt(w.name), 'watches', { ...w, looked: [...w.looked, at].slice(-200) }))
+    notice.say(ok ? texts.fineAgainIn(w.name, km(w.everyKm)) : texts.haveItSeenToBefore(w.name));
 }
 const close = (w: Watch, how: NonNullable<Watch['closed']>['how']) =>
   garage.put(`${w.name}: ${how}`, 'watches', { ...w, closed: { on: today(), how } });
 function setOdometer(odometer: number) {
-  if (garage.bike) garage.put('the odometer', 'bikes', { ...garage.bike, odometer });
+  if (garage.bike) garage.put(texts.theOdometer, 'bikes', { ...garage.bike, odometer });
 }
 const adding = ref(false);
 const name = ref('');
@@ -60,7 +61,7 @@ function add() {
   <div>
     <section v-if="garage.bike">
       <NumberField
-        label="On the clock now"
+        :label="texts.onTheClockNow"
         quantity="distance"
         :min="0"
         :max="100000"
@@ -69,83 +70,90 @@ function add() {
       />
     </section>
     <section v-if="open.length > 0">
-      <h2>Look at it again</h2>
+      <h2>{{ texts.lookAtItAgain }}</h2>
       <ul class="plain">
         <li v-for="{ w, state } in open" :key="w.id" class="watch" :class="{ overdue: state.overdue || state.ended }">
           <p class="head-line">
             <strong>{{ w.name }}</strong>
             <span class="num" :class="{ gap: state.overdue }">{{
-              state.nextIn <= 0 ? `${km(-state.nextIn)} overdue` : `in ${km(state.nextIn)}`
+              state.nextIn <= 0 ? texts.overdue(km(-state.nextIn)) : texts.in2(km(state.nextIn))
             }}</span>
           </p>
           <p class="soft">
-            {{ w.why }}{{ w.why ? '. ' : '' }}Since {{ w.since }}, from {{ FROM[w.from]
-            }}{{ w.station ? `; ${STATION_NAMES[w.station]}` : '' }}.
+            {{
+              texts.sinceFrom(
+                w.why,
+                w.why ? '. ' : '',
+                w.since,
+                FROM[w.from],
+                w.station ? `; ${STATION_NAMES[w.station]}` : '',
+              )
+            }}
           </p>
           <p v-if="w.lastsKm !== null || w.lastsKmh !== null" :class="{ gap: state.ended }">
             <template v-if="state.endsIn !== null">{{
-              state.ended
-                ? `Good for ${km(w.lastsKm!)}, and that has ended: do not ride on it.`
-                : `Good for ${km(state.endsIn)} more`
+              state.ended ? texts.goodForAndThatHas(km(w.lastsKm!)) : texts.goodForMore(km(state.endsIn))
             }}</template>
             <template v-if="w.lastsKmh !== null">
-              {{ state.endsIn !== null && !state.ended ? ', at' : 'At' }} no more than
-              {{ withUnit(view.units, 'speed', w.lastsKmh) }}</template
-            >.
+              {{
+                texts.noMoreThan(
+                  state.endsIn !== null && !state.ended ? texts.at : texts.at2,
+                  withUnit(view.units, 'speed', w.lastsKmh),
+                )
+              }}</template>.
           </p>
           <p v-if="w.caution" class="caution">{{ w.caution }}</p>
           <p class="acts">
-            <v-btn @click="looked(w, true)">Checked: fine</v-btn>
-            <v-btn variant="tonal" @click="looked(w, false)">Not fine</v-btn>
-            <v-btn variant="tonal" @click="close(w, 'replaced')">Replaced</v-btn>
-            <v-btn variant="tonal" @click="close(w, 'seen by a workshop')">Workshop has seen it</v-btn>
-            <v-btn variant="plain" @click="close(w, 'not needed')">Not needed</v-btn>
+            <v-btn @click="looked(w, true)">{{ texts.checkedFine }}</v-btn>
+            <v-btn variant="tonal" @click="looked(w, false)">{{ texts.notFine }}</v-btn>
+            <v-btn variant="tonal" @click="close(w, 'replaced')">{{ texts.replaced }}</v-btn>
+            <v-btn variant="tonal" @click="close(w, 'seen by a workshop')">{{ texts.workshopHasSeenIt }}</v-btn>
+            <v-btn variant="plain" @click="close(w, 'not needed')">{{ texts.notNeeded }}</v-btn>
           </p>
         </li>
       </ul>
     </section>
     <p v-else class="empty">
-      Nothing is watched. After work on axle, brake, steering or chain, and after a plug, patch, tie or putty, a line is
-      written here by the drill, or by you.
+      {{ texts.nothingIsWatchedAfterWork }}
     </p>
     <section>
-      <v-btn v-if="!adding" variant="tonal" @click="adding = true">Watch something</v-btn>
+      <v-btn v-if="!adding" variant="tonal" @click="adding = true">{{ texts.watchSomething }}</v-btn>
       <form v-else @submit.prevent="add">
-        <LineField v-model="name" label="What to look at again" maxlength="120" autofocus />
-        <LineField v-model="why" label="What was done" maxlength="300" />
-        <NumberField v-model="everyKm" label="Every" quantity="distance" :min="1" :max="100000" />
+        <LineField v-model="name" :label="texts.whatToLookAtAgain" maxlength="120" autofocus />
+        <LineField v-model="why" :label="texts.whatWasDone" maxlength="300" />
+        <NumberField v-model="everyKm" :label="texts.every" quantity="distance" :min="1" :max="100000" />
         <OptionalNumber
           v-model="lastsKm"
-          label="Good for"
+          :label="texts.goodFor"
           quantity="distance"
           :min="1"
           :max="100000"
-          empty="as before"
+          :empty="texts.asBefore"
         />
         <OptionalNumber
           v-model="lastsKmh"
-          label="At no more than"
+          :label="texts.atNoMoreThan"
           quantity="speed"
           :min="1"
           :max="300"
-          empty="as before"
+          :empty="texts.asBefore"
         />
         <SelectField
           v-model="station"
-          label="Where"
+          :label="texts.where"
           :items="[
-            { title: 'not said', value: '' as const },
+            { title: texts.notSaid, value: '' as const },
             ...STATIONS.map((s) => ({ title: STATION_NAMES[s], value: s })),
           ]"
         />
         <p class="acts">
-          <v-btn type="submit" :disabled="name.trim() === ''">Add</v-btn>
-          <v-btn variant="tonal" @click="adding = false">Cancel</v-btn>
+          <v-btn type="submit" :disabled="name.trim() === ''">{{ texts.add }}</v-btn>
+          <v-btn variant="tonal" @click="adding = false">{{ texts.cancel }}</v-btn>
         </p>
       </form>
     </section>
     <section v-if="past.length > 0">
-      <h2>Closed</h2>
+      <h2>{{ texts.closed }}</h2>
       <ul class="plain">
         <li v-for="w in past" :key="w.id" class="soft">{{ w.name }}: {{ w.closed?.how }}, {{ w.closed?.on }}</li>
       </ul>

@@ -10,6 +10,7 @@ import LineField from '../../ui/LineField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { hoursText } from '../../words/prove';
 import { HELP_WORDS } from '../../words/road';
+import * as texts from '../../words/road/cardDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const garage = useGarage();
@@ -19,7 +20,7 @@ const trouble = ref('');
 function locate() {
   trouble.value = '';
   if (!('geolocation' in navigator)) {
-    trouble.value = 'This device does not say where it is.';
+    trouble.value = texts.thisDeviceDoesNotSay;
     return;
   }
   navigator.geolocation.getCurrentPosition(
@@ -27,11 +28,7 @@ function locate() {
       at.value = { lat: p.coords.latitude, lon: p.coords.longitude, off: p.coords.accuracy };
       tellPlace(at.value);
     },
-    (e) =>
-      (trouble.value =
-        e.code === 1
-          ? 'You did not allow the position. Allow it in the browser, or read it from another device.'
-          : 'No position yet: go where you see the sky, and try again.'),
+    (e) => (trouble.value = e.code === 1 ? texts.youDidNotAllowThe : texts.noPositionYetGoWhere),
     { enableHighAccuracy: true, timeout: 20_000, maximumAge: 60_000 },
   );
 }
@@ -66,55 +63,53 @@ const water = computed(() => {
     :model-value="true"
     max-width="720"
     scrollable
-    aria-label="Where am I, whom to call"
+    :aria-label="texts.whereAmIWhomTo"
     @update:model-value="emit('close')"
   >
     <div class="card dialog-card">
       <div class="top-line">
-        <h1>Say this on the phone</h1>
-        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+        <h1>{{ texts.sayThisOnThePhone }}</h1>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </div>
       <p class="caution">
-        Badly hurt, or in danger: call the local emergency number. Necessaire never dials. Stay with whoever is hurt,
-        and keep warm.
+        {{ texts.badlyHurtOrInDanger }}
       </p>
       <section aria-live="polite">
         <p v-if="said" class="big num">{{ said.decimal }}</p>
         <p v-if="said" class="num">
-          {{ said.minutes }} <span class="soft">within {{ offText }}</span>
+          {{ said.minutes }} <span class="soft">{{ texts.within(offText) }}</span>
         </p>
         <p v-else-if="trouble" class="gap" role="alert">{{ trouble }}</p>
-        <p v-else class="soft">Looking for the position …</p>
-        <v-btn variant="tonal" @click="locate">Look again</v-btn>
+        <p v-else class="soft">{{ texts.lookingForThePosition }}</p>
+        <v-btn variant="tonal" @click="locate">{{ texts.lookAgain }}</v-btn>
       </section>
       <section v-if="where">
         <p v-if="where.off > FAR_OFF" class="big">
-          <span class="num">{{ km(where.off) }}</span> off the way of this trip
+          <span class="num">{{ km(where.off) }}</span> {{ texts.offTheWayOfThis }}
         </p>
         <p v-else class="big">
           <template v-if="where.last"
-            ><span class="num">{{ km(where.last.km) }}</span> after {{ where.last.name }}</template
+            ><span class="num">{{ km(where.last.km) }}</span> {{ texts.after(where.last.name) }}</template
           >
           <template v-else
-            ><span class="num">{{ km(where.km) }}</span> from the start</template
+            ><span class="num">{{ km(where.km) }}</span> {{ texts.fromTheStart }}</template
           >
           <template v-if="where.next"
-            >, <span class="num">{{ km(where.next.km) }}</span> before {{ where.next.name }}</template
+            >, <span class="num">{{ km(where.next.km) }}</span> {{ texts.before(where.next.name) }}</template
           >
         </p>
         <p class="soft">
-          {{ garage.trip?.name }}, {{ km(where.km) }} from the start, {{ km(where.left) }} to go<template
-            v-if="where.off > 0.3"
-            >; {{ km(where.off) }} off the way</template
+          {{ texts.fromTheStartToGo(garage.trip?.name, km(where.km), km(where.left))
+          }}<template v-if="where.off > 0.3">{{ texts.offTheWay(km(where.off)) }}</template
           >.
         </p>
         <v-table v-if="where.help.length > 0">
           <thead>
             <tr>
-              <th scope="col">Help</th>
-              <th scope="col">Which</th>
-              <th scope="col">Way</th>
-              <th scope="col">Time</th>
+              <th scope="col">{{ texts.help }}</th>
+              <th scope="col">{{ texts.which }}</th>
+              <th scope="col">{{ texts.way }}</th>
+              <th scope="col">{{ texts.time }}</th>
             </tr>
           </thead>
           <tbody>
@@ -129,51 +124,46 @@ const water = computed(() => {
       </section>
       <section class="left">
         <p v-if="light">
-          Light: <strong class="num">{{ light.minutes > 0 ? hoursText(light.minutes / 60) : 'none' }}</strong> left,
-          sunset {{ new Date(light.until).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) }}.
+          {{ texts.light }}
+          <strong class="num">{{ light.minutes > 0 ? hoursText(light.minutes / 60) : 'none' }}</strong>
+          {{ texts.leftSunset(new Date(light.until).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })) }}
         </p>
         <p v-if="range !== null">
-          Fuel: about <strong class="num">{{ km(Math.max(0, range)) }}</strong> to the reserve, on the worst ground of
-          the trip.
+          {{ texts.fuelAbout }} <strong class="num">{{ km(Math.max(0, range)) }}</strong> {{ texts.toTheReserveOnThe }}
         </p>
         <p v-if="water !== null">
-          Water: <strong class="num">{{ withUnit(view.units, 'capacity', water) }}</strong> a day each, at the least.
+          {{ texts.water }} <strong class="num">{{ withUnit(view.units, 'capacity', water) }}</strong>
+          {{ texts.aDayEachAtThe }}
         </p>
         <NumberField
           v-model="own.filledAt"
-          label="Filled up at, on the clock"
+          :label="texts.filledUpAtOnThe"
           quantity="distance"
           :max="1000000"
           @update:model-value="own.keep"
         />
       </section>
       <section>
-        <h2>Only on this device</h2>
-        <LineField v-model="own.card.name" label="Your name" :maxlength="CARD_LINE" @change="own.keep" />
+        <h2>{{ texts.onlyOnThisDevice }}</h2>
+        <LineField v-model="own.card.name" :label="texts.yourName" :maxlength="CARD_LINE" @change="own.keep" />
         <LineField
           v-model="own.card.riders"
-          label="Who rides with you, and whom to call for them"
+          :label="texts.whoRidesWithYouAnd"
           :maxlength="CARD_LINE"
           @change="own.keep"
         />
-        <LineField
-          v-model="own.card.call"
-          label="Whom to call, and the recovery number"
-          :maxlength="CARD_LINE"
-          @change="own.keep"
-        />
+        <LineField v-model="own.card.call" :label="texts.whomToCallAndThe" :maxlength="CARD_LINE" @change="own.keep" />
         <LineField
           v-model="own.card.health"
-          label="Blood group, allergies, if you want to"
+          :label="texts.bloodGroupAllergiesIfYou"
           :maxlength="CARD_LINE"
           @change="own.keep"
         />
         <p v-if="!own.stored" class="gap" role="alert">
-          This browser is full: these details are kept until you close the page. Write them on paper.
+          {{ texts.thisBrowserIsFullThese }}
         </p>
         <p class="soft">
-          This stays in this browser: it is not in the garage and not at the server. A file or a print has it only where
-          you tick that.
+          {{ texts.thisStaysInThisBrowser }}
         </p>
       </section>
     </div>

@@ -9,6 +9,7 @@ import SelectField from '../../ui/SelectField.vue';
 import { counted, percent } from '../../ui/words';
 import { hoursText } from '../../words/prove';
 import { HAPPENED_WORDS } from '../../words/road';
+import * as texts from '../../words/road/eveningSheet';
 
 const props = defineProps<{ told: ProofTold; of: ProveCase }>();
 const garage = useGarage();
@@ -56,7 +57,7 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
 <template>
   <div>
     <section>
-      <h2>Today</h2>
+      <h2>{{ texts.today }}</h2>
       <ul v-if="todays" class="plain">
         <li v-for="m in todays.mishaps" :key="m.trouble">
           <strong>{{ name(m.trouble) }}</strong>{{ m.count > 1 ? ` ×${m.count}` : '' }}
@@ -69,11 +70,13 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
           <span class="soft">{{ HAPPENED_WORDS[h.what] }}, {{ clockOf(h.on) }}{{ h.place ? `, ${h.place}` : '' }}</span>
         </li>
       </ul>
-      <p v-if="!todays && written.length === 0" class="soft">Nothing happened yet.</p>
-      <p><router-link to="/trip?tab=record">Ride log</router-link></p>
+      <p v-if="!todays && written.length === 0" class="soft">{{ texts.nothingHappenedYet }}</p>
+      <p>
+        <router-link to="/trip?tab=record">{{ texts.rideLog }}</router-link>
+      </p>
     </section>
     <section>
-      <h2>In the evening</h2>
+      <h2>{{ texts.inTheEvening }}</h2>
       <p v-if="urgent.length > 0" class="gap">
         {{
           urgent
@@ -83,46 +86,52 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
         }}{{ urgent.length > 4 ? ' …' : '' }}
       </p>
       <p>
-        {{ counted(tomorrow.length, 'look') }} round the bike.
-        <router-link to="/prove?tab=checks">Evening round</router-link> ·
-        <router-link to="/prove?tab=watch">Watch list</router-link>
+        {{ texts.roundTheBike(counted(tomorrow.length, 'look')) }}
+        <router-link to="/prove?tab=checks">{{ texts.eveningRound }}</router-link> ·
+        <router-link to="/prove?tab=watch">{{ texts.watchList }}</router-link>
       </p>
     </section>
     <section v-if="legs.length > 0">
-      <h2>The trip from here</h2>
-      <SelectField v-model="leg" label="Next leg" :items="legs" />
-      <p class="act"><v-btn variant="tonal" :loading="looking" @click="look">Look ahead</v-btn></p>
+      <h2>{{ texts.theTripFromHere }}</h2>
+      <SelectField v-model="leg" :label="texts.nextLeg" :items="legs" />
+      <p class="act">
+        <v-btn variant="tonal" :loading="looking" @click="look">{{ texts.lookAhead }}</v-btn>
+      </p>
       <template v-if="here">
         <p role="status">
-          <strong class="num">{{ percent(here.home, 1) }}</strong> get home unaided with what is left in the bag,
-          <span class="num">{{ hoursText(here.atStake) }}</span> at risk; as packed {{ percent(here.packed.home, 1) }},
-          {{ hoursText(here.packed.atStake) }}.
+          <strong class="num">{{ percent(here.home, 1) }}</strong> {{ texts.getHomeUnaidedWithWhat }}
+          <span class="num">{{ hoursText(here.atStake) }}</span>
+          {{ texts.atRiskAsPacked(percent(here.packed.home, 1), hoursText(here.packed.atStake)) }}
         </p>
         <p v-if="here.less.length > 0" class="soft">
-          Less than was packed:
           {{
-            here.less
-              .slice(0, 6)
-              .map((l) => `${l.name} ${l.left} of ${l.packed}`)
-              .join(', ')
-          }}{{ here.less.length > 6 ? ' …' : '' }}.
+            texts.lessThanWasPacked(
+              here.less
+                .slice(0, 6)
+                .map((l) => texts.of2(l.name, l.left, l.packed))
+                .join(', '),
+              here.less.length > 6 ? ' …' : '',
+            )
+          }}
         </p>
       </template>
     </section>
     <section>
-      <h2>After the trip</h2>
-      <p class="soft">What was used, what was missing, what can stay at home.</p>
-      <p class="act"><v-btn variant="tonal" to="/road?after=1">Review the trip</v-btn></p>
+      <h2>{{ texts.afterTheTrip }}</h2>
+      <p class="soft">{{ texts.whatWasUsedWhatWas }}</p>
+      <p class="act">
+        <v-btn variant="tonal" to="/road?after=1">{{ texts.reviewTheTrip }}</v-btn>
+      </p>
     </section>
     <section>
-      <h2>Restock</h2>
+      <h2>{{ texts.restock }}</h2>
       <ul v-if="restock.length > 0" class="plain">
         <li v-for="s in restock.slice(0, 12)" :key="s.kind">
           {{ s.name }} <strong class="num">{{ s.buy }}</strong>
         </li>
       </ul>
-      <p v-if="restock.length > 12" class="soft">and {{ restock.length - 12 }} more</p>
-      <p v-if="restock.length === 0" class="soft">All that the kit counts on is there.</p>
+      <p v-if="restock.length > 12" class="soft">{{ texts.andMore(restock.length - 12) }}</p>
+      <p v-if="restock.length === 0" class="soft">{{ texts.allThatTheKitCounts }}</p>
     </section>
   </div>
 </template>

@@ -10,6 +10,7 @@ import { fallRows, fixedRows, kitWay, lentRows, missedRows, usedRows, type Thing
 import { momentNow, whenAndWhere, whereNow } from '../../sync/position';
 import LineField from '../../ui/LineField.vue';
 import { fixedWords, matches } from '../../words/road';
+import * as texts from '../../words/road/logDialog';
 
 const props = defineProps<{ told: ProofTold; of: ProveCase }>();
 const emit = defineEmits<{ close: [] }>();
@@ -48,7 +49,7 @@ function write(label: string, rows: RowChange[], says: string) {
   notice.done(says);
   emit('close');
 }
-const fall = () => write('log: fall', fallRows(props.of, momentNow()), 'Fall logged, and on the watch list.');
+const fall = () => write(texts.logFall, fallRows(props.of, momentNow()), texts.fallLoggedAndOnThe);
 function repair(r: (typeof fixable.value)[number]) {
   const { doc } = garage;
   if (!doc) return;
@@ -64,17 +65,13 @@ function thing(t: Thing) {
     case 'used':
       return write(`used: ${t.name}`, usedRows(doc, props.of, t, at), `${t.name} used.`);
     case 'lent':
-      return write(
-        `lent: ${t.name}`,
-        lentRows(doc, t, '', at),
-        `${t.name} is lent: out of your kits until it is back.`,
-      );
+      return write(`lent: ${t.name}`, lentRows(doc, t, '', at), texts.isLentOutOfYour(t.name));
     case 'missed':
       return missed(t.name);
   }
 }
 const missed = (name: string) =>
-  write(`missing: ${name}`, missedRows(props.of, name, '', momentNow()), `${name} is noted as missing.`);
+  write(`missing: ${name}`, missedRows(props.of, name, '', momentNow()), texts.isNotedAsMissing(name));
 function check(k: CheckDue) {
   if (!proof.check(k, 'ok', whereNow())) return;
   notice.done(`${k.name}: checked.`);
@@ -87,50 +84,52 @@ function check(k: CheckDue) {
     :model-value="true"
     max-width="760"
     scrollable
-    aria-label="Write it down"
+    :aria-label="texts.writeItDown"
     @update:model-value="emit('close')"
   >
     <div class="card dialog-card">
       <div class="top-line">
-        <h1>Write it down</h1>
-        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+        <h1>{{ texts.writeItDown }}</h1>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </div>
-      <LineField v-model="typed" label="Find" placeholder="tube, chain, evening" kind="search" />
+      <LineField v-model="typed" :label="texts.find" :placeholder="texts.tubeChainEvening" kind="search" />
       <section>
-        <h2>Happened</h2>
+        <h2>{{ texts.happened }}</h2>
         <div class="presses">
-          <v-btn class="press" @click="fall">A fall</v-btn>
+          <v-btn class="press" @click="fall">{{ texts.aFall }}</v-btn>
           <v-btn v-for="r in fixable" :key="r.trouble.id" variant="tonal" class="press" @click="repair(r)"
             ><span class="two"
               ><strong>{{ r.trouble.name }}</strong
-              ><small>fixed: {{ r.wayName }}</small></span
+              ><small>{{ texts.fixed(r.wayName) }}</small></span
             ></v-btn
           >
         </div>
       </section>
       <section>
         <div class="top-line">
-          <h2>From the kit</h2>
-          <v-btn-toggle v-model="does" aria-label="What became of it">
-            <v-btn value="used">Used</v-btn>
-            <v-btn value="lent">Lent</v-btn>
-            <v-btn value="missed">Not there</v-btn>
+          <h2>{{ texts.fromTheKit }}</h2>
+          <v-btn-toggle v-model="does" :aria-label="texts.whatBecameOfIt">
+            <v-btn value="used">{{ texts.used }}</v-btn>
+            <v-btn value="lent">{{ texts.lent }}</v-btn>
+            <v-btn value="missed">{{ texts.notThere }}</v-btn>
           </v-btn-toggle>
         </div>
         <div class="presses">
           <v-btn v-for="t in shown" :key="t.item" variant="tonal" class="press" @click="thing(t)">{{ t.name }}</v-btn>
-          <v-btn v-if="does === 'missed' && typed.trim()" variant="outlined" class="press" @click="missed(typed)"
-            >“{{ typed.trim() }}”, not in the kit</v-btn
-          >
+          <v-btn v-if="does === 'missed' && typed.trim()" variant="outlined" class="press" @click="missed(typed)">{{
+            texts.notInTheKit(typed.trim())
+          }}</v-btn>
         </div>
-        <p v-if="shown.length === 0" class="soft">Nothing of that name is in the kit.</p>
+        <p v-if="shown.length === 0" class="soft">{{ texts.nothingOfThatNameIs }}</p>
       </section>
       <section v-if="checks.length > 0">
-        <h2>Checked, and in order</h2>
+        <h2>{{ texts.checkedAndInOrder }}</h2>
         <div class="presses">
           <v-btn v-for="k in checks" :key="k.key" variant="tonal" class="press" @click="check(k)">{{ k.name }}</v-btn>
         </div>
-        <p class="soft">Found something? <router-link to="/prove?tab=checks">Say what in Prove</router-link></p>
+        <p class="soft">
+          {{ texts.foundSomething }} <router-link to="/prove?tab=checks">{{ texts.sayWhatInProve }}</router-link>
+        </p>
       </section>
     </div>
   </v-dialog>

@@ -25,6 +25,7 @@ import { GRADE_NAMES } from '../../words/pages';
 import { fixedWords } from '../../words/road';
 import InsteadOf from '../prove/InsteadOf.vue';
 import LiesList from '../prove/LiesList.vue';
+import * as texts from '../../words/road/mendPanel';
 
 const props = defineProps<{ trouble: Trouble; of: ProveCase }>();
 const proof = useProof();
@@ -70,18 +71,18 @@ function logged() {
 /** It was needed and is not there: the review asks about it. */
 function missed(ask: string) {
   if (garage.edit(`missing: ${ask}`, missedRows(props.of, ask, props.trouble.id, momentNow())))
-    notice.done(`${ask} is noted as missing.`);
+    notice.done(texts.isNotedAsMissing(ask));
 }
 </script>
 
 <template>
   <div v-if="!read" class="stop">
     <p v-for="s in stop" :key="s" class="big">{{ s }}</p>
-    <v-btn class="press" @click="read = true">Understood</v-btn>
+    <v-btn class="press" @click="read = true">{{ texts.understood }}</v-btn>
   </div>
   <div v-else>
-    <v-switch v-model="dark" label="It is dark" />
-    <div class="ways" role="group" aria-label="Methods">
+    <v-switch v-model="dark" :label="texts.itIsDark" />
+    <div class="ways" role="group" :aria-label="texts.methods">
       <v-btn
         v-for="w in shown"
         :key="w.way.name"
@@ -99,41 +100,40 @@ function missed(ask: string) {
     <p v-if="can.length > 0 && more > 0">
       <v-btn variant="plain" :aria-expanded="everyWay" @click="everyWay = !everyWay">{{
         everyWay
-          ? 'Only what I can do here'
-          : `${counted(more, 'other method', 'other methods')} that this kit lacks something for`
+          ? texts.onlyWhatICanDo
+          : texts.thatThisKitLacksSomething(counted(more, texts.otherMethod, texts.otherMethods))
       }}</v-btn>
     </p>
     <template v-if="way && r">
       <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
       <p class="presses">
-        <v-btn class="press go" @click="begin">Begin, step by step</v-btn>
-        <v-btn class="press" variant="tonal" @click="logged">Already fixed: log it</v-btn>
+        <v-btn class="press go" @click="begin">{{ texts.beginStepByStep }}</v-btn>
+        <v-btn class="press" variant="tonal" @click="logged">{{ texts.alreadyFixedLogIt }}</v-btn>
       </p>
       <p v-if="r.lasts.length > 0" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
       <section v-if="lacking.length > 0" class="instead">
-        <h2>Missing from your kit</h2>
+        <h2>{{ texts.missingFromYourKit }}</h2>
         <ul>
           <li v-for="l in lacking" :key="l.ask">
             <strong>{{ l.ask }}</strong>:
             <InsteadOf :need="l.need" :of="of" />
-            <v-btn variant="plain" :aria-label="`Note ${l.ask} as missing`" @click="missed(l.ask)"
-              >Note as missing</v-btn
-            >
+            <v-btn variant="plain" :aria-label="texts.noteAsMissing(l.ask)" @click="missed(l.ask)">{{
+              texts.noteAsMissing2
+            }}</v-btn>
           </li>
         </ul>
       </section>
       <template v-if="r.steps[0]?.part === 'get out'">
-        <h2>Take out, in this order</h2>
+        <h2>{{ texts.takeOutInThisOrder }}</h2>
         <LiesList :lies="r.steps[0].needs[0]!.lies" />
       </template>
     </template>
-    <p v-else class="big">No method is known for it here. Ask for help: the card says where you are.</p>
+    <p v-else class="big">{{ texts.noMethodIsKnownFor }}</p>
     <section class="ladder">
-      <h2>It does not move</h2>
+      <h2>{{ texts.itDoesNotMove }}</h2>
       <p>
-        Clean the recess, soak it, wait ten minutes. Six-point tool, square and pushed home; strike it, then pull; then
-        a little tighter and back again. If it slips: locking pliers, then two filed flats.
-        <router-link :to="{ query: { mend: 'head-rounded' } }">Head rounded or seized</router-link>
+        {{ texts.cleanTheRecessSoakIt }}
+        <router-link :to="{ query: { mend: 'head-rounded' } }">{{ texts.headRoundedOrSeized }}</router-link>
       </p>
     </section>
   </div>

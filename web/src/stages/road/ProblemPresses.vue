@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import { useProof } from '../../stores/proof';
 import { matches } from '../../words/road';
+import * as texts from '../../words/road/problemPresses';
 
 const props = defineProps<{ typed: string; alone: boolean }>();
 const emit = defineEmits<{ choose: [trouble: string] }>();
@@ -20,7 +21,7 @@ const problems = computed(() =>
     t.name
   }}</v-btn>
   <p v-if="alone && proof.made && problems.length === 0" class="empty">
-    Nothing of that name. Try another word, or clear it and choose what comes nearest.
+    {{ texts.nothingOfThatNameTry }}
   </p>
 </template>
 

@@ -25,6 +25,7 @@ import SelectField from '../../ui/SelectField.vue';
 import { counted, massText } from '../../ui/words';
 import { hoursText, minutesText } from '../../words/prove';
 import { idleWords, usedWords } from '../../words/road';
+import * as texts from '../../words/road/reviewPanel';
 
 const props = defineProps<{ of: ProveCase }>();
 const garage = useGarage();
@@ -64,7 +65,7 @@ function setDay(which: keyof Days, text: string) {
   if (!/^\d{4}-\d{2}-\d{2}$/u.test(text)) return;
   const next = { ...days.value, [which]: text };
   if (next.from <= next.to) days.value = next;
-  wrongDays.value = next.from <= next.to ? null : 'The first day has to come before the last.';
+  wrongDays.value = next.from <= next.to ? null : texts.theFirstDayHasTo;
 }
 
 const home = ref<string[]>([]);
@@ -85,14 +86,14 @@ const asks = computed(() => r.value.missed.filter((m) => props.of.troubles.some(
 const troubleName = (id: string) => props.of.troubles.find((t) => t.id === id)?.name ?? id;
 const changes = computed(() =>
   [
-    home.value.length > 0 ? `${counted(home.value.length, 'thing stays', 'things stay')} at home` : '',
-    musts.value.length > 0 ? `${counted(musts.value.length, 'repair')} the kit must allow` : '',
+    home.value.length > 0 ? texts.atHome(counted(home.value.length, texts.thingStays, texts.thingsStay)) : '',
+    musts.value.length > 0 ? texts.theKitMustAllow(counted(musts.value.length, 'repair')) : '',
     bought.value.length > 0 ? `${counted(bought.value.length, 'spare')} restocked` : '',
-    r.value.ride && takeKm.value ? 'distance into ride log and odometer' : '',
+    r.value.ride && takeKm.value ? texts.distanceIntoRideLogAnd : '',
   ].filter(Boolean),
 );
 /** Label of the edit, by which the history knows it. */
-const LABEL = 'review of the trip';
+const LABEL = texts.reviewOfTheTrip;
 /** What was saved, in words, and the garage as it was then; null while it is looked at. */
 const saved = ref<{ changes: string; version: number } | null>(null);
 function accept() {
@@ -123,35 +124,35 @@ const why = (m: RateMoved) =>
   explain.show({
     title: m.name,
     value: `× ${m.before.toFixed(2)} → × ${m.after.toFixed(2)}`,
-    formula: 'factor on the typical rate = (κ + n) ÷ (κ + E), κ = 2, over all rides; before and after these days',
+    formula: texts.factorOnTheTypicalRate,
     inputs: [
-      { name: 'happened on these days (n)', value: String(m.events) },
-      { name: 'expected over these days’ distance by the typical rates (E)', value: m.expected.toFixed(3) },
+      { name: texts.happenedOnTheseDaysN, value: String(m.events) },
+      { name: texts.expectedOverTheseDaysDistance, value: m.expected.toFixed(3) },
     ],
-    source: 'your own ride log, with the typical rates weighing as two events',
+    source: texts.yourOwnRideLogWith,
   });
 </script>
 
 <template>
   <div class="review">
     <template v-if="saved">
-      <p class="big" role="status">Saved. {{ saved.changes ? `${saved.changes}.` : 'Nothing else changed.' }}</p>
+      <p class="big" role="status">{{ texts.saved(saved.changes ? `${saved.changes}.` : texts.nothingElseChanged) }}</p>
       <p class="acts">
-        <v-btn v-if="saved.version === garage.version" variant="tonal" @click="takeBack">Undo all of it</v-btn>
-        <v-btn variant="text" to="/kit">Open Kit</v-btn>
+        <v-btn v-if="saved.version === garage.version" variant="tonal" @click="takeBack">{{ texts.undoAllOfIt }}</v-btn>
+        <v-btn variant="text" to="/kit">{{ texts.openKit }}</v-btn>
       </p>
     </template>
     <template v-else>
       <p class="big">{{ usedWords(r, mass) }}</p>
       <div class="days">
         <LineField
-          label="First day"
+          :label="texts.firstDay"
           kind="date"
           :model-value="days.from"
           @change="setDay('from', ($event.target as HTMLInputElement).value)"
         />
         <LineField
-          label="Last day"
+          :label="texts.lastDay"
           kind="date"
           :model-value="days.to"
           :fault="wrongDays"
@@ -159,28 +160,28 @@ const why = (m: RateMoved) =>
         />
       </div>
       <section>
-        <h2>Used</h2>
-        <p v-if="was.length === 0" class="soft">Nothing so far. Add what you used from the list below.</p>
-        <v-chip-group column aria-label="Used things">
+        <h2>{{ texts.used }}</h2>
+        <p v-if="was.length === 0" class="soft">{{ texts.nothingSoFarAddWhat }}</p>
+        <v-chip-group column :aria-label="texts.usedThings">
           <v-chip
             v-for="t in was"
             :key="t.item"
             closable
-            :close-label="`${t.name} was not used`"
+            :close-label="texts.wasNotUsed(t.name)"
             @click:close="setUsed(t, 0)"
           >
             {{ t.name }}<template v-if="t.used > 1"> ×{{ t.used }}</template>
           </v-chip>
         </v-chip-group>
         <SelectField
-          label="Add something that was used"
-          :items="[{ title: 'choose', value: '' }, ...rest.map((t) => ({ title: t.name, value: t.item }))]"
+          :label="texts.addSomethingThatWasUsed"
+          :items="[{ title: texts.choose, value: '' }, ...rest.map((t) => ({ title: t.name, value: t.item }))]"
           model-value=""
           @update:model-value="addUsed"
         />
       </section>
       <section>
-        <h2>Missing when you needed it</h2>
+        <h2>{{ texts.missingWhenYouNeededIt }}</h2>
         <ul v-if="r.missed.length > 0" class="plain">
           <li v-for="m in r.missed" :key="m.name">
             <strong>{{ m.name }}</strong> <span v-if="m.trouble" class="soft">{{ troubleName(m.trouble) }}</span>
@@ -191,41 +192,48 @@ const why = (m: RateMoved) =>
           :key="m.trouble"
           v-model="musts"
           :value="m.trouble"
-          :label="`The kit must be able to fix this next time: ${troubleName(m.trouble)}`"
+          :label="texts.theKitMustBeAble(troubleName(m.trouble))"
         />
         <form class="line" @submit.prevent="addMissed">
-          <LineField v-model="more" label="Something else that was missing" maxlength="160" />
-          <v-btn type="submit" variant="tonal" :disabled="!more.trim()">Add</v-btn>
+          <LineField v-model="more" :label="texts.somethingElseThatWasMissing" maxlength="160" />
+          <v-btn type="submit" variant="tonal" :disabled="!more.trim()">{{ texts.add }}</v-btn>
         </form>
       </section>
       <section>
-        <h2>Never used on three trips</h2>
+        <h2>{{ texts.neverUsedOnThreeTrips }}</h2>
         <p v-if="r.idle.length === 0" class="soft">
-          Nothing yet: this needs the reviews of three trips. {{ counted(past.length, 'review') }} so far.
+          {{ texts.nothingYetThisNeedsThe(counted(past.length, 'review')) }}
         </p>
         <template v-else>
           <p class="soft">
-            Not used does not mean not needed. Each line says what the thing weighs and how many hours it saves on such
-            a trip.
+            {{ texts.notUsedDoesNotMean }}
           </p>
           <v-checkbox
             v-for="t in r.idle"
             :key="t.item"
             v-model="home"
             :value="t.item"
-            :label="`Leave ${t.name} at home: ${mass(t.mass)}, saves ${hoursText(t.guards)}, ${idleWords(t.idle)}${t.worthIt ? '; worth its weight' : ''}`"
+            :label="
+              texts.leaveAtHomeSaves(
+                t.name,
+                mass(t.mass),
+                hoursText(t.guards),
+                idleWords(t.idle),
+                t.worthIt ? texts.worthItsWeight : '',
+              )
+            "
           />
         </template>
       </section>
       <section v-if="r.times.length > 0">
-        <h2>Minutes</h2>
+        <h2>{{ texts.minutes }}</h2>
         <v-table>
           <thead>
             <tr>
-              <th scope="col">Repair</th>
-              <th scope="col">Planned</th>
-              <th scope="col">Took</th>
-              <th scope="col">Next time</th>
+              <th scope="col">{{ texts.repair }}</th>
+              <th scope="col">{{ texts.planned }}</th>
+              <th scope="col">{{ texts.took }}</th>
+              <th scope="col">{{ texts.nextTime }}</th>
             </tr>
           </thead>
           <tbody>
@@ -239,20 +247,20 @@ const why = (m: RateMoved) =>
         </v-table>
       </section>
       <section>
-        <h2>Breakdown rates</h2>
+        <h2>{{ texts.breakdownRates }}</h2>
         <v-checkbox
           v-if="r.ride"
           v-model="takeKm"
-          :label="`The trip was ridden as planned: ${km(r.ride.km.paved + r.ride.km.gravel + r.ride.km.track)} into ride log and odometer`"
+          :label="texts.theTripWasRiddenAs(km(r.ride.km.paved + r.ride.km.gravel + r.ride.km.track))"
         />
-        <p v-if="moved.length === 0" class="soft">No rate moves by these days.</p>
+        <p v-if="moved.length === 0" class="soft">{{ texts.noRateMovesByThese }}</p>
         <v-table v-else>
           <thead>
             <tr>
-              <th scope="col">Problem</th>
-              <th scope="col">Happened</th>
-              <th scope="col">Rate before</th>
-              <th scope="col">After</th>
+              <th scope="col">{{ texts.problem }}</th>
+              <th scope="col">{{ texts.happened }}</th>
+              <th scope="col">{{ texts.rateBefore }}</th>
+              <th scope="col">{{ texts.after }}</th>
             </tr>
           </thead>
           <tbody>
@@ -261,7 +269,7 @@ const why = (m: RateMoved) =>
               <td class="num">{{ m.events }}</td>
               <td class="num">× {{ m.before.toFixed(2) }}</td>
               <td class="num">
-                <v-btn variant="text" :aria-label="`Why × ${m.after.toFixed(2)} for ${m.name}`" @click="why(m)"
+                <v-btn variant="text" :aria-label="texts.whyFor(m.after.toFixed(2), m.name)" @click="why(m)"
                   >× {{ m.after.toFixed(2) }}</v-btn
                 >
               </td>
@@ -270,25 +278,27 @@ const why = (m: RateMoved) =>
         </v-table>
       </section>
       <section v-if="r.buy.length > 0">
-        <h2>To buy</h2>
-        <p class="soft">Tick what you have bought again: it goes into the toolbox.</p>
+        <h2>{{ texts.toBuy }}</h2>
+        <p class="soft">{{ texts.tickWhatYouHaveBought }}</p>
         <v-checkbox v-for="b in r.buy" :key="b.kind" v-model="bought" :value="b.kind" :label="`${b.name} ×${b.buy}`" />
       </section>
       <p class="sticky">
         <v-btn class="press" @click="accept">{{
-          changes.length > 0 ? `Save review, ${counted(changes.length, 'change')}` : 'Save review'
+          changes.length > 0 ? texts.saveReview(counted(changes.length, 'change')) : texts.saveReview2
         }}</v-btn>
         <span v-if="changes.length > 0" class="soft">{{ changes.join('; ') }}</span>
       </p>
     </template>
     <section v-if="past.length > 0">
-      <h2>Reviews of this bike</h2>
+      <h2>{{ texts.reviewsOfThisBike }}</h2>
       <ul class="plain">
         <li v-for="x in past" :key="x.id">
           <span
             ><strong>{{ x.name }}</strong> <span class="soft num">{{ x.from }} – {{ x.to }}</span></span
           >
-          <v-btn variant="text" :aria-label="`Do the review of ${x.name} again`" @click="redo(x.id)">Do again</v-btn>
+          <v-btn variant="text" :aria-label="texts.doTheReviewOfAgain(x.name)" @click="redo(x.id)">{{
+            texts.doAgain
+          }}</v-btn>
         </li>
       </ul>
     </section>

@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import LineField from '../../ui/LineField.vue';
 import { matches } from '../../words/road';
 import { symptomsInOrder } from './symptomOrder';
+import * as texts from '../../words/road/roadView';
 
 /** The presses stand first, before anything is worked out; what they lead to is loaded behind them. */
 const CardDialog = defineAsyncComponent(() => import('./CardDialog.vue'));
@@ -39,16 +40,18 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
   <div class="stage">
     <section class="picture road" :data-working="answers.busy ? 'yes' : 'no'">
       <div class="stage-head road-head">
-        <h1>{{ chosen ? title : 'What is wrong?' }}</h1>
+        <h1>{{ chosen ? title : texts.whatIsWrong }}</h1>
         <span class="acts">
           <v-btn v-if="chosen" variant="tonal" class="card-press" @click="go({})">{{
-            after ? 'Back to the road' : 'Begin again'
+            after ? texts.backToTheRoad : texts.beginAgain
           }}</v-btn>
-          <v-btn v-if="!chosen" variant="tonal" class="card-press" @click="writing = true">Write it down</v-btn>
-          <v-btn class="card-press" @click="card = true">Where am I, whom to call</v-btn>
+          <v-btn v-if="!chosen" variant="tonal" class="card-press" @click="writing = true">{{
+            texts.writeItDown
+          }}</v-btn>
+          <v-btn class="card-press" @click="card = true">{{ texts.whereAmIWhomTo }}</v-btn>
         </span>
       </div>
-      <p v-if="!garage.bike" class="empty">Add a bike first.</p>
+      <p v-if="!garage.bike" class="empty">{{ texts.addABikeFirst }}</p>
       <template v-else>
         <UnderWay />
         <RoadWork
@@ -62,8 +65,8 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
           <LineField
             v-model="typed"
             class="find"
-            label="Say it in a word or two"
-            placeholder="flat, will not start, leaks"
+            :label="texts.sayItInAWord"
+            :placeholder="texts.flatWillNotStartLeaks"
             kind="search"
           />
           <div class="symptoms">
@@ -78,13 +81,12 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
             />
           </div>
           <p class="caution">
-            First get out of danger, then think. Where anybody may be badly hurt, call the local emergency number. The
-            maker’s manual and local law come first.
+            {{ texts.firstGetOutOfDanger }}
           </p>
         </template>
       </template>
     </section>
-    <section class="sheet road-sheet" aria-label="The day">
+    <section class="sheet road-sheet" :aria-label="texts.theDay">
       <DaySheet v-model:writing="writing" />
     </section>
     <CardDialog v-if="card" @close="card = false" />

@@ -6,6 +6,7 @@ import { useProof } from '../../stores/proof';
 import MendPanel from './MendPanel.vue';
 import ReviewPanel from './ReviewPanel.vue';
 import SeekPanel from './SeekPanel.vue';
+import * as texts from '../../words/road/roadWork';
 
 const props = defineProps<{ tree: FaultTree | null; mend: string | null }>();
 const emit = defineEmits<{ mend: [trouble: string] }>();
@@ -15,15 +16,15 @@ const proof = useProof();
 const trouble = computed(() => proof.made?.troubles.find((t) => t.id === props.mend) ?? null);
 watch(
   [trouble, () => props.tree],
-  () => (title.value = trouble.value?.name ?? props.tree?.symptom ?? 'How did it go?'),
+  () => (title.value = trouble.value?.name ?? props.tree?.symptom ?? texts.howDidItGo),
   { immediate: true },
 );
 </script>
 
 <template>
-  <p v-if="!proof.made" class="empty">Working out the kit …</p>
+  <p v-if="!proof.made" class="empty">{{ texts.workingOutTheKit }}</p>
   <MendPanel v-else-if="trouble" :key="trouble.id" :trouble="trouble" :of="proof.made" />
   <SeekPanel v-else-if="tree" :key="tree.id" :tree="tree" :of="proof.made" @mend="emit('mend', $event)" />
-  <p v-else-if="mend !== null" class="empty">This bike cannot have that problem. Begin again.</p>
+  <p v-else-if="mend !== null" class="empty">{{ texts.thisBikeCannotHaveThat }}</p>
   <ReviewPanel v-else :key="`${proof.made.bike.id} ${proof.made.trip?.id}`" :of="proof.made" />
 </template>

@@ -5,6 +5,7 @@ import { seek, testMinutes, type FaultTree, type ProveCase, type Seen } from '@n
 import { percent } from '../../ui/words';
 import { minutesText } from '../../words/prove';
 import { END_WORDS } from '../../words/road';
+import * as texts from '../../words/road/seekPanel';
 
 const props = defineProps<{ tree: FaultTree; of: ProveCase }>();
 const emit = defineEmits<{ mend: [troubleId: string] }>();
@@ -26,7 +27,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
 <template>
   <div v-if="!read" class="stop">
     <p class="big">{{ tree.first }}</p>
-    <v-btn class="press" @click="read = true">That is done</v-btn>
+    <v-btn class="press" @click="read = true">{{ texts.thatIsDone }}</v-btn>
   </div>
   <div v-else>
     <template v-if="now.next">
@@ -34,23 +35,25 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
       <h2 class="big" aria-live="polite">{{ now.next.step.text }}</h2>
       <p class="soft">
         {{ minutesText(testMinutes(now.next))
-        }}<template v-if="now.minutes !== null"> · about {{ minutesText(now.minutes) }} to know it</template>
+        }}<template v-if="now.minutes !== null"> {{ texts.aboutToKnowIt(minutesText(now.minutes)) }}</template>
       </p>
       <div class="answers">
         <v-btn v-for="(a, i) in now.next.answers" :key="a.seen" variant="tonal" class="press" @click="take(i)">{{
           a.seen
         }}</v-btn>
-        <v-btn variant="tonal" class="press unsure" @click="take(null)">I cannot tell</v-btn>
+        <v-btn variant="tonal" class="press unsure" @click="take(null)">{{ texts.iCannotTell }}</v-btn>
       </div>
     </template>
     <template v-else-if="now.end">
       <p class="big end" role="status">{{ END_WORDS[now.end] }}</p>
-      <v-btn v-if="now.end === 'found' && suspects[0]" class="press" @click="emit('mend', suspects[0].trouble)"
-        >{{ name(suspects[0].trouble) }}: how to fix it</v-btn
-      >
+      <v-btn v-if="now.end === 'found' && suspects[0]" class="press" @click="emit('mend', suspects[0].trouble)">{{
+        texts.howToFixIt(name(suspects[0].trouble))
+      }}</v-btn>
     </template>
-    <p v-if="seen.length > 0"><v-btn variant="tonal" @click="back">One back</v-btn></p>
-    <ul class="suspects" aria-label="What it may be">
+    <p v-if="seen.length > 0">
+      <v-btn variant="tonal" @click="back">{{ texts.oneBack }}</v-btn>
+    </p>
+    <ul class="suspects" :aria-label="texts.whatItMayBe">
       <li v-for="s in suspects" :key="s.trouble">
         <v-btn variant="text" class="suspect" @click="emit('mend', s.trouble)">
           <span class="name">{{ name(s.trouble) }}</span>
@@ -59,14 +62,14 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
         </v-btn>
       </li>
     </ul>
-    <p v-if="!now.next && lacking.length > 0" class="soft">With {{ lacking.join(', ') }} more could be told.</p>
+    <p v-if="!now.next && lacking.length > 0" class="soft">{{ texts.withMoreCouldBeTold(lacking.join(', ')) }}</p>
     <ol v-if="seen.length > 0" class="path soft">
       <li v-for="s in seen" :key="s.test">
         {{ testOf(s.test)?.step.text }}{{ ' ' }}
-        <strong>{{ s.answer === null ? 'cannot tell' : testOf(s.test)?.answers[s.answer]?.seen }}</strong>
+        <strong>{{ s.answer === null ? texts.cannotTell : testOf(s.test)?.answers[s.answer]?.seen }}</strong>
       </li>
     </ol>
-    <p class="soft">Odds are those of your trip and bike; minutes are typical values.</p>
+    <p class="soft">{{ texts.oddsAreThoseOfYour }}</p>
   </div>
 </template>
 

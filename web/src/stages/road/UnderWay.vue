@@ -2,6 +2,7 @@
 /** A repair that was begun and not ended: back to it in one press. */
 import { computed } from 'vue';
 import { useProof } from '../../stores/proof';
+import * as texts from '../../words/road/underWay';
 
 const proof = useProof();
 const open = computed(() => (proof.drill ? null : (proof.unfinished.find((d) => d.real) ?? null)));
@@ -10,9 +11,9 @@ const open = computed(() => (proof.drill ? null : (proof.unfinished.find((d) => 
 <template>
   <p v-if="open" class="going">
     <span
-      >A repair is under way: <strong>{{ open.way }}</strong>, step {{ open.step + 1 }}.</span
+      >{{ texts.aRepairIsUnderWay }} <strong>{{ open.way }}</strong>{{ texts.step(open.step + 1) }}</span
     >
-    <v-btn @click="proof.takeUp(open)">Go on</v-btn>
+    <v-btn @click="proof.takeUp(open)">{{ texts.goOn }}</v-btn>
   </p>
 </template>
 

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { newPlace, placeLibrary, type Bike, type Place } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import DropMenu from '../../ui/DropMenu.vue';
+import * as texts from '../../words/stow/addPlace';
 
 const props = defineProps<{ bike: Bike }>();
 const emit = defineEmits<{ added: [id: string] }>();
@@ -21,7 +22,7 @@ const others = computed(() =>
 function add(...models: Omit<Place, 'id' | 'bikeId'>[]) {
   const rows = models.map((m): Place => ({ ...m, id: crypto.randomUUID(), bikeId: props.bike.id }));
   if (rows.length === 0) return;
-  garage.put(rows.length === 1 ? `add ${rows[0]!.name}` : `add ${rows.length} places`, 'places', ...rows);
+  garage.put(rows.length === 1 ? `add ${rows[0]!.name}` : texts.addPlaces(rows.length), 'places', ...rows);
   if (rows.length === 1) emit('added', rows[0]!.id);
 }
 /** What the other bike has and this one has not, by name. */
@@ -32,11 +33,11 @@ function copy(places: readonly Place[]) {
 </script>
 
 <template>
-  <DropMenu label="Add a place" hint="From the usual places, another bike's, or your own" name="Add a place">
-    <v-list-item role="menuitem" @click="add(newPlace('', bike))">Your own: measure it</v-list-item>
+  <DropMenu :label="texts.addAPlace" :hint="texts.fromTheUsualPlacesAnother" :name="texts.addAPlace">
+    <v-list-item role="menuitem" @click="add(newPlace('', bike))">{{ texts.yourOwnMeasureIt }}</v-list-item>
     <v-list-item v-for="p in library" :key="p.name" role="menuitem" @click="add(p)">{{ p.name }}</v-list-item>
     <v-list-item v-for="o in others" :key="o.bike.id" role="menuitem" @click="copy(o.places)">
-      All of {{ o.bike.name }}
+      {{ texts.allOf(o.bike.name) }}
     </v-list-item>
   </DropMenu>
 </template>

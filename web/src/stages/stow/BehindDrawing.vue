@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import type { Bike } from '@necessaire/core';
 import BehindShape from '../../ui/bike/BehindShape.vue';
 import { useSize } from '../../ui/useSize';
+import * as texts from '../../words/stow/behindDrawing';
 
 const props = defineProps<{ bike: Bike }>();
 const element = ref<HTMLElement>();
@@ -22,7 +23,7 @@ const Y = (z: number) => size.height - 10 - z * s.value;
       :height="size.height"
       :viewBox="`0 0 ${size.width} ${size.height}`"
       role="group"
-      :aria-label="`${bike.name}, from behind`"
+      :aria-label="texts.fromBehind(bike.name)"
     >
       <path class="ground" :d="`M0 ${Y(0)}H${size.width}`" />
       <BehindShape :bike="bike" :x="X" :y="Y" :s="s" />

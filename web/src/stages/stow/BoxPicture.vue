@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import { figure, shadow, unitOf, type Packing, type Place, type Pose, withUnit } from '@necessaire/core';
 import { useView } from '../../stores/view';
+import * as texts from '../../words/stow/boxPicture';
 
 const props = defineProps<{ place: Place; packing: Packing }>();
 const emit = defineEmits<{ pick: [key: string] }>();
@@ -25,8 +26,8 @@ interface Look {
 const looks = computed<Look[]>(() => {
   const { length, width, height } = inside.value;
   return [
-    { name: 'from above', across: [0, 1], depth: 2, width: length, height: width ?? 0 },
-    { name: 'from the side', across: [0, 2], depth: 1, width: length, height },
+    { name: texts.fromAbove, across: [0, 1], depth: 2, width: length, height: width ?? 0 },
+    { name: texts.fromTheSide, across: [0, 2], depth: 1, width: length, height },
   ];
 });
 /** What is nearer to the eye is drawn later. */
@@ -51,20 +52,20 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
 <template>
   <div class="box">
     <div class="head">
-      <h2>Inside {{ place.name.toLowerCase() }}</h2>
+      <h2>{{ texts.inside(place.name.toLowerCase()) }}</h2>
       <span class="soft num"
         >{{ mm(inside.length) }} × {{ mm(inside.width) }} × {{ mm(inside.height) }}
         {{ unitOf(view.units, 'length') }}</span
       >
     </div>
     <p v-if="contents && contents.poses === null" class="gap">
-      <strong>It does not go in.</strong> These do not fit together. Leave out one of:
-      {{ contents.inTheWay.map(nameOf).join(', ') }}.
+      <strong>{{ texts.itDoesNotGoIn }}</strong>
+      {{ texts.theseDoNotFitTogether(contents.inTheWay.map(nameOf).join(', ')) }}
     </p>
     <p v-else-if="place.kind === 'tie-on'" class="soft">
-      Tied along it, long side with the bike: look at the ties each evening, they wear through.
+      {{ texts.tiedAlongItLongSide }}
     </p>
-    <p v-else-if="contents && contents.held.units === 0" class="soft">Nothing lies here.</p>
+    <p v-else-if="contents && contents.held.units === 0" class="soft">{{ texts.nothingLiesHere }}</p>
     <div v-if="contents?.poses && contents.poses.length > 0" class="looks">
       <figure v-for="look in looks" :key="look.name">
         <svg
@@ -94,14 +95,13 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
       <ol class="names">
         <li v-for="p in contents.poses" :key="p.key" :class="{ lit: view.itemKey === p.key }">
           <v-btn variant="text" @click="emit('pick', p.key)">{{ nameOf(p.key) }}</v-btn>
-          <span v-if="with_(p.key).length > 0" class="soft"> with {{ with_(p.key).join(', ') }}</span>
+          <span v-if="with_(p.key).length > 0" class="soft"> {{ texts.with2(with_(p.key).join(', ')) }}</span>
         </li>
       </ol>
     </div>
-    <p v-if="soft.length > 0" class="soft">In the room that is left: {{ soft.map((s) => s.item.name).join(', ') }}.</p>
+    <p v-if="soft.length > 0" class="soft">{{ texts.inTheRoomThatIs(soft.map((s) => s.item.name).join(', ')) }}</p>
     <p v-if="place.taken > 0" class="soft">
-      Clothes and food take {{ withUnit(view.units, 'volume', place.taken * 1000) }} of it already, and lie round the
-      items.
+      {{ texts.clothesAndFoodTakeOf(withUnit(view.units, 'volume', place.taken * 1000)) }}
     </p>
   </div>
 </template>

@@ -3,6 +3,7 @@
 import { computed } from 'vue';
 import type { StowFault, Stowed } from '@necessaire/core';
 import { useView } from '../../stores/view';
+import * as texts from '../../words/stow/faultList';
 
 const view = useView();
 const props = defineProps<{
@@ -14,22 +15,22 @@ const props = defineProps<{
 const emit = defineEmits<{ mend: [fault: StowFault]; free: [key: string]; pick: [key: string] }>();
 const does = (f: StowFault) =>
   f.mending!.moves.length === 1
-    ? `Move ${f.mending!.moves[0]!.name} to ${f.mending!.moves[0]!.placeName.toLowerCase()}`
-    : `Swap ${f.mending!.moves[0]!.name} with ${f.mending!.moves[1]!.name}`;
+    ? texts.moveTo(f.mending!.moves[0]!.name, f.mending!.moves[0]!.placeName.toLowerCase())
+    : texts.swapWith(f.mending!.moves[0]!.name, f.mending!.moves[1]!.name);
 const price = (points: number) =>
   Math.abs(points) < 0.05
-    ? 'costs nothing else'
+    ? texts.costsNothingElse
     : points > 0
-      ? `${points.toFixed(1)} points worse`
-      : `${(-points).toFixed(1)} points better`;
+      ? texts.pointsWorse(points.toFixed(1))
+      : texts.pointsBetter((-points).toFixed(1));
 const broken = computed(() => props.faults.filter((f) => f.rule !== 'loose').length);
 const because = (s: Stowed | undefined) => s?.barred ?? [];
 </script>
 
 <template>
-  <section class="faults" aria-label="Rules broken">
+  <section class="faults" :aria-label="texts.rulesBroken">
     <div class="sheet-head">
-      <h2 class="gap">{{ broken === 0 ? 'Fits nowhere' : 'Rules broken' }}</h2>
+      <h2 class="gap">{{ broken === 0 ? texts.fitsNowhere : texts.rulesBroken }}</h2>
       <span class="num soft">{{ broken === 0 ? stowed.filter((s) => s.placeId === null).length : broken }}</span>
     </div>
     <article v-for="f in faults" :key="f.id" class="fault" :data-fault="f.rule">
@@ -40,9 +41,9 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
       <div>
         <p>
           <v-btn variant="text" v-if="f.key" class="name" @click="emit('pick', f.key)">{{ f.title }}</v-btn>
-          <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'"> has no place.</template>
+          <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'"> {{ texts.hasNoPlace }}</template>
           <template v-else
-            ><template v-if="f.key && f.placeId"> in {{ placeName(f.placeId).toLowerCase() }}</template
+            ><template v-if="f.key && f.placeId"> {{ texts.in2(placeName(f.placeId).toLowerCase()) }}</template
             >: {{ view.inWords(f.message) }}.</template
           >
         </p>
@@ -66,17 +67,17 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
             ></v-expansion-panels
           >
           <p v-if="f.leaveOut.length > 0">
-            It goes in if one of these is left out: {{ f.leaveOut.map((l) => l.name).join(', ') }}.
+            {{ texts.itGoesInIfOne(f.leaveOut.map((l) => l.name).join(', ')) }}
           </p>
         </template>
         <p class="why">{{ f.why.charAt(0).toUpperCase() + f.why.slice(1) }}.</p>
         <p class="acts">
           <v-btn v-if="f.mending" @click="emit('mend', f)">{{ does(f) }}</v-btn>
           <v-btn variant="tonal" v-if="f.key && pinned(f.key)" @click="emit('free', f.key)">
-            Place automatically
+            {{ texts.placeAutomatically }}
           </v-btn>
           <span v-if="f.mending" class="soft">{{ price(f.mending.points) }}</span>
-          <span v-else-if="f.rule !== 'loose'" class="soft">No single move or swap solves it: take something out.</span>
+          <span v-else-if="f.rule !== 'loose'" class="soft">{{ texts.noSingleMoveOrSwap }}</span>
         </p>
       </div>
     </article>

@@ -6,6 +6,7 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/stow/goalSheet';
 
 const props = defineProps<{ packing: Packing }>();
 const garage = useGarage();
@@ -13,7 +14,7 @@ const explain = useExplain();
 const search = usePacking();
 /** While a slider is held it only moves: the packing follows when it is let go. */
 const held = ref(false);
-const WORDS = ['not at all', 'a little', 'as usual', 'much', 'above all'];
+const WORDS = [texts.notAtAll, 'a little', texts.asUsual, 'much', texts.aboveAll];
 const value = (goal: Goal) => garage.doc!.garage.goals[goal];
 function set(goal: Goal, to: number) {
   const { doc } = garage;
@@ -31,23 +32,22 @@ const pouches = computed(() =>
       items: g.keys.map((k) => props.packing.stowed.find((s) => s.item.key === k)?.item.name ?? '').join(', '),
       places:
         g.placeIds.map((id) => (garage.places.find((p) => p.id === id)?.name ?? '').toLowerCase()).join(' and ') ||
-        'no place',
+        texts.noPlace,
     })),
 );
 function explainPoints() {
   const { parts } = props.packing;
   explain.show({
-    title: 'Points of this packing',
+    title: texts.pointsOfThisPacking,
     value: props.packing.cost.toFixed(2),
-    formula:
-      'least of Σ sliders × points over all assignments that keep every hard rule; an item more that is not packed costs more than any packing saves',
+    formula: texts.leastOfSlidersPointsOver,
     inputs: [
       ...GOALS.map((g) => ({ name: `${GOAL_TEXT[g].name}: ${GOAL_TEXT[g].says}`, value: (parts[g] ?? 0).toFixed(2) })),
-      { name: 'not dry, or rattling', value: (parts.fixed ?? 0).toFixed(2) },
-      { name: 'nothing costs less than', value: props.packing.bound.toFixed(2) },
-      { name: 'expected minutes of opening places', value: props.packing.minutes.toFixed(1) },
+      { name: texts.notDryOrRattling, value: (parts.fixed ?? 0).toFixed(2) },
+      { name: texts.nothingCostsLessThan, value: props.packing.bound.toFixed(2) },
+      { name: texts.expectedMinutesOfOpeningPlaces, value: props.packing.minutes.toFixed(1) },
     ],
-    source: 'points of each goal: typical values; sliders are yours',
+    source: texts.pointsOfEachGoalTypical,
   });
 }
 </script>
@@ -56,23 +56,23 @@ function explainPoints() {
   <div class="goals">
     <p class="proof" role="status">
       <template v-if="packing.proven"
-        ><strong class="good">Proven</strong>: no packing that keeps the rules has fewer points.</template
+        ><strong class="good">{{ texts.proven }}</strong
+        >{{ texts.noPackingThatKeepsThe }}</template
       >
-      <template v-else-if="search.progress !== null"
-        >Still searching: at most {{ (packing.cost - packing.bound).toFixed(2) }} of
-        {{ packing.cost.toFixed(1) }} points from the best …</template
-      >
+      <template v-else-if="search.progress !== null">{{
+        texts.stillSearchingAtMostOf((packing.cost - packing.bound).toFixed(2), packing.cost.toFixed(1))
+      }}</template>
       <template v-else
-        >At most <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> of
-        <span class="num">{{ packing.cost.toFixed(1) }}</span> points from the best.</template
+        >{{ texts.atMost }} <strong class="num">{{ (packing.cost - packing.bound).toFixed(2) }}</strong> {{ texts.of2 }}
+        <span class="num">{{ packing.cost.toFixed(1) }}</span> {{ texts.pointsFromTheBest }}</template
       >
-      <v-btn variant="plain" class="how" @click="explainPoints">How this is calculated</v-btn>
+      <v-btn variant="plain" class="how" @click="explainPoints">{{ texts.howThisIsCalculated }}</v-btn>
       <span v-if="search.failed" class="gap"> {{ search.failed }}</span>
     </p>
     <WorkBar
       v-if="search.progress !== null"
       slim
-      says="Searching for a better layout …"
+      :says="texts.searchingForABetterLayout"
       :share="search.progress"
       @stop="search.halt()"
     />
@@ -95,11 +95,11 @@ function explainPoints() {
       <span class="word">{{ WORDS[value(g)] }}</span>
       <span class="num soft">{{ (packing.parts[g] ?? 0).toFixed(1) }}</span>
     </div>
-    <section v-if="pouches.length > 0" class="pouches" aria-label="Pouches">
-      <h2>What lies together, for one kind of repair</h2>
+    <section v-if="pouches.length > 0" class="pouches" :aria-label="texts.pouches">
+      <h2>{{ texts.whatLiesTogetherForOne }}</h2>
       <ul>
         <li v-for="g in pouches" :key="g.name">
-          <strong>{{ g.name }}</strong>: {{ g.items }} in {{ g.places }}
+          <strong>{{ g.name }}</strong>{{ texts.in2(g.items, g.places) }}
         </li>
       </ul>
     </section>

@@ -18,6 +18,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import { massText } from '../../ui/words';
+import * as texts from '../../words/stow/keptPackings';
 
 const props = defineProps<{ packing: Packing }>();
 const garage = useGarage();
@@ -30,14 +31,14 @@ function keep() {
   const row: KeptPacking = {
     id: crypto.randomUUID(),
     bikeId: garage.bike.id,
-    name: name.value.trim() || `Packing of ${today()}`,
+    name: name.value.trim() || texts.packingOf(today()),
     made: new Date().toISOString(),
     items: keptItems(props.packing, garage.places),
     figures: packingFigures(props.packing),
     note: '',
   };
   garage.put(`keep ${row.name}`, 'packings', row);
-  notice.done(`${row.name} is saved.`);
+  notice.done(texts.isSaved(row.name));
   name.value = '';
 }
 const against = ref('');
@@ -51,19 +52,19 @@ const lines = computed(() => {
     Math.abs(is) < least ? [] : [{ text: `${text} ${is > 0 ? more : less}`, worse: is > 0 }];
   return [
     ...line(d.higher, 0.5, 'higher', 'lower', mm(d.higher)),
-    ...line(d.further, 0.5, 'further back', 'further forward', mm(d.further)),
-    ...line(d.side, 0.005, 'more to one side', 'less to one side', withUnit(view.units, 'moment', Math.abs(d.side))),
-    ...line(-d.front, 50, 'less on the front axle', 'more on the front axle', massText(view.units, Math.abs(d.front))),
-    ...line(d.back, 1, 'more on the rider', 'less on the rider', massText(view.units, Math.abs(d.back))),
+    ...line(d.further, 0.5, texts.furtherBack, texts.furtherForward, mm(d.further)),
+    ...line(d.side, 0.005, texts.moreToOneSide, texts.lessToOneSide, withUnit(view.units, 'moment', Math.abs(d.side))),
+    ...line(-d.front, 50, texts.lessOnTheFrontAxle, texts.moreOnTheFrontAxle, massText(view.units, Math.abs(d.front))),
+    ...line(d.back, 1, texts.moreOnTheRider, texts.lessOnTheRider, massText(view.units, Math.abs(d.back))),
     ...line(d.mass, 1, 'heavier', 'lighter', massText(view.units, Math.abs(d.mass))),
     ...line(
       d.minutes,
       0.05,
-      'more opening of places',
-      'less opening of places',
+      texts.moreOpeningOfPlaces,
+      texts.lessOpeningOfPlaces,
       `${Math.abs(d.minutes).toFixed(1)} min`,
     ),
-    ...line(d.broken, 0.5, 'more rules broken', 'fewer rules broken', String(Math.abs(d.broken))),
+    ...line(d.broken, 0.5, texts.moreRulesBroken, texts.fewerRulesBroken, String(Math.abs(d.broken))),
   ];
 });
 /** Puts everything back where it lay, as far as piece and place are still there: one undo takes it back. */
@@ -81,7 +82,7 @@ function packAgain(p: KeptPacking) {
     item: i.key,
   }));
   const stays = new Set(rows.map((r) => r.id));
-  garage.edit(`pack as in ${p.name}`, [
+  garage.edit(texts.packAsIn(p.name), [
     ...before
       .filter((x) => !stays.has(x.id))
       .map((x) => ({ table: 'pins' as const, id: x.id, before: x, after: null })),
@@ -92,7 +93,7 @@ function packAgain(p: KeptPacking) {
       after: r,
     })),
   ]);
-  notice.done(`${wanted.length} things lie as in ${p.name}.`);
+  notice.done(texts.thingsLieAsIn(wanted.length, p.name));
 }
 </script>
 
@@ -100,27 +101,27 @@ function packAgain(p: KeptPacking) {
   <div class="kept">
     <div class="keep">
       <LineField
-        label="Name"
+        :label="texts.name"
         v-model="name"
         maxlength="120"
-        placeholder="Packing for the plateau"
+        :placeholder="texts.packingForThePlateau"
         @keydown.enter="keep"
       />
-      <v-btn @click="keep">Save this layout</v-btn>
+      <v-btn @click="keep">{{ texts.saveThisLayout }}</v-btn>
     </div>
     <p v-if="kept.length === 0" class="soft">
-      No layouts saved yet. Save one before you change things: the two are then laid side by side, and you can go back.
+      {{ texts.noLayoutsSavedYetSave }}
     </p>
     <template v-else>
       <SelectField
         class="against"
-        label="Now against"
+        :label="texts.nowAgainst"
         :items="kept.map((p) => ({ title: `${p.name}, ${p.made.slice(0, 10)}`, value: p.id }))"
         :model-value="other?.id ?? ''"
         @update:model-value="against = $event"
       />
-      <section v-if="difference" aria-label="Difference" class="difference">
-        <p v-if="lines.length === 0">Load unchanged.</p>
+      <section v-if="difference" :aria-label="texts.difference" class="difference">
+        <p v-if="lines.length === 0">{{ texts.loadUnchanged }}</p>
         <ul v-else class="figures">
           <li v-for="l in lines" :key="l.text" :class="l.worse ? 'gap' : 'good'">{{ l.text }}</li>
         </ul>
@@ -128,20 +129,20 @@ function packAgain(p: KeptPacking) {
           <li v-for="m in difference.moved.slice(0, 40)" :key="m.key">
             <strong>{{ m.name }}</strong>
             <template v-if="m.change === 'moved'">: {{ m.from ?? 'loose' }} → {{ m.to ?? 'loose' }}</template>
-            <template v-else-if="m.change === 'new'">: new, in {{ m.to?.toLowerCase() ?? 'no place' }}</template>
-            <template v-else>: no longer in the kit</template>
+            <template v-else-if="m.change === 'new'">{{ texts.newIn(m.to?.toLowerCase() ?? texts.noPlace) }}</template>
+            <template v-else>{{ texts.noLongerInTheKit }}</template>
           </li>
         </ul>
-        <p v-if="difference.moved.length === 0" class="soft">Everything lies where it lay.</p>
+        <p v-if="difference.moved.length === 0" class="soft">{{ texts.everythingLiesWhereItLay }}</p>
       </section>
       <p v-if="other" class="acts">
-        <v-btn variant="tonal" @click="packAgain(other)">Pack as it was then</v-btn>
+        <v-btn variant="tonal" @click="packAgain(other)">{{ texts.packAsItWasThen }}</v-btn>
         <v-btn
           variant="tonal"
           class="gap"
           @click="garage.remove(`drop ${other.name}`, { table: 'packings', id: other.id })"
         >
-          Drop {{ other.name }}
+          {{ texts.drop(other.name) }}
         </v-btn>
       </p>
     </template>

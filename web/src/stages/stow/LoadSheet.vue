@@ -20,6 +20,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import * as texts from '../../words/stow/loadSheet';
 
 const props = defineProps<{ bike: Bike; load: LoadCase; trial: { name: string; load: LoadCase } | null }>();
 const garage = useGarage();
@@ -30,33 +31,33 @@ const kg = (grams: number) => figure(view.units, 'weight', grams, 1);
 const mm = (v: number) => figure(view.units, 'length', v);
 const share = (l: Load) => `${(frontShare(l) * 100).toFixed(1)} %`;
 const columns = computed(() => [
-  { name: 'Bare', load: props.load.bare },
+  { name: texts.bare, load: props.load.bare },
   {
-    name: props.load.ridden.mass > 0 && (garage.trip?.pillion ?? 0) > 0 ? 'Two up' : 'With rider',
+    name: props.load.ridden.mass > 0 && (garage.trip?.pillion ?? 0) > 0 ? texts.twoUp : texts.withRider,
     load: props.load.ridden,
   },
-  { name: props.trial ? 'Packed, if moved' : 'Packed', load: shown.value.packed },
+  { name: props.trial ? texts.packedIfMoved : texts.packed, load: shown.value.packed },
 ]);
 const side = (l: Load) =>
   Math.abs(l.side) < 0.005
     ? 'even'
     : `${figure(view.units, 'moment', Math.abs(l.side))} ${l.side > 0 ? 'left' : 'right'}`;
 const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
-  { name: 'Weight', of: (l) => kg(l.mass), unit: () => unitOf(view.units, 'weight') },
+  { name: texts.weight, of: (l) => kg(l.mass), unit: () => unitOf(view.units, 'weight') },
   {
-    name: 'Centre of gravity height',
+    name: texts.centreOfGravityHeight,
     of: (l) => (l.centre ? mm(l.centre.z) : '–'),
     unit: () => unitOf(view.units, 'length'),
   },
   {
-    name: 'Middle, behind axle',
+    name: texts.middleBehindAxle,
     of: (l) => (l.centre ? mm(l.centre.x) : '–'),
     unit: () => unitOf(view.units, 'length'),
   },
-  { name: 'Front axle', of: (l) => kg(l.front), unit: () => unitOf(view.units, 'weight') },
-  { name: 'Rear axle', of: (l) => kg(l.rear), unit: () => unitOf(view.units, 'weight') },
-  { name: 'On the front', of: share, unit: () => '' },
-  { name: 'Side imbalance', of: side, unit: () => unitOf(view.units, 'moment') },
+  { name: texts.frontAxle, of: (l) => kg(l.front), unit: () => unitOf(view.units, 'weight') },
+  { name: texts.rearAxle, of: (l) => kg(l.rear), unit: () => unitOf(view.units, 'weight') },
+  { name: texts.onTheFront, of: share, unit: () => '' },
+  { name: texts.sideImbalance, of: side, unit: () => unitOf(view.units, 'moment') },
 ];
 const warned = computed(() => new Set(loadWarnings(props.bike, shown.value).map((w) => w.rule)));
 interface Limit {
@@ -76,83 +77,85 @@ const limits = computed<Limit[]>(() => {
     rule,
     is,
     most,
-    text: most === null ? `${kg(is)} ${w}, limit not known` : `${kg(is)} of ${kg(most)} ${w}`,
+    text: most === null ? texts.limitNotKnown(kg(is), w) : `${kg(is)} of ${kg(most)} ${w}`,
   });
   const tyre = (index: number | null) => (index === null ? null : tyreBears(index) * 1000);
   return [
     grams('Payload', 'payload', onBoard, props.bike.payload),
-    grams('Rear rack', 'rack', rack, props.bike.rackLimit),
-    grams('Front tyre', 'front tyre', packed.front, tyre(props.bike.loadIndexFront)),
-    grams('Rear tyre', 'rear tyre', packed.rear, tyre(props.bike.loadIndexRear)),
+    grams(texts.rearRack, 'rack', rack, props.bike.rackLimit),
+    grams(texts.frontTyre, 'front tyre', packed.front, tyre(props.bike.loadIndexFront)),
+    grams(texts.rearTyre, 'rear tyre', packed.rear, tyre(props.bike.loadIndexRear)),
     {
-      name: 'Front share lost',
+      name: texts.frontShareLost,
       rule: 'front share',
       is: lost,
       most: MOST_SHARE_LOST,
-      text: `${lost.toFixed(1)} of ${MOST_SHARE_LOST} points`,
+      text: texts.ofPoints(lost.toFixed(1), MOST_SHARE_LOST),
     },
     {
-      name: 'Side imbalance',
+      name: texts.sideImbalance,
       rule: 'side',
       is: Math.abs(packed.side),
       most: MOST_SIDE,
       text: `${figure(view.units, 'moment', Math.abs(packed.side))} of ${withUnit(view.units, 'moment', MOST_SIDE, 1)}`,
     },
-    grams('On the rider', 'back', back, MOST_BACK),
+    grams(texts.onTheRider, 'back', back, MOST_BACK),
   ];
 });
 const setBike = (fields: Partial<Bike>) =>
   garage.put(`change ${props.bike.name}`, 'bikes', { ...props.bike, ...fields });
 function setRider(mass: number) {
   const { doc } = garage;
-  if (doc) garage.edit('change the rider’s weight', [], { ...doc.garage, rider: { ...doc.garage.rider, mass } });
+  if (doc) garage.edit(texts.changeTheRidersWeight, [], { ...doc.garage, rider: { ...doc.garage.rider, mass } });
 }
 function setPillion(pillion: number) {
-  if (garage.trip) garage.put(`pillion on ${garage.trip.name}`, 'trips', { ...garage.trip, pillion });
+  if (garage.trip) garage.put(texts.pillionOn(garage.trip.name), 'trips', { ...garage.trip, pillion });
 }
 function explainLoad(l: Load, name: string) {
   explain.show({
-    title: `Load, ${name.toLowerCase()}`,
-    value: `${kg(l.mass)} ${unitOf(view.units, 'weight')}, ${share(l)} on the front`,
-    formula: 'middle = Σ m·r / Σ m; rear axle = Σ m·x / wheelbase; front = Σ m − rear; to one side = Σ m·y',
+    title: texts.load(name.toLowerCase()),
+    value: texts.onTheFront2(kg(l.mass), unitOf(view.units, 'weight'), share(l)),
+    formula: texts.middleMRMRear,
     inputs: [
       { name: 'wheelbase', value: `${mm(props.bike.wheelbase)} ${unitOf(view.units, 'length')}` },
       {
-        name: 'bare bike on the front axle',
+        name: texts.bareBikeOnTheFront,
         value:
           props.bike.frontAxle === null
-            ? '48 % (typical value)'
+            ? texts.n48TypicalValue
             : `${kg(props.bike.frontAxle)} ${unitOf(view.units, 'weight')}, weighed`,
       },
       {
-        name: 'height of its middle',
+        name: texts.heightOfItsMiddle,
         value:
           props.bike.centreHeight === null
-            ? '64 % of the seat height (typical value)'
+            ? texts.n64OfTheSeatHeight
             : `${mm(props.bike.centreHeight)} ${unitOf(view.units, 'length')}`,
       },
       {
         name: 'rider',
-        value: '62 % of the wheelbase, ' + withUnit(view.units, 'length', 190) + ' above the seat (typical values)',
+        value: texts.n62OfTheWheelbase + withUnit(view.units, 'length', 190) + texts.aboveTheSeatTypicalValues,
       },
       {
         name: 'pillion',
-        value: '88 % of the wheelbase, ' + withUnit(view.units, 'length', 230) + ' above the seat (typical values)',
+        value: texts.n88OfTheWheelbase + withUnit(view.units, 'length', 230) + texts.aboveTheSeatTypicalValues,
       },
     ],
-    source: 'statics; places as you measured them; the maker’s manual wins wherever it says otherwise',
+    source: texts.staticsPlacesAsYouMeasured,
   });
 }
 </script>
 
 <template>
   <div class="load">
-    <p v-if="trial" role="status" class="trial">If {{ trial.name }} goes there:</p>
+    <p v-if="trial" role="status" class="trial">{{ texts.ifGoesThere(trial.name) }}</p>
     <div class="wrap">
       <v-table>
         <thead>
           <tr>
-            <th scope="col"><span class="hidden-label">Figure</span></th>
+            <th scope="col">
+              <span class="hidden-label">{{ texts.figure }}</span>
+            </th>
             <th v-for="c in columns" :key="c.name" scope="col">
               <v-btn variant="plain" @click="explainLoad(c.load, c.name)">{{ c.name }}</v-btn>
             </th>
@@ -167,7 +170,7 @@ function explainLoad(l: Load, name: string) {
           </tr>
         </tbody>
       </v-table>
-      <ul class="limits" aria-label="Limits">
+      <ul class="limits" :aria-label="texts.limits">
         <li v-for="l in limits" :key="l.rule" :class="{ over: warned.has(l.rule as never) }">
           <span>{{ l.name }}</span><span class="num">{{ l.text }}</span>
           <span class="bar"
@@ -178,7 +181,7 @@ function explainLoad(l: Load, name: string) {
     </div>
     <div class="form">
       <NumberField
-        label="Rider in gear"
+        :label="texts.riderInGear"
         quantity="weight"
         :max="250000"
         :digits="1"
@@ -187,7 +190,7 @@ function explainLoad(l: Load, name: string) {
       />
       <NumberField
         v-if="garage.trip"
-        label="Pillion in gear"
+        :label="texts.pillionInGear"
         quantity="weight"
         :max="250000"
         :digits="1"
@@ -195,7 +198,7 @@ function explainLoad(l: Load, name: string) {
         @update:model-value="setPillion"
       />
       <NumberField
-        label="Bike ready to ride"
+        :label="texts.bikeReadyToRide"
         quantity="weight"
         :max="500000"
         :digits="1"
@@ -203,7 +206,7 @@ function explainLoad(l: Load, name: string) {
         @update:model-value="setBike({ mass: $event })"
       />
       <OptionalNumber
-        label="Weight on front axle"
+        :label="texts.weightOnFrontAxle"
         quantity="weight"
         :min="0"
         :max="500000"
@@ -212,16 +215,16 @@ function explainLoad(l: Load, name: string) {
         @update:model-value="setBike({ frontAxle: $event })"
       />
       <OptionalNumber
-        label="Centre of gravity height"
+        :label="texts.centreOfGravityHeight"
         quantity="length"
         :min="200"
         :max="1200"
-        empty="guess"
+        :empty="texts.guess"
         :model-value="bike.centreHeight"
         @update:model-value="setBike({ centreHeight: $event })"
       />
       <NumberField
-        label="Payload allowed"
+        :label="texts.payloadAllowed"
         quantity="weight"
         :max="500000"
         :digits="1"
@@ -229,36 +232,35 @@ function explainLoad(l: Load, name: string) {
         @update:model-value="setBike({ payload: $event })"
       />
       <OptionalNumber
-        label="Rear rack bears"
+        :label="texts.rearRackBears"
         quantity="weight"
         :min="0"
         :max="500000"
-        empty="not known"
+        :empty="texts.notKnown"
         :model-value="bike.rackLimit"
         @update:model-value="setBike({ rackLimit: $event })"
       />
       <OptionalNumber
-        label="Front load index"
+        :label="texts.frontLoadIndex"
         :min="20"
         :max="90"
         whole
-        empty="on the tyre"
+        :empty="texts.onTheTyre"
         :model-value="bike.loadIndexFront"
         @update:model-value="setBike({ loadIndexFront: $event })"
       />
       <OptionalNumber
-        label="Rear load index"
+        :label="texts.rearLoadIndex"
         :min="20"
         :max="90"
         whole
-        empty="on the tyre"
+        :empty="texts.onTheTyre"
         :model-value="bike.loadIndexRear"
         @update:model-value="setBike({ loadIndexRear: $event })"
       />
     </div>
     <p class="soft">
-      The front is weighed with one scale under the front wheel, the bike upright and level. Places carry what lies in
-      them beside the kit too: write it down with the place.
+      {{ texts.theFrontIsWeighedWith }}
     </p>
   </div>
 </template>

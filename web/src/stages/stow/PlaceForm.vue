@@ -9,6 +9,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { useRowForm } from '../../ui/useRules';
 import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import * as texts from '../../words/stow/placeForm';
 
 const props = defineProps<{ place: Place }>();
 const emit = defineEmits<{ close: [] }>();
@@ -29,13 +30,13 @@ const slots = computed(() => props.place.slots ?? []);
 const setSlot = (i: number, fields: Partial<(typeof slots.value)[number]>) =>
   set({ slots: slots.value.map((s, j) => (j === i ? { ...s, ...fields } : s)) });
 const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring' | 'wrapped' | 'onRack'; label: string }[] = [
-  { key: 'stays', label: 'stays on the bike' },
-  { key: 'lockable', label: 'lockable' },
+  { key: 'stays', label: texts.staysOnTheBike },
+  { key: 'lockable', label: texts.lockable },
   { key: 'dry', label: 'dry' },
-  { key: 'hot', label: 'gets hot' },
-  { key: 'wiring', label: 'next to wiring' },
-  { key: 'wrapped', label: 'tools wrapped in a roll or towel' },
-  { key: 'onRack', label: 'on the rear rack' },
+  { key: 'hot', label: texts.getsHot },
+  { key: 'wiring', label: texts.nextToWiring },
+  { key: 'wrapped', label: texts.toolsWrappedInARoll },
+  { key: 'onRack', label: texts.onTheRearRack },
 ];
 function remove() {
   const pins = (garage.doc?.pins ?? []).filter((p) => p.placeId === props.place.id);
@@ -52,64 +53,64 @@ function remove() {
   <div class="place-form">
     <LineField
       class="wide"
-      label="Name"
+      :label="texts.name"
       :model-value="place.name"
       :fault="faults['name'] ?? null"
       maxlength="120"
       @change="set({ name: text($event) })"
     />
     <SelectField
-      label="Kind"
+      :label="texts.kind"
       :items="PLACE_KINDS"
       :model-value="place.kind"
       @update:model-value="set({ kind: PLACE_KINDS.find((k) => k === $event) ?? 'box' })"
     />
     <SelectField
       class="two"
-      label="Access"
+      :label="texts.access"
       :items="TIERS"
       :model-value="place.tier"
       @update:model-value="set({ tier: TIERS.find((t) => t === $event) ?? 'one zip' })"
     />
     <NumberField
-      label="Length"
+      :label="texts.length"
       quantity="length"
       :max="5000"
       :model-value="place.inside.length"
       @update:model-value="set({ inside: { ...place.inside, length: $event } })"
     />
     <NumberField
-      label="Width"
+      :label="texts.width"
       quantity="length"
       :max="5000"
       :model-value="place.inside.width"
       @update:model-value="set({ inside: { ...place.inside, width: $event } })"
     />
     <NumberField
-      label="Height"
+      :label="texts.height"
       quantity="length"
       :max="5000"
       :model-value="place.inside.height"
       @update:model-value="set({ inside: { ...place.inside, height: $event } })"
     />
     <NumberField
-      label="Mount bears"
+      :label="texts.mountBears"
       quantity="weight"
       :max="500000"
       :model-value="place.limit"
       @update:model-value="set({ limit: $event })"
     />
     <OptionalNumber
-      label="On tracks it bears"
+      :label="texts.onTracksItBears"
       quantity="weight"
       :min="0"
       :max="500000"
-      empty="the same"
+      :empty="texts.theSame"
       :model-value="place.roughLimit"
       @update:model-value="set({ roughLimit: $event })"
     />
     <OptionalNumber
-      label="To open it"
+      :label="texts.toOpenIt"
       unit="min"
       :min="0"
       :max="120"
@@ -118,28 +119,28 @@ function remove() {
       @update:model-value="set({ opening: $event })"
     />
     <NumberField
-      label="Fill"
+      :label="texts.fill"
       :min="0.1"
       :max="1"
       :model-value="place.fill"
       @update:model-value="set({ fill: $event })"
     />
     <NumberField
-      label="Clothes, food"
+      :label="texts.clothesFood"
       quantity="volume"
       :max="200000"
       :model-value="place.taken * 1000"
       @update:model-value="set({ taken: $event / 1000 })"
     />
     <NumberField
-      label="Weight of that"
+      :label="texts.weightOfThat"
       quantity="weight"
       :max="500000"
       :model-value="place.takenMass"
       @update:model-value="set({ takenMass: $event })"
     />
     <NumberField
-      label="Behind front axle"
+      :label="texts.behindFrontAxle"
       quantity="length"
       :min="-3000"
       :max="4000"
@@ -147,7 +148,7 @@ function remove() {
       @update:model-value="set({ at: { ...place.at, x: $event } })"
     />
     <NumberField
-      label="Left (+) or right"
+      :label="texts.leftOrRight"
       quantity="length"
       :min="-3000"
       :max="4000"
@@ -155,7 +156,7 @@ function remove() {
       @update:model-value="set({ at: { ...place.at, y: $event } })"
     />
     <NumberField
-      label="Above ground"
+      :label="texts.aboveGround"
       quantity="length"
       :min="-3000"
       :max="4000"
@@ -164,23 +165,23 @@ function remove() {
     />
     <template v-if="place.slots">
       <fieldset v-for="(slot, i) in slots" :key="i" class="wide slots">
-        <legend>Slots {{ i + 1 }}</legend>
+        <legend>{{ texts.slots(i + 1) }}</legend>
         <NumberField
-          label="How many"
+          :label="texts.howMany"
           :min="1"
           :max="60"
           :model-value="slot.count"
           @update:model-value="setSlot(i, { count: Math.round($event) })"
         />
         <NumberField
-          label="Slot width"
+          :label="texts.slotWidth"
           quantity="length"
           :max="5000"
           :model-value="slot.width"
           @update:model-value="setSlot(i, { width: $event })"
         />
         <NumberField
-          label="Slot length"
+          :label="texts.slotLength"
           quantity="length"
           :max="5000"
           :model-value="slot.length"
@@ -190,15 +191,15 @@ function remove() {
           variant="plain"
           v-if="slots.length > 1"
           class="gap"
-          :aria-label="`Take slots ${i + 1} off`"
+          :aria-label="texts.takeSlotsOff(i + 1)"
           @click="set({ slots: slots.filter((_, j) => j !== i) })"
         >
-          off
+          {{ texts.off }}
         </v-btn>
       </fieldset>
       <p v-if="slots.length < 12" class="wide">
         <v-btn variant="plain" @click="set({ slots: [...slots, { count: 4, width: 40, length: 220 }] })">
-          More slots of another size
+          {{ texts.moreSlotsOfAnotherSize }}
         </v-btn>
       </p>
     </template>
@@ -213,14 +214,16 @@ function remove() {
     </div>
     <LineField
       class="wide"
-      label="Note"
+      :label="texts.note"
       :model-value="place.note"
       maxlength="2000"
       @change="set({ note: cut(text($event), 2000) })"
     />
     <FormFaults class="wide" :faults="faults" :shown="['name']" />
     <p class="wide acts">
-      <v-btn @click="emit('close')">Done</v-btn><v-btn variant="tonal" class="gap" @click="remove">Delete place</v-btn>
+      <v-btn @click="emit('close')">{{ texts.done }}</v-btn><v-btn variant="tonal" class="gap" @click="remove">{{
+        texts.deletePlace
+      }}</v-btn>
     </p>
   </div>
 </template>

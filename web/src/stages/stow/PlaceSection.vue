@@ -15,6 +15,7 @@ import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
 import { useDropTarget } from '../../ui/places/dragging';
 import { over } from '../../ui/places/held';
+import * as texts from '../../words/stow/placeSection';
 
 const props = defineProps<{ place: Place; held: Held; rough: boolean; picked: boolean; editing: boolean }>();
 const emit = defineEmits<{ pick: []; edit: []; drop: [key: string, to: string] }>();
@@ -51,28 +52,33 @@ function explainRoom() {
   explain.show(
     place.kind === 'roll'
       ? {
-          title: `Slots of ${place.name}`,
+          title: texts.slotsOf(place.name),
           value: room.value.text,
-          formula: 'one piece a slot, its width at most the slot’s, its length at most the slot’s',
+          formula: texts.onePieceASlotIts,
           inputs: (place.slots ?? []).map((s, i) => ({
-            name: `${s.count} slots of ${figure(view.units, 'length', s.width)} × ${figure(view.units, 'length', s.length)} ${unit('length')}`,
+            name: texts.slotsOf2(
+              s.count,
+              figure(view.units, 'length', s.width),
+              figure(view.units, 'length', s.length),
+              unit('length'),
+            ),
             value: `${held.slots[i] ?? 0} taken`,
           })),
-          source: 'measures are yours',
+          source: texts.measuresAreYours,
         }
       : {
-          title: `Room in ${place.name}`,
+          title: texts.roomIn(place.name),
           value: room.value.text,
-          formula: `${place.kind === 'tube' ? 'π/4 × bore² × length' : 'length × width × height'} × fill − what clothes and food take; soft goods count at 0.8 of theirs. Rigid pieces are laid out besides, to see that they go in`,
+          formula: texts.fillWhatClothesAndFood(place.kind === 'tube' ? texts.n4Bore2Length : texts.lengthWidthHeight),
           inputs: [
             {
               name: 'inside',
               value: `${figure(view.units, 'length', length)} × ${figure(view.units, 'length', width)} × ${figure(view.units, 'length', height)} ${unit('length')}`,
             },
             { name: 'fill', value: String(place.fill) },
-            { name: 'clothes and food', value: withUnit(view.units, 'volume', place.taken * 1000) },
+            { name: texts.clothesAndFood, value: withUnit(view.units, 'volume', place.taken * 1000) },
           ],
-          source: 'fill 0.65 for odd tools and 0.8 for soft goods: typical values; measures are yours',
+          source: texts.fill065ForOdd,
         },
   );
 }
@@ -80,28 +86,28 @@ function explainWeight() {
   const { place } = props;
   const kg = (grams: number) => `${figure(view.units, 'weight', grams)} ${unit('weight')}`;
   explain.show({
-    title: `Weight in ${place.name}`,
+    title: texts.weightIn(place.name),
     value: weight.value.text,
-    formula: 'what its mount bears, on tracks the lesser figure, less what lies there beside the kit',
+    formula: texts.whatItsMountBearsOn,
     inputs: [
-      { name: 'mount bears', value: kg(place.limit) },
-      { name: 'on tracks', value: place.roughLimit === null ? 'the same' : kg(place.roughLimit) },
-      { name: 'clothes and food', value: kg(place.takenMass) },
-      { name: 'this trip rides tracks', value: props.rough ? 'yes' : 'no' },
+      { name: texts.mountBears, value: kg(place.limit) },
+      { name: texts.onTracks, value: place.roughLimit === null ? texts.theSame : kg(place.roughLimit) },
+      { name: texts.clothesAndFood, value: kg(place.takenMass) },
+      { name: texts.thisTripRidesTracks, value: props.rough ? 'yes' : 'no' },
     ],
-    source: 'limits of the usual places are typical values: the maker of rack or bag knows better',
+    source: texts.limitsOfTheUsualPlaces,
   });
 }
 const facts = computed(() =>
   [
     props.place.tier,
-    props.place.stays ? 'stays on the bike' : 'leaves with the luggage',
+    props.place.stays ? texts.staysOnTheBike : texts.leavesWithTheLuggage,
     `longest ${figure(view.units, 'length', longestPiece(props.place))} ${unitOf(view.units, 'length')}`,
     props.place.dry ? 'dry' : '',
     props.place.lockable ? 'lockable' : '',
-    props.place.wiring ? 'next to wiring' : '',
+    props.place.wiring ? texts.nextToWiring : '',
     props.place.hot ? 'hot' : '',
-    props.place.onRack ? 'on the rack' : '',
+    props.place.onRack ? texts.onTheRack : '',
   ]
     .filter(Boolean)
     .join(' · '),
@@ -121,12 +127,12 @@ const facts = computed(() =>
         <h2>{{ place.name }}</h2>
         <span class="soft facts">{{ facts }}</span>
       </v-btn>
-      <v-btn variant="text" class="meter" :aria-label="`${place.name}, room: ${room.text}`" @click="explainRoom">
+      <v-btn variant="text" class="meter" :aria-label="texts.room(place.name, room.text)" @click="explainRoom">
         <span class="num">{{ room.text }}</span><span class="bar"
           ><span :class="{ full: room.share > 1 }" :style="{ width: `${Math.min(100, room.share * 100)}%` }"
         /></span>
       </v-btn>
-      <v-btn variant="text" class="meter" :aria-label="`${place.name}, weight: ${weight.text}`" @click="explainWeight">
+      <v-btn variant="text" class="meter" :aria-label="texts.weight(place.name, weight.text)" @click="explainWeight">
         <span class="num">{{ weight.text }}</span><span class="bar"
           ><span :class="{ full: weight.share > 1 }" :style="{ width: `${Math.min(100, weight.share * 100)}%` }"
         /></span>
@@ -135,10 +141,10 @@ const facts = computed(() =>
         variant="plain"
         class="change"
         :aria-expanded="editing"
-        :aria-label="`Change ${place.name}`"
+        :aria-label="texts.change(place.name)"
         @click="emit('edit')"
       >
-        change
+        {{ texts.change2 }}
       </v-btn>
     </header>
     <slot />

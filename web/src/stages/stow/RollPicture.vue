@@ -6,6 +6,7 @@ import { useView } from '../../stores/view';
 import { download, fileName } from '../../ui/download';
 import { massText } from '../../ui/words';
 import { useSize } from '../../ui/useSize';
+import * as texts from '../../words/stow/rollPicture';
 
 const props = defineProps<{ place: Place; packing: Packing }>();
 const emit = defineEmits<{ pick: [key: string] }>();
@@ -31,34 +32,44 @@ const save = () => download(fileName(`${props.place.name} 1 to 1`, 'svg'), rollS
       <h2>
         {{ place.name }}, <span class="num">1 : {{ ratio.toFixed(1) }}</span>
       </h2>
-      <span class="soft num"
-        >{{ roll.taken }} of {{ roll.slots.length }} slots · {{ massText(view.units, roll.mass) }} ·
-        {{ figure(view.units, 'length', roll.width) }} × {{ figure(view.units, 'length', roll.height) }}
-        {{ unitOf(view.units, 'length') }} open</span
-      >
+      <span class="soft num">{{
+        texts.ofSlotsOpen(
+          roll.taken,
+          roll.slots.length,
+          massText(view.units, roll.mass),
+          figure(view.units, 'length', roll.width),
+          figure(view.units, 'length', roll.height),
+          unitOf(view.units, 'length'),
+        )
+      }}</span>
       <span class="acts"
-        ><v-btn variant="plain" :to="`/print/roll/${place.id}`">Print at 1 : 1, with labels</v-btn>
-        <v-btn variant="plain" @click="save">SVG</v-btn></span
+        ><v-btn variant="plain" :to="`/print/roll/${place.id}`">{{ texts.printAt11With }}</v-btn>
+        <v-btn variant="plain" @click="save">{{ texts.svg }}</v-btn></span
       >
     </div>
     <p v-if="roll.over" class="gap">
-      The slots take {{ figure(view.units, 'length', roll.width) }} {{ unitOf(view.units, 'length') }} with hems and
-      seams; the roll is {{ figure(view.units, 'length', place.inside.width) }} wide.
+      {{
+        texts.theSlotsTakeWithHems(
+          figure(view.units, 'length', roll.width),
+          unitOf(view.units, 'length'),
+          figure(view.units, 'length', place.inside.width),
+        )
+      }}
     </p>
-    <div ref="element" class="cloth" tabindex="0" role="group" :aria-label="`${place.name}, slot by slot`">
+    <div ref="element" class="cloth" tabindex="0" role="group" :aria-label="texts.slotBySlot(place.name)">
       <svg
         :width="roll.width * s"
         :height="roll.height * s"
         :viewBox="`0 0 ${roll.width} ${roll.height}`"
         role="list"
-        :aria-label="`Slots of ${place.name}`"
+        :aria-label="texts.slotsOf(place.name)"
       >
         <rect class="hem" x="0.5" y="0.5" :width="roll.width - 1" :height="roll.height - 1" />
         <g
           v-for="slot in roll.slots"
           :key="slot.index"
           role="listitem"
-          :aria-label="`slot ${slot.index + 1}: ${slot.piece?.name ?? 'empty'}`"
+          :aria-label="texts.slot(slot.index + 1, slot.piece?.name ?? texts.empty)"
         >
           <path
             class="slot"

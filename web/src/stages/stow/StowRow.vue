@@ -6,6 +6,7 @@ import DropMenu from '../../ui/DropMenu.vue';
 import { massText } from '../../ui/words';
 import { useDraggable } from '../../ui/places/dragging';
 import { held, over } from '../../ui/places/held';
+import * as texts from '../../words/stow/stowRow';
 
 const props = defineProps<{ stowed: Stowed; places: readonly Place[]; pinned: boolean }>();
 const emit = defineEmits<{ move: [key: string, to: string | null]; pick: [key: string]; split: [key: string] }>();
@@ -25,13 +26,13 @@ const care = computed(() => {
   const { on } = props.stowed;
   const tied = props.places.find((p) => p.id === props.stowed.placeId)?.kind === 'tie-on';
   return [
-    on ? `${on.how === 'wound' ? 'wound round' : 'inside'} ${on.name}` : '',
+    on ? `${on.how === 'wound' ? texts.woundRound : 'inside'} ${on.name}` : '',
     props.stowed.slot !== null && !on ? `slot ${props.stowed.slot + 1}` : '',
-    has('leaks') ? 'in a zip bag of its own' : '',
+    has('leaks') ? texts.inAZipBagOf : '',
     has('upright') ? 'upright' : '',
-    has('pierced easily') && has('soft') ? 'dusted with talc, wrapped' : '',
-    tied ? 'check the tie each evening' : '',
-    props.pinned ? 'put here by you' : '',
+    has('pierced easily') && has('soft') ? texts.dustedWithTalcWrapped : '',
+    tied ? texts.checkTheTieEachEvening : '',
+    props.pinned ? texts.putHereByYou : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -67,7 +68,14 @@ function look(to: string | null) {
       {{ stowed.item.name }}<span v-if="care" class="soft care"> {{ care }}</span>
     </v-btn>
     <span class="num soft">{{ massText(view.units, stowed.item.mass) }}</span>
-    <DropMenu label="move" quiet hint="Move it to" :name="`Move ${stowed.item.name}`" class="to" @left="look(null)">
+    <DropMenu
+      :label="texts.move"
+      quiet
+      :hint="texts.moveItTo"
+      :name="texts.move2(stowed.item.name)"
+      class="to"
+      @left="look(null)"
+    >
       <v-list-item
         v-for="p in places.filter((x) => x.id !== stowed.placeId)"
         :key="p.id"
@@ -78,11 +86,11 @@ function look(to: string | null) {
         {{ p.name }}
       </v-list-item>
       <v-list-item v-if="pinned" role="menuitem" @click="emit('move', stowed.item.key, null)">
-        {{ isPart ? 'Put it back with the rest' : 'Place automatically' }}
+        {{ isPart ? texts.putItBackWithThe : texts.placeAutomatically }}
       </v-list-item>
-      <v-list-item v-if="divisible" role="menuitem" @click="emit('split', stowed.item.key)"
-        >Split it in two</v-list-item
-      >
+      <v-list-item v-if="divisible" role="menuitem" @click="emit('split', stowed.item.key)">{{
+        texts.splitItInTwo
+      }}</v-list-item>
     </DropMenu>
   </div>
 </template>

@@ -41,13 +41,14 @@ import PlaceMarks from '../../ui/places/PlaceMarks.vue';
 import PlaceSection from './PlaceSection.vue';
 import RollPicture from './RollPicture.vue';
 import StowRow from './StowRow.vue';
+import * as texts from '../../words/stow/stowView';
 
 const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const search = usePacking();
-const MODES = { inside: 'Inside', load: 'Load', goals: 'Priorities', kept: 'Saved layouts' } as const;
+const MODES = { inside: texts.inside2, load: texts.load, goals: texts.priorities, kept: texts.savedLayouts } as const;
 const mode = useTab(Object.keys(MODES) as (keyof typeof MODES)[]);
 const look = ref<'side' | 'behind'>('side');
 const movable = ref(false);
@@ -164,10 +165,10 @@ const says = computed(() => {
       ? `${withUnit(view.units, 'length', Math.abs(c.z), view.units === 'metric' ? 1 : 2)} ${c.z > 0 ? 'higher' : 'lower'}`
       : '',
     Math.abs(c.side) >= 0.0005
-      ? `${withUnit(view.units, 'moment', Math.abs(c.side), 3)} ${c.side > 0 ? 'less even' : 'more even'}`
+      ? `${withUnit(view.units, 'moment', Math.abs(c.side), 3)} ${c.side > 0 ? texts.lessEven : texts.moreEven}`
       : '',
   ].filter(Boolean);
-  return parts.length > 0 ? parts.join(', ') : 'no change to the bike';
+  return parts.length > 0 ? parts.join(', ') : texts.noChangeToTheBike;
 });
 
 const pinsHere = computed(() => (garage.doc?.pins ?? []).filter((p) => p.bikeId === garage.bike?.id));
@@ -187,12 +188,12 @@ function move(key: string, to: string | null) {
   const name = nameOf(key);
   if (to === null) {
     const pin = pinsHere.value.find((p) => p.item === key);
-    if (pin) garage.remove(`let the rules place ${name}`, { table: 'pins', id: pin.id });
-    notice.say(`${name}: the rules choose`);
+    if (pin) garage.remove(texts.letTheRulesPlace(name), { table: 'pins', id: pin.id });
+    notice.say(texts.theRulesChoose(name));
     return;
   }
   garage.put(`move ${name}`, 'pins', pinRow(key, to));
-  notice.done(`${name} goes to ${placeName(to).toLowerCase()}.`);
+  notice.done(texts.goesTo(name, placeName(to).toLowerCase()));
 }
 /** Half of a packet becomes a part of its own, where the whole lies; from there it can be moved. */
 function split(key: string) {
@@ -204,17 +205,17 @@ function split(key: string) {
   const units = Math.floor((spare.quantity - spare.fitted) / 2);
   if (units < 1) return;
   garage.put(`split ${spare.name.toLowerCase()}`, 'pins', pinRow(partKey(kind, units), to));
-  notice.say(`${units} of ${spare.name.toLowerCase()} lie apart now: move them where you want them.`);
+  notice.say(texts.ofLieApartNowMove(units, spare.name.toLowerCase()));
 }
 useTouchDrops((key, to) => move(key, to));
 function mend(fault: StowFault) {
   const moves = fault.mending?.moves ?? [];
   garage.put(`mend: ${fault.title}`, 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
-  notice.done(`${moves.map((m) => `${m.name} goes to ${m.placeName.toLowerCase()}`).join(', ')}.`);
+  notice.done(`${moves.map((m) => texts.goesTo2(m.name, m.placeName.toLowerCase())).join(', ')}.`);
 }
 function freeAll() {
-  garage.remove('let the rules place everything', ...pinsHere.value.map((p) => ({ table: 'pins' as const, id: p.id })));
-  notice.done('The rules choose for everything.');
+  garage.remove(texts.letTheRulesPlaceEverything, ...pinsHere.value.map((p) => ({ table: 'pins' as const, id: p.id })));
+  notice.done(texts.theRulesChooseForEverything);
 }
 
 function pickItem(key: string) {
@@ -259,7 +260,7 @@ function addPlaces() {
   const bike = garage.bike;
   if (!bike || ticked.value.length === 0) return;
   const rows = newPlaceRows(bike, ticked.value);
-  garage.edit(rows.length === 1 ? 'add a place' : `add ${rows.length} places`, rows);
+  garage.edit(rows.length === 1 ? texts.addAPlace : texts.addPlaces3(rows.length), rows);
   ticked.value = [];
 }
 const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').length);
@@ -269,33 +270,37 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
   <div v-if="garage.bike" class="stage">
     <section class="picture stow" :data-proven="packing?.proven ?? false">
       <div class="stage-head">
-        <h1>A place for each item</h1>
+        <h1>{{ texts.aPlaceForEachItem }}</h1>
         <p v-if="garage.places.length === 0">
-          This bike has no places yet. <strong>Choose the ones you have</strong>, then every item gets one.
+          {{ texts.thisBikeHasNoPlaces }} <strong>{{ texts.chooseTheOnesYouHave }}</strong>{{
+            texts.thenEveryItemGetsOne
+          }}
         </p>
         <p v-else-if="packing" role="status">
-          <strong v-if="trial" class="says">If {{ trial.name }}: {{ says }}.</strong>
+          <strong v-if="trial" class="says">{{ texts.if2(trial.name, says) }}</strong>
           <template v-else>
             <template v-if="packing.stowed.length === 0"
-              >Nothing to pack yet. <router-link to="/kit">Kit</router-link> decides what to carry.</template
+              >{{ texts.nothingToPackYet }} <router-link to="/kit">{{ texts.kit }}</router-link>
+              {{ texts.decidesWhatToCarry }}</template
             >
             <template v-else-if="faults.length === 0"
-              ><strong>All {{ packing.stowed.length }} placed</strong>:
+              ><strong>{{ texts.allPlaced(packing.stowed.length) }}</strong
+              >:
               {{
                 packing.proven
-                  ? 'proven best.'
+                  ? texts.provenBest
                   : search.progress !== null
-                    ? 'still improving …'
-                    : `${(packing.cost - packing.bound).toFixed(1)} points off at most.`
+                    ? texts.stillImproving
+                    : texts.pointsOffAtMost((packing.cost - packing.bound).toFixed(1))
               }}</template
             >
-            <strong v-if="loose.length > 0" class="gap"
-              >{{ loose.length }} {{ loose.length === 1 ? 'fits' : 'fit' }} nowhere.</strong
-            >
-            <strong v-if="broken > 0" class="gap"
-              >{{ broken }} {{ broken === 1 ? 'rule is' : 'rules are' }} broken.</strong
-            >
-            <strong v-if="says" class="says">Load now: {{ says }}.</strong>
+            <strong v-if="loose.length > 0" class="gap">{{
+              texts.nowhere(loose.length, loose.length === 1 ? 'fits' : 'fit')
+            }}</strong>
+            <strong v-if="broken > 0" class="gap">{{
+              texts.broken(broken, broken === 1 ? texts.ruleIs : texts.rulesAre)
+            }}</strong>
+            <strong v-if="says" class="says">{{ texts.loadNow(says) }}</strong>
           </template>
         </p>
         <NextStage />
@@ -303,12 +308,12 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       <div class="on-bike">
         <div class="looks">
           <v-btn variant="tonal" :aria-pressed="look === 'behind'" @click="look = look === 'side' ? 'behind' : 'side'">
-            {{ look === 'side' ? 'From behind' : 'From the side' }}
+            {{ look === 'side' ? texts.fromBehind : texts.fromTheSide }}
           </v-btn>
           <v-btn variant="tonal" :aria-pressed="movable" @click="movable = !movable">
-            {{ movable ? 'Finish moving' : 'Move places' }}
+            {{ movable ? texts.finishMoving : texts.movePlaces }}
           </v-btn>
-          <span v-if="movable" class="soft">Drag a place, or use the arrow keys; Shift takes longer steps.</span>
+          <span v-if="movable" class="soft">{{ texts.dragAPlaceOrUse }}</span>
         </div>
         <component :is="look === 'side' ? BikeDrawing : BehindDrawing" :bike="garage.bike" class="bike-picture" faint>
           <template #default="{ x, y, s, width }"
@@ -330,7 +335,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           /></template>
         </component>
       </div>
-      <ol class="place-names" aria-label="Places on the picture">
+      <ol class="place-names" :aria-label="texts.placesOnThePicture">
         <li v-for="(m, i) in marks" :key="m.place.id">
           <v-btn variant="text" :class="{ on: m.picked }" @click="pick(m.place.id)"
             ><strong class="num">{{ i + 1 }}</strong> {{ m.place.name }}
@@ -340,27 +345,32 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       </ol>
       <p v-if="now?.packed.centre" class="figures">
         <v-btn variant="text" @click="mode = 'load'">
-          packed <strong class="num">{{ mm(now.packed.centre.z) }}</strong> high</v-btn
+          {{ texts.packed }} <strong class="num">{{ mm(now.packed.centre.z) }}</strong> {{ texts.high }}</v-btn
         ><v-btn variant="text" @click="mode = 'load'">
-          <strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> on the front,
-          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span> with the rider alone</v-btn
+          <strong class="num">{{ (frontShare(now.packed) * 100).toFixed(1) }} %</strong> {{ texts.onTheFront }}
+          <span class="num">{{ (frontShare(now.ridden) * 100).toFixed(1) }} %</span>
+          {{ texts.withTheRiderAlone }}</v-btn
         ><v-btn variant="text" @click="mode = 'load'">
           <strong class="num">{{ withUnit(view.units, 'moment', Math.abs(now.packed.side)) }}</strong>
           {{
-            Math.abs(now.packed.side) < 0.005 ? 'to either side' : now.packed.side > 0 ? 'to the left' : 'to the right'
+            Math.abs(now.packed.side) < 0.005
+              ? texts.toEitherSide
+              : now.packed.side > 0
+                ? texts.toTheLeft
+                : texts.toTheRight
           }}
         </v-btn>
         <span class="keys soft"
-          ><span class="key" aria-hidden="true" /> how full
+          ><span class="key" aria-hidden="true" /> {{ texts.howFull }}
           <svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true">
             <circle class="disc" r="6" />
             <path class="quarter" d="M0 0V-6A6 6 0 0 1 6 0ZM0 0V6A6 6 0 0 1-6 0Z" /></svg
-          >{{ ' ' }}middle of the weight</span
+          >{{ texts.middleOfTheWeight(' ') }}</span
         >
       </p>
-      <v-tabs v-model="mode" class="modes" aria-label="What to look at">
+      <v-tabs v-model="mode" class="modes" :aria-label="texts.whatToLookAt">
         <v-tab v-for="(name, key) in MODES" :key="key" :value="key">
-          {{ key === 'inside' && inside ? (inside.kind === 'roll' ? 'The roll' : `Inside: ${inside.name}`) : name }}
+          {{ key === 'inside' && inside ? (inside.kind === 'roll' ? texts.theRoll : texts.inside(inside.name)) : name }}
         </v-tab>
       </v-tabs>
       <template v-if="packing && load">
@@ -373,11 +383,10 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         <KeptPackings v-else :packing="packing" />
       </template>
       <p class="caution">
-        The maker’s payload, rack and tyre limits come first; weight changes handling and braking: ride the first
-        kilometres gently. Hard or sharp things on the body injure in a fall.
+        {{ texts.theMakersPayloadRackAnd }}
       </p>
     </section>
-    <section class="sheet" aria-label="Places">
+    <section class="sheet" :aria-label="texts.places">
       <FaultList
         v-if="packing && garage.places.length > 0 && faults.length > 0"
         :faults="faults"
@@ -389,14 +398,20 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
         @pick="pickItem"
       />
       <form v-if="garage.places.length === 0" class="first" @submit.prevent="addPlaces">
-        <PlaceTicks v-model="ticked" :bike="garage.bike" label="Where can you carry things? Choose what you have." />
+        <PlaceTicks v-model="ticked" :bike="garage.bike" :label="texts.whereCanYouCarryThings" />
         <v-btn type="submit" variant="outlined" :disabled="ticked.length === 0">
-          {{ ticked.length === 1 ? 'Add 1 place' : ticked.length > 1 ? `Add ${ticked.length} places` : 'Add places' }}
+          {{
+            ticked.length === 1
+              ? texts.add1Place
+              : ticked.length > 1
+                ? texts.addPlaces(ticked.length)
+                : texts.addPlaces2
+          }}
         </v-btn>
       </form>
       <template v-if="loose.length > 0">
         <div class="sheet-head">
-          <h2 class="gap">Loose</h2>
+          <h2 class="gap">{{ texts.loose }}</h2>
           <span class="num soft">{{ loose.length }}</span>
         </div>
         <StowRow
@@ -436,8 +451,8 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
       </template>
       <p class="acts">
         <AddPlace :bike="garage.bike" @added="editing = $event" />
-        <v-btn variant="tonal" to="/print">Print the list</v-btn>
-        <v-btn variant="tonal" v-if="pinsHere.length > 0" @click="freeAll">Place all automatically</v-btn>
+        <v-btn variant="tonal" to="/print">{{ texts.printTheList }}</v-btn>
+        <v-btn variant="tonal" v-if="pinsHere.length > 0" @click="freeAll">{{ texts.placeAllAutomatically }}</v-btn>
       </p>
     </section>
   </div>

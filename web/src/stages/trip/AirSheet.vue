@@ -21,6 +21,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import { counted, massText } from '../../ui/words';
+import * as texts from '../../words/trip/airSheet';
 
 const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
@@ -41,8 +42,8 @@ const by = computed(() => ({
   pump: { ...TRAVEL_PUMP, flow: flow.value },
 }));
 const tyres = computed(() => [
-  { name: 'Front', mark: props.bike.tyreFront },
-  { name: 'Rear', mark: props.bike.tyreRear },
+  { name: texts.front, mark: props.bike.tyreFront },
+  { name: texts.rear, mark: props.bike.tyreRear },
 ]);
 const rows = computed(() => {
   const { low, high, times } = props.trip.air;
@@ -67,23 +68,26 @@ const all = computed(() => {
 const chosen = computed(() => {
   const rear = rows.value[1]!;
   const bead = props.bike.tyres === 'tubeless' ? 2 : 0;
-  const burst = bead > 0 ? `, and ${bead} cartridges for the burst that seats a bead` : '; a tube needs no burst';
+  const burst = bead > 0 ? texts.andCartridgesForTheBurst(bead) : texts.aTubeNeedsNoBurst;
   switch (garage.doc?.garage.practice.air) {
     case 'electric pump':
-      return `${minutes(rear.flat.electricMinutes)} for a flat rear, ${rear.flat.ampereHours.toFixed(1)} A·h from a battery that has them.`;
+      return texts.forAFlatRearA(minutes(rear.flat.electricMinutes), rear.flat.ampereHours.toFixed(1));
     case 'hand pump':
-      return `${rear.flat.strokes} strokes in ${minutes(rear.flat.handMinutes)} for a flat rear.`;
+      return texts.strokesInForAFlat(rear.flat.strokes, minutes(rear.flat.handMinutes));
     case 'gas cartridges':
-      return `${counted(rear.flat.cartridges, 'cartridge')} for each flat rear${bead > 0 ? `, ${bead} more where a bead must be seated` : ''}; refill with air within a day.`;
+      return texts.forEachFlatRearRefill(
+        counted(rear.flat.cartridges, 'cartridge'),
+        bead > 0 ? texts.moreWhereABeadMust(bead) : '',
+      );
     case 'two of them':
-      return `${minutes(rear.flat.electricMinutes)} electric, and ${rear.flat.strokes} strokes by hand should it fail.`;
+      return texts.electricAndStrokesByHand(minutes(rear.flat.electricMinutes), rear.flat.strokes);
     default:
-      return `${rear.flat.strokes} strokes by hand or ${minutes(rear.flat.electricMinutes)} electric for a flat rear${burst}.`;
+      return texts.strokesByHandOrElectric(rear.flat.strokes, minutes(rear.flat.electricMinutes), burst);
   }
 });
 function setAir(fields: Partial<Trip['air']>) {
   const checked = tripSchema.safeParse({ ...props.trip, air: { ...props.trip.air, ...fields } });
-  if (checked.success) garage.put('change the pressures', 'trips', checked.data);
+  if (checked.success) garage.put(texts.changeThePressures, 'trips', checked.data);
 }
 /** What the rider's own gauge shows at a pressure, where it was compared and is off. */
 const gauge = computed(() => garage.doc?.garage.gauge ?? null);
@@ -92,24 +96,23 @@ const kpa = (v: number) => `${figure(view.units, 'pressure', v)} ${unitOf(view.u
 const minutes = (v: number) => (v === Infinity ? 'stalls' : `${v < 10 ? v.toFixed(1) : Math.round(v)} min`);
 function why(name: string, mark: string, f: Filling, from: number) {
   explain.show({
-    title: `${name} tyre ${mark}`,
-    value: `${litres(f.litres)}, ${litres(f.freeAir)} of air`,
-    formula:
-      'volume ≈ (π/4)·W·H·2π·(rim/2 + H/2); a cartridge raises by (m/44.01)·R·T/V; strokes = V·Δp/(101.3·stroke·0.7); electric minutes = ∫ of its flow falling to the stall pressure',
+    title: texts.tyre(name, mark),
+    value: texts.ofAir(litres(f.litres), litres(f.freeAir)),
+    formula: texts.volume4WH2,
     inputs: [
-      { name: 'from and to', value: `${kpa(from)} to ${kpa(props.trip.air.high)}` },
-      { name: 'coldest leg', value: withUnit(view.units, 'temperature', celsius.value) },
-      { name: `cartridges of ${cartridge.value} g, ${CARTRIDGE_YIELD} of the ideal`, value: String(f.cartridges) },
+      { name: texts.fromAndTo, value: texts.oneToTheOther(kpa(from), kpa(props.trip.air.high)) },
+      { name: texts.coldestLeg, value: withUnit(view.units, 'temperature', celsius.value) },
+      { name: texts.cartridgesOfGOfThe(cartridge.value, CARTRIDGE_YIELD), value: String(f.cartridges) },
       {
-        name: `strokes of ${withUnit(view.units, 'dose', stroke.value)}, ${STROKE_YIELD} of them`,
+        name: texts.strokesOfOfThem(withUnit(view.units, 'dose', stroke.value), STROKE_YIELD),
         value: `${f.strokes}, ${minutes(f.handMinutes)}`,
       },
       {
-        name: `electric, ${withUnit(view.units, 'air flow', flow.value)} free`,
+        name: texts.electricFree(withUnit(view.units, 'air flow', flow.value)),
         value: `${minutes(f.electricMinutes)}, ${f.ampereHours.toFixed(1)} A·h`,
       },
     ],
-    source: 'typical values; never above the tyre or rim maker’s seating pressure',
+    source: texts.typicalValuesNeverAboveThe,
   });
 }
 </script>
@@ -118,40 +121,41 @@ function why(name: string, mark: string, f: Filling, from: number) {
   <div>
     <div class="form">
       <NumberField
-        label="Aired down and up, times"
+        :label="texts.airedDownAndUpTimes"
         :max="500"
         :model-value="trip.air.times"
         @update:model-value="setAir({ times: Math.round($event) })"
       />
       <NumberField
-        label="from"
+        :label="texts.from"
         quantity="pressure"
         :max="600"
         :model-value="trip.air.low"
         @update:model-value="setAir({ low: $event })"
       />
       <NumberField
-        label="to"
+        :label="texts.to"
         quantity="pressure"
         :max="600"
         :model-value="trip.air.high"
         @update:model-value="setAir({ high: $event })"
       />
-      <NumberField v-model="cartridge" label="Cartridge (g of gas)" :min="8" :max="100" />
-      <NumberField v-model="stroke" label="Hand pump, a stroke" quantity="dose" :min="10" :max="1000" />
-      <NumberField v-model="flow" label="Electric pump" quantity="air flow" :min="1" :max="200" />
+      <NumberField v-model="cartridge" :label="texts.cartridgeGOfGas" :min="8" :max="100" />
+      <NumberField v-model="stroke" :label="texts.handPumpAStroke" quantity="dose" :min="10" :max="1000" />
+      <NumberField v-model="flow" :label="texts.electricPump" quantity="air flow" :min="1" :max="200" />
     </div>
     <p v-if="gauge && Math.abs(off) >= 0.5" class="note">
-      Your gauge shows <strong class="num">{{ kpa(Math.abs(off)) }}</strong> too
-      {{ off > 0 ? 'much' : 'little' }} (compared {{ gauge.on }}): for {{ kpa(trip.air.high) }} it must show
+      {{ texts.yourGaugeShows }} <strong class="num">{{ kpa(Math.abs(off)) }}</strong>
+      {{ texts.tooComparedForItMust(off > 0 ? texts.much : texts.little, gauge.on, kpa(trip.air.high)) }}
       <strong class="num">{{ kpa(shownBy(gauge, trip.air.high)) }}</strong><template v-if="trip.air.times > 0"
-        >, for {{ kpa(trip.air.low) }} <strong class="num">{{ kpa(shownBy(gauge, trip.air.low)) }}</strong></template
+        >{{ texts.for2(kpa(trip.air.low)) }}
+        <strong class="num">{{ kpa(shownBy(gauge, trip.air.low)) }}</strong></template
       >.
     </p>
     <p v-else-if="!gauge" class="note soft">
-      A cheap gauge is often off:
-      <router-link :to="{ path: '/prove', query: { tab: 'checks' } }">compare yours with a good one</router-link> under
-      Checks, and what it must show is said here.
+      {{ texts.aCheapGaugeIsOften }}
+      <router-link :to="{ path: '/prove', query: { tab: 'checks' } }">{{ texts.compareYoursWithAGood }}</router-link>
+      {{ texts.underChecksAndWhatIt }}
     </p>
     <template v-for="r in rows" :key="r.name">
       <div class="sheet-head">
@@ -161,10 +165,10 @@ function why(name: string, mark: string, f: Filling, from: number) {
       <v-table>
         <thead>
           <tr>
-            <th scope="col">from</th>
-            <th scope="col">cartridges</th>
-            <th scope="col">by hand</th>
-            <th scope="col">electric</th>
+            <th scope="col">{{ texts.from }}</th>
+            <th scope="col">{{ texts.cartridges }}</th>
+            <th scope="col">{{ texts.byHand }}</th>
+            <th scope="col">{{ texts.electric }}</th>
           </tr>
         </thead>
         <tbody>
@@ -187,7 +191,7 @@ function why(name: string, mark: string, f: Filling, from: number) {
             <td class="num">
               {{ minutes(line.f.electricMinutes)
               }}<small class="soft"
-                >{{ line.f.ampereHours.toFixed(1) }} A·h{{ line.f.rests ? ', with a rest' : '' }}</small
+                >{{ line.f.ampereHours.toFixed(1) }} A·h{{ line.f.rests ? texts.withARest : '' }}</small
               >
             </td>
           </tr>
@@ -195,18 +199,19 @@ function why(name: string, mark: string, f: Filling, from: number) {
       </v-table>
     </template>
     <p class="note">
-      You chose <strong>{{ garage.doc?.garage.practice.air }}</strong>: {{ chosen }}
+      {{ texts.youChose }} <strong>{{ garage.doc?.garage.practice.air }}</strong>: {{ chosen }}
     </p>
     <p v-if="trip.air.times > 0" class="note">
-      Both tyres {{ trip.air.times }} times over the trip: <strong class="num">{{ all.cartridges }}</strong> cartridges
-      (<span class="num">{{ massText(view.units, all.cartridges * cartridgeMass(cartridge)) }}</span
-      >), or <strong class="num">{{ all.strokes }}</strong> strokes in <span class="num">{{ minutes(all.hand) }}</span>,
-      or <strong class="num">{{ minutes(all.electric) }}</strong> of an electric pump.
-      <template v-if="all.cartridges > 12">A pump: cartridges for that weigh more than it does.</template>
+      {{ texts.bothTyresTimesOverThe(trip.air.times) }} <strong class="num">{{ all.cartridges }}</strong>
+      {{ texts.cartridges2
+      }}<span class="num">{{ massText(view.units, all.cartridges * cartridgeMass(cartridge)) }}</span
+      >{{ texts.or }} <strong class="num">{{ all.strokes }}</strong> {{ texts.strokesIn }}
+      <span class="num">{{ minutes(all.hand) }}</span>{{ texts.or2 }}
+      <strong class="num">{{ minutes(all.electric) }}</strong> {{ texts.ofAnElectricPump }}
+      <template v-if="all.cartridges > 12">{{ texts.aPumpCartridgesForThat }}</template>
     </p>
     <p class="caution">
-      A cartridge-filled tyre loses gas through the rubber within a day: refill with air. Cartridges freeze skin and
-      burst when hot.
+      {{ texts.aCartridgeFilledTyreLoses }}
     </p>
   </div>
 </template>

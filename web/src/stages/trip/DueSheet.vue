@@ -23,6 +23,7 @@ import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TextField from '../../ui/TextField.vue';
 import { massText } from '../../ui/words';
 import { today } from '../../ui/day';
+import * as texts from '../../words/trip/dueSheet';
 
 const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
@@ -37,19 +38,22 @@ const litres = (v: number) => withUnit(view.units, 'capacity', v);
 const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.units, 'distance')}`;
 const when = (d: Due) =>
   d.overdue
-    ? 'overdue: before leaving'
+    ? texts.overdueBeforeLeaving
     : d.times === 0
       ? d.leftKm === null
-        ? 'not on this trip'
-        : `not on this trip; ${km(d.leftKm)} left now`
-      : `on ${props.trip.legs[d.leg!]?.name ?? 'the trip'}${d.times > 1 ? `, ${d.times} times in all` : ''}: or before leaving`;
+        ? texts.notOnThisTrip
+        : texts.notOnThisTripLeft(km(d.leftKm))
+      : texts.onOrBeforeLeaving(
+          props.trip.legs[d.leg!]?.name ?? texts.theTrip,
+          d.times > 1 ? texts.timesInAll(d.times) : '',
+        );
 const setBike = (label: string, fields: Partial<Bike>) => garage.put(label, 'bikes', { ...props.bike, ...fields });
 const setService = (s: Service, fields: Partial<Service>) =>
   setBike(`change ${s.name}`, { services: props.bike.services.map((x) => (x.id === s.id ? { ...x, ...fields } : x)) });
 function add() {
   const service: Service = {
     id: crypto.randomUUID(),
-    name: 'New service',
+    name: texts.newService,
     everyKm: 5000,
     everyDays: null,
     everyHours: null,
@@ -60,16 +64,16 @@ function add() {
     uses: '',
     quantity: 0,
   };
-  setBike('add a service', { services: [...props.bike.services, service] });
+  setBike(texts.addAService2, { services: [...props.bike.services, service] });
   opened.value = service.id;
 }
 function done(s: Service) {
   setService(s, { lastKm: props.bike.odometer, lastHours: props.bike.engineHours, lastDate: today() });
-  notice.done(`${s.name} is done today at ${km(props.bike.odometer)}.`);
+  notice.done(texts.isDoneTodayAt(s.name, km(props.bike.odometer)));
 }
 function remove(s: Service) {
-  setBike(`take out ${s.name}`, { services: props.bike.services.filter((x) => x.id !== s.id) });
-  notice.done(`${s.name} taken out.`);
+  setBike(texts.takeOut(s.name), { services: props.bike.services.filter((x) => x.id !== s.id) });
+  notice.done(texts.takenOut(s.name));
 }
 const setDate = (s: Service, text: string) => {
   if (text === '' || /^\d{4}-\d{2}-\d{2}$/.test(text)) setService(s, { lastDate: text === '' ? null : text });
@@ -78,36 +82,35 @@ function why(d: Due) {
   explain.show({
     title: d.service.name,
     value: when(d),
-    formula: 'due when the wear since it was last done reaches its interval, or its days are over, whichever is first',
+    formula: texts.dueWhenTheWearSince,
     inputs: [
       { name: 'interval', value: d.formula },
-      { name: 'left before the trip', value: d.leftKm === null ? 'by days only' : km(d.leftKm) },
-      { name: 'times by the end of the trip', value: String(d.times) },
+      { name: texts.leftBeforeTheTrip, value: d.leftKm === null ? texts.byDaysOnly : km(d.leftKm) },
+      { name: texts.timesByTheEndOf, value: String(d.times) },
       { name: 'takes', value: d.quantity > 0 ? `${d.quantity} × ${d.service.uses}` : 'nothing' },
     ],
-    source: 'your bike’s service book; what dust takes is a typical value. The maker’s manual wins.',
+    source: texts.yourBikesServiceBookWhat,
   });
 }
 function whyLeg(n: (typeof needs.value)[number]) {
   explain.show({
-    title: `Fuel and water on ${n.leg.name}`,
-    value: `${km(n.range)} on a tank`,
+    title: texts.fuelAndWaterOn(n.leg.name),
+    value: texts.onATank2(km(n.range)),
     formula: n.formula,
     inputs: [
       {
-        name: 'spare fuel',
+        name: texts.spareFuel,
         value:
           n.spareFuel === null
-            ? 'the way between pumps is not known'
+            ? texts.theWayBetweenPumpsIs
             : `${litres(n.spareFuel)}, ${massText(view.units, n.fuelMass)}`,
       },
       {
-        name: 'water a day',
-        value: `${litres(n.water)} at ${withUnit(view.units, 'temperature', n.leg.temperature)} and ${n.leg.hours} h in the saddle`,
+        name: texts.waterADay,
+        value: texts.atAndHInThe(litres(n.water), withUnit(view.units, 'temperature', n.leg.temperature), n.leg.hours),
       },
     ],
-    source:
-      'typical values: a seventh of the tank kept back, pumps a fifth farther than planned, half a litre to a litre of water an hour by the heat',
+    source: texts.typicalValuesASeventhOf,
   });
 }
 </script>
@@ -115,41 +118,41 @@ function whyLeg(n: (typeof needs.value)[number]) {
 <template>
   <div>
     <div class="sheet-head">
-      <h2>Falls due</h2>
-      <v-btn variant="plain" @click="add">Add a service</v-btn>
+      <h2>{{ texts.fallsDue }}</h2>
+      <v-btn variant="plain" @click="add">{{ texts.addAService }}</v-btn>
     </div>
     <div class="form">
       <NumberField
-        label="On the clock"
+        :label="texts.onTheClock"
         quantity="distance"
         :max="100000"
         :model-value="bike.odometer"
-        @update:model-value="setBike('set the odometer', { odometer: $event })"
+        @update:model-value="setBike(texts.setTheOdometer, { odometer: $event })"
       />
       <NumberField
-        label="Engine hours"
+        :label="texts.engineHours"
         :max="100000"
         :model-value="bike.engineHours"
-        @update:model-value="setBike('set the engine hours', { engineHours: $event })"
+        @update:model-value="setBike(texts.setTheEngineHours, { engineHours: $event })"
       />
       <NumberField
-        label="Fuel"
+        :label="texts.fuel"
         quantity="consumption"
         :min="0.5"
         :max="20"
         :model-value="bike.consumption"
-        @update:model-value="setBike('set the consumption', { consumption: $event })"
+        @update:model-value="setBike(texts.setTheConsumption, { consumption: $event })"
       />
       <NumberField
-        label="Oil used"
+        :label="texts.oilUsed"
         quantity="oil use"
         :max="3000"
         :model-value="bike.oilUse"
-        @update:model-value="setBike('set the oil use', { oilUse: $event })"
+        @update:model-value="setBike(texts.setTheOilUse, { oilUse: $event })"
       />
     </div>
     <p v-if="bike.services.length === 0" class="note soft">
-      No services yet. Add oil, filter, chain, pads, tyres: with the interval, and when it was last done.
+      {{ texts.noServicesYetAddOil }}
     </p>
     <template v-for="d in due" :key="d.service.id">
       <div class="row due">
@@ -161,99 +164,108 @@ function whyLeg(n: (typeof needs.value)[number]) {
           <span class="title">{{ d.service.name }}</span>
           <span class="sub" :class="{ gap: d.overdue, soft: d.times === 0 }">{{ when(d) }}</span>
         </v-btn>
-        <v-btn variant="plain" class="num" :aria-label="`Why ${d.service.name}`" @click="why(d)">
+        <v-btn variant="plain" class="num" :aria-label="texts.why(d.service.name)" @click="why(d)">
           {{ d.times }}×<small v-if="d.quantity > 0" class="soft">{{ d.quantity }} {{ d.service.uses }}</small>
         </v-btn>
       </div>
       <div v-if="opened === d.service.id" class="form detail">
         <TextField
-          label="Name"
+          :label="texts.name"
           :most="120"
           :value="d.service.name"
           @take="$event.trim() && setService(d.service, { name: $event.trim() })"
         />
         <OptionalNumber
-          label="Every"
+          :label="texts.every"
           quantity="distance"
           :min="1"
           :max="100000"
-          empty="no km"
+          :empty="texts.noKm"
           :model-value="d.service.everyKm"
           @update:model-value="setService(d.service, { everyKm: $event })"
         />
         <OptionalNumber
-          label="or days"
+          :label="texts.orDays"
           :min="1"
           :max="10000"
           whole
-          empty="no days"
+          :empty="texts.noDays"
           :model-value="d.service.everyDays"
           @update:model-value="setService(d.service, { everyDays: $event })"
         />
         <OptionalNumber
-          label="or engine hours"
+          :label="texts.orEngineHours"
           :min="1"
           :max="10000"
-          empty="no hours"
+          :empty="texts.noHours"
           :model-value="d.service.everyHours"
           @update:model-value="setService(d.service, { everyHours: $event })"
         />
         <NumberField
-          label="Left of it in dust (%)"
+          :label="texts.leftOfItInDust"
           :min="5"
           :max="100"
           :model-value="d.service.dust * 100"
           @update:model-value="setService(d.service, { dust: $event / 100 })"
         />
         <NumberField
-          label="Last done at"
+          :label="texts.lastDoneAt"
           quantity="distance"
           :max="100000"
           :model-value="d.service.lastKm"
           @update:model-value="setService(d.service, { lastKm: $event })"
         />
         <NumberField
-          label="at engine hours"
+          :label="texts.atEngineHours"
           :max="100000"
           :model-value="d.service.lastHours"
           @update:model-value="setService(d.service, { lastHours: $event })"
         />
         <LineField
-          label="on"
+          :label="texts.on"
           kind="date"
           :model-value="d.service.lastDate ?? ''"
           @change="setDate(d.service, ($event.target as HTMLInputElement).value)"
         />
-        <TextField label="Takes" :most="60" :value="d.service.uses" @take="setService(d.service, { uses: $event })" />
+        <TextField
+          :label="texts.takes"
+          :most="60"
+          :value="d.service.uses"
+          @take="setService(d.service, { uses: $event })"
+        />
         <NumberField
-          label="how much"
+          :label="texts.howMuch"
           :max="10000"
           :model-value="d.service.quantity"
           @update:model-value="setService(d.service, { quantity: $event })"
         />
         <p class="wide acts">
-          <v-btn variant="tonal" @click="done(d.service)">Done today</v-btn>
-          <v-btn variant="tonal" class="gap" @click="remove(d.service)">Delete</v-btn>
+          <v-btn variant="tonal" @click="done(d.service)">{{ texts.doneToday }}</v-btn>
+          <v-btn variant="tonal" class="gap" @click="remove(d.service)">{{ texts.deleteIt }}</v-btn>
         </p>
       </div>
     </template>
     <p class="note">
-      Oil that the engine burns on the way: <strong class="num">{{ withUnit(view.units, 'dose', oil) }}</strong>.
+      {{ texts.oilThatTheEngineBurns }} <strong class="num">{{ withUnit(view.units, 'dose', oil) }}</strong>.
     </p>
     <div class="sheet-head">
-      <h2>Fuel and water, leg by leg</h2>
-      <span class="soft">tank {{ litres(bike.tank) }}</span>
+      <h2>{{ texts.fuelAndWaterLegBy }}</h2>
+      <span class="soft">{{ texts.tank(litres(bike.tank)) }}</span>
     </div>
     <v-btn variant="text" v-for="n in needs" :key="n.leg.id" class="row leg" @click="whyLeg(n)">
       <span class="title">{{ n.leg.name }}</span>
-      <span class="num">{{ km(n.range) }}<small class="soft">on a tank</small></span>
+      <span class="num"
+        >{{ km(n.range) }}<small class="soft">{{ texts.onATank }}</small></span
+      >
       <span class="num"
         >{{ n.spareFuel === null ? '?' : litres(n.spareFuel)
-        }}<small class="soft">{{ n.spareFuel === null ? 'gap not known' : 'spare fuel' }}</small></span
+        }}<small class="soft">{{ n.spareFuel === null ? texts.gapNotKnown : texts.spareFuel }}</small></span
       >
-      <span class="num">{{ litres(n.water) }}<small class="soft">water a day</small></span>
+      <span class="num"
+        >{{ litres(n.water) }}<small class="soft">{{ texts.waterADay }}</small></span
+      >
     </v-btn>
-    <p class="caution">Fuel only in approved cans, away from the exhaust. Water from the wild: treat it.</p>
+    <p class="caution">{{ texts.fuelOnlyInApprovedCans }}</p>
   </div>
 </template>
 

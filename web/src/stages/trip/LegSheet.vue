@@ -22,26 +22,27 @@ import NumberField from '../../ui/NumberField.vue';
 import { useRowForm } from '../../ui/useRules';
 import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import * as texts from '../../words/trip/legSheet';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
 const explain = useExplain();
 const notice = useNotice();
-const GROUND: Record<Terrain, string> = { paved: 'Paved', gravel: 'Gravel', track: 'Track, rock' };
+const GROUND: Record<Terrain, string> = { paved: texts.paved, gravel: texts.gravel, track: texts.trackRock };
 const RECOVERY: Record<Trip['recovery'], string> = {
-  service: 'a recovery service',
-  friend: 'a friend with a trailer',
+  service: texts.aRecoveryService,
+  friend: texts.aFriendWithATrailer,
   nobody: 'nobody',
 };
 
 const SPEEDS: Record<keyof Trip['speeds'], { label: string; quantity: Quantity }> = {
-  callWithSignal: { label: 'A call, with signal', quantity: 'hours' },
-  walking: { label: 'On foot', quantity: 'speed' },
-  companionRiding: { label: 'Companion riding', quantity: 'speed' },
-  recoveryTruck: { label: 'Truck', quantity: 'speed' },
-  towing: { label: 'On tow', quantity: 'speed' },
-  hitchWait: { label: 'Wait for a lift', quantity: 'hours' },
-  hitching: { label: 'Hitching', quantity: 'speed' },
+  callWithSignal: { label: texts.aCallWithSignal, quantity: 'hours' },
+  walking: { label: texts.onFoot, quantity: 'speed' },
+  companionRiding: { label: texts.companionRiding, quantity: 'speed' },
+  recoveryTruck: { label: texts.truck, quantity: 'speed' },
+  towing: { label: texts.onTow, quantity: 'speed' },
+  hitchWait: { label: texts.waitForALift, quantity: 'hours' },
+  hitching: { label: texts.hitching, quantity: 'speed' },
 };
 
 const { set: write, faults } = useRowForm<Trip>(
@@ -55,7 +56,9 @@ const text = (event: Event) => (event.target as HTMLInputElement).value;
 const stranded = computed(() => new Map(props.trip.legs.map((l) => [l.id, strandedHours(l, props.trip)])));
 
 function add() {
-  write('add a leg', { legs: [...props.trip.legs, newLeg(crypto.randomUUID(), `Leg ${props.trip.legs.length + 1}`)] });
+  write(texts.addALeg2, {
+    legs: [...props.trip.legs, newLeg(crypto.randomUUID(), `Leg ${props.trip.legs.length + 1}`)],
+  });
 }
 function remove(leg: Leg) {
   write(`delete ${leg.name}`, { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
@@ -73,15 +76,15 @@ function removeTrip() {
 function show(leg: Leg) {
   const s = stranded.value.get(leg.id)!;
   explain.show({
-    title: `Stranded on ${leg.name}`,
+    title: texts.strandedOn(leg.name),
     value: `${s.total.toFixed(1)} h`,
     formula: say`raise help + wait for it + transport = ${s.formula}`,
     inputs: [
-      { name: 'raise help', value: `${s.raise.toFixed(1)} h` },
-      { name: 'until it is there', value: `${s.arrive.toFixed(1)} h` },
+      { name: texts.raiseHelp, value: `${s.raise.toFixed(1)} h` },
+      { name: texts.untilItIsThere, value: `${s.arrive.toFixed(1)} h` },
       { name: 'transport', value: `${s.transport.toFixed(1)} h` },
     ],
-    source: 'your leg; speeds and times are typical values until you change them under the trip',
+    source: texts.yourLegSpeedsAndTimes,
   });
 }
 </script>
@@ -91,90 +94,90 @@ function show(leg: Leg) {
     <section class="block">
       <LineField
         class="wide"
-        label="Trip"
+        :label="texts.trip"
         :model-value="trip.name"
         :fault="faults['name'] ?? null"
         maxlength="120"
-        @change="write('rename the trip', { name: text($event) })"
+        @change="write(texts.renameTheTrip, { name: text($event) })"
       />
       <LineField
-        label="You leave on"
+        :label="texts.youLeaveOn"
         kind="date"
         :model-value="trip.leaves ?? ''"
         :fault="faults['leaves'] ?? null"
-        @change="write('the day of leaving', { leaves: text($event) || null })"
+        @change="write(texts.theDayOfLeaving, { leaves: text($event) || null })"
       />
       <SelectField
         class="two"
-        label="Who fetches you"
+        :label="texts.whoFetchesYou"
         :items="Object.entries(RECOVERY).map(([k, w]) => ({ title: String(w), value: k }))"
         :model-value="trip.recovery"
-        @update:model-value="write('change who fetches you', { recovery: $event as Trip['recovery'] })"
+        @update:model-value="write(texts.changeWhoFetchesYou, { recovery: $event as Trip['recovery'] })"
       />
       <NumberField
         v-if="trip.recovery !== 'nobody'"
-        label="Help leaves after"
+        :label="texts.helpLeavesAfter"
         quantity="hours"
         :max="2000"
         :model-value="trip.callOut"
-        @update:model-value="write('change when help sets out', { callOut: $event })"
+        @update:model-value="write(texts.changeWhenHelpSetsOut, { callOut: $event })"
       />
       <NumberField
         v-if="!crewed"
-        label="Companions"
+        :label="texts.companions"
         :max="20"
         :model-value="trip.companions"
-        @update:model-value="write('change the company', { companions: Math.round($event) })"
+        @update:model-value="write(texts.changeTheCompany, { companions: Math.round($event) })"
       />
       <p v-else class="crewed">
-        <span class="label">Companions</span>
+        <span class="label">{{ texts.companions }}</span>
         <router-link to="/crew?tab=people"
           ><span class="num">{{ trip.companions }}</span
-          >, from the crew</router-link
+          >{{ texts.fromTheCrew }}</router-link
         >
       </p>
       <NumberField
-        label="Enough spares on (% of trips)"
+        :label="texts.enoughSparesOnOfTrips"
         :min="50"
         :max="99.9"
         :model-value="trip.serviceLevel * 100"
-        @update:model-value="write('change the service level', { serviceLevel: $event / 100 })"
+        @update:model-value="write(texts.changeTheServiceLevel, { serviceLevel: $event / 100 })"
       />
       <OptionalNumber
         v-if="trip.recovery === 'service'"
-        label="Cover ends after"
+        :label="texts.coverEndsAfter"
         quantity="distance"
         :min="0"
         :max="100000"
-        empty="no limit"
+        :empty="texts.noLimit"
         :model-value="trip.coverKm"
-        @update:model-value="write('change the cover', { coverKm: $event })"
+        @update:model-value="write(texts.changeTheCover, { coverKm: $event })"
       />
       <NumberField
-        label="Age of the bike ×"
+        :label="texts.ageOfTheBike"
         :min="0.1"
         :max="10"
         :model-value="trip.factors.age"
-        @update:model-value="write('change the age factor', { factors: { ...trip.factors, age: $event } })"
+        @update:model-value="write(texts.changeTheAgeFactor, { factors: { ...trip.factors, age: $event } })"
       />
       <NumberField
-        label="Load ×"
+        :label="texts.load"
         :min="0.1"
         :max="10"
         :model-value="trip.factors.load"
-        @update:model-value="write('change the load factor', { factors: { ...trip.factors, load: $event } })"
+        @update:model-value="write(texts.changeTheLoadFactor, { factors: { ...trip.factors, load: $event } })"
       />
       <NumberField
-        label="Care ×"
+        :label="texts.care"
         :min="0.1"
         :max="10"
         :model-value="trip.factors.care"
-        @update:model-value="write('change the care factor', { factors: { ...trip.factors, care: $event } })"
+        @update:model-value="write(texts.changeTheCareFactor, { factors: { ...trip.factors, care: $event } })"
       />
     </section>
     <v-expansion-panels class="speeds"
       ><v-expansion-panel
-        ><v-expansion-panel-title>Speeds and times behind the hours stranded</v-expansion-panel-title
+        ><v-expansion-panel-title>{{ texts.speedsAndTimesBehindThe }}</v-expansion-panel-title
         ><v-expansion-panel-text
           ><div class="block">
             <NumberField
@@ -185,11 +188,11 @@ function show(leg: Leg) {
               :digits="1"
               :max="200"
               :model-value="trip.speeds[key]"
-              @update:model-value="write('change a typical value', { speeds: { ...trip.speeds, [key]: $event } })"
+              @update:model-value="write(texts.changeATypicalValue, { speeds: { ...trip.speeds, [key]: $event } })"
             /></div></v-expansion-panel-text></v-expansion-panel
     ></v-expansion-panels>
     <div class="sheet-head">
-      <h2>Legs</h2>
+      <h2>{{ texts.legs }}</h2>
       <span class="num soft">{{ trip.legs.length }}</span>
     </div>
     <section v-for="leg in trip.legs" :key="leg.id" class="leg" :aria-label="leg.name">
@@ -197,7 +200,7 @@ function show(leg: Leg) {
         <TextField
           class="name"
           hide-label
-          label="Name of the leg"
+          :label="texts.nameOfTheLeg"
           :most="120"
           :value="leg.name"
           @take="setLeg(leg, { name: $event })"
@@ -205,16 +208,18 @@ function show(leg: Leg) {
         <v-btn
           variant="plain"
           class="num"
-          :aria-label="`Why ${stranded.get(leg.id)!.total.toFixed(1)} hours lost here`"
+          :aria-label="texts.whyHoursLostHere(stranded.get(leg.id)!.total.toFixed(1))"
           @click="show(leg)"
         >
-          {{ stranded.get(leg.id)!.total.toFixed(1) }} h lost here
+          {{ texts.hLostHere(stranded.get(leg.id)!.total.toFixed(1)) }}
         </v-btn>
-        <v-btn variant="plain" class="gap" :aria-label="`Delete ${leg.name}`" @click="remove(leg)">Delete</v-btn>
+        <v-btn variant="plain" class="gap" :aria-label="texts.delete2(leg.name)" @click="remove(leg)">{{
+          texts.deleteIt
+        }}</v-btn>
       </div>
       <div class="fields">
         <NumberField
-          label="Days"
+          :label="texts.days"
           :max="200"
           :model-value="leg.days"
           @update:model-value="setLeg(leg, { days: $event })"
@@ -229,41 +234,41 @@ function show(leg: Leg) {
           @update:model-value="setLeg(leg, { km: { ...leg.km, [on]: $event } })"
         />
         <NumberField
-          label="Crossings"
+          :label="texts.crossings"
           :max="500"
           :model-value="leg.crossings"
           @update:model-value="setLeg(leg, { crossings: Math.round($event) })"
         />
         <NumberField
-          label="To people"
+          :label="texts.toPeople"
           quantity="distance"
           :max="100000"
           :model-value="leg.helpKm"
           @update:model-value="setLeg(leg, { helpKm: $event })"
         />
         <NumberField
-          label="To workshop"
+          :label="texts.toWorkshop"
           quantity="distance"
           :max="100000"
           :model-value="leg.workshopKm"
           @update:model-value="setLeg(leg, { workshopKm: $event })"
         />
         <NumberField
-          label="In the saddle"
+          :label="texts.inTheSaddle"
           quantity="hours"
           :max="2000"
           :model-value="leg.hours"
           @update:model-value="setLeg(leg, { hours: $event })"
         />
         <NumberField
-          label="In the dark"
+          :label="texts.inTheDark"
           quantity="hours"
           :max="2000"
           :model-value="leg.night"
           @update:model-value="setLeg(leg, { night: $event })"
         />
         <NumberField
-          label="By day"
+          :label="texts.byDay"
           quantity="temperature"
           :min="-40"
           :max="60"
@@ -271,11 +276,11 @@ function show(leg: Leg) {
           @update:model-value="setLeg(leg, { temperature: $event })"
         />
         <OptionalNumber
-          label="Between pumps"
+          :label="texts.betweenPumps"
           quantity="distance"
           :min="0"
           :max="100000"
-          empty="not known"
+          :empty="texts.notKnown"
           :model-value="leg.fuelGapKm"
           @update:model-value="setLeg(leg, { fuelGapKm: $event })"
         />
@@ -283,19 +288,19 @@ function show(leg: Leg) {
           class="signal"
           :model-value="leg.signal"
           @update:model-value="setLeg(leg, { signal: $event === true })"
-          label="signal at the worst point"
+          :label="texts.signalAtTheWorstPoint"
         />
       </div>
     </section>
     <FormFaults :faults="faults" :shown="['name', 'leaves']" />
     <p class="acts">
-      <v-btn @click="add">Add a leg</v-btn>
-      <v-btn variant="tonal" @click="planning = true">Another trip</v-btn>
-      <v-btn variant="tonal" class="gap" @click="removeTrip">Delete trip</v-btn>
+      <v-btn @click="add">{{ texts.addALeg }}</v-btn>
+      <v-btn variant="tonal" @click="planning = true">{{ texts.anotherTrip }}</v-btn>
+      <v-btn variant="tonal" class="gap" @click="removeTrip">{{ texts.deleteTrip }}</v-btn>
     </p>
-    <v-dialog v-model="planning" aria-label="Another trip" max-width="760">
+    <v-dialog v-model="planning" :aria-label="texts.anotherTrip" max-width="760">
       <v-card class="planning">
-        <h1>Another trip</h1>
+        <h1>{{ texts.anotherTrip }}</h1>
         <ThreeAnswers @made="planning = false" />
       </v-card>
     </v-dialog>

@@ -10,6 +10,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { percent } from '../../ui/words';
 import { useTripWork } from './useTripWork';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/trip/manySheet';
 
 const props = defineProps<{ trip: Trip }>();
 const answers = useAnswer();
@@ -38,35 +39,33 @@ async function ride() {
     const means = await answers.ask((w) => w.keptMeans(doc!, question, plain));
     if (means) kept.push(means);
   }
-  const kits = [meansOf('with the present kit', a.kit), ...kept, { ...NO_MEANS, name: 'with nothing' }];
+  const kits = [meansOf(texts.withThePresentKit, a.kit), ...kept, { ...NO_MEANS, name: texts.withNothing }];
   const [trip, list] = JSON.parse(JSON.stringify([props.trip, a.ridden])) as [Trip, typeof a.ridden];
   result.value = await work.run((w, onProgress) => w.simulate(trip, list, kits, runs.value, seed.value, onProgress));
 }
 const CLASSES = SPREAD.map((top, i) =>
-  top === 0 ? 'none' : top === Infinity ? 'over 24 h' : `${i === 1 ? 'up to' : `${SPREAD[i - 1]} to`} ${top} h`,
+  top === 0 ? 'none' : top === Infinity ? texts.over24H : `${i === 1 ? texts.upTo : `${SPREAD[i - 1]} to`} ${top} h`,
 );
 const most = computed(() => Math.max(...(result.value ?? []).flatMap((r) => r.spread), 0.01));
 const pm = (share: number, error: number) => `${percent(share, 1)} ± ${(error * 100).toFixed(2)}`;
 function why(r: Simulated) {
   explain.show({
-    title: `Gets home unaided, ${r.name}`,
+    title: texts.getsHomeUnaided2(r.name),
     value: pm(r.home, r.homeError),
-    formula:
-      'share of simulated trips on which every trouble that ends a ride was repaired and the repair held; ± one standard error',
+    formula: texts.shareOfSimulatedTripsOn,
     inputs: [
       { name: 'trips', value: r.runs.toLocaleString('en') },
       {
-        name: 'the closed form, every repair holding',
-        value: r.name === 'with the present kit' ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
+        name: texts.theClosedFormEveryRepair,
+        value: r.name === texts.withThePresentKit ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
       },
-      { name: 'hours lost, mean', value: `${r.hours.toFixed(2)} ± ${r.hoursError.toFixed(2)} h` },
+      { name: texts.hoursLostMean, value: `${r.hours.toFixed(2)} ± ${r.hoursError.toFixed(2)} h` },
       {
-        name: 'hours that half, nine of ten, 99 of 100 trips stay within',
+        name: texts.hoursThatHalfNineOf,
         value: `${r.quantiles.half.toFixed(1)}, ${r.quantiles.nine.toFixed(1)}, ${r.quantiles.most.toFixed(1)} h`,
       },
     ],
-    source:
-      'rates, hours and how often a repair holds: typical values and your own record; stocks are shared and used up',
+    source: texts.ratesHoursAndHowOften,
   });
 }
 </script>
@@ -74,41 +73,43 @@ function why(r: Simulated) {
 <template>
   <div>
     <div class="form">
-      <NumberField v-model="runs" label="Trips" :min="1000" :max="2000000" />
-      <NumberField v-model="seed" label="Seed" :min="1" :max="1000000" />
-      <v-btn v-if="work.progress.value === null" :disabled="!answers.answer" @click="ride"> Run simulation </v-btn>
+      <NumberField v-model="runs" :label="texts.trips" :min="1000" :max="2000000" />
+      <NumberField v-model="seed" :label="texts.seed" :min="1" :max="1000000" />
+      <v-btn v-if="work.progress.value === null" :disabled="!answers.answer" @click="ride">
+        {{ texts.runSimulation }}
+      </v-btn>
     </div>
     <WorkBar
       v-if="work.progress.value !== null"
       class="note"
-      says="Riding …"
+      :says="texts.riding"
       :share="work.progress.value"
       @stop="work.stop()"
     />
     <p v-if="work.failed.value" class="note gap">{{ work.failed.value }}</p>
     <p v-if="!result && work.progress.value === null" class="note soft">
-      Troubles fall along the legs by their odds; each repair uses up what it takes, and holds or does not. The same
-      seed rides the same trips.
+      {{ texts.troublesFallAlongTheLegs }}
     </p>
     <template v-for="r in result ?? []" :key="r.name">
       <div class="sheet-head">
         <h2>{{ r.name }}</h2>
-        <span class="num soft">{{ r.runs.toLocaleString('en') }} trips</span>
+        <span class="num soft">{{ texts.trips2(r.runs.toLocaleString('en')) }}</span>
       </div>
       <div class="figures">
         <v-btn variant="text" @click="why(r)">
-          <span class="small">gets home unaided</span><strong class="num">{{ percent(r.home, 1) }}</strong
+          <span class="small">{{ texts.getsHomeUnaided }}</span><strong class="num">{{ percent(r.home, 1) }}</strong
           ><span class="soft small">± {{ (r.homeError * 100).toFixed(2) }}</span>
         </v-btn>
         <p>
-          <span class="small">a night out</span><strong class="num">{{ percent(r.nightOut, 1) }}</strong>
+          <span class="small">{{ texts.aNightOut }}</span><strong class="num">{{ percent(r.nightOut, 1) }}</strong>
         </p>
         <p>
-          <span class="small">hours lost, mean</span><strong class="num">{{ r.hours.toFixed(2) }}</strong>
+          <span class="small">{{ texts.hoursLostMean }}</span><strong class="num">{{ r.hours.toFixed(2) }}</strong>
         </p>
         <p>
-          <span class="small">9 in 10 trips lose at most</span
-          ><strong class="num">{{ r.quantiles.nine.toFixed(1) }} h</strong>
+          <span class="small">{{ texts.n9In10TripsLose }}</span><strong class="num"
+            >{{ r.quantiles.nine.toFixed(1) }} h</strong
+          >
         </p>
       </div>
       <div v-for="(share, i) in r.spread" :key="i" class="bar-row">

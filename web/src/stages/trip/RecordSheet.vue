@@ -28,6 +28,7 @@ import { download, fileName } from '../../ui/download';
 import DropMenu from '../../ui/DropMenu.vue';
 import NumberField from '../../ui/NumberField.vue';
 import TextField from '../../ui/TextField.vue';
+import * as texts from '../../words/trip/recordSheet';
 
 const garage = useGarage();
 const view = useView();
@@ -46,16 +47,16 @@ function add() {
     mishaps: [],
     note: '',
   };
-  garage.put('log a ride', 'rides', ride);
+  garage.put(texts.logARide2, 'rides', ride);
   opened.value = ride.id;
 }
-const change = (ride: Ride, fields: Partial<Ride>) => garage.put('change a ride', 'rides', { ...ride, ...fields });
+const change = (ride: Ride, fields: Partial<Ride>) => garage.put(texts.changeARide, 'rides', { ...ride, ...fields });
 function setDate(ride: Ride, text: string) {
   if (/^\d{4}-\d{2}-\d{2}$/.test(text)) change(ride, { date: text });
 }
 function remove(ride: Ride) {
-  garage.remove('take out a ride', { table: 'rides', id: ride.id });
-  notice.done('Ride taken out.');
+  garage.remove(texts.takeOutARide, { table: 'rides', id: ride.id });
+  notice.done(texts.rideTakenOut);
 }
 const addMishap = (ride: Ride, trouble: string) => {
   if (!trouble) return;
@@ -64,18 +65,18 @@ const addMishap = (ride: Ride, trouble: string) => {
   const way = answers.answer?.kit.mends.find((m) => m.troubleId === trouble && m.bikeId === bike?.id)?.wayName ?? null;
   const watch =
     doc && bike ? watchOfLog(doc, bike, ride, { trouble, way }, { id: crypto.randomUUID(), today: today() }) : null;
-  const ok = garage.edit('change a ride', [
+  const ok = garage.edit(texts.changeARide, [
     { table: 'rides', id: ride.id, before: ride, after },
     ...(watch ? [{ table: 'watches' as const, id: watch.id, before: null, after: watch }] : []),
   ]);
-  if (ok && watch) notice.say(`${watch.name} is on the watch list now: see Prove.`);
+  if (ok && watch) notice.say(texts.isOnTheWatchList(watch.name));
 };
 const setMishap = (ride: Ride, i: number, fields: Partial<Ride['mishaps'][number]>) =>
   change(ride, { mishaps: ride.mishaps.map((m, k) => (k === i ? { ...m, ...fields } : m)) });
 const nameOf = (id: string) => TROUBLES.find((t) => t.id === id)?.name ?? id;
 const kmOf = (r: Ride) => r.km.paved + r.km.gravel + r.km.track;
 const what = (r: Ride) =>
-  r.mishaps.map((m) => `${nameOf(m.trouble)}${m.count > 1 ? ` ×${m.count}` : ''}`).join(', ') || 'nothing happened';
+  r.mishaps.map((m) => `${nameOf(m.trouble)}${m.count > 1 ? ` ×${m.count}` : ''}`).join(', ') || texts.nothingHappened;
 
 // What the record makes of each rate: planning at 1, the rider's factor with its spread.
 const factors = computed(() => {
@@ -91,15 +92,14 @@ function why(f: (typeof factors.value)[number]) {
   explain.show({
     title: f.name,
     value: `× ${f.factor.toFixed(2)}`,
-    formula:
-      'factor on the planning rate = (κ + n) ÷ (κ + E), κ = 2; spread = √(κ + n) ÷ (κ + E). The count on a trip is then negative binomial.',
+    formula: texts.factorOnThePlanningRate,
     inputs: [
-      { name: 'happened (n)', value: String(f.events) },
-      { name: 'expected by the planning rates over what you rode (E)', value: f.expected.toFixed(2) },
-      { name: 'your record alone (n ÷ E)', value: f.expected > 0 ? (f.events / f.expected).toFixed(2) : '–' },
-      { name: 'factor, and its spread', value: `${f.factor.toFixed(2)} ± ${f.spread.toFixed(2)}` },
+      { name: texts.happenedN, value: String(f.events) },
+      { name: texts.expectedByThePlanningRates, value: f.expected.toFixed(2) },
+      { name: texts.yourRecordAloneNE, value: f.expected > 0 ? (f.events / f.expected).toFixed(2) : '–' },
+      { name: texts.factorAndItsSpread, value: `${f.factor.toFixed(2)} ± ${f.spread.toFixed(2)}` },
     ],
-    source: 'your own record, with the planning rates weighing as two events',
+    source: texts.yourOwnRecordWithThe,
   });
 }
 
@@ -108,7 +108,7 @@ function setWeak(trouble: string, factor: number | null) {
   const bike = garage.bike;
   if (!bike || !trouble) return;
   const rest = bike.weak.filter((w) => w.trouble !== trouble);
-  garage.put('change a weak point', 'bikes', {
+  garage.put(texts.changeAWeakPoint, 'bikes', {
     ...bike,
     weak: factor === null ? rest : [...rest, { trouble, factor }],
   });
@@ -118,8 +118,8 @@ const reading = ref(false);
 const readTable = (text: string) =>
   readRides(text, garage.bike!.id, garage.doc?.rides ?? [], () => crypto.randomUUID());
 function writeTable(rows: Ride[]) {
-  garage.put(`read ${rows.length} rides`, 'rides', ...rows);
-  notice.done(`${rows.length} rides read.`);
+  garage.put(texts.readRides(rows.length), 'rides', ...rows);
+  notice.done(texts.ridesRead(rows.length));
   reading.value = false;
 }
 const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.rides ?? []), 'text/csv');
@@ -128,17 +128,17 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
 <template>
   <div>
     <div class="sheet-head">
-      <h2>Rides</h2>
+      <h2>{{ texts.rides }}</h2>
       <span
-        ><v-btn variant="plain" @click="add">Log a ride</v-btn
-        ><DropMenu label="Table" hint="All rides as a table" quiet>
-          <v-list-item role="menuitem" @click="reading = true">Import CSV…</v-list-item>
-          <v-list-item role="menuitem" @click="csvOut">Export CSV</v-list-item></DropMenu
+        ><v-btn variant="plain" @click="add">{{ texts.logARide }}</v-btn
+        ><DropMenu :label="texts.table" :hint="texts.allRidesAsATable" quiet>
+          <v-list-item role="menuitem" @click="reading = true">{{ texts.importCsv }}</v-list-item>
+          <v-list-item role="menuitem" @click="csvOut">{{ texts.exportCsv }}</v-list-item></DropMenu
         ></span
       >
     </div>
     <p v-if="rides.length === 0" class="note soft">
-      No rides yet. Log distance and what broke; trouble-free rides count too.
+      {{ texts.noRidesYetLogDistance }}
     </p>
     <template v-for="r in rides" :key="r.id">
       <v-btn
@@ -153,7 +153,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
       </v-btn>
       <div v-if="opened === r.id" class="detail">
         <LineField
-          label="Date"
+          :label="texts.date"
           kind="date"
           :model-value="r.date"
           @change="setDate(r, ($event.target as HTMLInputElement).value)"
@@ -168,7 +168,7 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
           @update:model-value="change(r, { km: { ...r.km, [on]: $event } })"
         />
         <NumberField
-          label="Crossings"
+          :label="texts.crossings"
           :max="500"
           :model-value="r.crossings"
           @update:model-value="change(r, { crossings: Math.round($event) })"
@@ -176,36 +176,38 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
         <div v-for="(m, i) in r.mishaps" :key="i" class="mishap">
           <strong>{{ nameOf(m.trouble) }}</strong>
           <NumberField
-            label="times"
+            :label="texts.times"
             :min="1"
             :max="50"
             :model-value="m.count"
             @update:model-value="setMishap(r, i, { count: Math.round($event) })"
           />
-          <TextField label="what was used" :most="200" :value="m.used" @take="setMishap(r, i, { used: $event })" />
+          <TextField :label="texts.whatWasUsed" :most="200" :value="m.used" @take="setMishap(r, i, { used: $event })" />
           <v-btn
             variant="plain"
             class="gap"
-            :aria-label="`Remove ${nameOf(m.trouble)}`"
+            :aria-label="texts.removeOne(nameOf(m.trouble))"
             @click="change(r, { mishaps: r.mishaps.filter((_, k) => k !== i) })"
           >
-            Remove
+            {{ texts.remove }}
           </v-btn>
         </div>
         <SelectField
           class="wide"
-          label="What happened"
-          :items="[{ title: 'add …', value: '' }, ...TROUBLES.map((t) => ({ title: t.name, value: t.id }))]"
+          :label="texts.whatHappened"
+          :items="[{ title: texts.add, value: '' }, ...TROUBLES.map((t) => ({ title: t.name, value: t.id }))]"
           model-value=""
           @update:model-value="addMishap(r, $event)"
         />
-        <p class="wide"><v-btn variant="tonal" class="gap" @click="remove(r)">Delete this ride</v-btn></p>
+        <p class="wide">
+          <v-btn variant="tonal" class="gap" @click="remove(r)">{{ texts.deleteThisRide }}</v-btn>
+        </p>
       </div>
     </template>
     <template v-if="factors.length > 0">
       <div class="sheet-head">
-        <h2>What that makes of the rates</h2>
-        <span class="soft key">dashed: planning = 1 · ◇ your record alone · ● both, with its spread</span>
+        <h2>{{ texts.whatThatMakesOfThe }}</h2>
+        <span class="soft key">{{ texts.dashedPlanning1YourRecord }}</span>
       </div>
       <v-btn variant="text" v-for="f in factors" :key="f.id" class="row factor" @click="why(f)">
         <span class="title">{{ f.name }}</span>
@@ -219,28 +221,33 @@ const csvOut = () => download(fileName('rides', 'csv'), writeRides(garage.doc?.r
       </v-btn>
     </template>
     <div class="sheet-head">
-      <h2>Known weak points of {{ garage.bike?.name }}</h2>
-      <span class="soft">factor on the rate</span>
+      <h2>{{ texts.knownWeakPointsOf(garage.bike?.name) }}</h2>
+      <span class="soft">{{ texts.factorOnTheRate }}</span>
     </div>
     <div v-for="w in garage.bike?.weak ?? []" :key="w.trouble" class="row weak">
       <span class="title">{{ nameOf(w.trouble) }}</span>
       <NumberField
-        :label="`Factor on ${nameOf(w.trouble)}`"
+        :label="texts.factorOn(nameOf(w.trouble))"
         hide-label
         :min="0.1"
         :max="50"
         :model-value="w.factor"
         @update:model-value="setWeak(w.trouble, $event)"
       />
-      <v-btn variant="plain" class="gap" :aria-label="`Forget ${nameOf(w.trouble)}`" @click="setWeak(w.trouble, null)">
-        Forget
+      <v-btn
+        variant="plain"
+        class="gap"
+        :aria-label="texts.forget(nameOf(w.trouble))"
+        @click="setWeak(w.trouble, null)"
+      >
+        {{ texts.forget2 }}
       </v-btn>
     </div>
     <p class="note">
       <SelectField
         hide-label
-        label="Add a weak point"
-        :items="[{ title: 'add a weak point …', value: '' }, ...TROUBLES.map((t) => ({ title: t.name, value: t.id }))]"
+        :label="texts.addAWeakPoint"
+        :items="[{ title: texts.addAWeakPoint2, value: '' }, ...TROUBLES.map((t) => ({ title: t.name, value: t.id }))]"
         model-value=""
         @update:model-value="setWeak($event, 2)"
       />

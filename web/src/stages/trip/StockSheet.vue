@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import { massText, percent } from '../../ui/words';
+import * as texts from '../../words/trip/stockSheet';
 
 defineProps<{ trip: Trip }>();
 const answers = useAnswer();
@@ -34,14 +35,13 @@ function own(kind: string, quantity: number) {
 function show(s: Stock) {
   explain.show({
     title: garage.book.of(s.kind).name,
-    value: `${s.quantity} carried, enough on ${percent(s.enough, 1)} of trips`,
+    value: texts.carriedEnoughOnOfTrips(s.quantity, percent(s.enough, 1)),
     formula: s.formula,
     inputs: [
-      { name: 'expected use', value: s.expected.toFixed(2) },
-      { name: 'one unit weighs', value: massText(view.units, garage.book.of(s.kind).mass) },
+      { name: texts.expectedUse, value: s.expected.toFixed(2) },
+      { name: texts.oneUnitWeighs, value: massText(view.units, garage.book.of(s.kind).mass) },
     ],
-    source:
-      'Stocks rise one by one where a gram buys most −ln P, until all together suffice at the service level. Rates and masses: typical values.',
+    source: texts.stocksRiseOneByOne,
   });
 }
 </script>
@@ -49,43 +49,44 @@ function show(s: Stock) {
 <template>
   <div>
     <p class="lead">
-      All spares together suffice on
+      {{ texts.allSparesTogetherSufficeOn }}
       <strong class="num">{{
         answers.answer && trip.legs.length > 0 ? percent(answers.answer.sparesEnough, 1) : '–'
       }}</strong>
-      of such trips; you asked for <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>. This is what each
-      trouble takes when it is mended its first way; <router-link to="/kit">Kit</router-link> weighs the other ways
-      against it.
+      {{ texts.ofSuchTripsYouAsked }} <span class="num">{{ percent(trip.serviceLevel, 1) }}</span>{{
+        texts.thisIsWhatEachTrouble
+      }}
+      <router-link to="/kit">{{ texts.kit }}</router-link> {{ texts.weighsTheOtherWaysAgainst }}
     </p>
     <p v-if="saved > 0" class="lead">
-      The {{ trip.companions + 1 }} of you, on bikes like this one, pooled:
-      <strong class="num">{{ saved }}</strong> pieces fewer,
-      <span class="num">{{ massText(view.units, savedMass) }}</span> less, at the same service level.
+      {{ texts.theOfYouOnBikes(trip.companions + 1) }}
+      <strong class="num">{{ saved }}</strong> {{ texts.piecesFewer }}
+      <span class="num">{{ massText(view.units, savedMass) }}</span> {{ texts.lessAtTheSameService }}
     </p>
     <div class="sheet-head">
-      <h2>Spare</h2>
-      <span class="soft">carry · own</span>
+      <h2>{{ texts.spare }}</h2>
+      <span class="soft">{{ texts.carryOwn }}</span>
     </div>
     <div v-for="s in stocks" :key="s.kind" class="row stock">
       <span
         ><span class="title">{{ garage.book.of(s.kind).name }}</span
         ><span class="sub num"
-          >in the kit {{ inKit(s.kind) }} · {{ s.expected.toFixed(2) }} expected · {{ massText(view.units, s.mass)
+          >{{ texts.inTheKitExpected(inKit(s.kind), s.expected.toFixed(2), massText(view.units, s.mass))
           }}<template v-if="groupOf(s.kind)">
-            · apart {{ groupOf(s.kind)!.alone }}, pooled {{ groupOf(s.kind)!.together }}</template
+            {{ texts.apartPooled(groupOf(s.kind)!.alone, groupOf(s.kind)!.together) }}</template
           ></span
         ></span
       >
       <v-btn
         variant="plain"
         class="num carry"
-        :aria-label="`Why ${s.quantity} of ${garage.book.of(s.kind).name}`"
+        :aria-label="texts.whyOf(s.quantity, garage.book.of(s.kind).name)"
         @click="show(s)"
       >
         {{ s.quantity }}
       </v-btn>
       <NumberField
-        :label="`Owned: ${garage.book.of(s.kind).name}`"
+        :label="texts.owned(garage.book.of(s.kind).name)"
         hide-label
         :max="1000"
         :model-value="ownedRow(s.kind)?.quantity ?? 0"

@@ -18,6 +18,7 @@ import {
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { THREE } from '../../words/trip';
+import * as texts from '../../words/trip/threeAnswers';
 
 const emit = defineEmits<{ made: [] }>();
 const garage = useGarage();
@@ -41,14 +42,14 @@ function make() {
 }
 function empty() {
   const trip = newTrip(crypto.randomUUID(), `Trip ${(garage.doc?.trips.length ?? 0) + 1}`);
-  garage.put('add a trip', 'trips', trip);
+  garage.put(texts.addATrip, 'trips', trip);
   view.tripId = trip.id;
   emit('made');
 }
 </script>
 
 <template>
-  <section class="three" aria-label="A trip in three answers">
+  <section class="three" :aria-label="texts.aTripInThreeAnswers">
     <v-radio-group v-model="length" :label="THREE.length.ask">
       <v-radio v-for="k in LENGTHS" :key="k" :value="k">
         <template #label
@@ -77,15 +78,15 @@ function empty() {
       </v-radio>
     </v-radio-group>
     <p class="sum" role="status">
-      About
+      {{ texts.about }}
       <strong class="num"
         >{{ figure(view.units, 'distance', tripKm(trip)) }} {{ unitOf(view.units, 'distance') }}</strong
-      >. A breakdown that you cannot repair strands you for up to <strong class="num">{{ worst.toFixed(0) }} h</strong>.
-      These are typical values: refine the legs afterwards, or import a GPX track.
+      >{{ texts.aBreakdownThatYouCannot }} <strong class="num">{{ worst.toFixed(0) }} h</strong
+      >{{ texts.theseAreTypicalValuesRefine }}
     </p>
     <p class="acts">
-      <v-btn @click="make">Plan this trip</v-btn>
-      <v-btn variant="tonal" @click="empty">Start with an empty trip</v-btn>
+      <v-btn @click="make">{{ texts.planThisTrip }}</v-btn>
+      <v-btn variant="tonal" @click="empty">{{ texts.startWithAnEmptyTrip }}</v-btn>
     </p>
   </section>
 </template>

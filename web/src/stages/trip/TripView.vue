@@ -18,18 +18,19 @@ import ThreeAnswers from './ThreeAnswers.vue';
 import TroubleBars from './TroubleBars.vue';
 import WayProfile from './WayProfile.vue';
 import WaySheet from './WaySheet.vue';
+import * as texts from '../../words/trip/tripView';
 
 const garage = useGarage();
 const view = useView();
 const answers = useAnswer();
 const TABS = {
-  legs: 'Legs',
-  way: 'Route',
-  stocks: 'Spares',
-  record: 'Ride log',
-  due: 'Service',
-  air: 'Tyres and air',
-  many: 'Simulation',
+  legs: texts.legs,
+  way: texts.route,
+  stocks: texts.spares,
+  record: texts.rideLog,
+  due: texts.service,
+  air: texts.tyresAndAir,
+  many: texts.simulation,
 } as const;
 const tab = useTab(Object.keys(TABS) as (keyof typeof TABS)[]);
 const worst = computed(() => {
@@ -43,29 +44,29 @@ const worst = computed(() => {
   <div class="stage">
     <section class="picture">
       <div class="stage-head">
-        <h1>What this ride can do to this bike</h1>
+        <h1>{{ texts.whatThisRideCanDo }}</h1>
         <p v-if="garage.trip && garage.trip.legs.length > 0">
           <span class="num"
             >{{ figure(view.units, 'distance', tripKm(garage.trip)) }} {{ unitOf(view.units, 'distance') }}</span
           >
-          in <span class="num">{{ counted(tripDays(garage.trip), 'day') }}</span>.
+          {{ texts.in2 }} <span class="num">{{ counted(tripDays(garage.trip), 'day') }}</span>.
           <template v-if="worst"
-            >Worst: <strong>{{ worst.leg.name }}</strong>, <strong class="num">{{ worst.hours.toFixed(1) }} h</strong
-            >{{ ' ' }}<TermWord term="stranded" label="stranded" />{{ ' ' }}without a repair.</template
+            >{{ texts.worst }} <strong>{{ worst.leg.name }}</strong>,
+            <strong class="num">{{ worst.hours.toFixed(1) }} h</strong>{{ ' '
+            }}<TermWord term="stranded" :label="texts.stranded" />{{ texts.withoutARepair(' ') }}</template
           >
         </p>
         <NextStage />
       </div>
       <template v-if="!garage.trip">
         <p class="first">
-          A trip says what can go wrong and what that costs: the kit is chosen for it. Three answers are enough to
-          begin.
+          {{ texts.aTripSaysWhatCan }}
         </p>
         <ThreeAnswers />
       </template>
       <WayProfile v-else-if="tab === 'way' && garage.trip.route" :trip="garage.trip" :route="garage.trip.route" />
       <p v-else-if="garage.trip.legs.length === 0" class="empty">
-        No legs yet. Add the first one under Legs, with its kilometres by ground, or import a GPX track under Route.
+        {{ texts.noLegsYetAddThe }}
       </p>
       <TroubleBars v-else-if="answers.answer && garage.bike" :answer="answers.answer" :bike-id="garage.bike.id" />
     </section>

@@ -7,6 +7,7 @@ import { byTrouble, type Answer, type Exposure, type TroubleSum, say, unmarkedRo
 import { useExplain } from '../../stores/explain';
 import { useSize } from '../../ui/useSize';
 import { percent } from '../../ui/words';
+import * as texts from '../../words/trip/troubleBars';
 
 const props = defineProps<{ answer: Answer; bikeId: string }>();
 const explain = useExplain();
@@ -62,21 +63,21 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
     .find(Boolean);
   explain.show({
     title: t.name,
-    value: `${percent(e.odds, 1)} here, ${minutes(e.atStake)} at stake`,
+    value: texts.hereAtStake(percent(e.odds, 1), minutes(e.atStake)),
     formula: say`${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × the most that any known way saves.`,
     inputs: [
       {
-        name: t.stops ? 'hours stranded, over where it happens' : 'hours lost without a repair',
+        name: t.stops ? texts.hoursStrandedOverWhereIt : texts.hoursLostWithoutARepair,
         value: `${e.without.toFixed(1)} h`,
       },
-      { name: 'hours of the mend', value: `${t.mend} h` },
-      { name: 'mends that the kit allows', value: m.mends === Infinity ? 'as many as needed' : String(m.mends) },
+      { name: texts.hoursOfTheMend, value: `${t.mend} h` },
+      { name: texts.mendsThatTheKitAllows, value: m.mends === Infinity ? texts.asManyAsNeeded : String(m.mends) },
       { name: 'lacking', value: m.lacks.join('; ') || 'nothing' },
-      { name: 'P(no more than that)', value: percent(m.covered, 1) },
-      { name: 'left at stake with the kit', value: minutes(m.hoursLeft) },
+      { name: texts.pNoMoreThanThat, value: percent(m.covered, 1) },
+      { name: texts.leftAtStakeWithThe, value: minutes(m.hoursLeft) },
     ],
-    source: `rates: typical values by ground. ${t.caution ?? ''}`,
-    ...(unmarked ? { to: { path: `/walk?mark=${encodeURIComponent(unmarked)}`, label: `Mark the ${unmarked}` } } : {}),
+    source: texts.ratesTypicalValuesByGround(t.caution ?? ''),
+    ...(unmarked ? { to: { path: `/walk?mark=${encodeURIComponent(unmarked)}`, label: texts.markThe(unmarked) } } : {}),
   });
 }
 </script>
@@ -84,10 +85,10 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
 <template>
   <div ref="element" class="troubles">
     <p class="soft note">
-      <span class="key-box" /> hours at risk without a kit <span class="key-box left" /> left with this kit. Then the
-      hours, and on how many of such trips it happens. Typical values: press a row for its formula.
+      <span class="key-box" /> {{ texts.hoursAtRiskWithoutA }} <span class="key-box left" />
+      {{ texts.leftWithThisKitThen }}
     </p>
-    <svg :width="size.width" :height="rows.length * ROW + 34" role="group" aria-label="Troubles by hours at stake">
+    <svg :width="size.width" :height="rows.length * ROW + 34" role="group" :aria-label="texts.troublesByHoursAtStake">
       <g :transform="`translate(${labelWidth} 22)`">
         <template v-for="tick in x.ticks(tickCount)" :key="tick">
           <path class="grid" :d="`M${x(tick)} 0V${rows.length * ROW}`" />
@@ -101,7 +102,9 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
         role="button"
         tabindex="0"
         :transform="`translate(0 ${22 + i * ROW})`"
-        :aria-label="`${r.e.trouble.name}: ${percent(r.e.odds, 1)}, ${minutes(r.e.atStake)} at stake, ${minutes(r.m.hoursLeft)} left with the kit`"
+        :aria-label="
+          texts.atStakeLeftWithThe(r.e.trouble.name, percent(r.e.odds, 1), minutes(r.e.atStake), minutes(r.m.hoursLeft))
+        "
         @click="show(r)"
         @keydown.enter="show(r)"
         @keydown.space.prevent="show(r)"

@@ -20,6 +20,7 @@ import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
 import { useTripWork } from './useTripWork';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/trip/wayProfile';
 
 const props = defineProps<{ trip: Trip; route: Route }>();
 const view = useView();
@@ -121,14 +122,14 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
 
 <template>
   <div ref="element" class="way">
-    <WorkBar v-if="points.length === 0" keeps says="Measuring how far help is …" :share="work.progress.value ?? 0" />
+    <WorkBar v-if="points.length === 0" keeps :says="texts.measuringHowFarHelpIs" :share="work.progress.value ?? 0" />
     <template v-else>
       <p v-if="worst && stretch && kind" class="worst">
-        Farthest from {{ kind === 'road-head' || kind === 'workshop' ? `a ${kind}` : kind }}:
-        <strong>km {{ figure(view.units, 'distance', stretch.from) }} to {{ km(stretch.to) }}</strong
-        >, <strong class="num">{{ km(helpAt(worst, kind)) }}</strong> by the ground.
+        {{ texts.farthestFrom(kind === 'road-head' || kind === 'workshop' ? `a ${kind}` : kind) }}
+        <strong>{{ texts.kmTo(figure(view.units, 'distance', stretch.from), km(stretch.to)) }}</strong>,
+        <strong class="num">{{ km(helpAt(worst, kind)) }}</strong> {{ texts.byTheGround }}
       </p>
-      <p v-if="kinds.length > 1" class="kinds" role="group" aria-label="Kind of help">
+      <p v-if="kinds.length > 1" class="kinds" role="group" :aria-label="texts.kindOfHelp">
         <v-btn
           variant="text"
           v-for="k in kinds"
@@ -145,7 +146,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         :height="TOP + HIGH + GAP + HELP + 28"
         role="img"
         tabindex="0"
-        :aria-label="`Profile of ${km(routeKm(route))}: height, and distance to ${kind ?? 'help'}. Arrow keys move along it.`"
+        :aria-label="texts.profileOfHeightAndDistance(km(routeKm(route)), kind ?? 'help')"
         @pointermove="move"
         @pointerleave="cursor = null"
         @keydown.left.prevent="step(-1)"
@@ -157,8 +158,8 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
             <text class="tick" x="-6" :y="yEle(t) + 4" text-anchor="end">{{ t }}</text>
           </template>
           <path v-if="heights.length > 1" class="ground" :d="ground" />
-          <text v-else class="tick" x="8" y="20">no heights in the file</text>
-          <text class="axis" x="0" y="-3">metres above the sea</text>
+          <text v-else class="tick" x="8" y="20">{{ texts.noHeightsInTheFile }}</text>
+          <text class="axis" x="0" y="-3">{{ texts.metresAboveTheSea }}</text>
         </g>
         <g :transform="`translate(${LEFT} ${TOP + HIGH + GAP})`">
           <template v-for="t in yHelp.ticks(3)" :key="`h${t}`">
@@ -175,7 +176,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
           />
           <path class="help" :d="helpLine" />
           <text class="axis" x="0" y="-5">
-            {{ unitOf(view.units, 'distance') }} to {{ kind ?? 'help' }}, by the ground
+            {{ texts.toByTheGround(unitOf(view.units, 'distance'), kind ?? 'help') }}
           </text>
           <text
             v-for="t in x.ticks(size.width < 520 ? 4 : 8)"
@@ -196,19 +197,20 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         </g>
       </svg>
       <p v-if="read" class="reads" role="status">
-        <strong>km {{ figure(view.units, 'distance', read.km) }}</strong
-        ><template v-if="read.ele !== null">, {{ Math.round(read.ele) }} m</template>:
+        <strong>{{ texts.km(figure(view.units, 'distance', read.km)) }}</strong><template v-if="read.ele !== null"
+          >, {{ Math.round(read.ele) }} m</template
+        >:
         <span v-for="k in kinds" :key="k"
           >{{ k }} <span class="num">{{ km(helpAt(read, k)) }}</span>{{ ' ' }}
           <span class="soft">({{ read.help[k]?.name }})</span>{{ k === kinds.at(-1) ? '.' : ', ' }}</span
         >
         <template v-if="hours">
-          Stranded here: <strong class="num">{{ hours.total.toFixed(1) }} h</strong>{{ ' ' }}
+          {{ texts.strandedHere }} <strong class="num">{{ hours.total.toFixed(1) }} h</strong>{{ ' ' }}
           <span class="soft">= {{ view.inWords(hours.formula) }}.</span></template
         >
       </p>
       <p class="soft note">
-        Straight lines to the marks × {{ route.detour }} for the ground (typical value); dashed: a day ends.
+        {{ texts.straightLinesToTheMarks(route.detour) }}
       </p>
     </template>
   </div>

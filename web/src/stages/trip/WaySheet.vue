@@ -27,6 +27,7 @@ import FormFaults from '../../ui/FormFaults.vue';
 import type { GpxResult } from '../../workers/trip.worker';
 import { useTripWork } from './useTripWork';
 import WorkBar from '../../ui/WorkBar.vue';
+import * as texts from '../../words/trip/waySheet';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -45,16 +46,16 @@ async function open(files: File[]) {
   refused.value = '';
   const big = files.find((f) => f.size > MOST_GPX_BYTES);
   if (big) {
-    refused.value = `${big.name} is over ${MOST_GPX_BYTES / 1024 / 1024} MB: split it`;
+    refused.value = texts.isOverMbSplitIt(big.name, MOST_GPX_BYTES / 1024 / 1024);
     return;
   }
-  const texts = await Promise.all(files.map(async (f) => ({ name: f.name, text: await f.text() })));
-  const made = await work.run(async (w, onProgress): Promise<GpxResult> => w.route(texts, onProgress));
+  const read = await Promise.all(files.map(async (f) => ({ name: f.name, text: await f.text() })));
+  const made = await work.run(async (w, onProgress): Promise<GpxResult> => w.route(read, onProgress));
   if (!made) {
     refused.value = work.failed.value ?? '';
     return;
   }
-  if (made.ok) write('read the way', { route: made.route });
+  if (made.ok) write(texts.readTheWay, { route: made.route });
   else refused.value = made.message;
 }
 const setRoute = (label: string, fields: Partial<Route>) => write(label, { route: { ...route.value!, ...fields } });
@@ -65,12 +66,12 @@ function setKind(mark: Mark, kind: MarkKind, on: boolean) {
 
 // Legs from the way: kilometres by a mix of ground, the rest by what is worst on each section.
 const MIXES: Record<string, [number, number, number]> = {
-  'all paved': [1, 0, 0],
-  'mostly gravel': [0.2, 0.7, 0.1],
-  'gravel and track': [0.1, 0.5, 0.4],
-  'mostly track': [0, 0.3, 0.7],
+  [texts.allPaved]: [1, 0, 0],
+  [texts.mostlyGravel]: [0.2, 0.7, 0.1],
+  [texts.gravelAndTrack]: [0.1, 0.5, 0.4],
+  [texts.mostlyTrack]: [0, 0.3, 0.7],
 };
-const mix = ref('mostly gravel');
+const mix = ref(texts.mostlyGravel);
 const by = ref<'day' | 'mark'>('day');
 const sections = computed(() => (route.value ? sectionsOf(route.value, by.value) : []));
 const round = (km: number) => Math.round(km * 10) / 10;
@@ -91,8 +92,8 @@ function makeLegs() {
       fuelGapKm: s.fuelGap === null ? null : round(s.fuelGap),
     };
   });
-  write('make legs from the way', { legs });
-  notice.done(`${legs.length} legs made from the way.`);
+  write(texts.makeLegsFromTheWay, { legs });
+  notice.done(texts.legsMadeFromTheWay(legs.length));
 }
 const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.units, 'distance')}`;
 </script>
@@ -102,66 +103,67 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
     <p class="acts">
       <FileButton
         :quiet="!!route"
-        :label="route ? 'Import other GPX files' : 'Import GPX files'"
+        :label="route ? texts.importOtherGpxFiles : texts.importGpxFiles"
         accept=".gpx,application/gpx+xml,text/xml"
         multiple
         @files="open"
       />
-      <v-btn variant="tonal" v-if="route" class="gap" @click="write('forget the way', { route: null })">
-        Remove route
+      <v-btn variant="tonal" v-if="route" class="gap" @click="write(texts.forgetTheWay, { route: null })">
+        {{ texts.removeRoute }}
       </v-btn>
     </p>
     <WorkBar
       v-if="work.progress.value !== null"
       class="note"
-      says="Reading …"
+      :says="texts.reading"
       :share="work.progress.value"
       @stop="work.stop()"
     />
     <p v-if="refused" class="note gap" role="alert">{{ refused }}</p>
     <FormFaults :faults="faults" :shown="[]" />
     <p v-if="!route" class="note soft">
-      Tracks, routes and waypoints, several files one after the other. How far help is along the whole way follows from
-      the waypoints and what they are good for.
+      {{ texts.tracksRoutesAndWaypointsSeveral }}
     </p>
     <template v-else>
       <div class="sheet-head">
-        <h2>{{ route.name || 'The way' }}</h2>
+        <h2>{{ route.name || texts.theWay }}</h2>
         <span class="num">{{ km(routeKm(route)) }}</span>
       </div>
       <p class="note">
-        <template v-if="route.climb !== null">{{ Math.round(route.climb) }} m of climb. </template
-        ><template v-else>No heights in the file. </template> {{ route.dayEnds.length + 1 }}
-        {{ route.dayEnds.length === 0 ? 'day' : 'days' }} by its times.
+        <template v-if="route.climb !== null">{{ texts.mOfClimb(Math.round(route.climb)) }} </template><template v-else
+          >{{ texts.noHeightsInTheFile }}
+        </template>
+        {{ texts.byItsTimes(route.dayEnds.length + 1, route.dayEnds.length === 0 ? 'day' : 'days') }}
       </p>
       <div class="form">
         <NumberField
-          label="Ground over straight line ×"
+          :label="texts.groundOverStraightLine"
           :min="1"
           :max="5"
           :model-value="route.detour"
-          @update:model-value="setRoute('change the detour', { detour: $event })"
+          @update:model-value="setRoute(texts.changeTheDetour, { detour: $event })"
         />
         <SelectField
-          label="Legs by"
+          :label="texts.legsBy"
           :items="[
             { title: 'day', value: 'day' },
-            { title: 'mark on the way', value: 'mark' },
+            { title: texts.markOnTheWay, value: 'mark' },
           ]"
           v-model="by"
         />
-        <SelectField label="Ground" :items="Object.entries(MIXES).map(([name, _]) => name)" v-model="mix" />
+        <SelectField :label="texts.ground" :items="Object.entries(MIXES).map(([name, _]) => name)" v-model="mix" />
       </div>
       <p class="acts">
-        <v-btn @click="makeLegs"> Make {{ sections.length }} {{ sections.length === 1 ? 'leg' : 'legs' }} of it </v-btn>
+        <v-btn @click="makeLegs">
+          {{ texts.makeOfIt(sections.length, sections.length === 1 ? texts.leg : 'legs') }}
+        </v-btn>
       </p>
       <div class="sheet-head">
-        <h2>Marks</h2>
+        <h2>{{ texts.marks }}</h2>
         <span class="num soft">{{ route.marks.length }}</span>
       </div>
       <p v-if="route.marks.length === 0" class="note soft">
-        The files have no waypoints: nothing is known of help along the way. Mark fuel, workshops and signal in the
-        file.
+        {{ texts.theFilesHaveNoWaypoints }}
       </p>
       <fieldset v-for="(m, i) in route.marks" :key="i" class="mark">
         <legend>{{ m.name }}</legend>

@@ -5,6 +5,7 @@ import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import DropMenu from '../../ui/DropMenu.vue';
 import { climbed } from './climbed';
+import * as texts from '../../words/walk/bulkBar';
 
 const props = defineProps<{ chosen: Fastener[] }>();
 const emit = defineEmits<{ clear: []; all: [] }>();
@@ -21,7 +22,7 @@ function change(label: string, to: (f: Fastener) => Fastener | null) {
 }
 const TRAITS = [
   { key: 'shakesLoose', label: 'shakes loose' },
-  { key: 'getsLost', label: 'gets lost' },
+  { key: 'getsLost', label: texts.getsLost },
   { key: 'breaks', label: 'breaks' },
   { key: 'accessory', label: 'accessory' },
 ] as const;
@@ -29,28 +30,28 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
 </script>
 
 <template>
-  <div class="bulk panel" role="toolbar" aria-label="Chosen rows">
+  <div class="bulk panel" role="toolbar" :aria-label="texts.chosenRows">
     <strong
-      ><span class="num">{{ chosen.length }}</span> chosen</strong
+      ><span class="num">{{ chosen.length }}</span> {{ texts.chosen }}</strong
     >
-    <DropMenu label="Evidence" hint="Set evidence level">
+    <DropMenu :label="texts.evidence" :hint="texts.setEvidenceLevel">
       <v-list-item
         v-for="e in EVIDENCE"
         :key="e"
         role="menuitem"
-        @click="change(e, (f) => climbed(f, e, 'several at once'))"
+        @click="change(e, (f) => climbed(f, e, texts.severalAtOnce))"
       >
         {{ e }}
       </v-list-item>
     </DropMenu>
-    <DropMenu label="Mark" hint="What they are known for">
+    <DropMenu :label="texts.mark" :hint="texts.whatTheyAreKnownFor">
       <v-list-item
         v-for="t in TRAITS"
         :key="t.key"
         role="menuitem"
         @click="change(every(t.key) ? `not ${t.label}` : t.label, (f) => ({ ...f, [t.key]: !every(t.key) }))"
       >
-        {{ every(t.key) ? `not ${t.label}` : t.label }}
+        {{ every(t.key) ? texts.not(t.label) : t.label }}
       </v-list-item>
       <v-list-item
         v-for="(_f, c) in CONDITIONS"
@@ -58,20 +59,20 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
         role="menuitem"
         @click="change(c, (f) => ({ ...f, condition: c }))"
       >
-        condition: {{ c }}
+        {{ texts.condition(c) }}
       </v-list-item>
     </DropMenu>
-    <DropMenu label="Move" hint="To another station">
+    <DropMenu :label="texts.move" :hint="texts.toAnotherStation">
       <v-list-item
         v-for="s in STATIONS"
         :key="s"
         role="menuitem"
-        @click="change(`moved to ${STATION_NAMES[s].toLowerCase()}`, (f) => ({ ...f, station: s }))"
+        @click="change(texts.movedTo(STATION_NAMES[s].toLowerCase()), (f) => ({ ...f, station: s }))"
       >
         {{ STATION_NAMES[s] }}
       </v-list-item>
     </DropMenu>
-    <DropMenu label="Leave out" hint="Why no roadside job turns them">
+    <DropMenu :label="texts.leaveOut" :hint="texts.whyNoRoadsideJobTurns">
       <v-list-item
         v-for="r in LEAVE_OUT"
         :key="r"
@@ -80,9 +81,9 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
       >
         {{ r }}
       </v-list-item>
-      <v-list-item role="menuitem" @click="change('count in', (f) => ({ ...f, leftOut: null }))"
-        >include again</v-list-item
-      >
+      <v-list-item role="menuitem" @click="change(texts.countIn, (f) => ({ ...f, leftOut: null }))">{{
+        texts.includeAgain
+      }}</v-list-item>
     </DropMenu>
     <v-btn
       variant="plain"
@@ -91,10 +92,10 @@ const every = (key: (typeof TRAITS)[number]['key']) => props.chosen.every((f) =>
         emit('clear');
       "
     >
-      Delete
+      {{ texts.deleteIt }}
     </v-btn>
-    <v-btn variant="plain" @click="emit('all')">All shown</v-btn>
-    <v-btn variant="plain" @click="emit('clear')">None</v-btn>
+    <v-btn variant="plain" @click="emit('all')">{{ texts.allShown }}</v-btn>
+    <v-btn variant="plain" @click="emit('clear')">{{ texts.none }}</v-btn>
   </div>
 </template>
 

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { compareBikes, type SharedSize } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
+import * as texts from '../../words/walk/compareDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const garage = useGarage();
@@ -16,32 +17,32 @@ const name = (id: string) => bikes.value.find((b) => b.id === id)?.name ?? '';
 const result = computed(() => compareBikes(of(here.value), of(there.value)));
 const names = (list: SharedSize['here']) => {
   const first = list.slice(0, 3).map((f) => f.name.toLowerCase());
-  return `${first.join(', ')}${list.length > 3 ? ` and ${list.length - 3} more` : ''}`;
+  return `${first.join(', ')}${list.length > 3 ? texts.andMore(list.length - 3) : ''}`;
 };
 const columns = computed(() => [
-  { title: 'On both', rows: result.value.common },
-  { title: `Only ${name(here.value)}`, rows: result.value.onlyHere },
-  { title: `Only ${name(there.value)}`, rows: result.value.onlyThere },
+  { title: texts.onBoth, rows: result.value.common },
+  { title: texts.only(name(here.value)), rows: result.value.onlyHere },
+  { title: texts.only(name(there.value)), rows: result.value.onlyThere },
 ]);
 </script>
 
 <template>
-  <v-dialog aria-label="Compare two bikes" :model-value="true" max-width="980" @update:model-value="emit('close')">
+  <v-dialog :aria-label="texts.compareTwoBikes" :model-value="true" max-width="980" @update:model-value="emit('close')">
     <v-card class="dialog">
-      <h1>Compare two bikes</h1>
-      <p v-if="bikes.length < 2" class="soft">There is only one bike here. Add another, or copy this one.</p>
+      <h1>{{ texts.compareTwoBikes }}</h1>
+      <p v-if="bikes.length < 2" class="soft">{{ texts.thereIsOnlyOneBike }}</p>
       <template v-else>
         <p class="pair">
           <SelectField
             hide-label
-            label="One bike"
+            :label="texts.oneBike"
             :items="bikes.map((b) => ({ title: b.name, value: b.id }))"
             v-model="here"
           />
-          and
+          {{ texts.and }}
           <SelectField
             hide-label
-            label="The other bike"
+            :label="texts.theOtherBike"
             :items="bikes.map((b) => ({ title: b.name, value: b.id }))"
             v-model="there"
           />
@@ -60,7 +61,9 @@ const columns = computed(() => [
           </section>
         </div>
       </template>
-      <p class="acts"><v-btn variant="tonal" @click="emit('close')">Close</v-btn></p>
+      <p class="acts">
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
+      </p>
     </v-card>
   </v-dialog>
 </template>

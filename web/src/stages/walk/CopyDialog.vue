@@ -6,6 +6,7 @@ import { copyBike, cut } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
+import * as texts from '../../words/walk/copyDialog';
 
 const emit = defineEmits<{ close: [] }>();
 const garage = useGarage();
@@ -31,23 +32,23 @@ function copy() {
   ]);
   view.bikeId = made.bike.id;
   view.fastenerId = null;
-  notice.say(`${made.bike.name}: ${made.fasteners.length} rows, all only assumed until a tool was put on`);
+  notice.say(texts.rowsAllOnlyAssumedUntil(made.bike.name, made.fasteners.length));
   emit('close');
 }
 </script>
 
 <template>
-  <v-dialog aria-label="Copy this bike" :model-value="true" max-width="460" @update:model-value="emit('close')">
+  <v-dialog :aria-label="texts.copyThisBike" :model-value="true" max-width="460" @update:model-value="emit('close')">
     <v-card class="dialog">
       <form @submit.prevent="copy">
-        <h1>Copy {{ garage.bike?.name }}</h1>
+        <h1>{{ texts.copy(garage.bike?.name) }}</h1>
         <p class="soft">
-          Its rows and places come over. Sizes are only assumed of the new one until somebody measures.
+          {{ texts.itsRowsAndPlacesCome }}
         </p>
-        <LineField label="Name" v-model="name" maxlength="120" />
+        <LineField :label="texts.name" v-model="name" maxlength="120" />
         <p class="acts">
-          <v-btn type="submit">Copy</v-btn>
-          <v-btn variant="tonal" @click="emit('close')">Cancel</v-btn>
+          <v-btn type="submit">{{ texts.copy2 }}</v-btn>
+          <v-btn variant="tonal" @click="emit('close')">{{ texts.cancel }}</v-btn>
         </p>
       </form>
     </v-card>

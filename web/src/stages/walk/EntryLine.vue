@@ -13,6 +13,7 @@ import { useOwnWords } from '../../ui/line/useOwnWords';
 import { ENTRY_LINES } from '../../words/lines';
 import { ENTRY_TERMS, enteredAs, readingOf, unchanged, withReading, type Entered } from './entry';
 import { undone } from './undone';
+import * as texts from '../../words/walk/entryLine';
 
 const props = defineProps<{ station: Station; visit: Visit | null }>();
 const editing = defineModel<Fastener | null>('editing', { required: true });
@@ -39,7 +40,7 @@ const reading = computed(() =>
 );
 const entered = computed<Entered>(() => {
   const bike = garage.bike;
-  if (!bike) return { kind: 'nothing', message: 'Add a bike first' };
+  if (!bike) return { kind: 'nothing', message: texts.addABikeFirst };
   return enteredAs(text.value, reading.value, {
     bike,
     fasteners: garage.fasteners,
@@ -124,7 +125,7 @@ function keep() {
   last.value = text.value;
   answers.draft = null;
   if (e.kind === 'reading') {
-    garage.put(`reading of ${e.row.name}`, 'fasteners', withReading(e.row, e.value));
+    garage.put(texts.readingOf(e.row.name), 'fasteners', withReading(e.row, e.value));
     emit('measured', e.row.id);
   } else {
     const taken = editing.value
@@ -166,13 +167,13 @@ function up() {
         id="entry"
         ref="box"
         v-model="text"
-        :label="editing ? `Change ${editing.name}` : 'Add a fastener'"
+        :label="editing ? texts.change(editing.name) : texts.addAFastener"
         :reading="shown"
-        says="entry-says"
+        :says="texts.entrySays"
         :placeholder="
           visit && !editing
-            ? `size of ${visit.look.name.toLowerCase()}, or ${ENTRY_LINES.placeholder(view.units)}`
-            : `${ENTRY_LINES.placeholder(view.units)} at ${STATION_NAMES[station].toLowerCase()}`
+            ? texts.sizeOfOr(visit.look.name.toLowerCase(), ENTRY_LINES.placeholder(view.units))
+            : texts.at(ENTRY_LINES.placeholder(view.units), STATION_NAMES[station].toLowerCase())
         "
         @list="emit('list', $event)"
         @keydown.down.prevent.stop="emit('down')"
@@ -181,25 +182,25 @@ function up() {
         @keydown.tab="turn"
       />
       <v-btn variant="text" class="add" type="submit"
-        ><kbd class="key">Enter</kbd> {{ editing ? 'keep' : 'add' }}</v-btn
+        ><kbd class="key">{{ texts.enter }}</kbd> {{ editing ? texts.keep : texts.add }}</v-btn
       >
     </form>
     <p v-if="offered" class="undone">
       <span
-        >Not saved<template v-if="offered.row"> for {{ offered.row.name.toLowerCase() }}</template
+        >{{ texts.notSaved }}<template v-if="offered.row"> {{ texts.for2(offered.row.name.toLowerCase()) }}</template
         >: <code>{{ offered.text }}</code></span
       >
-      <v-btn variant="plain" @click="carryOn">Continue</v-btn>
-      <v-btn variant="plain" @click="undone = null">Discard</v-btn>
+      <v-btn variant="plain" @click="carryOn">{{ texts.continue2 }}</v-btn>
+      <v-btn variant="plain" @click="undone = null">{{ texts.discard }}</v-btn>
     </p>
     <div id="entry-says" class="says" aria-live="polite">
       <LineSays v-if="text.trim() !== ''" ref="says" :reading="shown" :terms="ENTRY_TERMS" @take="take" @mean="mean"
         ><strong v-if="meaning">{{ meaning }}</strong></LineSays
       >
       <span v-else class="soft"
-        ><v-btn variant="plain" v-if="last" class="again" @click="repeat">Last line again</v-btn>
-        <template v-if="walking"><code>?</code> assume <code>-</code> leave out, or </template>size, name, then:
-        <code v-for="h in ENTRY_LINES.hints(view.units)" :key="h">{{ h }}</code></span
+        ><v-btn variant="plain" v-if="last" class="again" @click="repeat">{{ texts.lastLineAgain }}</v-btn>
+        <template v-if="walking"><code>?</code> {{ texts.assume }} <code>-</code> {{ texts.leaveOutOr }} </template
+        >{{ texts.sizeNameThen }} <code v-for="h in ENTRY_LINES.hints(view.units)" :key="h">{{ h }}</code></span
       >
     </div>
   </div>

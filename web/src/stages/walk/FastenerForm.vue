@@ -22,6 +22,7 @@ import TermWord from '../../ui/TermWord.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TextField from '../../ui/TextField.vue';
 import { climbed } from './climbed';
+import * as texts from '../../words/walk/fastenerForm';
 
 const props = defineProps<{ fastener: Fastener }>();
 const garage = useGarage();
@@ -37,7 +38,7 @@ function head(end: 'head' | 'far', typed: string) {
   const { [end]: _gone, ...rest } = wrong.value;
   wrong.value = rest;
   if (text === '' && end === 'far') {
-    change('one end', { far: null, farAccess: FREE_ACCESS, farGauge: null });
+    change(texts.oneEnd, { far: null, farAccess: FREE_ACCESS, farGauge: null });
     return;
   }
   const read = parseShape(text);
@@ -49,25 +50,25 @@ function head(end: 'head' | 'far', typed: string) {
   garage.put(
     `${props.fastener.name} is ${typeShape(read.head)}`,
     'fasteners',
-    end === 'head' && props.fastener.evidence === 'assumed' ? climbed(sized, 'measured', 'typed in the form') : sized,
+    end === 'head' && props.fastener.evidence === 'assumed' ? climbed(sized, 'measured', texts.typedInTheForm) : sized,
   );
 }
 const ends = computed(() => [
-  { key: 'access' as const, title: 'Access' },
-  ...(props.fastener.far ? [{ key: 'farAccess' as const, title: 'Access at the far end' }] : []),
+  { key: 'access' as const, title: texts.access },
+  ...(props.fastener.far ? [{ key: 'farAccess' as const, title: texts.accessAtTheFarEnd }] : []),
 ]);
 const LENGTHS = [
-  { key: 'recess', label: 'Sunk', free: 0 },
-  { key: 'clearance', label: 'Clearance around head', free: null },
-  { key: 'headroom', label: 'Room in line', free: null },
-  { key: 'thin', label: 'Thinnest tool', free: null },
-  { key: 'stud', label: 'Stud through it', free: 0 },
+  { key: 'recess', label: texts.sunk, free: 0 },
+  { key: 'clearance', label: texts.clearanceAroundHead, free: null },
+  { key: 'headroom', label: texts.roomInLine, free: null },
+  { key: 'thin', label: texts.thinnestTool, free: null },
+  { key: 'stud', label: texts.studThroughIt, free: 0 },
 ] as const;
 const setAccess = (end: 'access' | 'farAccess', fields: Partial<Access>) =>
   change('access', { [end]: { ...props.fastener[end], ...fields } });
 const TRAITS = [
   { key: 'shakesLoose', label: 'shakes loose' },
-  { key: 'getsLost', label: 'gets lost' },
+  { key: 'getsLost', label: texts.getsLost },
   { key: 'breaks', label: 'breaks' },
   { key: 'accessory', label: 'accessory' },
 ] as const;
@@ -76,28 +77,28 @@ const TRAITS = [
 <template>
   <div class="form">
     <TextField
-      label="Name"
+      :label="texts.name"
       :value="fastener.name"
       :most="120"
       @take="$event.trim() && change('name', { name: $event.trim() })"
     />
     <TextField
-      :label="`Head: ${printShape(fastener.head)}`"
+      :label="texts.head(printShape(fastener.head))"
       figures
       :value="typeShape(fastener.head)"
       :fault="wrong['head']"
       @take="head('head', $event)"
     />
     <TextField
-      :label="`Far end${fastener.far ? `: ${printShape(fastener.far)}` : ''}`"
+      :label="texts.farEnd(fastener.far ? `: ${printShape(fastener.far)}` : '')"
       figures
-      placeholder="none"
+      :placeholder="texts.none"
       :value="fastener.far ? typeShape(fastener.far) : ''"
       :fault="wrong['far']"
       @take="head('far', $event)"
     />
     <OptionalNumber
-      label="How many"
+      :label="texts.howMany"
       :min="1"
       :max="200"
       whole
@@ -106,17 +107,17 @@ const TRAITS = [
       @update:model-value="change('count', { count: $event ?? 1 })"
     />
     <SelectField
-      label="Thread"
+      :label="texts.thread"
       :items="[{ title: 'not known', value: '' }, ...THREADS]"
       :model-value="fastener.thread ?? ''"
       @update:model-value="change('thread', { thread: pick(THREADS, $event) })"
     />
     <OptionalNumber
-      label="Torque"
+      :label="texts.torque"
       quantity="torque"
       :min="0"
       :max="1000"
-      empty="not known"
+      :empty="texts.notKnown"
       :model-value="fastener.torque?.value ?? null"
       @update:model-value="
         change('torque', {
@@ -125,7 +126,7 @@ const TRAITS = [
       "
     />
     <SelectField
-      label="Torque is from"
+      :label="texts.torqueIsFrom"
       :items="SOURCES.map((s) => ({ title: sourceWords(s), value: s }))"
       :disabled="!fastener.torque"
       :model-value="fastener.torque?.source ?? 'user'"
@@ -134,7 +135,7 @@ const TRAITS = [
       "
     />
     <SelectField
-      label="Condition"
+      :label="texts.condition"
       :items="Object.entries(CONDITIONS).map(([c, factor]) => ({ title: `${c} (×${factor})`, value: c }))"
       :model-value="fastener.condition"
       @update:model-value="
@@ -144,26 +145,26 @@ const TRAITS = [
       "
     />
     <SelectField
-      label="Station"
+      :label="texts.station"
       :items="STATIONS.map((s) => ({ title: String(STATION_NAMES[s]), value: s }))"
       :model-value="fastener.station"
       @update:model-value="change('station', { station: pick(STATIONS, $event) ?? fastener.station })"
     />
     <SelectField
-      label="Role in repairs"
-      :items="[{ title: 'none named', value: '' }, ...ROLES]"
+      :label="texts.roleInRepairs"
+      :items="[{ title: texts.noneNamed, value: '' }, ...ROLES]"
       :model-value="fastener.role ?? ''"
       @update:model-value="change('job', { role: pick(ROLES, $event) })"
     />
     <fieldset v-for="e in ends" :key="e.key" class="wide">
       <legend>{{ e.title }}</legend>
       <p v-if="e.key === 'access'" class="soft">
-        What do these{{ ' ' }}<TermWord term="access" label="measures" />{{ ' ' }}mean?
+        {{ texts.whatDoThese(' ') }}<TermWord term="access" :label="texts.measures" />{{ texts.mean(' ') }}
       </p>
       <span class="fields">
         <SelectField
-          label="Comes from"
-          :items="[{ title: 'anywhere', value: 'any' }, 'side only', 'in line only', 'out of line']"
+          :label="texts.comesFrom"
+          :items="[{ title: texts.anywhere, value: 'any' }, 'side only', 'in line only', 'out of line']"
           :model-value="fastener[e.key].approach"
           @update:model-value="
             setAccess(e.key, {
@@ -178,23 +179,23 @@ const TRAITS = [
           quantity="length"
           :min="0"
           :max="5000"
-          empty="free"
+          :empty="texts.free"
           :model-value="fastener[e.key][l.key] === l.free ? null : fastener[e.key][l.key]"
           @update:model-value="setAccess(e.key, { [l.key]: $event ?? l.free })"
         />
         <OptionalNumber
-          label="Swing"
+          :label="texts.swing"
           unit="°"
           :min="1"
           :max="360"
-          empty="free"
+          :empty="texts.free"
           :model-value="fastener[e.key].swing"
           @update:model-value="setAccess(e.key, { swing: $event })"
         />
       </span>
     </fieldset>
     <fieldset class="wide">
-      <legend>What it is known for</legend>
+      <legend>{{ texts.whatItIsKnownFor }}</legend>
       <span class="ticks">
         <v-checkbox
           v-for="t in TRAITS"
@@ -208,13 +209,19 @@ const TRAITS = [
     </fieldset>
     <TextField
       class="wide"
-      label="Left out, because"
-      placeholder="it counts"
+      :label="texts.leftOutBecause"
+      :placeholder="texts.itCounts"
       :most="300"
       :value="fastener.leftOut ?? ''"
-      @take="change($event.trim() ? 'leave out' : 'count in', { leftOut: $event.trim() || null })"
+      @take="change($event.trim() ? texts.leaveOut : texts.countIn, { leftOut: $event.trim() || null })"
     />
-    <TextField class="wide" label="Note" :most="2000" :value="fastener.note" @take="change('note', { note: $event })" />
+    <TextField
+      class="wide"
+      :label="texts.note"
+      :most="2000"
+      :value="fastener.note"
+      @take="change('note', { note: $event })"
+    />
   </div>
 </template>
 

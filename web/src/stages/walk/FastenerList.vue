@@ -9,6 +9,7 @@ import { useOwnWords } from '../../ui/line/useOwnWords';
 import { ENTRY_LINES } from '../../words/lines';
 import { ENTRY_TERMS, enteredAs } from './entry';
 import { fastenerText } from './rows';
+import * as texts from '../../words/walk/fastenerList';
 
 const props = defineProps<{ text: string; station: Station }>();
 const emit = defineEmits<{ close: [] }>();
@@ -56,14 +57,14 @@ function read(line: string): ListLine<Fastener> {
   };
 }
 function take(rows: Fastener[]) {
-  if (garage.put(`add ${rows.length} fasteners`, 'fasteners', ...rows)) notice.done(`${rows.length} fasteners added.`);
+  if (garage.put(texts.addFasteners(rows.length), 'fasteners', ...rows)) notice.done(texts.fastenersAdded(rows.length));
 }
 </script>
 
 <template>
   <ListDialog
-    title="Add a list of fasteners"
-    hint="One fastener a line: its size, its name, then torque, count, thread, far end."
+    :title="texts.addAListOfFasteners"
+    :hint="texts.oneFastenerALineIts"
     :example="ENTRY_LINES.list"
     :text="text"
     :terms="ENTRY_TERMS"

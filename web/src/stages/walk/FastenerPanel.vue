@@ -10,6 +10,7 @@ import { useView } from '../../stores/view';
 import FastenerForm from './FastenerForm.vue';
 import LadderList from './LadderList.vue';
 import SizeBench from './SizeBench.vue';
+import * as texts from '../../words/walk/fastenerPanel';
 
 export type PanelTab = 'size' | 'all' | 'ladder';
 const props = defineProps<{ fastener: Fastener }>();
@@ -22,9 +23,9 @@ const notice = useNotice();
 const view = useView();
 
 const TABS: { key: PanelTab; name: string }[] = [
-  { key: 'size', name: 'Size' },
-  { key: 'all', name: 'All about it' },
-  { key: 'ladder', name: 'How it is known' },
+  { key: 'size', name: texts.size },
+  { key: 'all', name: texts.allAboutIt },
+  { key: 'ladder', name: texts.howItIsKnown },
 ];
 const reach = computed(() => answers.byFastener.get(props.fastener.id));
 const need = computed(() => breakLoose(props.fastener));
@@ -33,19 +34,18 @@ const critical = computed(() => isCritical(props.fastener));
 function explainTorque() {
   if (!need.value) return;
   explain.show({
-    title: `Breaking loose: ${props.fastener.name}`,
+    title: texts.breakingLoose(props.fastener.name),
     value: `${figure(view.units, 'torque', need.value.value)} ${unitOf(view.units, 'torque')}`,
-    formula:
-      'tightening torque × factor for its condition: clean 1.2, dirty 1.5, threadlocked 1.8, rusted or seized 2.2',
-    inputs: [{ name: 'worked out from', value: need.value.source }],
-    source: 'This only plans which tool can. The value to tighten to is the manual’s alone.',
+    formula: texts.tighteningTorqueFactorForIts,
+    inputs: [{ name: texts.workedOutFrom, value: need.value.source }],
+    source: texts.thisOnlyPlansWhichTool,
   });
 }
 function again() {
   const copy = { ...props.fastener, id: crypto.randomUUID() as string, trail: [], gauge: null, farGauge: null };
   garage.put(`double ${copy.name}`, 'fasteners', copy);
   view.fastenerId = copy.id;
-  notice.say(`A second ${copy.name.toLowerCase()} was added below`);
+  notice.say(texts.aSecondWasAddedBelow(copy.name.toLowerCase()));
 }
 function remove() {
   const { id, name } = props.fastener;
@@ -60,13 +60,13 @@ function remove() {
     <header>
       <h2>{{ fastener.name }}</h2>
       <span class="acts">
-        <v-btn variant="plain" @click="emit('correct')">Edit as text</v-btn>
-        <v-btn variant="plain" @click="again">Duplicate</v-btn>
-        <v-btn variant="plain" class="gap" @click="remove">Delete</v-btn>
-        <v-btn variant="plain" @click="emit('close')">Close</v-btn>
+        <v-btn variant="plain" @click="emit('correct')">{{ texts.editAsText }}</v-btn>
+        <v-btn variant="plain" @click="again">{{ texts.duplicate }}</v-btn>
+        <v-btn variant="plain" class="gap" @click="remove">{{ texts.deleteIt }}</v-btn>
+        <v-btn variant="plain" @click="emit('close')">{{ texts.close }}</v-btn>
       </span>
     </header>
-    <v-tabs v-model="tab" class="turns modes" aria-label="About it">
+    <v-tabs v-model="tab" class="turns modes" :aria-label="texts.aboutIt">
       <v-tab v-for="t in TABS" :id="`tab-${t.key}`" :key="t.key" :value="t.key" aria-controls="about">{{
         t.name
       }}</v-tab>
@@ -77,22 +77,23 @@ function remove() {
       <LadderList v-else :fastener="fastener" />
     </div>
     <p v-if="critical" class="caution">
-      Safety-critical ({{ fastener.role ?? 'by its name' }}). If it is lost, sheared or stripped, do not ride: nothing
-      improvised holds it.
+      {{ texts.safetyCriticalIfItIs(fastener.role ?? texts.byItsName) }}
     </p>
     <p class="reach">
-      <template v-if="fastener.leftOut">Excluded: {{ fastener.leftOut }}.</template>
+      <template v-if="fastener.leftOut">{{ texts.excluded(fastener.leftOut) }}</template>
       <template v-else-if="reach?.reached">
-        <span class="good label">Reached</span> by
-        {{ reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join('; the far end by ') }}.
+        <span class="good label">{{ texts.reached }}</span>
+        {{ texts.by(reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join('; the far end by ')) }}
       </template>
       <template v-else-if="reach">
-        <span class="gap label">Out of reach</span>
-        {{ reach.fails.map((f) => `${f.end === 'far' ? 'far end: ' : ''}${view.inWords(f.fail.message)}`).join('; ') }}.
+        <span class="gap label">{{ texts.outOfReach }}</span>
+        {{
+          reach.fails.map((f) => `${f.end === 'far' ? texts.farEnd : ''}${view.inWords(f.fail.message)}`).join('; ')
+        }}.
       </template>
-      <router-link to="/match">See the chain</router-link>
+      <router-link to="/match">{{ texts.seeTheChain }}</router-link>
       <template v-if="need">
-        · Breaks loose at
+        {{ texts.breaksLooseAt }}
         <v-btn variant="plain" class="num" @click="explainTorque">
           {{ figure(view.units, 'torque', need.value) }} {{ unitOf(view.units, 'torque') }}
         </v-btn></template

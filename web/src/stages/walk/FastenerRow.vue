@@ -6,6 +6,7 @@ import { useView } from '../../stores/view';
 import EvidenceBars from '../../ui/EvidenceBars.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { subWords, toneOf } from '../../ui/words';
+import * as texts from '../../words/walk/fastenerRow';
 
 const props = defineProps<{ fastener: Fastener; picked: boolean; choosing?: boolean; chosen?: boolean }>();
 const emit = defineEmits<{ press: [event: MouseEvent] }>();
@@ -34,9 +35,9 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
       >
       <span v-if="sub" class="sub">{{ sub }}</span>
     </span>
-    <span v-if="!reached" class="out" title="no chain of your tools reach it"
+    <span v-if="!reached" class="out" :title="texts.noChainOfYourTools"
       ><svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true"><path d="M2 2l10 10M12 2L2 12" /></svg
-      >gap</span
+      >{{ texts.gap }}</span
     >
     <span v-else />
     <span class="torque num"

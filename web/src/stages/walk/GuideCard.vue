@@ -21,6 +21,7 @@ import { useGarage } from '../../stores/garage';
 import DropMenu from '../../ui/DropMenu.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { climbed } from './climbed';
+import * as texts from '../../words/walk/guideCard';
 
 const props = defineProps<{ guide: Guide; skipped: number }>();
 const emit = defineEmits<{ skip: []; measure: [fastener: Fastener]; type: [] }>();
@@ -104,31 +105,31 @@ function keep(head: Head, end: Head | 'nothing' | null) {
   const farWords = !asksFar.value
     ? ''
     : end === null
-      ? ', far end not checked'
-      : `, far end ${end === 'nothing' ? 'nothing' : printShape(end)}`;
+      ? texts.farEndNotChecked
+      : texts.farEnd3(end === 'nothing' ? 'nothing' : printShape(end));
   put(
     `${name} is ${typeShape(head)}`,
-    climbed({ ...row.value, head, far: farEnd }, known ? 'tried' : 'assumed', `${printShape(head)} put on${farWords}`),
+    climbed({ ...row.value, head, far: farEnd }, known ? 'tried' : 'assumed', texts.putOn(printShape(head), farWords)),
   );
-  notice.say(`${name}: ${printShape(head)}, ${known ? 'tried' : 'assumed until the far end is checked'}`);
+  notice.say(`${name}: ${printShape(head)}, ${known ? 'tried' : texts.assumedUntilTheFarEnd}`);
   near.value = null;
   far.value = null;
 }
 function assume() {
   if (!row.value) return;
   const name = row.value.name;
-  put(`assume ${name}`, climbed(row.value, 'assumed', 'usual on such a bike'));
-  notice.say(`${name} stands as assumed`);
+  put(`assume ${name}`, climbed(row.value, 'assumed', texts.usualOnSuchABike));
+  notice.say(texts.standsAsAssumed(name));
 }
 function leaveOut(reason: string) {
   if (!row.value) return;
   const name = row.value.name;
-  put(`leave out ${name}`, { ...row.value, leftOut: reason });
-  notice.say(`${name} left out: ${reason}`);
+  put(texts.leaveOut2(name), { ...row.value, leftOut: reason });
+  notice.say(texts.leftOut(name, reason));
 }
 function measure() {
   if (!row.value) return;
-  const made = isNew.value ? climbed(row.value, 'assumed', 'usual on such a bike') : row.value;
+  const made = isNew.value ? climbed(row.value, 'assumed', texts.usualOnSuchABike) : row.value;
   if (isNew.value) put(`assume ${made.name}`, made);
   emit('measure', made);
 }
@@ -138,22 +139,22 @@ function assumeAll() {
   if (!bike) return;
   const rows = props.guide.visits
     .filter((v) => v.state === 'to do')
-    .map((v) => climbed(proposal(v.look, bike, crypto.randomUUID()), 'assumed', 'usual on such a bike'));
+    .map((v) => climbed(proposal(v.look, bike, crypto.randomUUID()), 'assumed', texts.usualOnSuchABike));
   garage.edit(
-    `assume ${rows.length} fasteners`,
+    texts.assumeFasteners(rows.length),
     rows.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
   );
-  notice.done(`${rows.length} rows stand as assumed.`);
+  notice.done(texts.rowsStandAsAssumed(rows.length));
 }
 const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do').length);
 </script>
 
 <template>
-  <section class="guide" aria-label="Next to look at">
+  <section class="guide" :aria-label="texts.nextToLookAt">
     <template v-if="visit && row">
       <header>
         <h2>
-          Next, {{ STATION_NAMES[visit.look.station].toLowerCase() }}:
+          {{ texts.next(STATION_NAMES[visit.look.station].toLowerCase()) }}
           <strong
             >{{ row.name }}<template v-if="row.count > 1"> ×{{ row.count }}</template></strong
           >
@@ -162,12 +163,12 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
       </header>
       <p class="why soft">
         {{ visit.look.why }}<template v-if="row.thread"> · {{ row.thread }}</template
-        ><template v-if="isNew"> · usually {{ printShape(row.head) }}</template
-        ><template v-else> · assumed {{ printShape(row.head) }}</template
+        ><template v-if="isNew"> {{ texts.usually(printShape(row.head)) }}</template
+        ><template v-else> {{ texts.assumed(printShape(row.head)) }}</template
         ><template v-if="visit.look.tip">. {{ visit.look.tip }}</template>
       </p>
-      <p class="say">Press the size that fits</p>
-      <p class="heads" :class="{ many: heads.length > 8 }" role="group" aria-label="Press the size that fits">
+      <p class="say">{{ texts.pressTheSizeThatFits }}</p>
+      <p class="heads" :class="{ many: heads.length > 8 }" role="group" :aria-label="texts.pressTheSizeThatFits">
         <v-btn
           variant="text"
           v-for="h in heads"
@@ -175,7 +176,7 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
           class="press"
           :class="{ usual: typeShape(h) === typeShape(row.head) }"
           :aria-pressed="near ? typeShape(near) === typeShape(h) : undefined"
-          :aria-label="`${printShape(h)} fits`"
+          :aria-label="texts.fits(printShape(h))"
           @click="fits(h)"
         >
           <HeadGlyph :head="h" tone="ink" :size="44" />
@@ -183,17 +184,17 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
       </p>
       <template v-if="asksFar">
         <p class="say" :class="{ now: near }" role="status">
-          {{ near ? `${printShape(near)}. Now the far end: what size is it?` : 'Far end' }}
+          {{ near ? texts.nowTheFarEndWhat(printShape(near)) : texts.farEnd }}
         </p>
-        <p class="heads" :class="{ many: farHeads.length > 6 }" role="group" aria-label="Far end">
+        <p class="heads" :class="{ many: farHeads.length > 6 }" role="group" :aria-label="texts.farEnd">
           <v-btn
             variant="text"
             class="press words"
             :aria-pressed="far === 'nothing'"
-            aria-label="Far end: nothing there"
+            :aria-label="texts.farEndNothingThere"
             @click="farIs('nothing')"
           >
-            nothing there
+            {{ texts.nothingThere }}
           </v-btn>
           <v-btn
             variant="text"
@@ -201,35 +202,31 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
             :key="typeShape(h)"
             class="press far"
             :aria-pressed="far !== null && far !== 'nothing' && typeShape(far) === typeShape(h)"
-            :aria-label="`Far end ${printShape(h)}`"
+            :aria-label="texts.farEnd2(printShape(h))"
             @click="farIs(h)"
           >
             <HeadGlyph :head="h" tone="ink" :size="36" />
           </v-btn>
-          <v-btn variant="text" v-if="near" class="press words" @click="keep(near, null)">not checked</v-btn>
+          <v-btn variant="text" v-if="near" class="press words" @click="keep(near, null)">{{ texts.notChecked }}</v-btn>
         </p>
       </template>
       <p class="acts">
-        <v-btn variant="tonal" @click="measure">Measure it</v-btn>
-        <v-btn variant="tonal" @click="emit('type')">Type it</v-btn>
-        <v-btn variant="tonal" v-if="isNew" @click="assume">Not sure: assume</v-btn>
-        <DropMenu label="Leave out…" hint="Why no roadside job turns it">
+        <v-btn variant="tonal" @click="measure">{{ texts.measureIt }}</v-btn>
+        <v-btn variant="tonal" @click="emit('type')">{{ texts.typeIt }}</v-btn>
+        <v-btn variant="tonal" v-if="isNew" @click="assume">{{ texts.notSureAssume }}</v-btn>
+        <DropMenu :label="texts.leaveOut" :hint="texts.whyNoRoadsideJobTurns">
           <v-list-item v-for="r in LEAVE_OUT" :key="r" role="menuitem" @click="leaveOut(r)">{{ r }}</v-list-item>
         </DropMenu>
-        <v-btn variant="plain" @click="emit('skip')">Later</v-btn>
-        <v-btn variant="plain" v-if="open > 1" @click="assumeAll">Assume all {{ open }} left</v-btn>
+        <v-btn variant="plain" @click="emit('skip')">{{ texts.later }}</v-btn>
+        <v-btn variant="plain" v-if="open > 1" @click="assumeAll">{{ texts.assumeAllLeft(open) }}</v-btn>
       </p>
     </template>
     <template v-else>
       <h2>
-        <strong>All {{ guide.visits.length }} items checked.</strong>
+        <strong>{{ texts.allItemsChecked(guide.visits.length) }}</strong>
       </h2>
       <p class="soft">
-        {{
-          skipped > 0
-            ? `${skipped} were put off: press a station to come back to them.`
-            : 'What else hangs on this bike? Type it.'
-        }}
+        {{ skipped > 0 ? texts.werePutOffPressA(skipped) : texts.whatElseHangsOnThis }}
       </p>
     </template>
   </section>

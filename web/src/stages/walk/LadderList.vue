@@ -7,6 +7,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import EvidenceBars from '../../ui/EvidenceBars.vue';
 import { climbed } from './climbed';
+import * as texts from '../../words/walk/ladderList';
 
 const props = defineProps<{ fastener: Fastener }>();
 const garage = useGarage();
@@ -14,16 +15,16 @@ const view = useView();
 const how = ref('');
 
 const MEANS: Record<Evidence, string> = {
-  assumed: 'from a template or a guess',
-  measured: 'by calliper, or from the manual',
-  tried: 'a tool was put on it',
-  proven: 'turned with the travel kit in real work',
+  assumed: texts.fromATemplateOrAGuess,
+  measured: texts.byCalliperOrFromThe,
+  tried: texts.aToolWasPutOnIt,
+  proven: texts.turnedWithTheTravelKit,
 };
 const USUAL: Record<Evidence, string> = {
-  assumed: 'taken back',
-  measured: 'read off',
-  tried: 'tool put on',
-  proven: 'turned with the travel kit',
+  assumed: texts.takenBack,
+  measured: texts.readOff,
+  tried: texts.toolPutOn,
+  proven: texts.turnedWithTheTravelKit2,
 };
 const steps = computed(() => [...props.fastener.trail].reverse());
 function step(evidence: Evidence) {
@@ -39,7 +40,7 @@ const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
 
 <template>
   <div class="ladder">
-    <div class="rungs" role="group" aria-label="Evidence">
+    <div class="rungs" role="group" :aria-label="texts.evidence">
       <v-btn
         variant="text"
         v-for="e in EVIDENCE"
@@ -55,12 +56,12 @@ const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
       </v-btn>
     </div>
     <p class="who">
-      <LineField label="How" v-model="how" maxlength="200" placeholder="13 spanner, snug, with the plate on" />
+      <LineField :label="texts.how" v-model="how" maxlength="200" :placeholder="texts.n13SpannerSnugWithThe" />
       <LineField
-        label="Who measures here"
+        :label="texts.whoMeasuresHere"
         :model-value="view.who"
         maxlength="60"
-        placeholder="your name"
+        :placeholder="texts.yourName"
         @change="view.who = ($event.target as HTMLInputElement).value.trim()"
       />
     </p>
@@ -68,10 +69,10 @@ const day = (iso: string) => iso.slice(0, 16).replace('T', ' ');
       <li v-for="(s, i) in steps" :key="i">
         <EvidenceBars :evidence="s.evidence" />
         <span class="num when">{{ day(s.when) }}</span>
-        <span>{{ s.evidence }}{{ s.who ? ` by ${s.who}` : '' }}{{ s.how ? `: ${s.how}` : '' }}</span>
+        <span>{{ s.evidence }}{{ s.who ? texts.by(s.who) : '' }}{{ s.how ? `: ${s.how}` : '' }}</span>
       </li>
     </ol>
-    <p v-else class="soft">No evidence yet. Choose what applies.</p>
+    <p v-else class="soft">{{ texts.noEvidenceYetChooseWhat }}</p>
   </div>
 </template>
 

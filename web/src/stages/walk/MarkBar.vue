@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { printShape, STATION_NAMES, type Fastener, type Role } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
+import * as texts from '../../words/walk/markBar';
 
 const props = defineProps<{ role: Role }>();
 const emit = defineEmits<{ done: [id: string | null] }>();
@@ -31,16 +32,16 @@ const choices = computed(() => {
 function mark(id: string | null) {
   const row = garage.fasteners.find((f) => f.id === id);
   if (!row) return;
-  garage.put(`mark ${row.name} as ${props.role}`, 'fasteners', { ...row, role: props.role });
-  notice.say(`${row.name} is the ${props.role}.`);
+  garage.put(texts.markAs(row.name, props.role), 'fasteners', { ...row, role: props.role });
+  notice.say(texts.isThe(row.name, props.role));
   emit('done', row.id);
 }
 </script>
 
 <template>
-  <section ref="bar" class="mark" :aria-label="`Which is the ${role}?`">
+  <section ref="bar" class="mark" :aria-label="texts.whichIsThe(role)">
     <v-autocomplete
-      :label="`Which fastener is the ${role}?`"
+      :label="texts.whichFastenerIsThe(role)"
       :items="choices"
       item-props
       :model-value="null"
@@ -48,10 +49,10 @@ function mark(id: string | null) {
       variant="outlined"
       hide-details
       auto-select-first
-      no-data-text="No fastener matches. Type its size and name in the line above."
+      :no-data-text="texts.noFastenerMatchesTypeIts"
       @update:model-value="mark($event)"
     />
-    <v-btn variant="plain" @click="emit('done', null)">Cancel</v-btn>
+    <v-btn variant="plain" @click="emit('done', null)">{{ texts.cancel }}</v-btn>
   </section>
 </template>
 

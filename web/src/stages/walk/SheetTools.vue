@@ -4,6 +4,7 @@ import LineField from '../../ui/LineField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import DropMenu from '../../ui/DropMenu.vue';
 import { ONLY, SORTS, type Only, type Showing, type Sort } from './rows';
+import * as texts from '../../words/walk/sheetTools';
 
 const showing = defineModel<Showing>({ required: true });
 defineProps<{ shown: number; of: number; choosing: boolean }>();
@@ -12,37 +13,37 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
 </script>
 
 <template>
-  <div class="tools" role="group" aria-label="Rows">
+  <div class="tools" role="group" :aria-label="texts.rows">
     <LineField
       hide-label
-      label="Find rows"
+      :label="texts.findRows"
       class="words"
       kind="search"
-      placeholder="find"
+      :placeholder="texts.find"
       :model-value="showing.words"
       @update:model-value="set({ words: $event })"
     />
     <SelectField
       hide-label
-      label="Show"
+      :label="texts.show"
       :items="ONLY"
       :model-value="showing.only"
       @update:model-value="set({ only: $event as Only })"
     />
     <SelectField
       hide-label
-      label="Sort"
+      :label="texts.sort"
       :items="SORTS"
       :model-value="showing.sort"
       @update:model-value="set({ sort: $event as Sort })"
     />
-    <v-btn variant="text" class="choose" :aria-pressed="choosing" @click="emit('choose')">Choose</v-btn>
-    <DropMenu label="Table" hint="Whole tables of fasteners" quiet>
-      <v-list-item role="menuitem" @click="emit('list')">Paste a list…</v-list-item>
-      <v-list-item role="menuitem" @click="emit('csvIn')">Import CSV…</v-list-item>
-      <v-list-item role="menuitem" @click="emit('csvOut')">Export CSV</v-list-item>
-      <v-list-item role="menuitem" @click="emit('compare')">Compare two bikes…</v-list-item>
-      <v-list-item role="menuitem" @click="emit('copy')">Copy this bike…</v-list-item>
+    <v-btn variant="text" class="choose" :aria-pressed="choosing" @click="emit('choose')">{{ texts.choose }}</v-btn>
+    <DropMenu :label="texts.table" :hint="texts.wholeTablesOfFasteners" quiet>
+      <v-list-item role="menuitem" @click="emit('list')">{{ texts.pasteAList }}</v-list-item>
+      <v-list-item role="menuitem" @click="emit('csvIn')">{{ texts.importCsv }}</v-list-item>
+      <v-list-item role="menuitem" @click="emit('csvOut')">{{ texts.exportCsv }}</v-list-item>
+      <v-list-item role="menuitem" @click="emit('compare')">{{ texts.compareTwoBikes }}</v-list-item>
+      <v-list-item role="menuitem" @click="emit('copy')">{{ texts.copyThisBike }}</v-list-item>
     </DropMenu>
     <span v-if="shown < of" class="soft num of" role="status">{{ shown }}/{{ of }}</span>
   </div>

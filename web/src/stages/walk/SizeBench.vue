@@ -34,6 +34,7 @@ import JawDrawing from '../../ui/JawDrawing.vue';
 import { useWedge } from '../../ui/useWedge';
 import { percent } from '../../ui/words';
 import { climbed } from './climbed';
+import * as texts from '../../words/walk/sizeBench';
 
 const props = defineProps<{ fastener: Fastener }>();
 const garage = useGarage();
@@ -87,19 +88,19 @@ const wrong = ref('');
 const pending = ref<number | null>(null);
 function add(value: number) {
   if (!(value >= 0.5 && value <= 130)) {
-    wrong.value = `Enter ${mm(0.5)} to ${mm(130)}.`;
+    wrong.value = texts.enterTo(mm(0.5), mm(130));
     return;
   }
   wrong.value = '';
   pending.value = null;
-  change(`reading of ${props.fastener.name}`, {
+  change(texts.readingOf(props.fastener.name), {
     readings: [...gauging.value.readings, Math.round(value * 1000) / 1000].slice(-30),
   });
 }
 function keep() {
   const read = readLine(typed.value, 'calliper');
   if (!read || read.instrument !== 'calliper') {
-    wrong.value = `"${typed.value}" is no reading: write 12.94 or 0.509 in`;
+    wrong.value = texts.isNoReadingWrite12(typed.value);
     return;
   }
   typed.value = '';
@@ -122,10 +123,10 @@ function tried() {
   }
   said.value = '';
   saidWrong.value = '';
-  change(`tool tried on ${props.fastener.name}`, { tries: [...gauging.value.tries, ...read.tries].slice(-20) });
+  change(texts.toolTriedOn(props.fastener.name), { tries: [...gauging.value.tries, ...read.tries].slice(-20) });
 }
 const sat = (outcome: Outcome, of: Shape) =>
-  change(`tool tried on ${props.fastener.name}`, { tries: [...gauging.value.tries, { tool: of, outcome }].slice(-20) });
+  change(texts.toolTriedOn(props.fastener.name), { tries: [...gauging.value.tries, { tool: of, outcome }].slice(-20) });
 
 // The jaw: any tool near the size.
 const tool = ref<string | null>(null);
@@ -170,7 +171,7 @@ const drawn = computed<Head>(() => ({
 const how = computed(() => {
   const { readings, tries } = gauging.value;
   const parts = [
-    readings.length > 0 ? `calliper ${readings.slice(-3).join(', ')} mm` : '',
+    readings.length > 0 ? texts.calliperMm(readings.slice(-3).join(', ')) : '',
     ...tries.slice(-2).map((t) => `${printSize(t.tool.size)} ${t.outcome}`),
   ];
   return parts.filter(Boolean).join('; ').slice(0, 200);
@@ -196,84 +197,85 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
 <template>
   <div class="bench">
     <div class="column reading">
-      <p v-if="fastener.far" class="ends" role="group" aria-label="Which end">
-        <v-btn variant="text" :aria-pressed="end === 'near'" @click="end = 'near'">Head</v-btn>
-        <v-btn variant="text" :aria-pressed="end === 'far'" @click="end = 'far'">Far end</v-btn>
+      <p v-if="fastener.far" class="ends" role="group" :aria-label="texts.whichEnd">
+        <v-btn variant="text" :aria-pressed="end === 'near'" @click="end = 'near'">{{ texts.head }}</v-btn>
+        <v-btn variant="text" :aria-pressed="end === 'far'" @click="end = 'far'">{{ texts.farEnd }}</v-btn>
       </p>
-      <h3>{{ live && !live.lost ? 'Calliper, live' : 'Calliper' }}</h3>
+      <h3>{{ live && !live.lost ? texts.calliperLive : texts.calliper }}</h3>
       <p v-if="live && !live.lost && live.value !== null" class="big num" aria-live="off">{{ mm(live.value) }}</p>
       <p v-else-if="spread.n > 0" class="big num">{{ mm(spread.mean) }}</p>
       <p v-else class="big num none" aria-hidden="true">–</p>
       <p v-if="live" class="soft small">
-        <template v-if="live.lost">{{ live.device }} not heard for {{ live.ago }} s: is it on?</template>
+        <template v-if="live.lost">{{ texts.notHeardForSIs(live.device, live.ago) }}</template>
         <template v-else>{{ live.device }}</template>
-        <template v-if="live.missed > 0">, {{ live.missed }} lines lost</template>
+        <template v-if="live.missed > 0">{{ texts.linesLost(live.missed) }}</template>
       </p>
-      <p v-else-if="instruments.line === 'broken'" class="soft small">No connection to the server: type the reading.</p>
-      <v-btn v-if="live && !live.lost && live.value !== null" @click="add(live.value!)"> Take this reading </v-btn>
+      <p v-else-if="instruments.line === 'broken'" class="soft small">{{ texts.noConnectionToTheServer }}</p>
+      <v-btn v-if="live && !live.lost && live.value !== null" @click="add(live.value!)">
+        {{ texts.takeThisReading }}
+      </v-btn>
       <p v-if="pending !== null" class="pending" role="alert">
-        <span class="num">{{ mm(pending) }}</span> came in.
-        <v-btn @click="add(pending!)">Use it here</v-btn>
-        <v-btn variant="plain" @click="pending = null">Discard it</v-btn>
+        <span class="num">{{ mm(pending) }}</span> {{ texts.cameIn }}
+        <v-btn @click="add(pending!)">{{ texts.useItHere }}</v-btn>
+        <v-btn variant="plain" @click="pending = null">{{ texts.discardIt }}</v-btn>
       </p>
       <form class="typed" @submit.prevent="keep">
         <LineField
           v-model="typed"
           hide-label
-          label="Reading, mm"
+          :label="texts.readingMm"
           figures
           inputmode="decimal"
           placeholder="12.94"
           :fault="wrong || null"
         />
-        <v-btn variant="tonal" type="submit">Add</v-btn>
+        <v-btn variant="tonal" type="submit">{{ texts.add }}</v-btn>
       </form>
       <SelectField
         class="surface"
         hide-label
-        label="The head is"
+        :label="texts.theHeadIs"
         :items="[
-          { title: `clean flats, ±${mm(0.05)}`, value: 'clean' },
-          { title: `worn or painted, ±${mm(0.15)}`, value: 'worn' },
-          { title: `ruler, ±${mm(0.5)}`, value: 'ruler' },
+          { title: texts.cleanFlats(mm(0.05)), value: 'clean' },
+          { title: texts.wornOrPainted(mm(0.15)), value: 'worn' },
+          { title: texts.ruler(mm(0.5)), value: 'ruler' },
         ]"
         :model-value="gauging.surface"
-        @update:model-value="change('how it was measured', { surface: $event as Gauging['surface'] })"
+        @update:model-value="change(texts.howItWasMeasured, { surface: $event as Gauging['surface'] })"
       />
       <p v-if="spread.n > 0" class="soft small">
-        {{ spread.n === 1 ? 'One reading' : `${spread.n} readings`
-        }}<template v-if="spread.spread !== null">, spread {{ mm(spread.spread) }}</template
+        {{ spread.n === 1 ? texts.oneReading : texts.readings(spread.n)
+        }}<template v-if="spread.spread !== null">{{ texts.spread(mm(spread.spread)) }}</template
         >.
-        <v-btn variant="plain" @click="change('take back a reading', { readings: gauging.readings.slice(0, -1) })">
-          Remove last reading
+        <v-btn variant="plain" @click="change(texts.takeBackAReading, { readings: gauging.readings.slice(0, -1) })">
+          {{ texts.removeLastReading }}
         </v-btn>
       </p>
     </div>
     <div class="column what">
       <p class="row-head">
-        <span class="h3" role="heading" aria-level="3">What it is</span>
+        <span class="h3" role="heading" aria-level="3">{{ texts.whatItIs }}</span>
         <SelectField
           hide-label
           class="slim"
-          label="Form of the head"
+          :label="texts.formOfTheHead"
           :items="[...new Set([...FORMS, form])].map((f) => ({ title: FORM_WORDS[f], value: f }))"
           v-model="form"
         />
       </p>
       <template v-if="!sizable"
-        ><p class="soft">A calliper cannot tell sizes of this form: put the driver in it.</p></template
+        ><p class="soft">{{ texts.aCalliperCannotTellSizes }}</p></template
       >
       <template v-else>
         <p v-if="!measured" class="soft">
-          Written down as {{ printShape(head) }}, {{ fastener.evidence }}. Read it with a calliper, or say which tool
-          sat how.
+          {{ texts.writtenDownAsReadIt(printShape(head), fastener.evidence) }}
         </p>
         <ul v-else class="odds">
           <li v-for="s in result.sizes.slice(0, 4)" :key="s.head.size">
             <v-btn
               variant="text"
               class="odds-row"
-              :aria-label="`Take ${printShape(s.head)}, ${percent(s.odds)}`"
+              :aria-label="texts.take(printShape(s.head), percent(s.odds))"
               @click="takeSize(s.head)"
             >
               <span class="size num">{{ form.startsWith('lobe') ? 'T' : '' }}{{ plainSize(s.head.size) }}</span>
@@ -283,17 +285,18 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           </li>
         </ul>
         <p v-if="result.foreign" class="gap small">
-          No size matches. Measure again, or check for wear, paint or another head type.
+          {{ texts.noSizeMatchesMeasureAgain }}
         </p>
         <p v-if="measured && likely && !already">
-          <v-btn class="take" data-take @click="takeSize(likely.head)"> Take as {{ printShape(likely.head) }} </v-btn>
+          <v-btn class="take" data-take @click="takeSize(likely.head)">
+            {{ texts.takeAs(printShape(likely.head)) }}
+          </v-btn>
         </p>
-        <p v-else-if="already" class="good small">Recorded as {{ printShape(head) }}.</p>
+        <p v-else-if="already" class="good small">{{ texts.recordedAs(printShape(head)) }}</p>
         <div v-if="next" class="next-try">
           <p>
-            <strong>To be sure:</strong> put {{ printShape(next.tool) }} on it{{
-              next.owned ? '' : ' (not in the toolbox)'
-            }}.
+            <strong>{{ texts.toBeSure }}</strong>
+            {{ texts.putOnIt(printShape(next.tool), next.owned ? '' : texts.notInTheToolbox) }}
           </p>
           <p class="outcomes">
             <v-btn variant="tonal" v-for="m in next.meanings" :key="m.outcome" @click="sat(m.outcome, next.tool)">
@@ -302,30 +305,29 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           </p>
         </div>
         <p v-else-if="measured && !result.settled && result.sizes.length > 1" class="soft small">
-          No common tool tells {{ printShape(result.sizes[0]!.head) }} and
-          {{ printShape(result.sizes[1]!.head) }} apart. Measure again, or check the manual.
+          {{ texts.noCommonToolTellsAnd(printShape(result.sizes[0]!.head), printShape(result.sizes[1]!.head)) }}
         </p>
         <form class="typed" @submit.prevent="tried">
           <LineField
             v-model="said"
             hide-label
-            label="Tool tried, and how it sat"
-            placeholder="13 goes on, 12 does not"
+            :label="texts.toolTriedAndHowIt"
+            :placeholder="texts.n13GoesOn12Does"
             :fault="saidWrong || null"
           />
-          <v-btn variant="tonal" type="submit">Tried</v-btn>
+          <v-btn variant="tonal" type="submit">{{ texts.tried }}</v-btn>
         </form>
         <p v-if="gauging.tries.length > 0" class="soft small">
           {{ gauging.tries.map((t) => `${printSize(t.tool.size)} ${t.outcome}`).join(', ') }}.
-          <v-btn variant="plain" @click="change('take back a try', { tries: gauging.tries.slice(0, -1) })">
-            Remove last reading
+          <v-btn variant="plain" @click="change(texts.takeBackATry, { tries: gauging.tries.slice(0, -1) })">
+            {{ texts.removeLastReading }}
           </v-btn>
         </p>
       </template>
     </div>
     <div v-if="sizable" class="column jaw-column">
       <JawDrawing :head="drawn" :tool="shown" :measure="measured ? result.measure : Number.NaN" />
-      <p class="tools" role="group" aria-label="Tool in the picture">
+      <p class="tools" role="group" :aria-label="texts.toolInThePicture">
         <v-btn
           variant="text"
           v-for="t in tools"

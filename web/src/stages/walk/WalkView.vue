@@ -31,6 +31,7 @@ import GuideCard from './GuideCard.vue';
 import MarkBar from './MarkBar.vue';
 import { EVERYTHING, groupsOf, stretch, type Showing } from './rows';
 import SheetTools from './SheetTools.vue';
+import * as texts from '../../words/walk/walkView';
 
 const garage = useGarage();
 const view = useView();
@@ -183,8 +184,8 @@ function marked(id: string | null) {
 const notice = useNotice();
 const readTable = (text: string) => readFasteners(text, garage.bike!.id, garage.fasteners, () => crypto.randomUUID());
 function takeTable(rows: Fastener[]) {
-  garage.put(`read ${rows.length} rows from a table`, 'fasteners', ...rows);
-  notice.done(`${rows.length} rows read.`);
+  garage.put(texts.readRowsFromATable(rows.length), 'fasteners', ...rows);
+  notice.done(texts.rowsRead(rows.length));
   dialog.value = null;
 }
 </script>
@@ -193,20 +194,21 @@ function takeTable(rows: Fastener[]) {
   <div v-if="garage.bike" class="stage">
     <section class="picture walk">
       <div class="stage-head">
-        <h1>Walk the bike</h1>
+        <h1>{{ texts.walkTheBike }}</h1>
         <p v-if="counted.length > 0">
-          <span class="num">{{ counted.length - assumed }}</span> of <span class="num">{{ counted.length }}</span>{{
-            ' '
-          }}<TermWord term="evidence" label="measured" />{{ ' ' }}or better,
-          <span class="num">{{ assumed }}</span> still assumed.
+          <span class="num">{{ counted.length - assumed }}</span> {{ texts.of2 }}
+          <span class="num">{{ counted.length }}</span>{{ ' ' }}<TermWord term="evidence" :label="texts.measured" />{{
+            texts.orBetter(' ')
+          }}
+          <span class="num">{{ assumed }}</span> {{ texts.stillAssumed }}
           <template v-if="guide.next"
-            >Next:
+            >{{ texts.next }}
             <v-btn variant="plain" @click="station = guide.next.look.station">
               <strong>{{ guide.next.look.name.toLowerCase() }}</strong>
             </v-btn></template
           >
         </p>
-        <p v-else>Start at the front axle: put a spanner or a calliper on it, and press or type its size.</p>
+        <p v-else>{{ texts.startAtTheFrontAxle }}</p>
         <NextStage />
       </div>
       <BikeDrawing
@@ -218,8 +220,8 @@ function takeTable(rows: Fastener[]) {
         @station="station = $event"
       />
       <p v-if="!picked" class="legend soft">
-        <span class="swatch proven" /> tried or proven <span class="swatch measured" /> measured
-        <span class="swatch assumed" /> only assumed
+        <span class="swatch proven" /> {{ texts.triedOrProven }} <span class="swatch measured" /> {{ texts.measured }}
+        <span class="swatch assumed" /> {{ texts.onlyAssumed }}
       </p>
       <FastenerPanel
         v-if="picked"
@@ -241,7 +243,7 @@ function takeTable(rows: Fastener[]) {
     <section
       ref="sheet"
       class="sheet"
-      aria-label="Fasteners"
+      :aria-label="texts.fasteners"
       @keydown.down="step($event, 1)"
       @keydown.up="step($event, -1)"
       @keydown.space="space"
@@ -270,7 +272,8 @@ function takeTable(rows: Fastener[]) {
         @copy="dialog = 'copy'"
       />
       <p v-if="station" class="filter">
-        Only {{ STATION_NAMES[station].toLowerCase() }}. <v-btn variant="plain" @click="station = null">Show all</v-btn>
+        {{ texts.only(STATION_NAMES[station].toLowerCase()) }}
+        <v-btn variant="plain" @click="station = null">{{ texts.showAll }}</v-btn>
       </p>
       <template v-for="g in groups" :key="g.key">
         <div class="sheet-head">
@@ -287,18 +290,18 @@ function takeTable(rows: Fastener[]) {
           @press="press(f, $event)"
         />
         <p v-if="g.total === 0" class="empty">
-          {{ g.station ? 'Nothing here yet. Press a size on the left or type it above.' : 'No fastener matches.' }}
+          {{ g.station ? texts.nothingHereYetPressA : texts.noFastenerMatches }}
         </p>
       </template>
-      <p v-if="groups.length === 0 && counted.length > 0" class="empty">No fastener matches.</p>
+      <p v-if="groups.length === 0 && counted.length > 0" class="empty">{{ texts.noFastenerMatches }}</p>
       <p v-if="shown > most" class="more">
         <v-btn variant="tonal" @click="most += AT_ONCE">
-          Show {{ Math.min(AT_ONCE, shown - most) }} of {{ shown - most }} more
+          {{ texts.showOfMore(Math.min(AT_ONCE, shown - most), shown - most) }}
         </v-btn>
       </p>
       <template v-if="leftOut.length > 0">
         <div class="sheet-head">
-          <h2>Left out, with the reason</h2>
+          <h2>{{ texts.leftOutWithTheReason }}</h2>
           <span class="num soft">{{ leftOut.length }}</span>
         </div>
         <FastenerRow
@@ -312,7 +315,7 @@ function takeTable(rows: Fastener[]) {
         />
         <p v-if="leftOut.length > FEW" class="more">
           <v-btn variant="tonal" @click="showing = { ...showing, only: 'left out' }">
-            Show all {{ leftOut.length }} left out
+            {{ texts.showAllLeftOut(leftOut.length) }}
           </v-btn>
         </p>
       </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import * as texts from '../../words/ui/examples/crewExample';
 /** Three riders side by side, with what each of them carries. */
 const RIDERS = [
-  { name: 'You', mass: '3.1 kg', things: ['Hand pump', 'Tyre levers', 'Socket set'], share: 0.8 },
-  { name: 'Ada', mass: '2.4 kg', things: ['Tube 21 in', 'Chain tool', 'First aid'], share: 0.62 },
-  { name: 'Tom', mass: '1.6 kg', things: ['Patches', 'Water bag'], share: 0.41 },
+  { name: texts.you, mass: '3.1 kg', things: [texts.handPump, texts.tyreLevers, texts.socketSet], share: 0.8 },
+  { name: texts.ada, mass: '2.4 kg', things: [texts.tube21In, texts.chainTool, texts.firstAid], share: 0.62 },
+  { name: texts.tom, mass: '1.6 kg', things: [texts.patches, texts.waterBag], share: 0.41 },
 ] as const;
 </script>
 

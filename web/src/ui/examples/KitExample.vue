@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What a kit saves against what it weighs: steep at first, then hardly. */
 import { line, curveStepAfter } from 'd3-shape';
+import * as texts from '../../words/ui/examples/kitExample';
 
 /** kg and hours, made up. */
 const CURVE: readonly (readonly [number, number])[] = [
@@ -30,9 +31,9 @@ const CHOSEN = CURVE[5]!;
   <path :d="path" class="curve" />
   <path :d="`M${x(CHOSEN[0])} 20 V180`" class="axis" />
   <circle :cx="x(CHOSEN[0])" :cy="y(CHOSEN[1])" r="7" class="handle" />
-  <text x="8" y="16" class="soft">hours</text>
-  <text :x="x(CHOSEN[0]) + 12" y="120">2.4 kg saves 7.6 h: enough</text>
-  <text x="548" y="204" class="soft">weight</text>
+  <text x="8" y="16" class="soft">{{ texts.hours }}</text>
+  <text :x="x(CHOSEN[0]) + 12" y="120">{{ texts.n24KgSaves7 }}</text>
+  <text x="548" y="204" class="soft">{{ texts.weight }}</text>
 </template>
 
 <style scoped>

@@ -2,6 +2,7 @@
 /** Heads by shape and size; one of them is out of reach. */
 import type { Head } from '@necessaire/core';
 import HeadGlyph from '../HeadGlyph.vue';
+import * as texts from '../../words/ui/examples/matchExample';
 
 interface Shown {
   head: Head;
@@ -28,8 +29,8 @@ const EACH_ROW = 8;
     <HeadGlyph :head="head" :tone="tone" :size="56" />
     <path v-if="tone === 'gap'" d="M44 2 L56 14 M56 2 L44 14" class="cross" />
   </g>
-  <text x="14" y="184">15 of 16 fasteners; 1 out of reach: hex 32</text>
-  <text x="14" y="206" class="soft">Buy this to reach it: socket ½ in, 32</text>
+  <text x="14" y="184">{{ texts.n15Of16Fasteners1 }}</text>
+  <text x="14" y="206" class="soft">{{ texts.buyThisToReachIt }}</text>
 </template>
 
 <style scoped>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { OWN_TERMS, said, termWords, type LinePart, type LineReading } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import SelectField from '../SelectField.vue';
+import * as texts from '../../words/ui/line/lineSays';
 
 const props = defineProps<{
   reading: LineReading;
@@ -33,11 +34,11 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('.ask button'
       <strong>{{ a.question }}</strong>
       <template v-if="a.word !== null">
         <v-btn v-for="t in terms" :key="t" variant="tonal" @click="emit('mean', a.word, t)">{{ termWords(t) }}</v-btn>
-        <v-btn v-if="!more" variant="plain" @click="more = true">Something else</v-btn>
+        <v-btn v-if="!more" variant="plain" @click="more = true">{{ texts.somethingElse }}</v-btn>
         <SelectField
           v-else
           class="other"
-          label="It means"
+          :label="texts.itMeans"
           hide-label
           :items="others"
           :model-value="null"
@@ -46,14 +47,14 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('.ask button'
       </template>
       <template v-else>
         <v-btn v-for="(o, n) in a.options" :key="o.line" variant="tonal" @click="emit('take', o.line)">
-          <kbd v-if="i === 0 && n === 0" class="key">Tab</kbd>{{ o.says }}
+          <kbd v-if="i === 0 && n === 0" class="key">{{ texts.tab }}</kbd>{{ o.says }}
         </v-btn>
       </template>
     </div>
     <div v-for="(f, i) in reading.faults" :key="`f ${i}`" class="fault">
       <span class="gap">{{ f.message }}</span>
       <v-btn v-for="(o, n) in f.options" :key="o.line" variant="tonal" @click="emit('take', o.line)">
-        <kbd v-if="!ask && i === 0 && n === 0" class="key">Tab</kbd>{{ o.says }}
+        <kbd v-if="!ask && i === 0 && n === 0" class="key">{{ texts.tab }}</kbd>{{ o.says }}
       </v-btn>
     </div>
     <p v-if="parts.length > 0" class="parts">
@@ -61,9 +62,9 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('.ask button'
         ><span class="what">{{ p.what }}</span> {{ says(p) }}</span
       >
       <template v-if="doubts.length > 0 && !ask">
-        <span class="soft">or</span>
+        <span class="soft">{{ texts.or }}</span>
         <v-btn v-for="(o, n) in doubts" :key="o.line" variant="tonal" @click="emit('take', o.line)">
-          <kbd v-if="n === 0" class="key">Tab</kbd>{{ o.says }}
+          <kbd v-if="n === 0" class="key">{{ texts.tab }}</kbd>{{ o.says }}
         </v-btn>
       </template>
       <slot />

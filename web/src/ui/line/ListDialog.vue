@@ -5,6 +5,7 @@ import { linesOf, type LineReading } from '@necessaire/core';
 import LineSays from './LineSays.vue';
 import { turned, type Turning } from './alternatives';
 import { useOwnWords } from './useOwnWords';
+import * as texts from '../../words/ui/line/listDialog';
 
 /** What one line of the list makes. */
 export interface ListLine<V> {
@@ -76,7 +77,7 @@ function turn(event: KeyboardEvent, row: Row, reading: LineReading) {
 }
 const state = (r: { reading: LineReading; values: readonly T[] }) =>
   r.reading.faults.length > 0
-    ? 'not understood'
+    ? texts.notUnderstood2
     : r.reading.asks.length > 0
       ? 'asked'
       : r.reading.parts.some((p) => p.others.length > 0)
@@ -90,18 +91,25 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
       <h1>{{ title }}</h1>
       <p class="soft">{{ hint }}</p>
       <div v-if="rows.length === 0" class="paste">
-        <v-textarea v-model="pasted" class="num" rows="7" aria-label="The list" :placeholder="example" autofocus />
-        <v-btn :disabled="pasted.trim() === ''" @click="readPasted">Read the list</v-btn>
+        <v-textarea
+          v-model="pasted"
+          class="num"
+          rows="7"
+          :aria-label="texts.theList"
+          :placeholder="example"
+          autofocus
+        />
+        <v-btn :disabled="pasted.trim() === ''" @click="readPasted">{{ texts.readTheList }}</v-btn>
       </div>
-      <div v-else ref="root" class="rows" role="group" aria-label="Lines of the list">
+      <div v-else ref="root" class="rows" role="group" :aria-label="texts.linesOfTheList">
         <div v-for="r in reads" :key="r.row.id" class="line-row" :class="state(r).replace(' ', '-')">
-          <v-checkbox v-model="r.row.chosen" :aria-label="`Take “${r.row.text}”`" density="compact" hide-details />
+          <v-checkbox v-model="r.row.chosen" :aria-label="texts.take(r.row.text)" density="compact" hide-details />
           <div class="text">
             <v-text-field
               v-model="r.row.text"
               class="row-text"
               variant="plain"
-              :aria-label="`Line “${r.row.text}”`"
+              :aria-label="texts.line(r.row.text)"
               @keydown.down="step($event, 1)"
               @keydown.up="step($event, -1)"
               @keydown.enter="step($event, 1)"
@@ -117,20 +125,22 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
             <p v-if="r.says" class="says">{{ r.says }}</p>
           </div>
           <span class="state">{{ state(r) }}</span>
-          <v-btn variant="plain" :aria-label="`Remove “${r.row.text}”`" @click="remove(r.row)">Remove</v-btn>
+          <v-btn variant="plain" :aria-label="texts.removeOne(r.row.text)" @click="remove(r.row)">{{
+            texts.remove
+          }}</v-btn>
         </div>
       </div>
       <p v-if="rows.length > 0" class="sum" role="status">
-        {{ rows.length }} {{ rows.length === 1 ? 'line' : 'lines' }}.
-        <template v-if="asked > 0">{{ asked }} to answer.</template>{{ ' ' }}
-        <template v-if="refused > 0"> {{ refused }} not understood.</template>
-        <template v-if="asked + refused > 0"> They stay here until they are settled.</template>
+        {{ rows.length }} {{ rows.length === 1 ? 'line' : texts.lines }}.
+        <template v-if="asked > 0">{{ texts.toAnswer(asked) }}</template>{{ ' ' }}
+        <template v-if="refused > 0"> {{ texts.notUnderstood(refused) }}</template>
+        <template v-if="asked + refused > 0"> {{ texts.theyStayHereUntilThey }}</template>
       </p>
       <p class="acts">
-        <v-btn v-if="rows.length > 0" :disabled="count === 0" @click="take"
-          >Add {{ count }} {{ count === 1 ? 'item' : 'items' }}</v-btn
-        >
-        <v-btn variant="tonal" @click="emit('close')">Close</v-btn>
+        <v-btn v-if="rows.length > 0" :disabled="count === 0" @click="take">{{
+          texts.add(count, count === 1 ? 'item' : 'items')
+        }}</v-btn>
+        <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </p>
     </v-card>
   </v-dialog>

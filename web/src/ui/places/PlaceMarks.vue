@@ -8,6 +8,7 @@ import type { At, Place } from '@necessaire/core';
 import { dropTarget } from './dragging';
 import { over } from './held';
 import { apart } from './labels';
+import * as texts from '../../words/ui/places/placeMarks';
 
 export interface Mark {
   place: Place;
@@ -116,7 +117,7 @@ function nudge(event: KeyboardEvent, place: Place) {
       role="button"
       tabindex="0"
       :data-place-mark="b.place.id"
-      :aria-label="`${b.place.name}, ${Math.round(b.share * 100)} % full${movable ? ': arrow keys move it' : ''}`"
+      :aria-label="texts.full(b.place.name, Math.round(b.share * 100), movable ? texts.arrowKeysMoveIt : '')"
       :aria-pressed="b.picked"
       @click="emit('pick', b.place.id)"
       @keydown.enter="emit('pick', b.place.id)"
@@ -147,10 +148,10 @@ function nudge(event: KeyboardEvent, place: Place) {
       }}</text>
     </g>
     <g v-if="ridden" class="centre before" :transform="`translate(${across(ridden)} ${y(ridden.z)})`"
-      ><title>middle of bike and rider without the kit</title><circle r="6" /><path d="M-6 0h12M0 -6v12"
+      ><title>{{ texts.middleOfBikeAndRider }}</title><circle r="6" /><path d="M-6 0h12M0 -6v12"
     /></g>
     <g v-if="packed" class="centre" :transform="`translate(${across(packed)} ${y(packed.z)})`"
-      ><title>middle of all, packed</title><circle r="9" /><path
+      ><title>{{ texts.middleOfAllPacked }}</title><circle r="9" /><path
         d="M0 0V-9A9 9 0 0 1 9 0zM0 0V9A9 9 0 0 1 -9 0z"
         class="quarter" /><path d="M-9 0h18M0 -9v18"
     /></g>

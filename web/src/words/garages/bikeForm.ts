@@ -1,0 +1,24 @@
+/** What BikeForm says. */
+export const name = 'Name';
+export const frontTyre = 'Front tyre';
+export const rearTyre = 'Rear tyre';
+export const moreAboutTheBikeUsual = 'More about the bike: usual values stand until you change them';
+export const tank = 'Tank';
+export const wheelbase = 'Wheelbase';
+export const seatHeight = 'Seat height';
+export const readyToRide = 'Ready to ride';
+export const makersPayload = "Maker's payload";
+export const whatIsFitted = 'What is fitted';
+export const canBePushStartedWith = 'Can be push-started with a flat battery';
+export const drive = 'Drive';
+export const engine = 'Engine';
+export const starter = 'Starter';
+export const tyresAre = 'Tyres are';
+export const wheels = 'Wheels';
+export const strokes = 'Strokes';
+export const plugsInEachCylinder = 'Plugs in each cylinder';
+export const cooling = 'Cooling';
+export const fuelling = 'Fuelling';
+export const frontBrake = 'Front brake';
+export const rearBrake = 'Rear brake';
+export const seat = 'Seat';

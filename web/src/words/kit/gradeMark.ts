@@ -1,0 +1,2 @@
+/** What GradeMark says. */
+export const noRepair = 'no repair';

@@ -1,0 +1,11 @@
+import { said, type Part } from '../said';
+
+/** What RatesTable says. */
+export const howOftenItComes = 'How often it comes';
+export const withYourOwnFigures = ', with your own figures';
+export const typicalValuesRightToWithin =
+  'Typical values, right to within a factor of about three. Write your own where you know better.';
+export const howOften = (on: Part) => said`How often, ${on}`;
+export const typical = (toPrecision: Part) => said`Typical: ${toPrecision}`;
+export const eachWaterCrossing = 'each water crossing';
+export const setHowOften = (toLowerCase: Part) => said`set how often: ${toLowerCase}`;

@@ -1,0 +1,5 @@
+export { save } from '../verbs';
+
+/** What SaveWhat says. */
+export const costOfAnHourLost = 'Cost of an hour lost';
+export const costOfRecovery = 'Cost of recovery';

@@ -1,0 +1,3 @@
+/** What StepsBeside says. */
+export const nothingMoreOnThisSide = 'Nothing more on this side.';
+export const insteadOf = 'instead of';

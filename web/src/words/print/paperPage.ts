@@ -1,0 +1,4 @@
+export { back, print } from '../verbs';
+
+/** What PaperPage says. */
+export const workingOutTheKit = 'Working out the kit …';

@@ -1,0 +1,2 @@
+/** What OwnTick says. */
+export const withMyDetailsForAn = 'With my details for an emergency';

@@ -1,0 +1,10 @@
+import { said, type Part } from '../said';
+export { back, print } from '../verbs';
+
+/** What RollPrint says. */
+export const asSvg = (i: Part) => said`${i} as SVG`;
+export const at11 = (name: Part) => said`${name} at 1 : 1`;
+export const sheetsAndOneOfLabels = (sheets: Part) =>
+  said`${sheets} sheets and one of labels, A4 lying. Print at 100 %, not fitted to the page, and measure the 100 mm rule on the first before you cut cloth.`;
+export const noRollThere = 'No roll there';
+export const thisPlaceHasNoSlots = 'This place has no slots. Make it a roll in Stow and give it some.';

@@ -1,0 +1,13 @@
+import { said, type Part } from '../said';
+export { back, close } from '../verbs';
+
+/** What CheckPass says. */
+export const eveningRound = 'Evening round';
+export const beforeLeaving = 'Before leaving';
+export const checksGoneThrough = 'Checks gone through';
+export const itGuards = (guards: Part) => said`It guards ${guards}.`;
+export const later = 'Later';
+export const thatWasAll = 'That was all.';
+export const bags = 'Bags';
+export const theKit = 'The kit';
+export const atTheTable = 'At the table';

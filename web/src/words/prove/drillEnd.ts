@@ -1,0 +1,38 @@
+import { said, type Part } from '../said';
+export { save } from '../verbs';
+
+/** What DrillEnd says. */
+export const planned = 'Planned';
+export const time = (nth: Part) => said`, ${nth} time`;
+export const stopped = 'Stopped';
+export const fixed = 'Fixed';
+export const onlyPressedThrough = 'Only pressed through';
+export const dryRunDone = 'Dry run done';
+export const nextTimeAbout = 'Next time about';
+export const fourTimesInFiveBetween = (low: Part, high: Part) => said`, four times in five between ${low} and ${high}`;
+export const before = (minutesText: Part) => said`(before: ${minutesText})`;
+export const everyFigureOfThisRepair = '. Every figure of this repair goes by it now.';
+export const allYourTimes = 'All your times:';
+export const itsClockRanForUnder =
+  'Its clock ran for under a tenth of what was planned, so it sets no time. What was used and turned is written down.';
+export const itTookUnderATenth = 'It took under a tenth of what was planned: nobody did it in that.';
+export const itProvesNothingAndSets =
+  'It proves nothing and sets no time; what you were stuck over is written down all the same.';
+export const ready = 'Ready:';
+export const youWereStuckSoThe = ': you were stuck, so the kit is not shown to do it';
+export const hoursAtRisk = 'Hours at risk:';
+export const stuck = 'Stuck';
+export const step = (s: Part, toLowerCase: Part) => said`Step ${s}: ${toLowerCase}`;
+export const headIs = 'head is';
+export const headsAre = 'heads are';
+export const proven = (headsAre: Part) => said`${headsAre} proven`;
+export const reallyUsedUp = 'Really used up';
+export const lookAtItAgain = 'Look at it again';
+export const onTheWatchListEvery = 'On the watch list: every ';
+export const goodFor = '; good for ';
+export const onTheWatchList = 'On the watch list';
+export const youWereIn = (subject: Part, subject2: Part) => said`You were “${subject}” in ${subject2}.`;
+export const sayNow = (skill: Part) => said`Say “${skill}” now`;
+export const stepByStep = 'Step by step';
+export const skillIn = (subject: Part) => said`skill in ${subject}`;
+export const skillInIsSet = (subject: Part) => said`Skill in ${subject} is set.`;

@@ -1,0 +1,32 @@
+import { said, type Part } from '../said';
+export { back, close, done } from '../verbs';
+
+/** What DrillRun says. */
+export const repair = 'Repair';
+export const drill = 'Drill';
+export const minutes = (math: Part) => said`${math} minutes`;
+export const leaveForNow = 'Leave for now';
+export const onlyThoseOfThisStep = 'Only those of this step';
+export const inAll = ' in all';
+export const dryRunTouchEachThing = 'Dry run: touch each thing, turn nothing.';
+export const stepOf = (part: Part, d: Part, steps: Part) => said`${part} · step ${d} of ${steps}`;
+export const stepsDone = 'Steps done';
+export const nothingInThisKitTurns = 'nothing in this kit turns it';
+export const byTheManual = 'by the manual';
+export const notInThisKit = 'not in this kit';
+export const instead = 'Instead:';
+export const thatTool = 'that tool';
+export const that = 'that';
+export const iHaveNotGot = (n: Part) => said`I have not got ${n}`;
+export const space = 'Space';
+export const stuck = 'Stuck';
+export const goOn = 'Go on';
+export const pause = 'Pause';
+export const stopTheRepair = 'Stop the repair';
+export const stopTheDrill = 'Stop the drill';
+export const theTripNoLongerKnows = 'The trip no longer knows this repair: the drill stays saved as it is.';
+export const plannedWereForAllOf = (planned: Part) => said`Planned were ${planned} for all of it.`;
+export const unpack = 'Unpack';
+export const out = 'Out';
+export const backIn = 'Back in';
+export const pauseTheDrill = 'pause the drill';

@@ -1,0 +1,17 @@
+import { said, type Part } from '../said';
+
+/** What SizeGame says. */
+export const headAcrossFlats = (form: Part, measure: Part) => said`${form} head, ${measure} across flats`;
+export const wornOrPainted = 'worn or painted';
+export const clean = 'clean';
+export const theCalliperReads = (formWords: Part, surface: Part) => said`${formWords}, ${surface}: the calliper reads`;
+export const whichToolDoYouTry = 'Which tool do you try next, to be sure?';
+export const whichToolTurnsIt = 'Which tool turns it?';
+export const right = 'Right.';
+export const no = 'No.';
+export const thatTryTellsTheMost = 'That try tells the most.';
+export const byThisReading = (odds: Part, ask: Part) => said`By this reading: ${odds}. ${ask}`;
+export const next = 'Next';
+export const ofRightThisRoundAnswers = (right: Part, asked: Part) =>
+  said`${right} of ${asked} right this round. Answers come from the fit of made bands.`;
+export const measureSomeHexagonsInWalk = 'Measure some hexagons in Walk first: they are what is asked for.';

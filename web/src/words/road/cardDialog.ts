@@ -1,0 +1,42 @@
+import { said, type Part } from '../said';
+export { close } from '../verbs';
+
+/** What CardDialog says. */
+export const whereAmIWhomTo = 'Where am I, whom to call';
+export const sayThisOnThePhone = 'Say this on the phone';
+export const badlyHurtOrInDanger =
+  'Badly hurt, or in danger: call the local emergency number. Necessaire never dials. Stay with whoever is hurt, and keep warm.';
+export const within = (offText: Part) => said`within ${offText}`;
+export const lookingForThePosition = 'Looking for the position …';
+export const lookAgain = 'Look again';
+export const offTheWayOfThis = 'off the way of this trip';
+export const after = (name: Part) => said`after ${name}`;
+export const fromTheStart = 'from the start';
+export const before = (name: Part) => said`before ${name}`;
+export const fromTheStartToGo = (name: Part, km: Part, left: Part) =>
+  said`${name}, ${km} from the start, ${left} to go`;
+export const offTheWay = (off: Part) => said`; ${off} off the way`;
+export const help = 'Help';
+export const which = 'Which';
+export const way = 'Way';
+export const time = 'Time';
+export const light = 'Light:';
+export const leftSunset = (minute: Part) => said`left, sunset ${minute}.`;
+export const fuelAbout = 'Fuel: about';
+export const toTheReserveOnThe = 'to the reserve, on the worst ground of the trip.';
+export const water = 'Water:';
+export const aDayEachAtThe = 'a day each, at the least.';
+export const filledUpAtOnThe = 'Filled up at, on the clock';
+export const onlyOnThisDevice = 'Only on this device';
+export const yourName = 'Your name';
+export const whoRidesWithYouAnd = 'Who rides with you, and whom to call for them';
+export const whomToCallAndThe = 'Whom to call, and the recovery number';
+export const bloodGroupAllergiesIfYou = 'Blood group, allergies, if you want to';
+export const thisBrowserIsFullThese =
+  'This browser is full: these details are kept until you close the page. Write them on paper.';
+export const thisStaysInThisBrowser =
+  'This stays in this browser: it is not in the garage and not at the server. A file or a print has it only where you tick that.';
+export const thisDeviceDoesNotSay = 'This device does not say where it is.';
+export const youDidNotAllowThe =
+  'You did not allow the position. Allow it in the browser, or read it from another device.';
+export const noPositionYetGoWhere = 'No position yet: go where you see the sky, and try again.';

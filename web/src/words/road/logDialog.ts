@@ -1,0 +1,24 @@
+import { said, type Part } from '../said';
+export { close } from '../verbs';
+
+/** What LogDialog says. */
+export const writeItDown = 'Write it down';
+export const find = 'Find';
+export const tubeChainEvening = 'tube, chain, evening';
+export const happened = 'Happened';
+export const aFall = 'A fall';
+export const fixed = (wayName: Part) => said`fixed: ${wayName}`;
+export const fromTheKit = 'From the kit';
+export const whatBecameOfIt = 'What became of it';
+export const used = 'Used';
+export const lent = 'Lent';
+export const notThere = 'Not there';
+export const notInTheKit = (trim: Part) => said`“${trim}”, not in the kit`;
+export const nothingOfThatNameIs = 'Nothing of that name is in the kit.';
+export const checkedAndInOrder = 'Checked, and in order';
+export const foundSomething = 'Found something?';
+export const sayWhatInProve = 'Say what in Prove';
+export const logFall = 'log: fall';
+export const fallLoggedAndOnThe = 'Fall logged, and on the watch list.';
+export const isLentOutOfYour = (name: Part) => said`${name} is lent: out of your kits until it is back.`;
+export const isNotedAsMissing = (name: Part) => said`${name} is noted as missing.`;

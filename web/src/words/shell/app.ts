@@ -1,0 +1,3 @@
+/** What App says. */
+export const theGarageDoesNotOpen = 'The garage does not open';
+export const tryAgain = 'Try again';

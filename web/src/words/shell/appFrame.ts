@@ -1,0 +1,2 @@
+/** What AppFrame says. */
+export const skipToTheStage = 'Skip to the stage';

@@ -1,0 +1,4 @@
+export { close } from '../verbs';
+
+/** What KeysDialog says. */
+export const keyboardShortcuts = 'Keyboard shortcuts';

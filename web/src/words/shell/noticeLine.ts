@@ -1,0 +1,3 @@
+export { undo } from '../verbs';
+
+/** What NoticeLine says. */

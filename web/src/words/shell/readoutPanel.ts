@@ -1,0 +1,8 @@
+import { said, type Part } from '../said';
+
+/** What ReadoutPanel says. */
+export const readout = 'Readout';
+export const fewer = 'fewer';
+export const asTypedNotAddedYet = 'as typed, not added yet';
+export const working = (phase: Part) => said`Working: ${phase}…`;
+export const fromYourLastVisitChecking = 'From your last visit, checking…';

@@ -1,0 +1,2 @@
+/** What StageRail says. */
+export const stages = 'Stages';

@@ -1,0 +1,2 @@
+/** What TripItems says. */
+export const changeTheTrip = 'Change the trip …';

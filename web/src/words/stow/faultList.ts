@@ -1,0 +1,15 @@
+import { said, type Part } from '../said';
+
+/** What FaultList says. */
+export const rulesBroken = 'Rules broken';
+export const fitsNowhere = 'Fits nowhere';
+export const hasNoPlace = 'has no place.';
+export const in2 = (toLowerCase: Part) => said`in ${toLowerCase}`;
+export const itGoesInIfOne = (name: Part) => said`It goes in if one of these is left out: ${name}.`;
+export const placeAutomatically = 'Place automatically';
+export const noSingleMoveOrSwap = 'No single move or swap solves it: take something out.';
+export const moveTo = (name: Part, toLowerCase: Part) => said`Move ${name} to ${toLowerCase}`;
+export const swapWith = (name: Part, name2: Part) => said`Swap ${name} with ${name2}`;
+export const costsNothingElse = 'costs nothing else';
+export const pointsWorse = (points: Part) => said`${points} points worse`;
+export const pointsBetter = (points: Part) => said`${points} points better`;

@@ -1,0 +1,33 @@
+import { said, type Part } from '../said';
+
+/** What KeptPackings says. */
+export const name = 'Name';
+export const packingForThePlateau = 'Packing for the plateau';
+export const saveThisLayout = 'Save this layout';
+export const noLayoutsSavedYetSave =
+  'No layouts saved yet. Save one before you change things: the two are then laid side by side, and you can go back.';
+export const nowAgainst = 'Now against';
+export const difference = 'Difference';
+export const loadUnchanged = 'Load unchanged.';
+export const noPlace = 'no place';
+export const newIn = (toLowerCase: Part) => said`: new, in ${toLowerCase}`;
+export const noLongerInTheKit = ': no longer in the kit';
+export const everythingLiesWhereItLay = 'Everything lies where it lay.';
+export const packAsItWasThen = 'Pack as it was then';
+export const drop = (name: Part) => said`Drop ${name}`;
+export const packingOf = (today: Part) => said`Packing of ${today}`;
+export const isSaved = (name: Part) => said`${name} is saved.`;
+export const furtherBack = 'further back';
+export const furtherForward = 'further forward';
+export const moreToOneSide = 'more to one side';
+export const lessToOneSide = 'less to one side';
+export const lessOnTheFrontAxle = 'less on the front axle';
+export const moreOnTheFrontAxle = 'more on the front axle';
+export const moreOnTheRider = 'more on the rider';
+export const lessOnTheRider = 'less on the rider';
+export const moreOpeningOfPlaces = 'more opening of places';
+export const lessOpeningOfPlaces = 'less opening of places';
+export const moreRulesBroken = 'more rules broken';
+export const fewerRulesBroken = 'fewer rules broken';
+export const packAsIn = (name: Part) => said`pack as in ${name}`;
+export const thingsLieAsIn = (wanted: Part, name: Part) => said`${wanted} things lie as in ${name}.`;

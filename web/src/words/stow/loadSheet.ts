@@ -1,0 +1,53 @@
+import { said, type Part } from '../said';
+
+/** What LoadSheet says. */
+export const ifGoesThere = (name: Part) => said`If ${name} goes there:`;
+export const figure = 'Figure';
+export const limits = 'Limits';
+export const riderInGear = 'Rider in gear';
+export const pillionInGear = 'Pillion in gear';
+export const bikeReadyToRide = 'Bike ready to ride';
+export const weightOnFrontAxle = 'Weight on front axle';
+export const centreOfGravityHeight = 'Centre of gravity height';
+export const guess = 'guess';
+export const payloadAllowed = 'Payload allowed';
+export const rearRackBears = 'Rear rack bears';
+export const notKnown = 'not known';
+export const frontLoadIndex = 'Front load index';
+export const onTheTyre = 'on the tyre';
+export const rearLoadIndex = 'Rear load index';
+export const theFrontIsWeighedWith =
+  'The front is weighed with one scale under the front wheel, the bike upright and level. Places carry what lies in them beside the kit too: write it down with the place.';
+export const bare = 'Bare';
+export const twoUp = 'Two up';
+export const withRider = 'With rider';
+export const packedIfMoved = 'Packed, if moved';
+export const packed = 'Packed';
+export const weight = 'Weight';
+export const middleBehindAxle = 'Middle, behind axle';
+export const frontAxle = 'Front axle';
+export const rearAxle = 'Rear axle';
+export const onTheFront = 'On the front';
+export const sideImbalance = 'Side imbalance';
+export const limitNotKnown = (is: Part, w: Part) => said`${is} ${w}, limit not known`;
+export const rearRack = 'Rear rack';
+export const frontTyre = 'Front tyre';
+export const rearTyre = 'Rear tyre';
+export const frontShareLost = 'Front share lost';
+export const ofPoints = (lost: Part, mostShareLost: Part) => said`${lost} of ${mostShareLost} points`;
+export const onTheRider = 'On the rider';
+export const changeTheRidersWeight = 'change the rider’s weight';
+export const pillionOn = (name: Part) => said`pillion on ${name}`;
+export const load = (toLowerCase: Part) => said`Load, ${toLowerCase}`;
+export const onTheFront2 = (mass: Part, units: Part, l: Part) => said`${mass} ${units}, ${l} on the front`;
+export const middleMRMRear =
+  'middle = Σ m·r / Σ m; rear axle = Σ m·x / wheelbase; front = Σ m − rear; to one side = Σ m·y';
+export const bareBikeOnTheFront = 'bare bike on the front axle';
+export const n48TypicalValue = '48 % (typical value)';
+export const heightOfItsMiddle = 'height of its middle';
+export const n64OfTheSeatHeight = '64 % of the seat height (typical value)';
+export const n62OfTheWheelbase = '62 % of the wheelbase, ';
+export const aboveTheSeatTypicalValues = ' above the seat (typical values)';
+export const n88OfTheWheelbase = '88 % of the wheelbase, ';
+export const staticsPlacesAsYouMeasured =
+  'statics; places as you measured them; the maker’s manual wins wherever it says otherwise';

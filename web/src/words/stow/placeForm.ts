@@ -1,0 +1,35 @@
+import { said, type Part } from '../said';
+export { done } from '../verbs';
+
+/** What PlaceForm says. */
+export const name = 'Name';
+export const kind = 'Kind';
+export const access = 'Access';
+export const length = 'Length';
+export const width = 'Width';
+export const height = 'Height';
+export const mountBears = 'Mount bears';
+export const onTracksItBears = 'On tracks it bears';
+export const theSame = 'the same';
+export const toOpenIt = 'To open it';
+export const fill = 'Fill';
+export const clothesFood = 'Clothes, food';
+export const weightOfThat = 'Weight of that';
+export const behindFrontAxle = 'Behind front axle';
+export const leftOrRight = 'Left (+) or right';
+export const aboveGround = 'Above ground';
+export const slots = (i: Part) => said`Slots ${i}`;
+export const howMany = 'How many';
+export const slotWidth = 'Slot width';
+export const slotLength = 'Slot length';
+export const takeSlotsOff = (i: Part) => said`Take slots ${i} off`;
+export const off = 'off';
+export const moreSlotsOfAnotherSize = 'More slots of another size';
+export const note = 'Note';
+export const deletePlace = 'Delete place';
+export const staysOnTheBike = 'stays on the bike';
+export const lockable = 'lockable';
+export const getsHot = 'gets hot';
+export const nextToWiring = 'next to wiring';
+export const toolsWrappedInARoll = 'tools wrapped in a roll or towel';
+export const onTheRearRack = 'on the rear rack';

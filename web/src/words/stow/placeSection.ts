@@ -1,0 +1,32 @@
+import { said, type Part } from '../said';
+
+/** What PlaceSection says. */
+export const room = (name: Part, room: Part) => said`${name}, room: ${room}`;
+export const weight = (name: Part, weight: Part) => said`${name}, weight: ${weight}`;
+export const change = (name: Part) => said`Change ${name}`;
+export const change2 = 'change';
+export const slotsOf = (name: Part) => said`Slots of ${name}`;
+export const onePieceASlotIts = 'one piece a slot, its width at most the slot’s, its length at most the slot’s';
+export const slotsOf2 = (count: Part, width: Part, s: Part, unit: Part) =>
+  said`${count} slots of ${width} × ${s} ${unit}`;
+export const measuresAreYours = 'measures are yours';
+export const roomIn = (name: Part) => said`Room in ${name}`;
+export const n4Bore2Length = 'π/4 × bore² × length';
+export const lengthWidthHeight = 'length × width × height';
+export const fillWhatClothesAndFood = (kind: Part) =>
+  said`${kind} × fill − what clothes and food take; soft goods count at 0.8 of theirs. Rigid pieces are laid out besides, to see that they go in`;
+export const clothesAndFood = 'clothes and food';
+export const fill065ForOdd = 'fill 0.65 for odd tools and 0.8 for soft goods: typical values; measures are yours';
+export const weightIn = (name: Part) => said`Weight in ${name}`;
+export const whatItsMountBearsOn =
+  'what its mount bears, on tracks the lesser figure, less what lies there beside the kit';
+export const mountBears = 'mount bears';
+export const onTracks = 'on tracks';
+export const theSame = 'the same';
+export const thisTripRidesTracks = 'this trip rides tracks';
+export const limitsOfTheUsualPlaces =
+  'limits of the usual places are typical values: the maker of rack or bag knows better';
+export const staysOnTheBike = 'stays on the bike';
+export const leavesWithTheLuggage = 'leaves with the luggage';
+export const nextToWiring = 'next to wiring';
+export const onTheRack = 'on the rack';

@@ -1,0 +1,19 @@
+import { said, type Part } from '../said';
+
+/** What TripView says. */
+export const whatThisRideCanDo = 'What this ride can do to this bike';
+export const in2 = 'in';
+export const worst = 'Worst:';
+export const stranded = 'stranded';
+export const withoutARepair = (part: Part) => said`${part}without a repair.`;
+export const aTripSaysWhatCan =
+  'A trip says what can go wrong and what that costs: the kit is chosen for it. Three answers are enough to begin.';
+export const noLegsYetAddThe =
+  'No legs yet. Add the first one under Legs, with its kilometres by ground, or import a GPX track under Route.';
+export const legs = 'Legs';
+export const route = 'Route';
+export const spares = 'Spares';
+export const rideLog = 'Ride log';
+export const service = 'Service';
+export const tyresAndAir = 'Tyres and air';
+export const simulation = 'Simulation';

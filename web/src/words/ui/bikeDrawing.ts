@@ -1,0 +1,6 @@
+import { said, type Part } from '../said';
+
+/** What BikeDrawing says. */
+export const sideView = (name: Part) => said`${name}, side view`;
+export const fastenersMeasuredOrBetter = (station: Part, count: Part, math: Part) =>
+  said`${station}: ${count} fasteners, ${math} % measured or better`;

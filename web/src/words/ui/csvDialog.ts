@@ -1,0 +1,23 @@
+import { said, type Part } from '../said';
+export { cancel } from '../verbs';
+
+/** What CsvDialog says. */
+export const importFromATable = (what: Part) => said`Import ${what} from a table`;
+export const importFromATable2 = (what: Part) => said`Import ${what} from a table`;
+export const theFirstLineNamesThe = 'The first line names the columns:';
+export const andSoOnAsA = 'and so on, as a written table has them. Nothing is written before you say so.';
+export const chooseAFile = 'Choose a file';
+export const orPasteTheTable = 'or paste the table';
+export const orPasteItHere = 'or paste it here';
+export const readThePastedText = 'Read the pasted text';
+export const cellHasAnError = 'cell has an error';
+export const cellsHaveErrors = 'cells have errors';
+export const correctTheFileAndRead = 'Correct the file and read it again: all rows go in, or none.';
+export const newChanged = (added: Part, changed: Part) => said`${added} new, ${changed} changed.`;
+export const noCellIsAtFault = 'No cell is at fault.';
+export const notRead = (unread: Part) => said`Not read: ${unread}.`;
+export const preview = 'Preview';
+export const line = 'line';
+export const ofLinesAreShown = (lines: Part, lines2: Part) => said`${lines} of ${lines2} lines are shown.`;
+export const writeRows = (rows: Part) => said`Write ${rows} rows`;
+export const isOverMbSplitIt = (name: Part, mostCsvBytes: Part) => said`${name} is over ${mostCsvBytes} MB: split it`;

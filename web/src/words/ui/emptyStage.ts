@@ -1,0 +1,2 @@
+/** What EmptyStage says. */
+export const anExampleNotYours = 'An example, not yours.';

@@ -1,0 +1,2 @@
+/** What HeadGlyph says. */
+export const in2 = 'in';

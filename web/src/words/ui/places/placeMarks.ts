@@ -1,0 +1,7 @@
+import { said, type Part } from '../../said';
+
+/** What PlaceMarks says. */
+export const arrowKeysMoveIt = ': arrow keys move it';
+export const full = (name: Part, math: Part, movable: Part) => said`${name}, ${math} % full${movable}`;
+export const middleOfBikeAndRider = 'middle of bike and rider without the kit';
+export const middleOfAllPacked = 'middle of all, packed';

@@ -1,0 +1,2 @@
+/** What WorkBar says. */
+export const stop = 'Stop';

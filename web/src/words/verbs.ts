@@ -1,0 +1,19 @@
+/** What the same button is called everywhere. */
+export const add = 'Add';
+export const back = 'Back';
+export const cancel = 'Cancel';
+export const change = 'Change';
+export const close = 'Close';
+export const deleteIt = 'Delete';
+export const discard = 'Discard';
+export const done = 'Done';
+export const edit = 'Edit';
+export const exportCsv = 'Export CSV';
+export const importCsv = 'Import CSV…';
+export const print = 'Print';
+export const remove = 'Remove';
+export const retry = 'Retry';
+export const save = 'Save';
+export const search = 'Search';
+export const showFewer = 'Show fewer';
+export const undo = 'Undo';

@@ -1,0 +1,23 @@
+import { said, type Part } from '../said';
+export { deleteIt } from '../verbs';
+
+/** What BulkBar says. */
+export const chosenRows = 'Chosen rows';
+export const chosen = 'chosen';
+export const evidence = 'Evidence';
+export const setEvidenceLevel = 'Set evidence level';
+export const severalAtOnce = 'several at once';
+export const mark = 'Mark';
+export const whatTheyAreKnownFor = 'What they are known for';
+export const not = (label: Part) => said`not ${label}`;
+export const condition = (c: Part) => said`condition: ${c}`;
+export const move = 'Move';
+export const toAnotherStation = 'To another station';
+export const movedTo = (toLowerCase: Part) => said`moved to ${toLowerCase}`;
+export const leaveOut = 'Leave out';
+export const whyNoRoadsideJobTurns = 'Why no roadside job turns them';
+export const countIn = 'count in';
+export const includeAgain = 'include again';
+export const allShown = 'All shown';
+export const none = 'None';
+export const getsLost = 'gets lost';

@@ -1,0 +1,21 @@
+import { said, type Part } from '../said';
+export { discard } from '../verbs';
+
+/** What EntryLine says. */
+export const change = (name: Part) => said`Change ${name}`;
+export const addAFastener = 'Add a fastener';
+export const entrySays = 'entry-says';
+export const sizeOfOr = (toLowerCase: Part, units: Part) => said`size of ${toLowerCase}, or ${units}`;
+export const at = (units: Part, toLowerCase: Part) => said`${units} at ${toLowerCase}`;
+export const enter = 'Enter';
+export const keep = 'keep';
+export const add = 'add';
+export const notSaved = 'Not saved';
+export const for2 = (toLowerCase: Part) => said`for ${toLowerCase}`;
+export const continue2 = 'Continue';
+export const lastLineAgain = 'Last line again';
+export const assume = 'assume';
+export const leaveOutOr = 'leave out, or';
+export const sizeNameThen = 'size, name, then:';
+export const addABikeFirst = 'Add a bike first';
+export const readingOf = (name: Part) => said`reading of ${name}`;

@@ -1,0 +1,35 @@
+import { said, type Part } from '../said';
+
+/** What GuideCard says. */
+export const nextToLookAt = 'Next to look at';
+export const next = (toLowerCase: Part) => said`Next, ${toLowerCase}:`;
+export const usually = (head: Part) => said`· usually ${head}`;
+export const assumed = (head: Part) => said`· assumed ${head}`;
+export const pressTheSizeThatFits = 'Press the size that fits';
+export const fits = (h: Part) => said`${h} fits`;
+export const nowTheFarEndWhat = (near: Part) => said`${near}. Now the far end: what size is it?`;
+export const farEnd = 'Far end';
+export const farEndNothingThere = 'Far end: nothing there';
+export const nothingThere = 'nothing there';
+export const farEnd2 = (h: Part) => said`Far end ${h}`;
+export const notChecked = 'not checked';
+export const measureIt = 'Measure it';
+export const typeIt = 'Type it';
+export const notSureAssume = 'Not sure: assume';
+export const leaveOut = 'Leave out…';
+export const whyNoRoadsideJobTurns = 'Why no roadside job turns it';
+export const later = 'Later';
+export const assumeAllLeft = (open: Part) => said`Assume all ${open} left`;
+export const allItemsChecked = (visits: Part) => said`All ${visits} items checked.`;
+export const werePutOffPressA = (skipped: Part) => said`${skipped} were put off: press a station to come back to them.`;
+export const whatElseHangsOnThis = 'What else hangs on this bike? Type it.';
+export const farEndNotChecked = ', far end not checked';
+export const farEnd3 = (end: Part) => said`, far end ${end}`;
+export const putOn = (head: Part, farWords: Part) => said`${head} put on${farWords}`;
+export const assumedUntilTheFarEnd = 'assumed until the far end is checked';
+export const usualOnSuchABike = 'usual on such a bike';
+export const standsAsAssumed = (name: Part) => said`${name} stands as assumed`;
+export const leaveOut2 = (name: Part) => said`leave out ${name}`;
+export const leftOut = (name: Part, reason: Part) => said`${name} left out: ${reason}`;
+export const assumeFasteners = (rows: Part) => said`assume ${rows} fasteners`;
+export const rowsStandAsAssumed = (rows: Part) => said`${rows} rows stand as assumed.`;
