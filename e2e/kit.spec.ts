@@ -194,7 +194,7 @@ test('practice and measures before leaving, each with what it does here', async 
   if (!isPhone(page)) {
     await page.getByRole('button', { name: 'Compare their effect' }).click();
     const cost = page.locator('.prevention .cost').first();
-    await expect(cost).toContainText(/at stake|under a minute/, { timeout: 90_000 });
+    await expect(cost).toContainText(/at risk|under a minute/, { timeout: 90_000 });
     await cost.click();
     await expect(page.getByRole('dialog')).toContainText('both solved whole');
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();

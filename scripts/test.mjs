@@ -48,11 +48,41 @@ async function check(name, ...commands) {
   console.log(`${ok ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - from) / 1000).toFixed(1)} s)`);
 }
 
+/** What failed, in a few lines each: they stand at the end, where a log that is cut off is read. */
+const faults = [];
+const brief = (title, message) =>
+  faults.push(
+    `✗ ${title}\n${message
+      .replace(/\u001b\[[0-9;]*m/gu, '')
+      .split('\n')
+      .filter((line) => line.trim() !== '')
+      .slice(0, 8)
+      .map((line) => `    ${line.trim().slice(0, 200)}`)
+      .join('\n')}`,
+  );
+const jestFaults = (r) => {
+  for (const file of r.testResults)
+    for (const t of file.assertionResults) if (t.status === 'failed') brief(t.fullName, t.failureMessages.join('\n'));
+};
+const browserFaults = (suites) => {
+  for (const suite of suites ?? []) {
+    browserFaults(suite.suites);
+    for (const spec of suite.specs)
+      for (const t of spec.tests)
+        for (const { error } of t.results)
+          if (error)
+            brief(`[${t.projectName}] ${spec.file}:${spec.line} ${spec.title}`, error.message ?? String(error.value));
+  }
+};
+
 /** Adds a runner's own counts; a runner that ends badly without any failed test, or that ran none, counts as one failure. */
 async function tests(name, args, env, file, read) {
   if (!wanted(name)) return;
   const code = await run(args, env);
-  const counts = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
+  const report = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
+  const counts = report ? read(report) : { passed: 0, failed: 0 };
+  if (report?.testResults) jestFaults(report);
+  else if (report) browserFaults(report.suites);
   passed += counts.passed;
   failed += counts.failed;
   if ((code !== 0 && counts.failed === 0) || counts.passed + counts.failed === 0) failed++;
@@ -96,5 +126,6 @@ try {
 } finally {
   await clean();
 }
+if (faults.length > 0) console.log(faults.slice(0, 10).join('\n'));
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

@@ -141,7 +141,7 @@ function asText(s: Summary): string {
   const lines = [
     `${s.bike}${s.trip ? `, ${s.trip}` : ''}`,
     `reached ${s.reached}/${s.chosen}   kit ${kg(s.mass)} (tools ${kg(s.toolMass)}, spares ${kg(s.spareMass)})   ${s.proven ? 'proven lightest' : `within ${(s.gap * 100).toFixed(1)} % of proven`}`,
-    `home by own means ${(s.home * 100).toFixed(1)} %   hours at stake ${s.hoursAtStake.toFixed(1)}   bulk ${(s.bulk / 1000).toFixed(1)} L`,
+    `home by own means ${(s.home * 100).toFixed(1)} %   hours at risk ${s.hoursAtStake.toFixed(1)}   bulk ${(s.bulk / 1000).toFixed(1)} L`,
     '',
     'TOOLS',
     ...s.tools.map(

@@ -72,7 +72,7 @@ describe('necessaire prove', () => {
     expect(told.checks.find((k) => k.name === 'Battery')?.standing).toBe('found');
     expect(told.checks.find((k) => k.name === 'Throttle')?.due).toMatch(/^20\d\d-/u);
     const text = await run('prove', practised());
-    expect(text.out).toMatch(/^Quarrel 450, Nine days on the Ossel plateau\nready \d+ % {3}at stake/u);
+    expect(text.out).toMatch(/^Quarrel 450, Nine days on the Ossel plateau\nready \d+ % {3}at risk/u);
     expect(text.out).toMatch(/DRILLS\n +\d+ min {2}/u);
     expect(text.out).not.toMatch(/done +/u);
   });

@@ -76,7 +76,7 @@ function asText(s: Summary): string {
   const open = s.checks.filter((k) => k.standing !== 'done' && k.standing !== 'skipped');
   const lines = [
     `${s.bike}, ${s.trip}`,
-    `ready ${s.ready === null ? '–' : `${(s.ready * 100).toFixed(0)} %`}   at stake ${s.hoursAtStake.toFixed(1)} h, saved as planned ${s.hoursSaved.toFixed(1)} h, proven ${s.hoursProven.toFixed(1)} h`,
+    `ready ${s.ready === null ? '–' : `${(s.ready * 100).toFixed(0)} %`}   at risk ${s.hoursAtStake.toFixed(1)} h, saved as planned ${s.hoursSaved.toFixed(1)} h, proven ${s.hoursProven.toFixed(1)} h`,
     '',
     'DRILLS',
     ...s.drills

@@ -10,6 +10,7 @@ import {
   type Request,
   type TableName,
 } from '@necessaire/core';
+import * as texts from '../words/api/client';
 
 /** What the server refuses with; `status` 0 means that it was not reached. */
 export class ApiError extends Error {
@@ -47,36 +48,19 @@ async function call(method: string, path: string, body?: unknown): Promise<unkno
     // The answer may still break off while it is read.
     text = await response.text();
   } catch {
-    throw new ApiError(
-      0,
-      'unreached',
-      'Server not reachable. Your changes are stored here and will be sent when it is back.',
-      '',
-    );
+    throw new ApiError(0, 'unreached', texts.serverNotReachableYourChanges, '');
   }
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {
     // A sign-in page of a hotel's network answers everything with a page of its own.
-    if (response.ok)
-      throw new ApiError(
-        0,
-        'portal',
-        'Something between here and the server answers in its place, such as a sign-in page. Your changes are stored here and will be sent later.',
-        '',
-      );
+    if (response.ok) throw new ApiError(0, 'portal', texts.somethingBetweenHereAndThe, '');
     json = null;
   }
   if (response.ok) return json;
   const parsed = errorSchema.safeParse(json);
-  if (!parsed.success)
-    throw new ApiError(
-      response.status,
-      'server',
-      'The server did not answer as it should. Your changes are stored here and will be sent again.',
-      '',
-    );
+  if (!parsed.success) throw new ApiError(response.status, 'server', texts.theServerDidNotAnswer, '');
   const { code, path: where, message, ...more } = parsed.data.error;
   throw new ApiError(response.status, code, message, where, more);
 }

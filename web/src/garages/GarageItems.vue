@@ -19,7 +19,7 @@ const deleted = computed(() => garage.list.filter((g) => g.deleted));
 
 <template>
   <v-list-item v-for="g in live" :key="g.id" role="menuitem" @click="garage.open(g.id)">
-    {{ g.garage.name }}<span v-if="g.id === view.garageId">{{ texts.open }}</span>
+    {{ g.garage.name }}<span v-if="g.id === view.garageId">{{ ' ' }}{{ texts.open }}</span>
   </v-list-item>
   <v-list-item role="menuitem" @click="emit('ask', 'new')">{{ texts.newEmptyGarage }}</v-list-item>
   <v-list-item role="menuitem" @click="emit('ask', 'rename')">{{ texts.renameThisGarage }}</v-list-item>

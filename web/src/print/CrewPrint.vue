@@ -88,8 +88,8 @@ const print = () => window.print();
               <li v-for="l in p.lines" :key="l.what">
                 <span class="tick" aria-hidden="true" /><span class="what"
                   >{{ l.what }}{{ l.count > 1 ? ` ×${l.count}` : ''
-                  }}<template v-if="l.from"> {{ texts.from(l.from) }}</template
-                  ><template v-if="l.buy > 0"> {{ texts.buy(l.buy) }}</template></span
+                  }}<template v-if="l.from"> {{ ' ' }}{{ texts.from(l.from) }}</template
+                  ><template v-if="l.buy > 0"> {{ ' ' }}{{ texts.buy(l.buy) }}</template></span
                 ><span class="num">{{ massText(view.units, l.mass) }}</span>
               </li>
             </ul>

@@ -108,7 +108,8 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
           <ul>
             <li v-for="s in g.items" :key="s.item.key">
               <span class="tick" aria-hidden="true" /><span class="what"
-                >{{ s.item.name }}<template v-if="s.slot !== null && !s.on"> {{ texts.slot(s.slot + 1) }}</template
+                >{{ s.item.name
+                }}<template v-if="s.slot !== null && !s.on"> {{ ' ' }}{{ texts.slot(s.slot + 1) }}</template
                 ><template v-if="s.on">
                   · {{ s.on.how === 'wound' ? texts.round : 'in' }} {{ s.on.name }}</template
                 ></span

@@ -6,6 +6,7 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { massText } from '../ui/words';
 import { useGoing, type Found } from './found';
+import * as texts from '../words/search/belongings';
 
 /** What is packed and where, what stays at home, places, and fasteners with the tools that turn them. */
 export function useBelongings() {
@@ -15,7 +16,7 @@ export function useBelongings() {
   const answers = useAnswer();
   const go = useGoing();
 
-  const placeName = (id: string | null) => garage.places.find((p) => p.id === id)?.name ?? 'not packed';
+  const placeName = (id: string | null) => garage.places.find((p) => p.id === id)?.name ?? texts.notPacked;
   const whereIs = (s: Stowed) =>
     [
       placeName(s.placeId),
@@ -58,7 +59,7 @@ export function useBelongings() {
         key: `fastener ${f.id}`,
         kind: 'fastener',
         name: f.name,
-        says: `${printShape(f.head)} · ${chain ? chain.links.map((l) => l.piece.name).join(' + ') : 'no tool turns it'}`,
+        says: `${printShape(f.head)} · ${chain ? chain.links.map((l) => l.piece.name).join(' + ') : texts.noToolTurnsIt}`,
         words: f.role ?? '',
         run: () => {
           view.fastenerId = f.id;
@@ -72,7 +73,7 @@ export function useBelongings() {
       key: `bike ${b.id}`,
       kind: 'bike',
       name: b.name,
-      says: b.id === garage.bike?.id ? 'shown now' : 'show this bike',
+      says: b.id === garage.bike?.id ? texts.shownNow : texts.showThisBike,
       run: () => (view.bikeId = b.id),
     })),
   );
@@ -84,7 +85,7 @@ export function useBelongings() {
         key: `tool ${p.id}`,
         kind: 'tool',
         name: p.name,
-        says: `not in this kit · ${massText(view.units, p.mass)}`,
+        says: texts.notInThisKit(massText(view.units, p.mass)),
         run: () => {
           view.pieceId = p.id;
           void router.push({ path: '/match', query: { tab: 'drawer' } });

@@ -5,6 +5,7 @@ import { useGarage } from '../stores/garage';
 import { percent } from '../ui/words';
 import { GRADE_NAMES } from '../words/pages';
 import { useGoing, type Found } from './found';
+import * as texts from '../words/search/problems';
 
 /** What can go wrong, with how likely it is and what this kit does about it; and searches for a fault by what is seen. */
 export function useProblems() {
@@ -26,10 +27,10 @@ export function useProblems() {
           kind: 'problem',
           name: t.name,
           says: [
-            odds === undefined ? '' : `${percent(odds, 1)} of such trips`,
+            odds === undefined ? '' : texts.ofSuchTrips(percent(odds, 1)),
             sum?.grade
               ? `${sum.wayName}: ${GRADE_NAMES[sum.grade as keyof typeof GRADE_NAMES]}`
-              : 'this kit has no repair for it',
+              : texts.thisKitHasNoRepair,
           ]
             .filter(Boolean)
             .join(' · '),
@@ -43,7 +44,7 @@ export function useProblems() {
       key: `symptom ${f.id}`,
       kind: 'search for a fault',
       name: f.symptom,
-      says: 'step by step',
+      says: texts.stepByStep,
       words: f.words,
       run: go({ path: '/road', query: { seek: f.id } }),
     })),

@@ -4,6 +4,7 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import { massText } from '../ui/words';
 import { useGoing, type Found } from './found';
+import * as texts from '../words/search/together';
 
 /** Companions, and who of the crew carries what. */
 export function useTogether() {
@@ -19,7 +20,7 @@ export function useTogether() {
         key: `crew ${c.number} ${t.item}`,
         kind: 'crew',
         name: t.name,
-        says: `${crew.answer?.names[c.number]?.name ?? ''} carries it · ${massText(view.units, t.mass)}`,
+        says: texts.carriesIt(crew.answer?.names[c.number]?.name ?? '', massText(view.units, t.mass)),
         run: go('/crew'),
       })),
     ),
@@ -30,7 +31,7 @@ export function useTogether() {
       kind: 'companion',
       name: c.person.name,
       says: c.bikes.map((b) => b.name).join(', '),
-      words: 'rider friend group',
+      words: texts.riderFriendGroup,
       run: go({ path: '/crew', query: { tab: 'people' } }),
     })),
   );

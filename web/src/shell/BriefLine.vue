@@ -49,7 +49,7 @@ const keptWords = { kept: texts.saved, keeping: texts.saving, 'not kept': texts.
       </DropMenu>
       <span v-else>{{ texts.noBikeYet }}</span>
       <template v-if="garage.trip">
-        {{ texts.for2 }}
+        {{ ' ' }}{{ texts.for2 }}
         <DropMenu :label="lower(garage.trip.name)" :hint="texts.chooseTheTrip">
           <TripItems />
         </DropMenu>

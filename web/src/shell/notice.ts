@@ -2,6 +2,7 @@ import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import type { Undone } from '../stores/garage';
+import * as texts from '../words/shell/notice';
 
 const SHOWN_MS = 4000;
 /** What can be taken back stands longer: one reads it first, then reaches for it. */
@@ -30,10 +31,10 @@ export const useNotice = defineStore('notice', () => {
   const undone = (result: Undone, redo: boolean) =>
     say(
       result === null
-        ? `Nothing to ${redo ? 'redo' : 'undo'}`
+        ? texts.nothingTo(redo ? 'redo' : 'undo')
         : result.why === null
-          ? `${redo ? 'Redone' : 'Undone'}: ${result.label}`
-          : `Not ${redo ? 'redone' : 'undone'}: ${result.label}. ${result.why}`,
+          ? `${redo ? texts.redone : texts.undone}: ${result.label}`
+          : texts.not(redo ? 'redone' : 'undone', result.label, result.why),
     );
   return { text, undoable, said: count, say, done, undone };
 });

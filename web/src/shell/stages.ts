@@ -4,6 +4,7 @@ import { useAnswer } from '../stores/answer';
 import { useCrew } from '../stores/crew';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
+import * as texts from '../words/shell/stages';
 
 export interface Stage {
   path: string;
@@ -39,28 +40,28 @@ export function useStages() {
     return [
       {
         path: '/walk',
-        name: 'Walk',
+        name: texts.walk,
         live: counted === 0 ? 'none' : `${counted - unsure}/${counted}`,
         done: counted > 0 && unsure === 0,
         begun: counted > 0,
       },
       {
         path: '/match',
-        name: 'Match',
+        name: texts.match,
         live: f && !f.missing.reached ? `${f.reached}/${f.chosen}` : '–',
         done: !!f && f.chosen > 0 && f.gaps === 0,
         begun: (garage.doc?.pieces.length ?? 0) > 0,
       },
       {
         path: '/trip',
-        name: 'Trip',
+        name: texts.trip,
         live: trip ? `${km} ${view.units === 'metric' ? 'km' : 'mi'}` : 'none',
         done: !!trip && trip.legs.length > 0,
         begun: !!trip && trip.legs.length > 0,
       },
       {
         path: '/kit',
-        name: 'Kit',
+        name: texts.kit,
         live:
           f && !f.missing.mass
             ? `${figure(view.units, 'weight', f.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}`
@@ -70,42 +71,42 @@ export function useStages() {
       },
       {
         path: '/stow',
-        name: 'Stow',
+        name: texts.stow,
         live:
           loose > 0
             ? `${loose} left`
             : faults.length > 0
               ? `${faults.length} broken`
               : f && f.mass > 0
-                ? 'all in'
+                ? texts.allIn
                 : '–',
         done: !!f && f.mass > 0 && faults.length === 0,
         begun: garage.places.length > 0,
       },
       {
         path: '/crew',
-        name: 'Crew',
+        name: texts.crew,
         live:
           riders > 1
             ? crew.answer
               ? `${figure(view.units, 'weight', crew.answer.mass)} ${view.units === 'metric' ? 'kg' : 'lb'}`
               : `${riders} ride`
             : (trip?.companions ?? 0) > 0
-              ? 'not named'
+              ? texts.notNamed
               : 'alone',
         done: riders > 1 && crew.answer !== null && crew.answer.judged.gaps.length === 0,
         begun: riders > 1,
       },
       {
         path: '/prove',
-        name: 'Prove',
+        name: texts.prove,
         live: f && !f.missing.ready ? `${Math.round(f.ready * 100)} %` : '–',
         done: !!f && !f.missing.ready && f.ready >= 0.8,
         begun: (garage.doc?.drills.length ?? 0) + (garage.doc?.checks.length ?? 0) > 0,
       },
       {
         path: '/road',
-        name: 'Road',
+        name: texts.road,
         live: watching > 0 ? `watch ${watching}` : 'ready',
         done: false,
         begun: true,

@@ -8,6 +8,7 @@ import { today } from '../ui/day';
 import { letGo } from '../ui/places/held';
 import { fixing, joining, leaving } from './crewEdits';
 import { useGarage } from './garage';
+import * as texts from '../words/stores/crew';
 
 /** An edit that follows soon waits for the next, ms. */
 const SETTLE = 120;
@@ -142,16 +143,16 @@ export const useCrew = defineStore('crew', () => {
     const { trip, bike } = garage;
     if (!trip || !bike) return false;
     const changes = joining({ crew: crew.value, trip, bike }, companion, isNew, () => crypto.randomUUID());
-    return garage.edit(`${companion.person.name} rides along`, changes);
+    return garage.edit(texts.ridesAlong(companion.person.name), changes);
   }
   /** Takes somebody off the ride; what is known of them stays in the garage. */
   function leave(who: string): boolean {
     const of = crew.value;
-    return of ? garage.edit('somebody does not ride along', leaving(of, garage.trip, who)) : false;
+    return of ? garage.edit(texts.somebodyDoesNotRideAlong, leaving(of, garage.trip, who)) : false;
   }
   /** Says who carries so many of a thing; null lets the program choose again. */
   const fix = (item: string, by: string | null, count: number): boolean =>
-    set('say who carries it', { fixed: fixing(crew.value?.fixed ?? [], item, by, count) });
+    set(texts.sayWhoCarriesIt, { fixed: fixing(crew.value?.fixed ?? [], item, by, count) });
   return {
     gone,
     looked,

@@ -4,6 +4,7 @@ import { useDocument } from './garage/document';
 import { useEdits } from './garage/edits';
 import { useFollowing } from './garage/following';
 import { useGarages } from './garage/garages';
+import * as texts from '../words/stores/garage';
 
 export type { Undone } from './garage/edits';
 export type { Keeping, Refused } from './garage/following';
@@ -26,7 +27,7 @@ export const useGarage = defineStore('garage', () => {
     },
     (name) => {
       const doc = shown.doc.value;
-      if (doc) edits.edit(`rename to ${name}`, [], { ...doc.garage, name });
+      if (doc) edits.edit(texts.renameTo(name), [], { ...doc.garage, name });
     },
   );
   const { doc, version, book, bike, trip, fasteners, places } = shown;

@@ -20,6 +20,7 @@ import { today } from '../ui/day';
 import { useAnswer } from './answer';
 import { useGarage } from './garage';
 import { checked, endingOf, factOf, rehearsalOf, type Ending, type Said } from './proveEdits';
+import * as texts from '../words/stores/proof';
 
 /** Where this browser notes that a drill's clock still ran, so that one torn off is taken up where it was. */
 const BEAT = 'necessaire-drill-beat';
@@ -45,7 +46,7 @@ export const useProof = defineStore('proof', () => {
     const doc = garage.doc;
     const rides = made.value?.riders ?? new Set([ME]);
     return [
-      { title: doc?.garage.rider.name || 'You', value: ME as string },
+      { title: doc?.garage.rider.name || texts.you, value: ME as string },
       ...(doc?.companions ?? [])
         .filter((c) => rides.has(c.id))
         .map((c) => ({ title: c.person.name, value: c.id as string })),
@@ -142,7 +143,7 @@ export const useProof = defineStore('proof', () => {
   }
   function take(end: Ending): boolean {
     const d = drill.value;
-    return d !== null && (end.rows.length === 0 || garage.edit(`what the drill showed: ${d.way}`, end.rows));
+    return d !== null && (end.rows.length === 0 || garage.edit(texts.whatTheDrillShowed(d.way), end.rows));
   }
   /** Says of a check what came of it. */
   function check(k: CheckDue, result: CheckDone['result'], note: string): boolean {

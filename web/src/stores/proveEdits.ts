@@ -30,6 +30,7 @@ import {
   type Watch,
 } from '@necessaire/core';
 import type { RowChange } from './changes';
+import * as texts from '../words/stores/proveEdits';
 
 /** What somebody says who is stuck, with what it takes to make a fact of it. */
 export type Said =
@@ -74,8 +75,8 @@ export function factOf(
     case 'missing': {
       const row = missing(said, { id: given.nextId(), on: given.today, drill: r.trouble.name });
       return {
-        label: `${said.name} is missing`,
-        says: `${said.name} is missing from your kits until it is found or replaced.`,
+        label: texts.isMissing(said.name),
+        says: texts.isMissingFromYourKits(said.name),
         rows: [change('loans', null, row)],
       };
     }
@@ -83,8 +84,8 @@ export function factOf(
       const f = doc.fasteners.find((x) => x.id === said.fastenerId);
       if (!f) return NOTHING;
       return {
-        label: `${said.tool} does not fit ${f.name}`,
-        says: `The size of ${f.name} is assumed again: measure it in Walk.`,
+        label: texts.doesNotFit(said.tool, f.name),
+        says: texts.theSizeOfIsAssumed(f.name),
         rows: [change('fasteners', f, doesNotFit(f, said.tool, shown))],
       };
     }
@@ -92,8 +93,8 @@ export function factOf(
       const p = doc.pieces.find((x) => x.id === said.pieceId);
       if (!p) return NOTHING;
       return {
-        label: `${p.name} is broken`,
-        says: `${p.name} counts as broken: kits are made without it.`,
+        label: texts.isBroken(p.name),
+        says: texts.countsAsBrokenKitsAre(p.name),
         rows: [change('pieces', p, tooWeak(p))],
       };
     }
@@ -101,8 +102,8 @@ export function factOf(
       const f = doc.fasteners.find((x) => x.id === said.fastenerId);
       if (!f) return NOTHING;
       return {
-        label: `what is free at ${f.name}`,
-        says: `${f.name} is looked at anew with what is free there.`,
+        label: texts.whatIsFreeAt(f.name),
+        says: texts.isLookedAtAnewWith(f.name),
         rows: [change('fasteners', f, cannotReach(f, said.end, said.seen))],
       };
     }
@@ -110,21 +111,21 @@ export function factOf(
       const before = doc.pins.find((p) => p.bikeId === drill.bikeId && p.item === said.item) ?? null;
       const row = liesIn(said.item, said.placeId, { id: before?.id ?? given.nextId(), bikeId: drill.bikeId });
       const place = doc.places.find((p) => p.id === said.placeId)?.name ?? '';
-      return { label: 'where it lies', says: `It lies in ${place} from now on.`, rows: [change('pins', before, row)] };
+      return { label: texts.whereItLies, says: texts.itLiesInFromNow(place), rows: [change('pins', before, row)] };
     }
     case 'do not know how': {
       const { subject } = r.trouble;
-      const says = `Skill in ${subject} is set lower: kits count on it no more.`;
+      const says = texts.skillInIsSetLower(subject);
       if (drill.who === ME) {
         const rider = cannotDo(doc.garage.rider, subject, r.way.skill);
         return rider === doc.garage.rider
           ? NOTHING
-          : { label: `skill in ${subject}`, says, rows: [], garage: { ...doc.garage, rider } };
+          : { label: texts.skillIn(subject), says, rows: [], garage: { ...doc.garage, rider } };
       }
       const c = doc.companions.find((x) => x.id === drill.who);
       const person = c && cannotDo(c.person, subject, r.way.skill);
       return c && person && person !== c.person
-        ? { label: `skill in ${subject}`, says, rows: [change('companions', c, { ...c, person })] }
+        ? { label: texts.skillIn(subject), says, rows: [change('companions', c, { ...c, person })] }
         : NOTHING;
     }
   }

@@ -19,6 +19,7 @@ import {
 } from '@necessaire/core';
 import type { RowChange } from './changes';
 import { change, endingOf, takeOff, type Ending } from './proveEdits';
+import * as texts from '../words/stores/roadEdits';
 
 /** When and where something is written down, and by whom. */
 export interface Moment {
@@ -80,7 +81,7 @@ export function lentRows(doc: GarageDocument, thing: Thing, to: string, m: Momen
 /** A fall: into the day’s log, and the bike onto the watch list. */
 export function fallRows(c: Case, m: Moment): RowChange[] {
   const watch = watchAfterFall(c.bike, { id: m.nextId(), since: m.today });
-  return [row(c, m, { what: 'fall', name: 'Fall' }), change('watches', null, watch)];
+  return [row(c, m, { what: 'fall', name: texts.fall }), change('watches', null, watch)];
 }
 
 /**

@@ -1,15 +1,13 @@
 import { Rejected, Unreached, type Ports, type Reply, type Request } from '@necessaire/core';
 import { api, ApiError } from '../api/client';
 import { outboxStore } from './outboxStore';
+import * as texts from '../words/sync/ports';
 
 async function exchange(garage: string, request: Request): Promise<Reply> {
   try {
     return await api.exchange(garage, request);
   } catch (error) {
-    if (!(error instanceof ApiError))
-      throw new Unreached(
-        'The server did not answer as it should. Your changes are stored here and will be sent again.',
-      );
+    if (!(error instanceof ApiError)) throw new Unreached(texts.theServerDidNotAnswer);
     // What did not arrive, or met a server that cannot write now, goes out again as it is.
     const later = error.status < 400 || error.status >= 500 || error.status === 429 || error.status === 408;
     if (later) throw new Unreached(error.message);

@@ -96,7 +96,9 @@ function write() {
             ><strong class="good">{{ texts.newChanged(preview.added, preview.changed) }}</strong>
             {{ texts.noCellIsAtFault }}</template
           >
-          <span v-if="preview.unread.length > 0" class="soft"> {{ texts.notRead(preview.unread.join(', ')) }}</span>
+          <span v-if="preview.unread.length > 0" class="soft">
+            {{ ' ' }}{{ texts.notRead(preview.unread.join(', ')) }}</span
+          >
         </p>
         <div class="table" tabindex="0" role="region" :aria-label="texts.preview">
           <v-table>

@@ -1,4 +1,5 @@
 import { figure, printShape, unitOf, type Access, type Fastener, type Trait, type UnitSystem } from '@necessaire/core';
+import * as texts from '../words/ui/words';
 
 /** Colour of a fastener's evidence; the glyph's shape carries the form, so colour is never alone. */
 export const toneOf = (f: Pick<Fastener, 'evidence'>): 'proven' | 'measured' | 'assumed' =>
@@ -20,11 +21,11 @@ export function accessWords(a: Access, units: UnitSystem): string[] {
 /** The second line of a fastener's row. */
 export const subWords = (f: Fastener, units: UnitSystem): string =>
   [
-    f.far ? `far end ${printShape(f.far)}` : '',
+    f.far ? texts.farEnd(printShape(f.far)) : '',
     ...accessWords(f.access, units),
-    ...(f.far ? accessWords(f.farAccess, units).map((w) => `far end ${w}`) : []),
+    ...(f.far ? accessWords(f.farAccess, units).map((w) => texts.farEnd(w)) : []),
     f.shakesLoose ? 'shakes loose' : '',
-    f.getsLost ? 'gets lost' : '',
+    f.getsLost ? texts.getsLost : '',
     f.breaks ? 'breaks' : '',
     f.condition !== 'dirty' && f.condition !== 'clean' ? f.condition : '',
     f.accessory ? 'accessory' : '',
@@ -48,7 +49,7 @@ export const counted = (n: number, one: string, many = `${one}s`): string => `${
 
 /** Traits whose short name needs a word more on screen. */
 export const TRAIT_WORDS: Partial<Record<Trait, string>> = {
-  upright: 'goes upright',
-  wound: 'wound round another',
-  nests: 'lies inside another',
+  upright: texts.goesUpright,
+  wound: texts.woundRoundAnother,
+  nests: texts.liesInsideAnother,
 };

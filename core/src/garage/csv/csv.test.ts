@@ -38,7 +38,7 @@ describe('what a hand or a spreadsheet may put into a cell', () => {
     );
     if (!read.ok) throw new Error(read.message);
     const [line] = read.preview.lines;
-    expect(line!.cells.find((c) => c.column === 'what happened')!.fault).toMatch(/no such trouble "mirror-gone"/);
+    expect(line!.cells.find((c) => c.column === 'what happened')!.fault).toMatch(/no such problem "mirror-gone"/);
     const good = readRides('date,what happened\n2026-05-31,"puncture-tube x2: two\r\nchain"', BIKE, [], ids());
     if (!good.ok) throw new Error(good.message);
     expect(good.preview.rows[0]!.mishaps).toEqual([

@@ -19,7 +19,7 @@ function readMishaps(text: string): { mishaps: Ride['mishaps'] } | { reason: str
     const asked = at(m, 1).trim().toLowerCase();
     const trouble = TROUBLES.find((t) => t.id === asked || t.name.toLowerCase() === asked);
     if (!trouble)
-      return { reason: `no such trouble "${cut(at(m, 1), 40)}": use its name or key, such as puncture-tube` };
+      return { reason: `no such problem "${cut(at(m, 1), 40)}": use its name or key, such as puncture-tube` };
     mishaps.push({
       trouble: trouble.id,
       count: Math.max(1, Math.min(50, Number(m[2] ?? 1))),

@@ -27,7 +27,7 @@ export const LOOKS: readonly Look[] = [
     when: 'each evening',
     where: 'front-wheel',
     how: 'Press both with your thumb, turn them and look for cuts, thorns and nails; measure the pressure cold in the morning.',
-    why: 'A slow leak that is found in the evening is mended at the table.',
+    why: 'A slow leak that is found in the evening is repaired at the table.',
     against: ['puncture-tube', 'puncture-tubeless', 'slow-leak'],
   },
   {

@@ -366,7 +366,7 @@ export function checksOfTrip(c: ProveCase, companions: number): Check[] {
       daysBefore: 2,
       where: 'table',
       how: 'Licence, registration, insurance, recovery number, cards and cash: on you, with copies in a bag. Somebody at home knows the way and when you are back.',
-      why: 'Without them a small trouble ends the trip.',
+      why: 'Without them a small problem ends the trip.',
       ...guarding(c, ['theft', 'injury-serious']),
       guards: 0,
     }),

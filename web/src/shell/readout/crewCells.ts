@@ -6,6 +6,7 @@ import { useView } from '../../stores/view';
 import { massText, percent } from '../../ui/words';
 import { gapsText, groupName } from '../../words/crew';
 import type { Cell } from './cell';
+import * as texts from '../../words/shell/readout/crewCells';
 
 /** The figures of a whole crew; null while nothing of it is known. */
 export function useCrewCells() {
@@ -24,87 +25,86 @@ export function useCrewCells() {
       ...more,
     });
     return [
-      cell('home', 'All get home unaided', (a.home * 100).toFixed(1), '%', {
+      cell('home', texts.allGetHomeUnaided, (a.home * 100).toFixed(1), '%', {
         explain: () =>
           explain.show({
-            title: 'All bikes home by own means',
+            title: texts.allBikesHomeByOwn,
             value: percent(a.home, 1),
-            formula: 'product over the bikes of the chance that the crew mends all that would end the ride',
+            formula: texts.productOverTheBikesOf,
             inputs: a.bikes.map((b) => ({
               name: a.names.find((n) => n.bike?.id === b.bikeId)?.name ?? '',
               value: percent(b.home, 1),
             })),
-            source: 'rates are typical values until your ride log says more',
+            source: texts.ratesAreTypicalValuesUntil,
           }),
       }),
       cell('gaps', 'Gaps', String(a.judged.gaps.length), '', {
         bad: a.judged.gaps.length > 0,
         explain: () =>
           explain.show({
-            title: 'What somebody cannot do when they have to',
+            title: texts.whatSomebodyCannotDoWhen,
             value: String(a.judged.gaps.length),
-            formula:
-              'repairs, heads and spares asked of the whole crew, of each part of a split, and of each alone, that what they carry does not do',
+            formula: texts.repairsHeadsAndSparesAsked,
             inputs: a.groups
               .filter((g) => g.gaps.length > 0)
               .map((g) => ({ name: groupName(g), value: gapsText(a, g.gaps) })),
-            source: 'who carries what, and what each can do',
+            source: texts.whoCarriesWhatAndWhat,
           }),
       }),
-      cell('mass', 'Crew’s kit', kg(a.mass), unitOf(view.units, 'weight'), {
+      cell('mass', texts.crewsKit, kg(a.mass), unitOf(view.units, 'weight'), {
         explain: () =>
           explain.show({
-            title: 'All that the crew carries',
+            title: texts.allThatTheCrewCarries,
             value: massText(view.units, a.mass),
-            formula: 'sum over all who carry of tools and spares',
+            formula: texts.sumOverAllWhoCarry,
             inputs: a.carriers.map((c) => ({
               name: a.names[c.number]!.name,
               value: massText(view.units, c.mass),
             })),
             source: a.proven
-              ? 'proven the least for your rules, within 20 g'
+              ? texts.provenTheLeastForYour
               : a.gap < 0.5
-                ? `within ${percent(a.gap, 1)} of the least for your rules`
-                : 'not proven the least',
+                ? texts.withinOfTheLeastFor(percent(a.gap, 1))
+                : texts.notProvenTheLeast,
           }),
       }),
-      cell('share', 'Greatest share', (a.share * 100).toFixed(0), '%', {
+      cell('share', texts.greatestShare, (a.share * 100).toFixed(0), '%', {
         bad: a.share > 1,
         explain: () =>
           explain.show({
-            title: 'Greatest share of what somebody may carry',
+            title: texts.greatestShareOfWhatSomebody,
             value: percent(a.share, 1),
-            formula: 'the most over all riders of weight carried ÷ weight that they may carry',
+            formula: texts.theMostOverAllRiders,
             inputs: a.carriers
               .filter((c) => a.names[c.number]!.bike)
               .map((c) => ({ name: a.names[c.number]!.name, value: percent(c.share, 1) })),
-            source: 'limits as entered, of the places on the bike, or of the maker’s payload',
+            source: texts.limitsAsEnteredOfThe,
           }),
       }),
-      cell('atStake', 'Hours at risk', (a.left * times).toFixed(1), 'h', {
+      cell('atStake', texts.hoursAtRisk, (a.left * times).toFixed(1), 'h', {
         explain: () =>
           explain.show({
-            title: 'Hours that stay at stake, all bikes',
+            title: texts.hoursThatStayAtRisk,
             value: `${(a.left * times).toFixed(1)} h`,
-            formula: 'sum over bikes and troubles of expected count × hours without − hours saved',
+            formula: texts.sumOverBikesAndTroubles,
             inputs: a.bikes.map((b) => ({
               name: a.names.find((n) => n.bike?.id === b.bikeId)?.name ?? '',
               value: `${(b.left * times).toFixed(2)} h`,
             })),
-            source: times > 1 ? 'hours count for all who wait' : 'hours of the stopped bike alone',
+            source: times > 1 ? texts.hoursCountForAllWho : texts.hoursOfTheStoppedBike,
           }),
       }),
-      cell('alone', 'Each packed alone', alone > 0 ? kg(alone) : '–', unitOf(view.units, 'weight'), {
+      cell('alone', texts.eachPackedAlone, alone > 0 ? kg(alone) : '–', unitOf(view.units, 'weight'), {
         explain: () =>
           explain.show({
-            title: 'What all would carry if each packed alone',
-            value: alone > 0 ? massText(view.units, alone) : 'not known yet',
-            formula: 'sum over riders of the lightest kit that does all for their own bike, out of the same toolboxes',
+            title: texts.whatAllWouldCarryIf,
+            value: alone > 0 ? massText(view.units, alone) : texts.notKnownYet,
+            formula: texts.sumOverRidersOfThe,
             inputs: crew.alone.map((x, i) => ({
               name: a.names[i]?.name ?? '',
               value: x === null ? 'not known' : massText(view.units, x),
             })),
-            source: 'the same troubles, grade and spares, with nobody to share with',
+            source: texts.theSameTroublesGradeAnd,
           }),
       }),
     ];

@@ -5,16 +5,17 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { RIDER_FIGURES, type RiderCell } from './riderFigures';
+import * as texts from '../../words/shell/readout/riderCells';
 
 /** What a figure still wants, in a word under its dash, and the next step. */
 const WANTS: Record<Missing, { short: string; say: string; to: { path: string; label: string } }> = {
   'no fasteners': {
-    short: 'no fastener yet',
-    say: 'Measure a fastener first.',
-    to: { path: '/walk', label: 'Open Walk' },
+    short: texts.noFastenerYet,
+    say: texts.measureAFastenerFirst,
+    to: { path: '/walk', label: texts.openWalk },
   },
-  'no trip': { short: 'no trip yet', say: 'Plan a trip first.', to: { path: '/trip', label: 'Open Trip' } },
-  'no legs': { short: 'no legs yet', say: 'Add legs to the trip first.', to: { path: '/trip', label: 'Open Trip' } },
+  'no trip': { short: texts.noTripYet, say: texts.planATripFirst, to: { path: '/trip', label: texts.openTrip } },
+  'no legs': { short: texts.noLegsYet, say: texts.addLegsToTheTrip, to: { path: '/trip', label: texts.openTrip } },
 };
 
 /** The figures of the open bike and trip, each with what it says when asked. */
@@ -47,7 +48,7 @@ export function useRiderCells() {
         bad: false,
         wants: short,
         explain: () =>
-          explain.show({ title: c.label, value: '–', formula: `Not known yet. ${say}`, inputs: [], source: '', to }),
+          explain.show({ title: c.label, value: '–', formula: texts.notKnownYet(say), inputs: [], source: '', to }),
       };
     }),
   );

@@ -3,6 +3,7 @@ import type { FigureKey, useAnswer } from '../../stores/answer';
 import type { useExplain } from '../../stores/explain';
 import { readyWhy } from '../../words/prove';
 import type { Cell } from './cell';
+import * as texts from '../../words/shell/readout/riderFigures';
 
 /** A figure of one rider's kit. */
 export interface RiderCell extends Cell {
@@ -30,31 +31,31 @@ export interface Told {
 /** Fasteners that the kit reaches. */
 const reached = ({ f, value, rose, difference, explain, fasteners }: Told): RiderCell => ({
   key: 'reached',
-  label: 'Kit reaches',
+  label: texts.kitReaches,
   value: value(String(f?.carried)),
   unit: f ? `/${f.chosen}` : '',
   diff: difference('carried', null),
   good: rose('carried'),
   explain: () =>
     explain.show({
-      title: 'Fasteners that this kit reaches',
+      title: texts.fastenersThatThisKitReaches,
       value: `${f?.carried} of ${f?.chosen}`,
       formula:
         'A fastener is reached when at each end a chain of carried tools goes from the hand to the head: every coupling fits by free play, length ≥ recess, width ≤ what is free, every tool bears the break-loose torque, and arm × allowed force gives it. The two ends share no tool, and one of them turns.',
       inputs: [
-        { name: 'chosen fasteners', value: String(f?.chosen) },
-        { name: 'reached with everything that you own', value: String(f?.reached) },
-        { name: 'left out, with a reason', value: String(fasteners - (f?.chosen ?? 0)) },
+        { name: texts.chosenFasteners, value: String(f?.chosen) },
+        { name: texts.reachedWithEverythingThatYou, value: String(f?.reached) },
+        { name: texts.leftOutWithAReason, value: String(fasteners - (f?.chosen ?? 0)) },
       ],
-      source: 'your tools and your survey; limits of tools are typical values unless you changed them',
-      to: { path: '/match', label: 'See each one in Match' },
+      source: texts.yourToolsAndYourSurvey,
+      to: { path: '/match', label: texts.seeEachOneInMatch },
     }),
 });
 
 /** Fasteners that nothing in the toolbox reaches. */
 const gaps = ({ f, value, rose, difference, explain }: Told): RiderCell => ({
   key: 'gaps',
-  label: 'Gaps',
+  label: texts.gaps,
   value: value(String(f?.gaps)),
   unit: '',
   diff: difference('gaps', null),
@@ -62,37 +63,35 @@ const gaps = ({ f, value, rose, difference, explain }: Told): RiderCell => ({
   bad: (f?.gaps ?? 0) > 0,
   explain: () =>
     explain.show({
-      title: 'Gaps',
+      title: texts.gaps,
       value: String(f?.gaps),
-      formula: 'chosen fasteners − those that anything you own reaches',
+      formula: texts.chosenFastenersThoseThatAnything,
       inputs: [
         { name: 'chosen', value: String(f?.chosen) },
-        { name: 'reached with everything that you own', value: String(f?.reached) },
+        { name: texts.reachedWithEverythingThatYou, value: String(f?.reached) },
       ],
-      source: 'your toolbox and your survey',
-      to: { path: '/match', label: 'See why, and what would cure each' },
+      source: texts.yourToolboxAndYourSurvey,
+      to: { path: '/match', label: texts.seeWhyAndWhatWould },
     }),
 });
 
 /** What the kit weighs. */
 const mass = ({ f, a, u, q, value, kitBy, rose, difference, explain }: Told): RiderCell => ({
   key: 'mass',
-  label: 'Kit',
+  label: texts.kit,
   value: value(q('weight', f?.mass ?? 0)),
   unit: unitOf(u, 'weight'),
   diff: difference('mass', 'mass'),
   good: !rose('mass'),
   explain: () =>
     explain.show({
-      title: 'Mass of the kit',
+      title: texts.massOfTheKit,
       value: kitBy(f?.mass ?? 0),
       formula: {
-        worth:
-          'tools + spares + what was fitted beforehand: the kit in which each further 100 g would save less than the trip asks of them',
-        lightest:
-          'tools + spares + what was fitted beforehand: the lightest that reaches what your tools reach and fixes each likely problem',
-        most: 'tools + spares + what was fitted beforehand: what saves most under your weight limit',
-        kept: 'tools + spares of the saved kit',
+        worth: texts.toolsSparesWhatWasFitted,
+        lightest: texts.toolsSparesWhatWasFittedBeforehand,
+        most: texts.toolsSparesWhatWasFittedBeforehandWhat,
+        kept: texts.toolsSparesOfTheSaved,
       }[a?.kit.as ?? 'worth'],
       inputs: [
         { name: 'tools', value: kitBy(a?.kit.toolMass ?? 0) },
@@ -103,48 +102,48 @@ const mass = ({ f, a, u, q, value, kitBy, rose, difference, explain }: Told): Ri
               {
                 name: 'proof',
                 value: a?.kit.proven
-                  ? 'optimal, proven'
-                  : `within ${((a?.kit.gap ?? 0) * 100).toFixed(1)} % of the best`,
+                  ? texts.optimalProven
+                  : texts.withinOfTheBest(((a?.kit.gap ?? 0) * 100).toFixed(1)),
               },
             ]),
       ],
-      source: 'masses: typical values by size unless you weighed them',
-      to: { path: '/kit', label: 'See each item and why' },
+      source: texts.massesTypicalValuesBySize,
+      to: { path: '/kit', label: texts.seeEachItemAndWhy },
     }),
 });
 
 /** How much room it takes. */
 const bulk = ({ f, u, q, value, rose, difference, explain }: Told): RiderCell => ({
   key: 'bulk',
-  label: 'Bulk',
+  label: texts.bulk,
   value: value(q('volume', f?.bulk ?? 0)),
   unit: unitOf(u, 'volume'),
   diff: difference('bulk', 'volume'),
   good: !rose('bulk'),
   explain: () =>
     explain.show({
-      title: 'Bulk',
+      title: texts.bulk,
       value: `${q('volume', f?.bulk ?? 0)} ${unitOf(u, 'volume')}`,
-      formula: 'Σ length × width × height of every tool and spare ÷ 0.65 fill',
-      inputs: [{ name: 'usable share for odd items', value: '0.65 (typical value)' }],
-      source: 'measures: typical values by size',
-      to: { path: '/stow', label: 'See where it goes' },
+      formula: texts.lengthWidthHeightOfEvery,
+      inputs: [{ name: texts.usableShareForOddItems, value: texts.n065TypicalValue }],
+      source: texts.measuresTypicalValuesBySize,
+      to: { path: '/stow', label: texts.seeWhereItGoes },
     }),
 });
 
 /** How likely it is to get home without being fetched. */
 const home = ({ f, a, q, value, rose, difference, explain }: Told): RiderCell => ({
   key: 'home',
-  label: 'Gets home unaided',
+  label: texts.getsHomeUnaided,
   value: value(q('share', f?.home ?? 0)),
   unit: '%',
   diff: difference('home', 'share'),
   good: rose('home'),
   explain: () =>
     explain.show({
-      title: 'Gets home unaided',
+      title: texts.getsHomeUnaided,
       value: `${q('share', f?.home ?? 0)} %`,
-      formula: 'Π over problems that end the ride of P(N ≤ repairs at ride-out or better), N Poisson with mean Λ',
+      formula: texts.overProblemsThatEndThe,
       inputs: (a?.kit.mends ?? [])
         .filter((m) => m.covered < 0.995)
         .sort((x, y) => x.covered - y.covered)
@@ -153,40 +152,40 @@ const home = ({ f, a, q, value, rose, difference, explain }: Told): RiderCell =>
           name: m.name,
           value: `${(m.covered * 100).toFixed(1)} %`,
         })),
-      source: 'rates per 1000 km: typical values. Exact for stocks that no two troubles share.',
-      to: { path: '/trip', label: 'See each problem' },
+      source: texts.ratesPer1000KmTypical,
+      to: { path: '/trip', label: texts.seeEachProblem },
     }),
 });
 
 /** Hours that problems may still cost. */
 const atStake = ({ f, a, q, value, rose, difference, explain }: Told): RiderCell => ({
   key: 'atStake',
-  label: 'Hours at risk',
+  label: texts.hoursAtRisk,
   value: value(q('hours', f?.atStake ?? 0)),
   unit: 'h',
   diff: difference('atStake', 'hours'),
   good: !rose('atStake'),
   explain: () =>
     explain.show({
-      title: 'Hours at risk with this kit',
+      title: texts.hoursAtRiskWithThis,
       value: `${q('hours', f?.atStake ?? 0)} h`,
-      formula: 'Σ over problems of Λ × the most that any way saves, less what this kit’s ways save',
+      formula: texts.overProblemsOfTheMost,
       inputs: [
         {
-          name: 'at risk without any kit',
+          name: texts.atRiskWithoutAnyKit,
           value: `${q('hours', (a?.kit.atStake ?? 0) + (a?.kit.saved ?? 0))} h`,
         },
-        { name: 'saved by this kit', value: `${q('hours', a?.kit.saved ?? 0)} h` },
+        { name: texts.savedByThisKit, value: `${q('hours', a?.kit.saved ?? 0)} h` },
       ],
-      source: 'rates and hours stranded: typical values and your legs',
-      to: { path: '/trip', label: 'See each problem' },
+      source: texts.ratesAndHoursStrandedTypical,
+      to: { path: '/trip', label: texts.seeEachProblem },
     }),
 });
 
 /** How much of what is carried is proven. */
 const ready = ({ f, q, value, rose, difference, explain }: Told): RiderCell => ({
   key: 'ready',
-  label: 'Ready',
+  label: texts.ready,
   value: value(q('share', f?.ready ?? 0).replace(/\.\d$/, '')),
   unit: '%',
   diff: difference('ready', 'share', 0),

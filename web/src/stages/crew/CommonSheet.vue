@@ -88,7 +88,7 @@ const whose = (s: Swap) => riders.value.find((n) => n.bike?.id === s.fastener.bi
         <li v-for="d in doubles" :key="d.item">
           <strong>{{ d.name }}</strong> <span class="num soft">{{ massText(view.units, d.mass) }}</span>:
           {{ d.by.map((b) => `${answer.names[b.carrier]?.name} (${FOR[b.for[0] ?? 'none']})`).join(', ') }}
-          <strong v-if="d.canGo" class="good"> {{ texts.oneCanGo }}</strong>
+          <strong v-if="d.canGo" class="good"> {{ ' ' }}{{ texts.oneCanGo }}</strong>
         </li>
         <li v-if="doubles.length === 0">{{ texts.nothingIsCarriedTwice }}</li>
       </ul>

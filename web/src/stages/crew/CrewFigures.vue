@@ -97,7 +97,7 @@ function showHome() {
       <v-btn variant="text" class="big num" :aria-label="texts.allBikesHomeByOwn" @click="showHome">
         {{ percent(answer.home, 1) }}
       </v-btn>
-      <span class="soft"> {{ texts.ofSuchRidesAllWith(counted(riders.length, 'bike')) }}</span>
+      <span class="soft"> {{ ' ' }}{{ texts.ofSuchRidesAllWith(counted(riders.length, 'bike')) }}</span>
       <v-table density="compact" class="table">
         <thead>
           <tr>

@@ -139,15 +139,15 @@ useTouchDrops((key, to) => drop(key, Number(to)));
             <strong class="num">{{ massText(view.units, answer.mass) }}</strong>
             {{ texts.for2(counted(answer.names.filter((n) => n.bike).length, 'rider'))
             }}<template v-if="alone !== null && alone > answer.mass">
-              {{ texts.insteadOf }} <strong class="num">{{ massText(view.units, alone) }}</strong>
+              {{ ' ' }}{{ texts.insteadOf }} <strong class="num">{{ massText(view.units, alone) }}</strong>
               {{ texts.ifEachPackedAlone }}</template
             >;
             <strong v-if="gaps > 0" class="gap">{{ counted(gaps, 'gap') }}.</strong>
             <template v-else>{{ texts.everyBikeGetsHomeApart }}</template>
-            <span v-if="answer.proven"> {{ texts.provenTheBest }}</span>
-            <span v-else-if="answer.gap < 0.5"> {{ texts.withinOfTheBest(percent(answer.gap, 1)) }}</span>
-            <span v-else-if="crew.halted"> {{ texts.notProvenTheBestYou }}</span>
-            <span v-else> {{ texts.notProvenTheBestThere }}</span>
+            <span v-if="answer.proven"> {{ ' ' }}{{ texts.provenTheBest }}</span>
+            <span v-else-if="answer.gap < 0.5"> {{ ' ' }}{{ texts.withinOfTheBest(percent(answer.gap, 1)) }}</span>
+            <span v-else-if="crew.halted"> {{ ' ' }}{{ texts.notProvenTheBestYou }}</span>
+            <span v-else> {{ ' ' }}{{ texts.notProvenTheBestThere }}</span>
           </template>
         </p>
         <p v-else-if="crew.failed" class="gap" role="alert">{{ crew.failed }}</p>

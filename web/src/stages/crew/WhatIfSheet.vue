@@ -146,7 +146,9 @@ const fetch = computed(() => {
           >{{ texts.oneMoreOfEach(cureText(cure)) }}
           <span class="num">+{{ massText(view.units, cure.mass) }}</span></template
         ><template v-else>{{ texts.nothingLikeWhatAnybodyOwns }}</template>
-        <span v-if="cure.left.length > 0" class="soft"> {{ texts.stillOpen(gapsText(answer, cure.left)) }}</span>
+        <span v-if="cure.left.length > 0" class="soft">
+          {{ ' ' }}{{ texts.stillOpen(gapsText(answer, cure.left)) }}</span
+        >
       </p>
     </section>
 
@@ -227,7 +229,9 @@ const fetch = computed(() => {
               <p role="status">
                 {{ texts.lightestCure(cure.additions.length > 0 ? cureText(cure) : texts.nothingThatAnybodyOwns) }}
                 <span v-if="cure.additions.length > 0" class="num">+{{ massText(view.units, cure.mass) }}</span>
-                <span v-if="cure.left.length > 0" class="soft"> {{ texts.notCured(gapsText(answer, cure.left)) }}</span>
+                <span v-if="cure.left.length > 0" class="soft">
+                  {{ ' ' }}{{ texts.notCured(gapsText(answer, cure.left)) }}</span
+                >
               </p>
             </template>
           </div>

@@ -38,7 +38,7 @@ const lacking = (id: string) =>
       <p v-if="testOf(p.test).caution && p.seen === null" class="caution">{{ testOf(p.test).caution }}</p>
       <strong>{{ testOf(p.test).step.text }}</strong>
       <small v-for="n in lacking(p.test)" :key="n.by === 'function' ? n.does : ''" class="gap">
-        {{ texts.thisKitHasNothingTo(n.by === 'function' ? n.does : '') }}</small
+        {{ ' ' }}{{ texts.thisKitHasNothingTo(n.by === 'function' ? n.does : '') }}</small
       >
       <p v-if="p.seen === null" class="answers">
         <v-btn variant="tonal" v-for="a in testOf(p.test).answers" :key="a.seen" @click="take(a.seen, a.then)">

@@ -113,7 +113,7 @@ function until(s: Supply): string {
         }}</span>
         <span v-else class="gap">{{ bikes[0] ? whyNot(s, bikes[0], today(), own) : '' }}</span>
         <span v-if="s.mark === 'always' && s.fittedOn === null">
-          {{ texts.alwaysPacked(massText(view.units, garage.book.of(s.kind).mass * s.quantity)) }}</span
+          {{ ' ' }}{{ texts.alwaysPacked(massText(view.units, garage.book.of(s.kind).mass * s.quantity)) }}</span
         >
         <span v-if="until(s)" :class="{ gap: until(s).startsWith('past') }"> · {{ until(s) }}</span>
       </p>

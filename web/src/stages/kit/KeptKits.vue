@@ -118,7 +118,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
     </p>
     <article v-for="k in kits" :key="k.id" class="kept-kit" :class="{ used: used === k.id }">
       <h2>
-        {{ k.name }}<template v-if="k.frozen"> {{ texts.locked }}</template>
+        {{ k.name }}<template v-if="k.frozen"> {{ ' ' }}{{ texts.locked }}</template>
       </h2>
       <p class="facts num">
         {{

@@ -227,7 +227,7 @@ const count = (key: keyof typeof TABS) =>
       <p class="chosen">
         <GradeMark :grade="s.grade" /><span v-if="way">{{ way }}</span>
         <span v-if="s.below" class="gap"
-          ><template v-if="s.parts > 1">{{ texts.ofKindsOfIt(s.partsBelow, s.parts) }} </template
+          ><template v-if="s.parts > 1">{{ texts.ofKindsOfIt(s.partsBelow, s.parts) }}{{ ' ' }} </template
           ><LackWords v-if="s.lacks.length > 0" :lacks="s.lacks.slice(0, 2)" /><template v-else>{{
             texts.notAtTheGradeYou
           }}</template></span
@@ -236,7 +236,7 @@ const count = (key: keyof typeof TABS) =>
       <p v-if="turning(e.trouble.name).length > 0" class="turning">
         {{ texts.fastenersTurnedBy(turning(e.trouble.name).slice(0, 5).join(' · '))
         }}<template v-if="turning(e.trouble.name).length > 5">
-          {{ texts.andMore(turning(e.trouble.name).length - 5) }}</template
+          {{ ' ' }}{{ texts.andMore(turning(e.trouble.name).length - 5) }}</template
         >
       </p>
       <div v-for="p in served(e.trouble.name)" :key="p.piece.id" class="row line3">
@@ -258,7 +258,9 @@ const count = (key: keyof typeof TABS) =>
         </v-btn>
       </div>
     </section>
-    <p class="note">{{ texts.whatDoThe(' ') }}<TermWord term="full" :label="texts.grades" />{{ texts.mean(' ') }}</p>
+    <p class="note">
+      {{ texts.whatDoThe }}{{ ' ' }}<TermWord term="full" :label="texts.grades" />{{ ' ' }}{{ texts.mean }}
+    </p>
     <p v-if="helped.length > troubles.length" class="note">
       <v-btn variant="plain" @click="all = true">
         {{ texts.moreEachUnderHalfA(helped.length - troubles.length) }}
@@ -275,7 +277,7 @@ const count = (key: keyof typeof TABS) =>
         <span class="title"
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         ><span class="sub"
-          ><strong v-if="p.toBuy">{{ texts.toBuy(money(p.piece.price)) }} </strong>{{ reason(p) }}</span
+          ><strong v-if="p.toBuy">{{ texts.toBuy(money(p.piece.price)) }}{{ ' ' }} </strong>{{ reason(p) }}</span
         ><span v-if="p.lighter" class="sub">{{
           texts.aboutDoesTheSameAnd(p.lighter.name, money(p.lighter.price), massText(view.units, p.lighter.saves))
         }}</span>

@@ -242,7 +242,7 @@ function adds(i: number): string {
         <p v-if="kit && nothingYet">{{ texts.nothingToCarryYet }}</p>
         <p v-else-if="kit">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
-          <template v-if="kit.as === 'kept'"> {{ texts.asSaved(kit.keptName) }}</template>
+          <template v-if="kit.as === 'kept'"> {{ ' ' }}{{ texts.asSaved(kit.keptName) }}</template>
           {{ ' '
           }}<template v-if="answers.answer!.unknown.home === null"
             >{{ texts.saves }} <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>{{ texts.getsHomeUnaidedOn }}
@@ -254,14 +254,15 @@ function adds(i: number): string {
           >
           <template v-else>{{ texts.atMostFromProven(percent(kit.gap, 1)) }}</template>
           <template v-if="kit.pieces.length > 0">
-            {{ texts.itsToolsAreWorth }} <span class="num">{{ money(kit.worth) }}</span><template v-if="toBuyPrice > 0"
+            {{ ' ' }}{{ texts.itsToolsAreWorth }} <span class="num">{{ money(kit.worth) }}</span><template
+              v-if="toBuyPrice > 0"
               >, <span class="num">{{ money(toBuyPrice) }}</span> {{ texts.ofItToBuy }}</template
             >.</template
           >
           <strong v-if="!kit.withinWorth" class="gap">
-            {{ texts.noSetOfToolsKeeps(money(garage.doc?.garage.practice.worth ?? 0)) }}</strong
+            {{ ' ' }}{{ texts.noSetOfToolsKeeps(money(garage.doc?.garage.practice.worth ?? 0)) }}</strong
           >
-          <strong v-if="!kit.served" class="gap"> {{ texts.noNumberOfSparesMeets }}</strong>
+          <strong v-if="!kit.served" class="gap"> {{ ' ' }}{{ texts.noNumberOfSparesMeets }}</strong>
         </p>
         <NextStage />
       </div>
@@ -309,10 +310,10 @@ function adds(i: number): string {
                     weightStep(view.units),
                     Number(figure(view.units, 'worth', garage.trip!.kit.knee, 2)),
                   )
-                }}
+                }}{{ ' ' }}
               </template>
               <template v-if="handle !== null && marginal !== null">
-                {{ texts.fromHereMoreWouldSave(weightStep(view.units)) }}
+                {{ ' ' }}{{ texts.fromHereMoreWouldSave(weightStep(view.units)) }}
                 <strong class="num">{{ marginalWords }}</strong>.
               </template>
               <v-btn variant="plain" @click="explainCurve">{{ texts.howThisIsCalculated }}</v-btn>
@@ -396,7 +397,8 @@ function adds(i: number): string {
                     .map((n) => neededWords(n, garage.doc?.bikes ?? [], garage.bike?.id ?? null))
                     .join(', '),
                 )
-              }}<template v-if="chosen.neededBy.length > 12"> {{ texts.andMore(chosen.neededBy.length - 12) }}</template
+              }}<template v-if="chosen.neededBy.length > 12">
+                {{ ' ' }}{{ texts.andMore(chosen.neededBy.length - 12) }}</template
               >.
             </p>
             <ul v-if="chosen.without.length > 0" class="instead">

@@ -158,7 +158,7 @@ function metBy(n: Need, w: Way): NeedMet {
               <span v-for="(n, k) in s.needs" :key="k" class="need" :class="{ lacking: !metBy(n, w).ok }"
                 ><strong>{{ metBy(n, w).ask }}</strong
                 ><template v-if="metBy(n, w).by"> {{ metBy(n, w).by }}</template
-                ><template v-if="!metBy(n, w).ok"> {{ texts.lacking }}</template></span
+                ><template v-if="!metBy(n, w).ok"> {{ ' ' }}{{ texts.lacking }}</template></span
               >
             </li>
           </ol>

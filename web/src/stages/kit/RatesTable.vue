@@ -32,7 +32,7 @@ function set(on: RateCell, rate: number | null) {
   <v-expansion-panels variant="accordion" flat class="rates">
     <v-expansion-panel>
       <v-expansion-panel-title>
-        {{ texts.howOftenItComes
+        {{ ' ' }}{{ texts.howOftenItComes
         }}<span v-if="own.some((r) => r.trouble === trouble.id)" class="mine">{{ texts.withYourOwnFigures }}</span>
       </v-expansion-panel-title>
       <v-expansion-panel-text>

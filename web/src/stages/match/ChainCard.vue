@@ -172,7 +172,7 @@ function buy() {
       <h2>{{ fastener.name }}</h2>
       <span class="soft"
         >{{ printShape(fastener.head)
-        }}<template v-if="fastener.far"> {{ texts.and(printShape(fastener.far)) }}</template
+        }}<template v-if="fastener.far"> {{ ' ' }}{{ texts.and(printShape(fastener.far)) }}</template
         ><template v-for="w in accessWords(fastener.access, view.units)" :key="w"> · {{ w }}</template></span
       >
     </header>
@@ -220,7 +220,7 @@ function buy() {
           <ol class="links">
             <li v-for="(k, j) in s.chain.links" :key="j">
               <span :class="{ gap: bought.has(k.piece.id) }"
-                >{{ k.piece.name }}<template v-if="bought.has(k.piece.id)"> {{ texts.toBuy }}</template></span
+                >{{ k.piece.name }}<template v-if="bought.has(k.piece.id)"> {{ ' ' }}{{ texts.toBuy }}</template></span
               >
               <span class="soft num bears">{{ texts.bears(torque(k.mode.bears)) }}</span>
             </li>

@@ -98,10 +98,10 @@ function enter() {
           ><template v-if="item.at === 'tool' && items.length <= FEW"
             >,
             <span class="num">{{ massText(view.units, item.tool.said.mass ?? item.tool.model.mass) }}</span></template
-          ><span v-else-if="item.at === 'spare'" class="soft"> {{ texts.spares }}</span
+          ><span v-else-if="item.at === 'spare'" class="soft"> {{ ' ' }}{{ texts.spares }}</span
           ><template v-if="i < Math.min(FEW, items.length) - 1">; </template></template
         ><template v-if="items.length > FEW">
-          {{ texts.andMoreTools(items.length - FEW) }}
+          {{ ' ' }}{{ texts.andMoreTools(items.length - FEW) }}
           <span class="num">{{ massText(view.units, toolMass) }}</span></template
         ></span
       >

@@ -259,9 +259,11 @@ const costWords = computed(() => {
         <p class="facts">
           <template v-if="lacksSize(p)">{{ texts.turnsNothingUntilItsSize }}</template>
           <template v-if="p.modes.length > 0">{{ texts.turnsHeldByBears(turns(p), heldBy(p), bears(p)) }}</template>
-          <template v-if="p.functions.length > 0"> {{ texts.does(p.functions.join(', ')) }}</template>
-          <template v-if="p.set"> {{ texts.from(p.set) }}</template>
-          <span class="soft"> {{ texts.figures(sourceWords(p.source), p.weighed ? texts.massFromTheScale : '') }}</span>
+          <template v-if="p.functions.length > 0"> {{ ' ' }}{{ texts.does(p.functions.join(', ')) }}</template>
+          <template v-if="p.set"> {{ ' ' }}{{ texts.from(p.set) }}</template>
+          <span class="soft">
+            {{ ' ' }}{{ texts.figures(sourceWords(p.source), p.weighed ? texts.massFromTheScale : '') }}</span
+          >
         </p>
         <p v-if="costWords" class="facts" role="status">{{ costWords }}</p>
         <p class="span acts">
@@ -281,7 +283,7 @@ const costWords = computed(() => {
           >{{ texts.theKitTakes }} <strong>{{ s.taken.map((p) => p.name).join(', ') }}</strong>.</template
         ><template v-else>{{ texts.theKitTakesNothingOf }}</template>
         <template v-if="s.left.length > 0">
-          {{ texts.leftAtHomeWhichFrees(s.left.map((p) => p.name).join(', ')) }}
+          {{ ' ' }}{{ texts.leftAtHomeWhichFrees(s.left.map((p) => p.name).join(', ')) }}
           <span class="num">{{
             texts.and(
               massText(view.units, s.freedMass),

@@ -1,4 +1,5 @@
 import type { ReadItem, SupplyBook } from '@necessaire/core';
+import * as texts from '../../words/match/items';
 
 /** One thing of a line in a few words: `Socket ⅜ in, 14 ×2`, `Cable ties ×20`. */
 export function itemText(item: ReadItem, book: SupplyBook): string {
@@ -13,11 +14,9 @@ export function itemsText(items: readonly ReadItem[], book: SupplyBook): string 
   const spares = items.filter((i) => i.at === 'spare');
   const [tool] = tools;
   const said = [
-    ...(tools.length === 1 && tool ? [`${itemText(tool, book)} is in the toolbox.`] : []),
-    ...(tools.length > 1 ? [`${tools.length} tools are in the toolbox.`] : []),
-    ...(spares.length > 0
-      ? [`${spares.map((s) => itemText(s, book)).join(', ')} → spares, under Part specs in Kit.`]
-      : []),
+    ...(tools.length === 1 && tool ? [texts.isInTheToolbox(itemText(tool, book))] : []),
+    ...(tools.length > 1 ? [texts.toolsAreInTheToolbox(tools.length)] : []),
+    ...(spares.length > 0 ? [texts.sparesUnderPartSpecsIn(spares.map((s) => itemText(s, book)).join(', '))] : []),
   ];
   return said.join(' ');
 }

@@ -82,7 +82,7 @@ useEventListener('keydown', onKey);
           <p class="how">{{ view.inWords(now.how) }}</p>
           <p class="soft">
             {{ view.inWords(now.why)
-            }}<template v-if="now.guards * 60 >= 1"> {{ texts.itGuards(hoursText(now.guards)) }}</template>
+            }}<template v-if="now.guards * 60 >= 1"> {{ ' ' }}{{ texts.itGuards(hoursText(now.guards)) }}</template>
           </p>
           <BikeDrawing
             v-if="garage.bike && station"

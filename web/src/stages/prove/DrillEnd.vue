@@ -132,14 +132,14 @@ defineExpose({ finish });
       {{ texts.itsClockRanForUnder }}
     </p>
     <p v-else-if="!real" class="line soft">
-      <template v-if="pressed">{{ texts.itTookUnderATenth }} </template>{{ texts.itProvesNothingAndSets }}
+      <template v-if="pressed">{{ texts.itTookUnderATenth }}{{ ' ' }} </template>{{ texts.itProvesNothingAndSets }}
     </p>
     <p v-if="real && ready" class="line">
       {{ texts.ready }} <strong class="num">{{ percent(ready.was) }}</strong> →
       <strong class="num good">{{ percent(ready.now) }}</strong>
       <template v-if="ready.now <= ready.was + 1e-9 && d.stuck.length > 0">{{ texts.youWereStuckSoThe }}</template>.
       <template v-if="atStake !== null && answers.figures && Math.abs(answers.figures.atStake - atStake) >= 0.005">
-        {{ texts.hoursAtRisk }} <span class="num">{{ hoursText(atStake) }}</span> →
+        {{ ' ' }}{{ texts.hoursAtRisk }} <span class="num">{{ hoursText(atStake) }}</span> →
         <span class="num">{{ hoursText(answers.figures.atStake) }}</span>.
       </template>
     </p>

@@ -150,7 +150,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
                 </p>
                 <p v-if="n.heads.length === 0 && step.part !== 'get out'">
                   <strong>{{ n.ask }}</strong><template v-if="n.by">: {{ n.by }}</template
-                  ><span v-if="!n.ok" class="gap"> {{ texts.notInThisKit }}</span>
+                  ><span v-if="!n.ok" class="gap"> {{ ' ' }}{{ texts.notInThisKit }}</span>
                 </p>
                 <LiesList v-if="n.lies.length > 0" :lies="n.lies" />
                 <template v-if="n.need && proof.made">

@@ -98,12 +98,11 @@ function begin() {
         <p class="times">
           {{ texts.planned }} <strong class="num">{{ minutesText(r.planned) }}</strong>.
           <template v-if="times.length > 0 && pace">
-            {{ texts.youTook }} <strong class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</strong>{{
-              texts.nextTimeAbout
-            }}
+            {{ ' ' }}{{ texts.youTook }}
+            <strong class="num">{{ times.map((t) => minutesText(t)).join(', ') }}</strong>{{ texts.nextTimeAbout }}
             <strong class="num">{{ minutesText(r.planned * pace.factor) }}</strong>{{
               texts.fourTimesInFiveBetween(minutesText(r.planned * pace.low), minutesText(r.planned * pace.high))
-            }}
+            }}{{ ' ' }}
           </template>
           <template v-else>{{ texts.aTypicalValueUntilYou }}</template>
         </p>

@@ -97,7 +97,7 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
       <p>
         <strong class="good">{{ name(drill.cause.trouble) }}</strong>: {{ drill.cause.seen }}.
         <template v-if="odds.length > 1">
-          {{ texts.nothingInThisKitTells(counted(odds.length - 1, texts.otherCause)) }}</template
+          {{ ' ' }}{{ texts.nothingInThisKitTells(counted(odds.length - 1, texts.otherCause)) }}</template
         >
       </p>
       <p>

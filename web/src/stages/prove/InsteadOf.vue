@@ -23,7 +23,7 @@ const lend = computed(() => lendersOf(props.need, others.value, props.of.fastene
       >{{ x.name }} ({{ x.mind }}<template v-if="x.lies[0]">; {{ x.lies[0].place }}</template
       >).
     </span>
-    <span v-for="x in lend" :key="x.who">{{ texts.hasIt(x.who, x.name) }} </span>
+    <span v-for="x in lend" :key="x.who">{{ texts.hasIt(x.who, x.name) }}{{ ' ' }} </span>
     <template v-if="instead.length === 0 && lend.length === 0">{{ texts.nothingInThisKitDoes }}</template>
   </span>
 </template>

@@ -55,9 +55,10 @@ const overdue = computed(
           <strong class="num ready">{{ percent(told.ready.share) }}</strong> {{ texts.ofThe }}
           <span class="num">{{ hoursText(told.ready.atStake) }}</span> {{ texts.atRiskAreSavedBy }}
           <template v-if="best && bestId">
-            {{ texts.theQuickestWayUp }}
+            {{ ' ' }}{{ texts.theQuickestWayUp }}
             <v-btn variant="plain" @click="chosen = bestId">{{ best.name }}</v-btn>,
-            <strong class="num good">+{{ percent(best.share) }}</strong> {{ texts.in2(minutesText(best.minutes)) }}
+            <strong class="num good">+{{ percent(best.share) }}</strong> {{ texts.in2(minutesText(best.minutes))
+            }}{{ ' ' }}
           </template>
         </p>
         <p v-else-if="told">{{ texts.addLegsToTheTrip }}</p>

@@ -35,7 +35,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
       <h2 class="big" aria-live="polite">{{ now.next.step.text }}</h2>
       <p class="soft">
         {{ minutesText(testMinutes(now.next))
-        }}<template v-if="now.minutes !== null"> {{ texts.aboutToKnowIt(minutesText(now.minutes)) }}</template>
+        }}<template v-if="now.minutes !== null"> {{ ' ' }}{{ texts.aboutToKnowIt(minutesText(now.minutes)) }}</template>
       </p>
       <div class="answers">
         <v-btn v-for="(a, i) in now.next.answers" :key="a.seen" variant="tonal" class="press" @click="take(i)">{{

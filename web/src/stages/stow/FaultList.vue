@@ -41,9 +41,11 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
       <div>
         <p>
           <v-btn variant="text" v-if="f.key" class="name" @click="emit('pick', f.key)">{{ f.title }}</v-btn>
-          <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'"> {{ texts.hasNoPlace }}</template>
+          <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'">
+            {{ ' ' }}{{ texts.hasNoPlace }}</template
+          >
           <template v-else
-            ><template v-if="f.key && f.placeId"> {{ texts.in2(placeName(f.placeId).toLowerCase()) }}</template
+            ><template v-if="f.key && f.placeId"> {{ ' ' }}{{ texts.in2(placeName(f.placeId).toLowerCase()) }}</template
             >: {{ view.inWords(f.message) }}.</template
           >
         </p>

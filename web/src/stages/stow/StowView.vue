@@ -365,7 +365,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           <svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true">
             <circle class="disc" r="6" />
             <path class="quarter" d="M0 0V-6A6 6 0 0 1 6 0ZM0 0V6A6 6 0 0 1-6 0Z" /></svg
-          >{{ texts.middleOfTheWeight(' ') }}</span
+          >{{ ' ' }}{{ texts.middleOfTheWeight }}</span
         >
       </p>
       <v-tabs v-model="mode" class="modes" :aria-label="texts.whatToLookAt">

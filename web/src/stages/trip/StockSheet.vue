@@ -73,7 +73,7 @@ function show(s: Stock) {
         ><span class="sub num"
           >{{ texts.inTheKitExpected(inKit(s.kind), s.expected.toFixed(2), massText(view.units, s.mass))
           }}<template v-if="groupOf(s.kind)">
-            {{ texts.apartPooled(groupOf(s.kind)!.alone, groupOf(s.kind)!.together) }}</template
+            {{ ' ' }}{{ texts.apartPooled(groupOf(s.kind)!.alone, groupOf(s.kind)!.together) }}</template
           ></span
         ></span
       >

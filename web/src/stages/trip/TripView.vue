@@ -53,7 +53,7 @@ const worst = computed(() => {
           <template v-if="worst"
             >{{ texts.worst }} <strong>{{ worst.leg.name }}</strong>,
             <strong class="num">{{ worst.hours.toFixed(1) }} h</strong>{{ ' '
-            }}<TermWord term="stranded" :label="texts.stranded" />{{ texts.withoutARepair(' ') }}</template
+            }}<TermWord term="stranded" :label="texts.stranded" />{{ ' ' }}{{ texts.withoutARepair }}</template
           >
         </p>
         <NextStage />

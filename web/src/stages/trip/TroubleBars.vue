@@ -64,7 +64,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   explain.show({
     title: t.name,
     value: texts.hereAtStake(percent(e.odds, 1), minutes(e.atStake)),
-    formula: say`${e.formula}. P(at least one) = 1 − e^−Λ. At stake = Λ × the most that any known way saves.`,
+    formula: say`${e.formula}. P(at least one) = 1 − e^−Λ. At risk = Λ × the most that any known way saves.`,
     inputs: [
       {
         name: t.stops ? texts.hoursStrandedOverWhereIt : texts.hoursLostWithoutARepair,

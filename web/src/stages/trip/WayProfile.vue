@@ -176,7 +176,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
           />
           <path class="help" :d="helpLine" />
           <text class="axis" x="0" y="-5">
-            {{ texts.toByTheGround(unitOf(view.units, 'distance'), kind ?? 'help') }}
+            {{ texts.toByTheGround(unitOf(view.units, 'distance'), kind ?? 'help') }}{{ ' ' }}
           </text>
           <text
             v-for="t in x.ticks(size.width < 520 ? 4 : 8)"
@@ -205,7 +205,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
           <span class="soft">({{ read.help[k]?.name }})</span>{{ k === kinds.at(-1) ? '.' : ', ' }}</span
         >
         <template v-if="hours">
-          {{ texts.strandedHere }} <strong class="num">{{ hours.total.toFixed(1) }} h</strong>{{ ' ' }}
+          {{ ' ' }}{{ texts.strandedHere }} <strong class="num">{{ hours.total.toFixed(1) }} h</strong>{{ ' ' }}
           <span class="soft">= {{ view.inWords(hours.formula) }}.</span></template
         >
       </p>

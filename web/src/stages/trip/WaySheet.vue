@@ -130,9 +130,8 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         <span class="num">{{ km(routeKm(route)) }}</span>
       </div>
       <p class="note">
-        <template v-if="route.climb !== null">{{ texts.mOfClimb(Math.round(route.climb)) }} </template><template v-else
-          >{{ texts.noHeightsInTheFile }}
-        </template>
+        <template v-if="route.climb !== null">{{ texts.mOfClimb(Math.round(route.climb)) }}{{ ' ' }} </template
+        ><template v-else>{{ texts.noHeightsInTheFile }}{{ ' ' }} </template>
         {{ texts.byItsTimes(route.dayEnds.length + 1, route.dayEnds.length === 0 ? 'day' : 'days') }}
       </p>
       <div class="form">

@@ -187,7 +187,8 @@ function up() {
     </form>
     <p v-if="offered" class="undone">
       <span
-        >{{ texts.notSaved }}<template v-if="offered.row"> {{ texts.for2(offered.row.name.toLowerCase()) }}</template
+        >{{ texts.notSaved
+        }}<template v-if="offered.row"> {{ ' ' }}{{ texts.for2(offered.row.name.toLowerCase()) }}</template
         >: <code>{{ offered.text }}</code></span
       >
       <v-btn variant="plain" @click="carryOn">{{ texts.continue2 }}</v-btn>
@@ -199,7 +200,8 @@ function up() {
       >
       <span v-else class="soft"
         ><v-btn variant="plain" v-if="last" class="again" @click="repeat">{{ texts.lastLineAgain }}</v-btn>
-        <template v-if="walking"><code>?</code> {{ texts.assume }} <code>-</code> {{ texts.leaveOutOr }} </template
+        <template v-if="walking"
+          ><code>?</code> {{ texts.assume }} <code>-</code> {{ texts.leaveOutOr }}{{ ' ' }} </template
         >{{ texts.sizeNameThen }} <code v-for="h in ENTRY_LINES.hints(view.units)" :key="h">{{ h }}</code></span
       >
     </div>

@@ -159,7 +159,7 @@ const TRAITS = [
     <fieldset v-for="e in ends" :key="e.key" class="wide">
       <legend>{{ e.title }}</legend>
       <p v-if="e.key === 'access'" class="soft">
-        {{ texts.whatDoThese(' ') }}<TermWord term="access" :label="texts.measures" />{{ texts.mean(' ') }}
+        {{ texts.whatDoThese }}{{ ' ' }}<TermWord term="access" :label="texts.measures" />{{ ' ' }}{{ texts.mean }}
       </p>
       <span class="fields">
         <SelectField

@@ -83,7 +83,8 @@ function remove() {
       <template v-if="fastener.leftOut">{{ texts.excluded(fastener.leftOut) }}</template>
       <template v-else-if="reach?.reached">
         <span class="good label">{{ texts.reached }}</span>
-        {{ texts.by(reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join('; the far end by ')) }}
+        {{ texts.by(reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join('; the far end by '))
+        }}{{ ' ' }}
       </template>
       <template v-else-if="reach">
         <span class="gap label">{{ texts.outOfReach }}</span>
@@ -93,7 +94,7 @@ function remove() {
       </template>
       <router-link to="/match">{{ texts.seeTheChain }}</router-link>
       <template v-if="need">
-        {{ texts.breaksLooseAt }}
+        {{ ' ' }}{{ texts.breaksLooseAt }}
         <v-btn variant="plain" class="num" @click="explainTorque">
           {{ figure(view.units, 'torque', need.value) }} {{ unitOf(view.units, 'torque') }}
         </v-btn></template

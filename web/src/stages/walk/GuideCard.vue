@@ -163,8 +163,8 @@ const open = computed(() => props.guide.visits.filter((v) => v.state === 'to do'
       </header>
       <p class="why soft">
         {{ visit.look.why }}<template v-if="row.thread"> · {{ row.thread }}</template
-        ><template v-if="isNew"> {{ texts.usually(printShape(row.head)) }}</template
-        ><template v-else> {{ texts.assumed(printShape(row.head)) }}</template
+        ><template v-if="isNew"> {{ ' ' }}{{ texts.usually(printShape(row.head)) }}</template
+        ><template v-else> {{ ' ' }}{{ texts.assumed(printShape(row.head)) }}</template
         ><template v-if="visit.look.tip">. {{ visit.look.tip }}</template>
       </p>
       <p class="say">{{ texts.pressTheSizeThatFits }}</p>

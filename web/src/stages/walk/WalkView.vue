@@ -198,9 +198,8 @@ function takeTable(rows: Fastener[]) {
         <p v-if="counted.length > 0">
           <span class="num">{{ counted.length - assumed }}</span> {{ texts.of2 }}
           <span class="num">{{ counted.length }}</span>{{ ' ' }}<TermWord term="evidence" :label="texts.measured" />{{
-            texts.orBetter(' ')
-          }}
-          <span class="num">{{ assumed }}</span> {{ texts.stillAssumed }}
+            ' '
+          }}{{ texts.orBetter }} <span class="num">{{ assumed }}</span> {{ texts.stillAssumed }}
           <template v-if="guide.next"
             >{{ texts.next }}
             <v-btn variant="plain" @click="station = guide.next.look.station">

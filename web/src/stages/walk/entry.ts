@@ -21,6 +21,7 @@ import {
   type Step,
   type Visit,
 } from '@necessaire/core';
+import * as texts from '../../words/walk/entry';
 
 /** What a word beside a size may stand for, the likelier first. */
 export const ENTRY_TERMS: readonly string[] = ['name', 'form:key', 'form:lobe', 'form:ph', 'form:slot', 'form:hex12'];
@@ -68,7 +69,7 @@ function checked(entered: Extract<Entered, { kind: 'row' }>): Entered {
   const parsed = fastenerSchema.safeParse(entered.row);
   if (parsed.success) return { ...entered, row: parsed.data };
   const [first] = faultsOf(parsed.error);
-  return { kind: 'nothing', message: first ? `${first.path}: ${first.message}` : 'This line makes no fastener' };
+  return { kind: 'nothing', message: first ? `${first.path}: ${first.message}` : texts.thisLineMakesNoFastener };
 }
 
 /** Evidence of a row whose far end was not spoken of: that end is what is usual there, and the row is no surer than it. */
@@ -89,28 +90,28 @@ export function enteredAs(text: string, reading: EntryReading, c: Entering): Ent
  */
 function meant(text: string, reading: EntryReading, c: Entering): Entered {
   const line = text.trim();
-  if (line === '') return { kind: 'nothing', message: 'Write a size first: 10, 1/2in, i5, t30' };
+  if (line === '') return { kind: 'nothing', message: texts.writeASizeFirst10 };
   const next = c.editing ? null : asked(c);
   if (READING.test(line)) {
     const read = readLine(line, 'calliper');
     const row = c.editing ? { row: c.editing, isNew: false } : next;
     if (read && row)
-      return { kind: 'reading', ...row, value: read.value, says: `reading for ${row.row.name.toLowerCase()}` };
+      return { kind: 'reading', ...row, value: read.value, says: texts.readingFor(row.row.name.toLowerCase()) };
   }
   if (next && ASSUME.test(line)) {
-    const row = climb(next.row, step(c, 'assumed', 'usual on such a bike'));
-    return { kind: 'row', row, label: `assume ${row.name}`, says: `${row.name} stands as assumed` };
+    const row = climb(next.row, step(c, 'assumed', texts.usualOnSuchABike));
+    return { kind: 'row', row, label: texts.assume(row.name), says: texts.standsAsAssumed(row.name) };
   }
   const leave = LEAVE.exec(line);
   if (next && leave) {
     const leftOut = cut((leave[1] ?? '').trim(), 300) || 'not on this bike';
     const row = { ...next.row, leftOut };
-    return { kind: 'row', row, label: `leave out ${row.name}`, says: `${row.name} left out: ${leftOut}` };
+    return { kind: 'row', row, label: texts.leaveOut(row.name), says: texts.leftOut(row.name, leftOut) };
   }
   if (!isComplete(reading) || !reading.draft.head)
     return {
       kind: 'nothing',
-      message: reading.faults[0]?.message ?? reading.asks[0]?.question ?? 'Write a size first: 10, 1/2in, i5, t30',
+      message: reading.faults[0]?.message ?? reading.asks[0]?.question ?? texts.writeASizeFirst10,
     };
   const { draft } = reading;
   const head = reading.draft.head;
@@ -123,26 +124,33 @@ function meant(text: string, reading: EntryReading, c: Entering): Entered {
       ...kept,
       note: base.note.replace(/\s+/g, ' ').trim() === fresh.note ? base.note : fresh.note,
     };
-    const row = plain.evidence === base.evidence ? plain : climb(plain, step(c, plain.evidence, 'typed in the line'));
-    return { kind: 'row', row, label: `change ${row.name}`, says: `${row.name} changed` };
+    const row = plain.evidence === base.evidence ? plain : climb(plain, step(c, plain.evidence, texts.typedInTheLine));
+    return { kind: 'row', row, label: texts.change(row.name), says: texts.changed(row.name) };
   }
-  const how = 'typed in the line';
+  const how = texts.typedInTheLine;
   if (next && draft.name === undefined && (draft.station ?? next.row.station) === next.row.station) {
     const farUnsaid = next.row.far !== null && draft.far === undefined;
     const evidence = asSureAs(draft.evidence ?? 'measured', farUnsaid);
     const row = climb(
       { ...next.row, ...draft, id: next.row.id, bikeId: next.row.bikeId, head },
-      step(c, evidence, farUnsaid ? `${how}; the far end was not looked at` : how),
+      step(c, evidence, farUnsaid ? texts.theFarEndWasNot(how) : how),
     );
     const says = farUnsaid
-      ? `${row.name}: ${printShape(head)}. Its far end, ${printShape(row.far!)}, is still assumed: type "far" and its size`
+      ? texts.itsFarEndIsStill(row.name, printShape(head), printShape(row.far!))
       : `${row.name}: ${printShape(head)}, ${evidence}`;
-    return { kind: 'row', row, label: `${row.name} is sized`, says };
+    return { kind: 'row', row, label: texts.isSized(row.name), says };
   }
-  const typed = newFastener({ station: c.station, name: 'Fastener', ...draft, id: c.nextId, bikeId: c.bike.id, head });
+  const typed = newFastener({
+    station: c.station,
+    name: texts.fastener,
+    ...draft,
+    id: c.nextId,
+    bikeId: c.bike.id,
+    head,
+  });
   const made = answered(typed, c.bike, c.fasteners, reading.stationSaid, reading.roleSaid);
   const row = climb(made, step(c, made.evidence, how));
-  return { kind: 'row', row, label: `add ${row.name}`, says: `${row.name} added at ${STATION_NAMES[row.station]}` };
+  return { kind: 'row', row, label: texts.add(row.name), says: texts.addedAt(row.name, STATION_NAMES[row.station]) };
 }
 
 /** Whether a line would leave its row as it is. */

@@ -20,6 +20,7 @@ import { History } from '../history';
 import type { useView } from '../view';
 import { schemaOf, type Shown } from './document';
 import type { Following } from './following';
+import * as texts from '../../words/stores/garage/edits';
 
 /** What an undo or redo came to: what was undone, or why it was not. */
 export type Undone = { label: string; why: string | null } | null;
@@ -52,7 +53,7 @@ export function useEdits(shown: Shown, following: Following, view: ReturnType<ty
         const read = schemaOf(table).safeParse(after);
         if (read.success) clean = read.data as Body;
         else if (!fault) {
-          fault = faultsOf(read.error)[0] ?? { code: 'invalid', path: '', message: 'it is not complete' };
+          fault = faultsOf(read.error)[0] ?? { code: 'invalid', path: '', message: texts.itIsNotComplete };
           culprit = after;
         }
       }
@@ -122,7 +123,7 @@ export function useEdits(shown: Shown, following: Following, view: ReturnType<ty
     const { label } = turned.done;
     if (turned.is === 'blocked') {
       const what = nameOf(shown.bodyNow(turned.by) ?? ('row' in turned.by ? turned.by.row : null));
-      return { label, why: `${what} was changed in another window since` };
+      return { label, why: texts.wasChangedInAnotherWindow(what) };
     }
     const rows = turned.rows.map(({ change, before, after }) => ({
       table: change.table,

@@ -4,6 +4,7 @@ import { api, ApiError, type GarageRecord, type OpenGarage } from '../../api/cli
 import { keepGarage, keepList, keptGarage, keptList } from '../../sync/garageStore';
 import type { useView } from '../view';
 import type { Following } from './following';
+import * as texts from '../../words/stores/garage/garages';
 
 /** A server that has not answered by then is far away: what is kept here is shown meanwhile, ms. */
 const FAR = 1200;
@@ -14,7 +15,7 @@ async function soon<T>(work: Promise<T>, impatient: boolean): Promise<T> {
   if (!impatient) return work;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const late = new Promise<never>((_, refuse) => {
-    timer = setTimeout(() => refuse(new ApiError(0, 'far', 'The server is far away.', '')), FAR);
+    timer = setTimeout(() => refuse(new ApiError(0, 'far', texts.theServerIsFarAway, '')), FAR);
   });
   try {
     return await Promise.race([work, late]);
@@ -71,7 +72,7 @@ export function useGarages(
     const live = await known();
     const wanted = live.find((g) => g.id === (id ?? view.garageId)) ?? live[0];
     if (!wanted) {
-      await create('My garage');
+      await create(texts.myGarage);
       return;
     }
     const opened = await fetched(wanted.id);

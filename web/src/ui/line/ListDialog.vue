@@ -134,7 +134,7 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
         {{ rows.length }} {{ rows.length === 1 ? 'line' : texts.lines }}.
         <template v-if="asked > 0">{{ texts.toAnswer(asked) }}</template>{{ ' ' }}
         <template v-if="refused > 0"> {{ texts.notUnderstood(refused) }}</template>
-        <template v-if="asked + refused > 0"> {{ texts.theyStayHereUntilThey }}</template>
+        <template v-if="asked + refused > 0"> {{ ' ' }}{{ texts.theyStayHereUntilThey }}</template>
       </p>
       <p class="acts">
         <v-btn v-if="rows.length > 0" :disabled="count === 0" @click="take">{{

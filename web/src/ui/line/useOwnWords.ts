@@ -2,6 +2,7 @@ import { computed } from 'vue';
 import { MOST_OWN_WORDS, termWords, wordsOf, type OwnWord } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
+import * as texts from '../../words/ui/line/useOwnWords';
 
 const NONE: readonly OwnWord[] = [];
 
@@ -25,7 +26,7 @@ export function useOwnWords() {
       return;
     }
     if (write([...others, { said: word, means }], `remember “${word}”`))
-      notice.say(`“${word}” means ${termWords(means)} from now on. Change it in the garage menu, My words.`);
+      notice.say(texts.meansFromNowOnChange(word, termWords(means)));
   }
   const forget = (word: OwnWord) =>
     write(

@@ -7,7 +7,7 @@ export const ofSuchRidesAllWith = (riders: Part) => said`of such rides, all ${ri
 export const bike = 'Bike';
 export const home = 'home';
 export const hoursSaved = 'hours saved';
-export const atStake = 'at stake';
+export const atStake = 'at risk';
 export const fullTank = 'full tank';
 export const all = 'All';
 export const hoursCountForAllWho = (riders: Part) => said`Hours count for all ${riders} who wait.`;
@@ -46,6 +46,6 @@ export const ruleBroken = 'rule broken';
 export const rulesBroken = 'rules broken';
 export const allBikesHomeByOwnMeans = 'All bikes home by own means';
 export const productOverAllBikesAnd =
-  'product over all bikes and all troubles that end a ride of P(as many as the crew can mend at ride-out or better)';
+  'product over all bikes and all problems that end a ride of P(as many as the crew can repair at ride-out or better)';
 export const ratesAreTypicalValuesUntil =
   'rates are typical values until your ride log says more; spares are pooled over the bikes that they fit';

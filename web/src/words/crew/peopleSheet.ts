@@ -15,7 +15,7 @@ export const kindOfSpare = 'kind of spare';
 export const kindsOfSpare = 'kinds of spare';
 export const itStaysTheirsNothingGoes = (name: Part, fasteners: Part, pieces: Part, kindsOfSpare: Part) =>
   said`: ${name}; ${fasteners}, ${pieces}, ${kindsOfSpare}. It stays theirs: nothing goes into your toolbox.`;
-export const tooManyToKeepLeft = (k: Part) => said`Too many to keep: ${k} left away.`;
+export const tooManyToKeepLeft = (it: Part) => said`Too many to keep: ${it} left out.`;
 export const add = (name: Part) => said`Add ${name}`;
 export const name = 'Name';
 export const rides = 'Rides';
@@ -29,7 +29,7 @@ export const trainedInFirstAid = 'Trained in first aid';
 export const skillBySubject = 'Skill by subject';
 export const asInGeneral = 'as in general';
 export const notKnownCountedAsMm = (role: Part, size: Part) => said`${role}: not known, counted as ${size} mm`;
-export const mm = (s: Part) => said`${s} mm`;
+export const mm = (it: Part) => said`${it} mm`;
 export const known = (fasteners: Part, pieces: Part, file: Part) => said`${fasteners}, ${pieces} known, ${file}`;
 export const replaceByTheirFile = 'Replace by their file …';
 export const notOnThisRide = 'Not on this ride';

@@ -2,13 +2,13 @@ import { said, type Part } from '../said';
 
 /** What RulesSheet says. */
 export const eachHasAlone = 'Each has alone';
-export const whatEverybodyCanMendOn = 'What everybody can mend on their own bike with what they carry themselves.';
+export const whatEverybodyCanMendOn = 'What everybody can repair on their own bike with what they carry themselves.';
 export const changeWhatEachHasAlone = 'change what each has alone';
 export const splits = 'Splits';
 export const eachPartMustGetHome = 'Each part must get home by itself: its likely repairs, to the next workshop.';
 export const nameOfTheSplit = 'Name of the split';
-export const onWhichLegsNoneOn = 'On which legs (none: on any)';
-export const part = (i: Part) => said`Part ${i}`;
+export const onWhichLegsNoneOn = 'On which legs (none chosen: on any)';
+export const part = (it: Part) => said`Part ${it}`;
 export const alone = 'Alone';
 export const notThere = 'Not there';
 export const delete2 = (name: Part) => said`Delete ${name}`;
@@ -16,13 +16,13 @@ export const addASplit = 'Add a split';
 export const carsAndBagsOnThe = 'Cars and bags on the way';
 export const name = 'Name';
 export const whatItIs = 'What it is';
-export const isThereOnNoneOn = 'Is there on (none: on all legs)';
+export const isThereOnNoneOn = 'Is there on these legs (none chosen: on all)';
 export const carriesAtMost = 'Carries at most';
 export const addACarVanOr = 'Add a car, van or bag';
 export const sharingOut = 'Sharing out';
 export const oneStoppedBikeHoldsUp = 'One stopped bike holds up everybody';
 export const changeWhoWaits = 'change who waits';
-export const hoursAtStakeCountFor = 'Hours at stake count for all who wait.';
+export const hoursAtStakeCountFor = 'Hours at risk count for all who wait.';
 export const strangersBikesOnTheWay = 'Strangers’ bikes on the way are helped too';
 export const asOneRiderMoreOf =
   'As one rider more, of whose bike nobody knows anything: its usual heads are turned too.';
@@ -37,6 +37,6 @@ export const addACar = 'add a car';
 export const theCar = 'The car';
 export const changeWhoseBikesAreHelped = 'change whose bikes are helped';
 export const moreGaps = (gaps: Part) => said`, ${gaps} more gaps`;
-export const greatestSharePoints = (mass: Part, c: Part, math: Part, gaps: Part) =>
-  said`${mass}, greatest share ${c}${math} points${gaps}`;
+export const greatestSharePoints = (mass: Part, it: Part, number: Part, gaps: Part) =>
+  said`${mass}, greatest share ${it}${number} points${gaps}`;
 export const aNewPart = 'A new part';

@@ -7,14 +7,15 @@ export const against = ', against';
 export const untilHelpHasCome = 'until help has come.';
 export const whatWouldCloseIt = 'What would close it?';
 export const oneMoreOfEach = (cure: Part) => said`One more of each: ${cure}.`;
-export const nothingLikeWhatAnybodyOwns = 'Nothing like what anybody owns would: Match says what to buy for a head.';
+export const nothingLikeWhatAnybodyOwns =
+  'Nothing like what anybody owns would close it. Match says what to buy for a fastener.';
 export const stillOpen = (left: Part) => said`Still open: ${left}.`;
 export const whenTheCrewSplits = 'When the crew splits';
 export const home = (home: Part) => said`home ${home}`;
-export const notMended = (gapsText: Part) => said`Not mended: ${gapsText}.`;
+export const notMended = (gaps: Part) => said`Not mended: ${gaps}.`;
 export const homeByOwnMeansOn = 'Home by own means on';
 export const ofTrips = 'of trips;';
-export const stayAtStake = 'stay at stake.';
+export const stayAtStake = 'stay at risk.';
 export const eachAloneForAnHour = 'Each alone for an hour';
 export const hasAllThatWasAsked = 'has all that was asked';
 export const somebodyTurnsBack = 'Somebody turns back';

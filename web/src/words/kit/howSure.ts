@@ -9,9 +9,9 @@ export const choosingTheKitWithOther = 'Choosing the kit with other rates …';
 export const thatCouldNotBeWorked = 'That could not be worked out. Press “Check it” again.';
 export const of2 = 'of';
 export const thingsStayWhateverTheRates = 'things stay whatever the rates are within their range.';
-export const with2 = (l: Part) => said`With ${l}:`;
+export const with2 = (it: Part) => said`With ${it}:`;
 export const notProven = ' (not proven)';
-export const savesH = (l: Part, proven: Part) => said`, saves ${l} h${proven}`;
+export const savesH = (it: Part, proven: Part) => said`, saves ${it} h${proven}`;
 export const number = 'Number';
 export const staysYouCanWriteBetter = (name: Part) =>
   said`Stays: ${name}. You can write better rates at each repair, under “Repairs”.`;

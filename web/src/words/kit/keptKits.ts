@@ -9,8 +9,8 @@ export const enterWhatYouCarryNow = 'Enter what you carry now';
 export const noKitsSavedYetA =
   'No kits saved yet. A saved kit keeps the figures of the day it was saved. The list that you carry by habit shows on the curve beside the best.';
 export const locked = '· locked';
-export const hSavedHome = (mass: Part, k: Part, percent: Part, pieces: Part, supplies: Part) =>
-  said`${mass} · ${k} h saved · ${percent} home · ${pieces}, ${supplies}`;
+export const hSavedHome = (mass: Part, it: Part, percent: Part, pieces: Part, supplies: Part) =>
+  said`${mass} · ${it} h saved · ${percent} home · ${pieces}, ${supplies}`;
 export const backToTheCalculatedKit = 'Back to the calculated kit';
 export const packItAsItIs = 'Pack it as it is';
 export const unlock = 'Unlock';
@@ -28,7 +28,7 @@ export const kitOf = (today: Part) => said`Kit of ${today}`;
 export const isSaved = (name: Part, mass: Part) => said`${name} is saved: ${mass}.`;
 export const workAKitOutAgain = 'work a kit out again';
 export const hoursSaved = 'hours saved';
-export const leftAtStake = 'left at stake';
+export const leftAtStake = 'left at risk';
 export const getsHomeUnaided = 'gets home unaided';
 export const fastenersReached = 'fasteners reached';
 export const noTrip = 'no trip';

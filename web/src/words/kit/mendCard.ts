@@ -2,16 +2,16 @@ import { said, type Part } from '../said';
 export { close } from '../verbs';
 
 /** What MendCard says. */
-export const mend = 'Mend';
+export const mend = 'Repair';
 export const stranded = 'stranded';
 export const lost = 'lost';
 export const ofSuchTripsWithoutA = (stops: Part) => said`of such trips; ${stops} without a repair:`;
 export const thisKitSaves = '. This kit saves';
-export const stayAtStake = 'stay at stake.';
+export const stayAtStake = 'stay at risk.';
 export const thisCannotHappenOnThis = 'This cannot happen on this bike.';
 export const untilHelpComes = 'until help comes';
-export const counts = (math: Part) => said`counts ${math} %`;
-export const min = (minutes: Part, skill: Part, w: Part) => said`${minutes} min · ${skill} · ${w}`;
+export const counts = (number: Part) => said`counts ${number} %`;
+export const min = (minutes: Part, skill: Part, it: Part) => said`${minutes} min · ${skill} · ${it}`;
 export const thisKitDoesIt = 'This kit does it.';
 export const notWithThisKit = 'Not with this kit:';
 export const out = 'Out';
@@ -24,9 +24,9 @@ export const minLess = (what: Part, saves: Part, has: Part) => said`${what}, ${s
 export const secondPerson = 'Second person';
 export const needed = 'needed';
 export const helpsMinLess = (second: Part) => said`helps: ${second} min less`;
-export const andMore = (p: Part) => said` and ${p} more`;
-export const alsoFor = (slice: Part, p: Part) => said`also for: ${slice}${p}`;
+export const andMore = (it: Part) => said` and ${it} more`;
+export const alsoFor = (slice: Part, it: Part) => said`also for: ${slice}${it}`;
 export const inTheDarkEachTakes = (nightWork: Part) =>
   said`In the dark each takes a light and ${nightWork} times as long. Rates, minutes and shares are typical values; the maker’s manual comes first.`;
 export const noTripSaysHowOften = 'no trip says how often it comes';
-export const minFor = (p: Part, math: Part, what: Part) => said`${p}${math} min for ${what}`;
+export const minFor = (it: Part, number: Part, what: Part) => said`${it}${number} min for ${what}`;

@@ -28,7 +28,7 @@ export const function2 = '[function]';
 export const ofATool2For = (functions: Part) => said`of a tool, ×2 for two: ${functions}`;
 export const supply2 = '<supply ×2>';
 export const usedUp = (kind: Part) => said`used up: ${kind}`;
-export const noSpareIsCalledChoose = (k: Part) =>
-  said`no spare is called “${k}”: choose one of the list, or add it under Part specs`;
+export const noSpareIsCalledChoose = (it: Part) =>
+  said`no spare is called “${it}”: choose one of the list, or add it under Part specs`;
 export const backIn = 'back in';
 export const aProblemOfYourOwn = 'a problem of your own';

@@ -11,10 +11,10 @@ export const consider = 'consider';
 export const changeWhatIsDoneBefore = 'change what is done before leaving';
 export const kitAsHeavy = 'kit as heavy';
 export const underAMinute = 'under a minute';
-export const minAtStake = (minutes: Part, minutes2: Part) => said`${minutes} min ${minutes2} at stake`;
+export const minAtStake = (minutes: Part, minutes2: Part) => said`${minutes} min ${minutes2} at risk`;
 export const theKitAndItsHours =
-  'the kit and its hours at stake with this done less those without, both solved whole; rates are multiplied by the factors';
+  'the kit and its hours at risk with this done less those without, both solved whole; rates are multiplied by the factors';
 export const gramsOfKit = 'grams of kit';
-export const hoursAtStakeLess = 'hours at stake less';
+export const hoursAtStakeLess = 'hours at risk less';
 export const getsHomeUnaided = 'gets home unaided';
 export const factorsOnRatesGramsAnd = 'factors on rates, grams and minutes: typical values';

@@ -6,6 +6,6 @@ export const withYourOwnFigures = ', with your own figures';
 export const typicalValuesRightToWithin =
   'Typical values, right to within a factor of about three. Write your own where you know better.';
 export const howOften = (on: Part) => said`How often, ${on}`;
-export const typical = (toPrecision: Part) => said`Typical: ${toPrecision}`;
+export const typical = (number: Part) => said`Typical: ${number}`;
 export const eachWaterCrossing = 'each water crossing';
-export const setHowOften = (toLowerCase: Part) => said`set how often: ${toLowerCase}`;
+export const setHowOften = (what: Part) => said`set how often: ${what}`;

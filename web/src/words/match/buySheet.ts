@@ -6,20 +6,20 @@ export const least = 'Least';
 export const quality = 'Quality';
 export const calculating = 'Calculating …';
 export const yourToolsReachEveryFastener =
-  'Your tools reach every fastener and does what the trip asks for: nothing to buy.';
+  'Your tools reach every fastener and do what the trip asks for: nothing to buy.';
 export const gap = 'gap';
 export const gaps = 'gaps';
 export const for2 = (cures: Part, list: Part) => said`For ${cures} ${list}`;
 export const andTo = (does: Part) => said`, and to ${does}`;
 export const used = (used: Part) => said`Used: ${used}`;
 export const toTheToolbox = (left: Part) => said`To the toolbox: ${left}`;
-export const gainsByIt = (bike: Part, toLowerCase: Part) => said`${bike} gains by it: ${toLowerCase}.`;
-export const nothingInTheCatalogueReaches = (toLowerCase: Part) =>
-  said`Nothing in the catalogue reaches ${toLowerCase}: check the access and the torque, or make a tool.`;
+export const gainsByIt = (bike: Part, what: Part) => said`${bike} gains by it: ${what}.`;
+export const nothingInTheCatalogueReaches = (what: Part) =>
+  said`Nothing in the catalogue reaches ${what}: check the access and the torque, or make a tool.`;
 export const provenBest = 'Proven best';
 export const bestFoundNotProvenBest = 'Best found, not proven best';
 export const overTheCataloguesUsualPrices = (proven: Part) =>
-  said`${proven} over the catalogue’s usual prices and masses (planning values).`;
+  said`${proven} over the catalogue’s usual prices and masses (typical values).`;
 export const theToolsInTheBag = 'The tools in the bag are worth';
 export const withTheseAbout = '; with these about';
 export const againstYourLimitOf = ', against your limit of';

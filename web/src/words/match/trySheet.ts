@@ -12,7 +12,7 @@ export const works2 = 'Works';
 export const stopped = 'Stopped…';
 export const whatStoppedIt = (name: Part) => said`${name}: what stopped it`;
 export const whatStoppedIt2 = 'What stopped it';
-export const farEnd = (s: Part) => said`far end: ${s}`;
+export const farEnd = (it: Part) => said`far end: ${it}`;
 export const triedWorks = (name: Part) => said`${name}: tried, works`;
 export const theSetIsSolvedAgain = (name: Part, what: Part) =>
   said`${name}: ${what}. The set is solved again without that.`;

@@ -2,7 +2,7 @@ import { said, type Part } from '../said';
 export { back, print } from '../verbs';
 
 /** What RollPrint says. */
-export const asSvg = (i: Part) => said`${i} as SVG`;
+export const asSvg = (it: Part) => said`${it} as SVG`;
 export const at11 = (name: Part) => said`${name} at 1 : 1`;
 export const sheetsAndOneOfLabels = (sheets: Part) =>
   said`${sheets} sheets and one of labels, A4 lying. Print at 100 %, not fitted to the page, and measure the 100 mm rule on the first before you cut cloth.`;

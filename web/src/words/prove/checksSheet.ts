@@ -5,7 +5,7 @@ export const youLeaveOn = 'You leave on';
 export const withTheDayEachCheck = 'With the day, each check has a date, and the calendar is filled.';
 export const walkRoundBeforeLeaving = (before: Part) => said`Walk round: ${before} before leaving`;
 export const eveningRound = (evening: Part) => said`Evening round: ${evening}`;
-export const last = (k: Part, result: Part, note: Part) => said`Last: ${k}, ${result}${note}`;
+export const last = (it: Part, result: Part, note: Part) => said`Last: ${it}, ${result}${note}`;
 export const somebody = 'somebody';
 export const by = (title: Part) => said`, by ${title}`;
 export const deleteThisCheck = 'Delete this check';

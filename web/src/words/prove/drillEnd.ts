@@ -22,7 +22,7 @@ export const ready = 'Ready:';
 export const youWereStuckSoThe = ': you were stuck, so the kit is not shown to do it';
 export const hoursAtRisk = 'Hours at risk:';
 export const stuck = 'Stuck';
-export const step = (s: Part, toLowerCase: Part) => said`Step ${s}: ${toLowerCase}`;
+export const step = (it: Part, what: Part) => said`Step ${it}: ${what}`;
 export const headIs = 'head is';
 export const headsAre = 'heads are';
 export const proven = (headsAre: Part) => said`${headsAre} proven`;

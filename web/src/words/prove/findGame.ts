@@ -21,5 +21,5 @@ export const lookAgain = 'Look again';
 export const begin = 'Begin';
 export const packAKitInStow = 'Pack a kit in Stow first: what has a place can be asked for.';
 export const inMin = (minutes: Part) => said`in ${minutes} min`;
-export const inDays = (math: Part) => said`in ${math} days`;
+export const inDays = (number: Part) => said`in ${number} days`;
 export const aRoundOfFindIt = 'a round of Find it';

@@ -4,7 +4,7 @@ export { showFewer } from '../verbs';
 /** What ProofPicture says. */
 export const problemsByTheHoursAt = 'Problems by the hours at risk';
 export const show = (rest: Part) => said`Show ${rest}`;
-export const togetherOfTheHoursAt = (percent: Part) => said`, together ${percent} of the hours at stake`;
+export const togetherOfTheHoursAt = (percent: Part) => said`, together ${percent} of the hours at risk`;
 export const onlyPlanned = 'only planned';
 export const lostAnyway = 'lost anyway';
 export const provenInPart = (by: Part) => said`proven: ${by}, in part`;

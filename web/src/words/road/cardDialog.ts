@@ -6,7 +6,7 @@ export const whereAmIWhomTo = 'Where am I, whom to call';
 export const sayThisOnThePhone = 'Say this on the phone';
 export const badlyHurtOrInDanger =
   'Badly hurt, or in danger: call the local emergency number. Necessaire never dials. Stay with whoever is hurt, and keep warm.';
-export const within = (offText: Part) => said`within ${offText}`;
+export const within = (off: Part) => said`within ${off}`;
 export const lookingForThePosition = 'Looking for the position …';
 export const lookAgain = 'Look again';
 export const offTheWayOfThis = 'off the way of this trip';

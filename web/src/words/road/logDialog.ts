@@ -13,7 +13,7 @@ export const whatBecameOfIt = 'What became of it';
 export const used = 'Used';
 export const lent = 'Lent';
 export const notThere = 'Not there';
-export const notInTheKit = (trim: Part) => said`“${trim}”, not in the kit`;
+export const notInTheKit = (typed: Part) => said`“${typed}”, not in the kit`;
 export const nothingOfThatNameIs = 'Nothing of that name is in the kit.';
 export const checkedAndInOrder = 'Checked, and in order';
 export const foundSomething = 'Found something?';

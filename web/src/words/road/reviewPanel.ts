@@ -38,7 +38,7 @@ export const problem = 'Problem';
 export const happened = 'Happened';
 export const rateBefore = 'Rate before';
 export const after = 'After';
-export const whyFor = (m: Part, name: Part) => said`Why × ${m} for ${name}`;
+export const whyFor = (it: Part, name: Part) => said`Why × ${it} for ${name}`;
 export const toBuy = 'To buy';
 export const tickWhatYouHaveBought = 'Tick what you have bought again: it goes into the toolbox.';
 export const saveReview = (changes: Part) => said`Save review, ${changes}`;

@@ -10,7 +10,7 @@ export const nowAgainst = 'Now against';
 export const difference = 'Difference';
 export const loadUnchanged = 'Load unchanged.';
 export const noPlace = 'no place';
-export const newIn = (toLowerCase: Part) => said`: new, in ${toLowerCase}`;
+export const newIn = (what: Part) => said`: new, in ${what}`;
 export const noLongerInTheKit = ': no longer in the kit';
 export const everythingLiesWhereItLay = 'Everything lies where it lay.';
 export const packAsItWasThen = 'Pack as it was then';

@@ -29,7 +29,7 @@ export const frontAxle = 'Front axle';
 export const rearAxle = 'Rear axle';
 export const onTheFront = 'On the front';
 export const sideImbalance = 'Side imbalance';
-export const limitNotKnown = (is: Part, w: Part) => said`${is} ${w}, limit not known`;
+export const limitNotKnown = (is: Part, it: Part) => said`${is} ${it}, limit not known`;
 export const rearRack = 'Rear rack';
 export const frontTyre = 'Front tyre';
 export const rearTyre = 'Rear tyre';
@@ -38,8 +38,8 @@ export const ofPoints = (lost: Part, mostShareLost: Part) => said`${lost} of ${m
 export const onTheRider = 'On the rider';
 export const changeTheRidersWeight = 'change the rider’s weight';
 export const pillionOn = (name: Part) => said`pillion on ${name}`;
-export const load = (toLowerCase: Part) => said`Load, ${toLowerCase}`;
-export const onTheFront2 = (mass: Part, units: Part, l: Part) => said`${mass} ${units}, ${l} on the front`;
+export const load = (what: Part) => said`Load, ${what}`;
+export const onTheFront2 = (mass: Part, units: Part, it: Part) => said`${mass} ${units}, ${it} on the front`;
 export const middleMRMRear =
   'middle = Σ m·r / Σ m; rear axle = Σ m·x / wheelbase; front = Σ m − rear; to one side = Σ m·y';
 export const bareBikeOnTheFront = 'bare bike on the front axle';

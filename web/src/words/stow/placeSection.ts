@@ -7,8 +7,8 @@ export const change = (name: Part) => said`Change ${name}`;
 export const change2 = 'change';
 export const slotsOf = (name: Part) => said`Slots of ${name}`;
 export const onePieceASlotIts = 'one piece a slot, its width at most the slot’s, its length at most the slot’s';
-export const slotsOf2 = (count: Part, width: Part, s: Part, unit: Part) =>
-  said`${count} slots of ${width} × ${s} ${unit}`;
+export const slotsOf2 = (count: Part, width: Part, it: Part, unit: Part) =>
+  said`${count} slots of ${width} × ${it} ${unit}`;
 export const measuresAreYours = 'measures are yours';
 export const roomIn = (name: Part) => said`Room in ${name}`;
 export const n4Bore2Length = 'π/4 × bore² × length';

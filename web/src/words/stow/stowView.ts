@@ -32,7 +32,7 @@ export const toEitherSide = 'to either side';
 export const toTheLeft = 'to the left';
 export const toTheRight = 'to the right';
 export const howFull = 'how full';
-export const middleOfTheWeight = (part: Part) => said`${part}middle of the weight`;
+export const middleOfTheWeight = 'middle of the weight';
 export const whatToLookAt = 'What to look at';
 export const theRoll = 'The roll';
 export const inside = (name: Part) => said`Inside: ${name}`;
@@ -55,10 +55,10 @@ export const moreEven = 'more even';
 export const noChangeToTheBike = 'no change to the bike';
 export const letTheRulesPlace = (name: Part) => said`let the rules place ${name}`;
 export const theRulesChoose = (name: Part) => said`${name}: the rules choose`;
-export const goesTo = (name: Part, toLowerCase: Part) => said`${name} goes to ${toLowerCase}.`;
-export const ofLieApartNowMove = (units: Part, toLowerCase: Part) =>
-  said`${units} of ${toLowerCase} lie apart now: move them where you want them.`;
-export const goesTo2 = (name: Part, toLowerCase: Part) => said`${name} goes to ${toLowerCase}`;
+export const goesTo = (name: Part, what: Part) => said`${name} goes to ${what}.`;
+export const ofLieApartNowMove = (units: Part, what: Part) =>
+  said`${units} of ${what} lie apart now: move them where you want them.`;
+export const goesTo2 = (name: Part, what: Part) => said`${name} goes to ${what}`;
 export const letTheRulesPlaceEverything = 'let the rules place everything';
 export const theRulesChooseForEverything = 'The rules choose for everything.';
 export const addAPlace = 'add a place';

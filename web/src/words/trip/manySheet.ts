@@ -6,7 +6,7 @@ export const seed = 'Seed';
 export const runSimulation = 'Run simulation';
 export const riding = 'Riding …';
 export const troublesFallAlongTheLegs =
-  'Troubles fall along the legs by their odds; each repair uses up what it takes, and holds or does not. The same seed rides the same trips.';
+  'Problems fall along the legs by their odds; each repair uses up what it takes, and holds or does not. The same seed rides the same trips.';
 export const trips2 = (toLocaleString: Part) => said`${toLocaleString} trips`;
 export const getsHomeUnaided = 'gets home unaided';
 export const aNightOut = 'a night out';
@@ -18,7 +18,7 @@ export const over24H = 'over 24 h';
 export const upTo = 'up to';
 export const getsHomeUnaided2 = (name: Part) => said`Gets home unaided, ${name}`;
 export const shareOfSimulatedTripsOn =
-  'share of simulated trips on which every trouble that ends a ride was repaired and the repair held; ± one standard error';
+  'share of simulated trips on which every problem that ends a ride was repaired and the repair held; ± one standard error';
 export const theClosedFormEveryRepair = 'the closed form, every repair holding';
 export const hoursThatHalfNineOf = 'hours that half, nine of ten, 99 of 100 trips stay within';
 export const ratesHoursAndHowOften =

@@ -16,7 +16,8 @@ export const whatHappened = 'What happened';
 export const add = 'add …';
 export const deleteThisRide = 'Delete this ride';
 export const whatThatMakesOfThe = 'What that makes of the rates';
-export const dashedPlanning1YourRecord = 'dashed: planning = 1 · ◇ your record alone · ● both, with its spread';
+export const dashedPlanning1YourRecord =
+  'dashed: the typical rate, 1 · ◇ your record alone · ● both together, with the spread';
 export const knownWeakPointsOf = (name: Part) => said`Known weak points of ${name}`;
 export const factorOnTheRate = 'factor on the rate';
 export const factorOn = (trouble: Part) => said`Factor on ${trouble}`;
@@ -31,12 +32,12 @@ export const rideTakenOut = 'Ride taken out.';
 export const isOnTheWatchList = (name: Part) => said`${name} is on the watch list now: see Prove.`;
 export const nothingHappened = 'nothing happened';
 export const factorOnThePlanningRate =
-  'factor on the planning rate = (κ + n) ÷ (κ + E), κ = 2; spread = √(κ + n) ÷ (κ + E). The count on a trip is then negative binomial.';
+  'factor on the typical rate = (κ + n) ÷ (κ + E), κ = 2; spread = √(κ + n) ÷ (κ + E). The count on a trip is then negative binomial.';
 export const happenedN = 'happened (n)';
-export const expectedByThePlanningRates = 'expected by the planning rates over what you rode (E)';
+export const expectedByThePlanningRates = 'expected by the typical rates over what you rode (E)';
 export const yourRecordAloneNE = 'your record alone (n ÷ E)';
 export const factorAndItsSpread = 'factor, and its spread';
-export const yourOwnRecordWithThe = 'your own record, with the planning rates weighing as two events';
+export const yourOwnRecordWithThe = 'your own record, with the typical rates weighing as two events';
 export const changeAWeakPoint = 'change a weak point';
 export const readRides = (rows: Part) => said`read ${rows} rides`;
 export const ridesRead = (rows: Part) => said`${rows} rides read.`;

@@ -1,11 +1,9 @@
-import { said, type Part } from '../said';
-
 /** What TripView says. */
 export const whatThisRideCanDo = 'What this ride can do to this bike';
 export const in2 = 'in';
 export const worst = 'Worst:';
 export const stranded = 'stranded';
-export const withoutARepair = (part: Part) => said`${part}without a repair.`;
+export const withoutARepair = 'without a repair.';
 export const aTripSaysWhatCan =
   'A trip says what can go wrong and what that costs: the kit is chosen for it. Three answers are enough to begin.';
 export const noLegsYetAddThe =

@@ -4,16 +4,16 @@ import { said, type Part } from '../said';
 export const hoursAtRiskWithoutA = 'hours at risk without a kit';
 export const leftWithThisKitThen =
   'left with this kit. Then the hours, and on how many of such trips it happens. Typical values: press a row for its formula.';
-export const troublesByHoursAtStake = 'Troubles by hours at stake';
+export const troublesByHoursAtStake = 'Problems by hours at risk';
 export const atStakeLeftWithThe = (name: Part, percent: Part, atStake: Part, hoursLeft: Part) =>
-  said`${name}: ${percent}, ${atStake} at stake, ${hoursLeft} left with the kit`;
-export const hereAtStake = (percent: Part, atStake: Part) => said`${percent} here, ${atStake} at stake`;
+  said`${name}: ${percent}, ${atStake} at risk, ${hoursLeft} left with the kit`;
+export const hereAtStake = (percent: Part, atStake: Part) => said`${percent} here, ${atStake} at risk`;
 export const hoursStrandedOverWhereIt = 'hours stranded, over where it happens';
 export const hoursLostWithoutARepair = 'hours lost without a repair';
-export const hoursOfTheMend = 'hours of the mend';
-export const mendsThatTheKitAllows = 'mends that the kit allows';
+export const hoursOfTheMend = 'hours of the repair';
+export const mendsThatTheKitAllows = 'repairs that the kit allows';
 export const asManyAsNeeded = 'as many as needed';
 export const pNoMoreThanThat = 'P(no more than that)';
-export const leftAtStakeWithThe = 'left at stake with the kit';
+export const leftAtStakeWithThe = 'left at risk with the kit';
 export const ratesTypicalValuesByGround = (caution: Part) => said`rates: typical values by ground. ${caution}`;
 export const markThe = (unmarked: Part) => said`Mark the ${unmarked}`;

@@ -2,16 +2,16 @@ import { said, type Part } from '../said';
 
 /** What GuideCard says. */
 export const nextToLookAt = 'Next to look at';
-export const next = (toLowerCase: Part) => said`Next, ${toLowerCase}:`;
+export const next = (what: Part) => said`Next, ${what}:`;
 export const usually = (head: Part) => said`· usually ${head}`;
 export const assumed = (head: Part) => said`· assumed ${head}`;
 export const pressTheSizeThatFits = 'Press the size that fits';
-export const fits = (h: Part) => said`${h} fits`;
+export const fits = (it: Part) => said`${it} fits`;
 export const nowTheFarEndWhat = (near: Part) => said`${near}. Now the far end: what size is it?`;
 export const farEnd = 'Far end';
 export const farEndNothingThere = 'Far end: nothing there';
 export const nothingThere = 'nothing there';
-export const farEnd2 = (h: Part) => said`Far end ${h}`;
+export const farEnd2 = (it: Part) => said`Far end ${it}`;
 export const notChecked = 'not checked';
 export const measureIt = 'Measure it';
 export const typeIt = 'Type it';

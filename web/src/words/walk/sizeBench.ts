@@ -21,7 +21,7 @@ export const wornOrPainted = (mm: Part) => said`worn or painted, ±${mm}`;
 export const ruler = (mm: Part) => said`ruler, ±${mm}`;
 export const howItWasMeasured = 'how it was measured';
 export const oneReading = 'One reading';
-export const readings = (n: Part) => said`${n} readings`;
+export const readings = (it: Part) => said`${it} readings`;
 export const spread = (spread: Part) => said`, spread ${spread}`;
 export const takeBackAReading = 'take back a reading';
 export const removeLastReading = 'Remove last reading';

@@ -4,7 +4,7 @@ import { said, type Part } from '../said';
 export const walkTheBike = 'Walk the bike';
 export const of2 = 'of';
 export const measured = 'measured';
-export const orBetter = (part: Part) => said`${part}or better,`;
+export const orBetter = 'or better,';
 export const stillAssumed = 'still assumed.';
 export const next = 'Next:';
 export const startAtTheFrontAxle =
@@ -12,7 +12,7 @@ export const startAtTheFrontAxle =
 export const triedOrProven = 'tried or proven';
 export const onlyAssumed = 'only assumed';
 export const fasteners = 'Fasteners';
-export const only = (toLowerCase: Part) => said`Only ${toLowerCase}.`;
+export const only = (what: Part) => said`Only ${what}.`;
 export const showAll = 'Show all';
 export const nothingHereYetPressA = 'Nothing here yet. Press a size on the left or type it above.';
 export const noFastenerMatches = 'No fastener matches.';

@@ -1,0 +1,11 @@
+/** What stages says. */
+export const walk = 'Walk';
+export const match = 'Match';
+export const trip = 'Trip';
+export const kit = 'Kit';
+export const stow = 'Stow';
+export const allIn = 'all in';
+export const crew = 'Crew';
+export const notNamed = 'not named';
+export const prove = 'Prove';
+export const road = 'Road';

@@ -1,0 +1,3 @@
+/** What garages says. */
+export const theServerIsFarAway = 'The server is far away.';
+export const myGarage = 'My garage';

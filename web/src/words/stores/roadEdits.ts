@@ -1,0 +1,2 @@
+/** What roadEdits says. */
+export const fall = 'Fall';

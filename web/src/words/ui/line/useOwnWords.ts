@@ -1,0 +1,5 @@
+import { said, type Part } from '../../said';
+
+/** What useOwnWords says. */
+export const meansFromNowOnChange = (word: Part, means: Part) =>
+  said`“${word}” means ${means} from now on. Change it in the garage menu, My words.`;
