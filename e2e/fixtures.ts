@@ -114,11 +114,11 @@ export async function open(page: Page, app: App, path = '/walk') {
 /** Waits until the readout shows the answer to what is on the screen. */
 export async function settled(page: Page) {
   // Two browsers with their workers share two cores: a page that is just opened may wait for its turn.
-  await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no', { timeout: 40_000 });
+  await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no');
 }
 /** Waits until the packing on Stow is proven. */
 export async function packed(page: Page) {
-  await expect(page.locator('.picture.stow')).toHaveAttribute('data-proven', 'true', { timeout: 40_000 });
+  await expect(page.locator('.picture.stow')).toHaveAttribute('data-proven', 'true');
   await settled(page);
 }
 /** Chooses in a select by what stands in its list; as many letters of it as tell it apart. */
@@ -165,7 +165,7 @@ export async function goTo(page: Page, stage: string) {
 }
 /** Waits until the crew's kit is shared out. */
 export async function sharedOut(page: Page) {
-  await expect(page.locator('.picture.crew')).toHaveAttribute('data-working', 'no', { timeout: 60_000 });
+  await expect(page.locator('.picture.crew')).toHaveAttribute('data-working', 'no');
 }
 /** Turns Kit to one of its pictures, and its lists to one of their orders. */
 export const kitMode = (page: Page, name: string) => page.locator('.modes').getByRole('tab', { name }).click();

@@ -13,27 +13,23 @@ async function allHere(page: Page) {
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
   });
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   await expect
-    .poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 40_000 })
-    .toBe(true);
-  await expect
-    .poll(
-      () =>
-        page.evaluate(
-          () =>
-            new Promise<number>((resolve) => {
-              const asked = indexedDB.open('necessaire-garages');
-              asked.onsuccess = () => {
-                const count = asked.result.transaction('garages').objectStore('garages').count();
-                count.onsuccess = () => {
-                  asked.result.close();
-                  resolve(count.result);
-                };
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise<number>((resolve) => {
+            const asked = indexedDB.open('necessaire-garages');
+            asked.onsuccess = () => {
+              const count = asked.result.transaction('garages').objectStore('garages').count();
+              count.onsuccess = () => {
+                asked.result.close();
+                resolve(count.result);
               };
-              asked.onerror = () => resolve(0);
-            }),
-        ),
-      { timeout: 20_000 },
+            };
+            asked.onerror = () => resolve(0);
+          }),
+      ),
     )
     .toBeGreaterThan(0);
 }
@@ -96,8 +92,8 @@ test('after one visit all stages open and compute without a server, from a cold 
   await open(second, app, '/walk');
   await app.startAgain();
   await context.setOffline(false);
-  await expect(again.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
-  await expect(second.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
+  await expect(again.locator('.kept')).toHaveText('Saved');
+  await expect(second.locator('.kept')).toHaveText('Saved');
   expect(await atServer(app, 'Far bolt')).toBe(1);
 });
 
@@ -166,8 +162,8 @@ test('two phones and a laptop days away, one with its clock off by a year: all o
       await open(away[1]!, app, '/trip');
     }
     await away[i]!.evaluate(() => window.dispatchEvent(new Event('online')));
-    if (i === 0) await expect(away[0]!.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
-    else await expect(away[i]!.getByRole('dialog')).toContainText('changed in another window', { timeout: 60_000 });
+    if (i === 0) await expect(away[0]!.locator('.kept')).toHaveText('Saved');
+    else await expect(away[i]!.getByRole('dialog')).toContainText('changed in another window');
   }
   for (const name of NAMES) expect([name, await atServer(app, `${name} bolt`)]).toEqual([name, 3]);
   for (const context of contexts) await context.close();
@@ -237,7 +233,7 @@ test('a garage and edits that an older version left in the browser are read as i
   await expect(cold.getByRole('menuitem', { name: 'Left by version 9' })).toBeVisible();
   await cold.keyboard.press('Escape');
   await context.setOffline(false);
-  await expect(cold.locator('.kept')).toHaveText('Saved', { timeout: 60_000 });
+  await expect(cold.locator('.kept')).toHaveText('Saved');
   const { garages } = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
   const { document } = (await (await fetch(`${app.url}/api/garages/${garages[0]!.id}`)).json()) as {
     document: GarageDocument;
@@ -274,10 +270,10 @@ test('a new version is offered, never forced, and what is unsent outlives it', a
     expect(await page.locator('meta[name="newer"]').count()).toBe(0);
     page.on('dialog', (d) => void d.accept());
     await page.getByRole('button', { name: 'Load it' }).click();
-    await expect(page.locator('meta[name="newer"]')).toHaveCount(1, { timeout: 40_000 });
+    await expect(page.locator('meta[name="newer"]')).toHaveCount(1);
     await settled(page);
     await expect(page.locator('[data-fastener]', { hasText: 'Unsent bolt' })).toBeVisible();
-    await expect(page.locator('.kept')).toHaveText('Saved', { timeout: 40_000 });
+    await expect(page.locator('.kept')).toHaveText('Saved');
     expect(await atServer(app, 'Unsent bolt')).toBe(1);
   } finally {
     rmSync(newer, { recursive: true });

@@ -8,13 +8,13 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 180_000,
-  expect: { timeout: 20_000 },
+  timeout: 400_000,
+  expect: { timeout: 60_000 },
   reporter: [['line'], ['json']],
   outputDir: '../test-results',
   use: {
     // What is not there to be pressed fails by its own name, not by the whole test's limit.
-    actionTimeout: 40_000,
+    actionTimeout: 90_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
