@@ -50,7 +50,12 @@ const boxes = computed(() => {
     return { ...m, wide, high, left: across(at) - wide / 2, top: props.y(at.z) - high / 2 };
   });
   const labels = apart(
-    list.map((b) => ({ x: b.left + b.wide / 2, y: b.top - 5, width: b.place.name.length * CHAR })),
+    list.map((b) => ({
+      x: b.left + b.wide / 2,
+      y: b.top - 5,
+      width: b.place.name.length * CHAR,
+      mark: { left: b.left, right: b.left + b.wide, top: b.top, bottom: b.top + b.high },
+    })),
     props.width,
   );
   return list.map((b, i) => ({ ...b, label: labels[i]! }));

@@ -15,6 +15,29 @@ describe('labels of places', () => {
     expect(two[0]).toEqual({ x: 200, y: 100, shifted: false });
     expect(two[1]).toMatchObject({ y: 84, shifted: true });
   });
+  test('one that would lie over the mark of another goes under its own, and stays over it where there is another under it', () => {
+    const tube = { left: 100, right: 200, top: 80, bottom: 100 };
+    const low = { left: 110, right: 190, top: 104, bottom: 116 };
+    const [over, under] = apart(
+      [
+        { x: 150, y: 75, width: 90, mark: tube },
+        { x: 150, y: 99, width: 70, mark: low },
+      ],
+      600,
+    );
+    expect(over).toEqual({ x: 150, y: 75, shifted: false });
+    expect(under).toEqual({ x: 150, y: 130, shifted: false });
+    const third = { left: 100, right: 200, top: 118, bottom: 140 };
+    const [, held] = apart(
+      [
+        { x: 150, y: 75, width: 90, mark: tube },
+        { x: 150, y: 99, width: 70, mark: low },
+        { x: 150, y: 113, width: 10, mark: third },
+      ],
+      600,
+    );
+    expect(held!.y).toBe(99);
+  });
   test('none lies on another while there is room above, and none leaves the picture sideways', () => {
     const label = fc.record({
       x: fc.integer({ min: 0, max: 600 }),

@@ -3,11 +3,16 @@ export interface PlaceLabel {
   x: number;
   y: number;
   width: number;
+  /** The mark that it names; a label does not lie over the mark of another. */
+  mark?: { left: number; right: number; top: number; bottom: number };
 }
 const HIGH = 16;
+/** How far a label's letters reach over their line, and a label under its mark lies below it. */
+const [OVER, UNDER] = [11, 14];
 
 /**
- * Moves labels apart upwards, and back into the picture sideways; each stays as near its mark as it can. px.
+ * Moves labels apart: under the mark where another mark lies over it, else upwards, and back into the picture sideways; each stays as near its mark
+ * as it can. px.
  * @param width of the picture
  */
 export function apart(labels: readonly PlaceLabel[], width: number): { x: number; y: number; shifted: boolean }[] {
@@ -19,11 +24,24 @@ export function apart(labels: readonly PlaceLabel[], width: number): { x: number
     const label = labels[i]!;
     const half = label.width / 2;
     const x = Math.max(half + 2, Math.min(width - half - 2, label.x));
+    const hitAt = (y: number) =>
+      put.find((p) => Math.abs(p.x - x) < (p.width + label.width) / 2 + 4 && Math.abs(p.y - y) < HIGH);
+    const overAnother = (y: number) =>
+      labels.some(
+        ({ mark }, k) =>
+          k !== i &&
+          mark !== undefined &&
+          mark.left < x + half &&
+          mark.right > x - half &&
+          mark.top < y &&
+          mark.bottom > y - OVER,
+      );
+    const under = label.mark ? label.mark.bottom + UNDER : null;
     let y = label.y;
-    const hits = () => put.find((p) => Math.abs(p.x - x) < (p.width + label.width) / 2 + 4 && Math.abs(p.y - y) < HIGH);
-    for (let hit = hits(); hit && y > HIGH; hit = hits()) y = hit.y - HIGH;
+    if (under !== null && (overAnother(y) || hitAt(y)) && !overAnother(under) && !hitAt(under)) y = under;
+    else for (let hit = hitAt(y); hit && y > HIGH; hit = hitAt(y)) y = hit.y - HIGH;
     put.push({ x, y, width: label.width });
-    out[i] = { x, y, shifted: Math.abs(y - label.y) > 2 };
+    out[i] = { x, y, shifted: y !== under && Math.abs(y - label.y) > 2 };
   }
   return out;
 }
