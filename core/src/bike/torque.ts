@@ -93,7 +93,11 @@ function nearest(form: 'hex' | 'key', mm: number): number {
   return LADDERS[form].reduce((a, b) => (Math.abs(b[0] - mm) < Math.abs(a[0] - mm) ? b : a))[1];
 }
 
-/** Torque to plan by from the head alone, N·m; nought for what is pulled and not turned. */
+/**
+ * Torque to plan by from the head alone, N·m; nought for what is pulled and not turned.
+ * @returns N·m
+ * @example headTorque({ form: 'hex', size: '17' }) // 47
+ */
 export function headTorque(head: Head): number {
   switch (head.form) {
     case 'hex':

@@ -39,6 +39,9 @@ const OPENING_MAX = [
 /**
  * Across flats to which outside-hex heads of a size are made, mm. Metric by h13/h14, inch up to 2.5 % (1.3 mm at most) under nominal.
  * Planning values (reference section 1). Worn, painted or plated heads leave the band.
+ * @param size as printed: `13` in millimetres, `1/2in` in inches
+ * @returns least and most, mm
+ * @example headBand('13') // { min: 12.73, max: 13 }
  */
 export function headBand(size: string): Band {
   const s = millimetres(size);
@@ -46,25 +49,45 @@ export function headBand(size: string): Band {
   return { min: s - under, max: s };
 }
 
-/** Opening to which wrenches and sockets of a size are made, mm. Planning values. */
+/**
+ * Opening to which wrenches and sockets of a size are made, mm. Planning values.
+ * @param size as printed
+ * @returns least and most, mm
+ * @example openingBand('13') // { min: 13.04, max: 13.24 }
+ */
 export function openingBand(size: string): Band {
   const s = millimetres(size);
   return { min: s + step(s, OPENING_MIN), max: s + step(s, OPENING_MAX) };
 }
 
-/** Across flats to which inside-hex keys of a size are made, mm. */
+/**
+ * Across flats to which inside-hex keys of a size are made, mm.
+ * @param size as printed
+ * @returns least and most, mm
+ * @example keyBand('6') // { min: 5.92, max: 6 }
+ */
 export function keyBand(size: string): Band {
   const s = millimetres(size);
   return { min: s - 0.08 * Math.sqrt(s / 6), max: s };
 }
 
-/** Opening of the inside-hex socket in a head of a size, mm. */
+/**
+ * Opening of the inside-hex socket in a head of a size, mm.
+ * @param size as printed
+ * @returns least and most, mm
+ * @example keySocketBand('6') // { min: 6.01, max: 6.14 }
+ */
 export function keySocketBand(size: string): Band {
   const s = millimetres(size);
   return { min: s + 0.01, max: s + 0.14 * Math.sqrt(s / 6) };
 }
 
-/** Opening and inner hexagon when a tool meets a head: for outside hexes the tool is the opening, for inside hexes the head is. */
+/**
+ * Opening and inner hexagon when a tool meets a head: for outside hexes the tool is the opening, for inside hexes the head is.
+ * @param tool what goes on or in
+ * @param head of the same form
+ * @returns both in mm, the larger first whichever of the two is the tool
+ */
 export function pairBands(tool: Shape, head: Shape): { opening: Band; hexagon: Band } {
   return head.form === 'key'
     ? { opening: keySocketBand(head.size), hexagon: keyBand(tool.size) }

@@ -15,14 +15,24 @@ export function freePlay(opening: number, hexagon: number): number {
   return c >= 1 ? 30 : 30 - Math.acos(c) * DEG;
 }
 
-/** Ratio of opening to hexagon at which the free play is θ degrees: cos θ + tan 30°·sin θ, 1 at 0° and 2/√3 at 30°. */
+/**
+ * Ratio of opening to hexagon at which the free play is θ degrees: cos θ + tan 30°·sin θ, 1 at 0° and 2/√3 at 30°.
+ * @param degrees 0 to 30
+ * @returns opening ÷ hexagon, without a unit
+ * @example playRatio(4) // 1.0378
+ */
 export const playRatio = (degrees: number): number =>
   Math.cos(degrees / DEG) + Math.tan(30 / DEG) * Math.sin(degrees / DEG);
 
 /** Opening at which a twelve-point ring spins on a hexagon, as a ratio: cos 15° / cos 30°. It has only 15° in all. */
 export const TWELVE_POINT_SPINS = Math.cos(15 / DEG) / Math.cos(30 / DEG);
 
-/** Free play of a hexagon in a twelve-point ring: bites at the same angle, but has 15° in all. */
+/**
+ * Free play of a hexagon in a twelve-point ring: bites at the same angle, but has 15° in all.
+ * @param opening mm across flats
+ * @param hexagon mm across flats
+ * @returns degrees, 0 to 15
+ */
 export function freePlayTwelvePoint(opening: number, hexagon: number): number {
   const theta = freePlay(opening, hexagon);
   return theta >= 15 ? 15 : theta;

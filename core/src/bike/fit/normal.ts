@@ -1,4 +1,8 @@
-/** Chance that a standard normal lies above z; relative error below 2e-7 (rational fit of the complementary error function). */
+/**
+ * Chance that a standard normal lies above z; relative error below 2e-7 (rational fit of the complementary error function).
+ * @param z in spreads, either sign
+ * @example above(1.96) // 0.025
+ */
 export function above(z: number): number {
   const x = Math.abs(z) / Math.SQRT2;
   const t = 1 / (1 + 0.5 * x);

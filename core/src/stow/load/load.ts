@@ -44,7 +44,10 @@ export function bareBike(bike: Bike): Weight {
   };
 }
 
-/** Where the rider's middle is. */
+/**
+ * Where the rider's middle is.
+ * @returns mm behind the front axle, to the left, above the ground
+ */
 export const riderAt = (bike: Pick<Bike, 'wheelbase' | 'seatHeight'>): At => ({
   x: bike.wheelbase * RIDER.along,
   y: 0,
@@ -85,5 +88,8 @@ export function loadOf(weights: readonly Weight[], wheelbase: number): Load {
   };
 }
 
-/** Share of the weight on the front axle, 0 to 1. */
+/**
+ * Share of the weight on the front axle, 0 to 1.
+ * @example frontShare({ mass: 200, front: 90 }) // 0.45
+ */
 export const frontShare = (load: Pick<Load, 'mass' | 'front'>): number => (load.mass > 0 ? load.front / load.mass : 0);

@@ -9,7 +9,9 @@ const KG = [
 
 /**
  * What one tyre bears at its pressure and speed rating, kg.
+ * @param index as printed on the tyre, 20 to 90
  * @throws RangeError for an index outside 20 to 90
+ * @example tyreBears(58) // 236
  */
 export function tyreBears(index: number): number {
   const kg = KG[index - FROM];

@@ -12,11 +12,18 @@ export interface CountLaw {
   mean: number;
   shape: number | null;
 }
-/** A count that is sure. */
+/**
+ * A count that is sure.
+ * @param times 0 or more
+ */
 export const fixed = (times: number): CountLaw => ({ mean: times, shape: SURE });
 export const poisson = (mean: number): CountLaw => ({ mean, shape: null });
 
-/** ln Γ(x) for x > 0 (Lanczos, nine terms), to about 1e-13. */
+/**
+ * ln Γ(x) for x > 0 (Lanczos, nine terms), to about 1e-13.
+ * @param x above 0
+ * @example logGamma(5) // ln 24 = 3.178
+ */
 export function logGamma(x: number): number {
   const g = [
     0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
@@ -30,7 +37,11 @@ export function logGamma(x: number): number {
   return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(t) - t + Math.log(sum);
 }
 
-/** P(N = k). Negative binomial: Γ(r+k)/(k!·Γ(r)) · p^r · (1−p)^k with p = r/(r + mean). */
+/**
+ * P(N = k). Negative binomial: Γ(r+k)/(k!·Γ(r)) · p^r · (1−p)^k with p = r/(r + mean).
+ * @param k 0, 1, 2 …
+ * @example countPmf(1, { mean: 1.2, shape: 2 }) // 0.293
+ */
 export function countPmf(k: number, { mean, shape: r }: CountLaw): number {
   if (mean === 0) return k === 0 ? 1 : 0;
   if (r === null) return poissonPmf(k, mean);
@@ -39,14 +50,22 @@ export function countPmf(k: number, { mean, shape: r }: CountLaw): number {
   return Math.exp(logGamma(r + k) - logGamma(k + 1) - logGamma(r) + r * Math.log(p) + k * Math.log1p(-p));
 }
 
-/** P(N ≤ k). */
+/**
+ * P(N ≤ k).
+ * @param k 0, 1, 2 …; below 0 the chance is nought
+ * @example countCdf(1, { mean: 1.2, shape: 2 }) // 0.684
+ */
 export function countCdf(k: number, law: CountLaw): number {
   let sum = 0;
   for (let i = 0; i <= k; i++) sum += countPmf(i, law);
   return Math.min(1, sum);
 }
 
-/** E[min(N, k)] = Σ_{j≤k} P(N ≥ j): the mends that k sets of means allow. */
+/**
+ * E[min(N, k)] = Σ_{j≤k} P(N ≥ j): the mends that k sets of means allow.
+ * @param k sets of means
+ * @example mendsExpected(2, { mean: 1.2, shape: 2 }) // 0.926
+ */
 export function mendsExpected(k: number, law: CountLaw): number {
   let below = 0;
   let sum = 0;
@@ -70,7 +89,12 @@ function unitsPmf(law: CountLaw, units: number, upTo: number): number[] {
   return out;
 }
 
-/** P(S = n) of the units that several independent sources take together: the convolution of each one's. */
+/**
+ * P(S = n) of the units that several independent sources take together: the convolution of each one's.
+ * @param sources each with its law and the units that one event takes
+ * @param upTo most units that are asked about
+ * @returns chances of 0 to `upTo` units
+ */
 export function unitsTogether(sources: readonly { law: CountLaw; units: number }[], upTo: number): number[] {
   let all = [1, ...new Array<number>(upTo).fill(0)];
   for (const { law, units } of sources) {

@@ -51,7 +51,10 @@ export const NIGHT_FACTOR = 1.5;
 const nightFactor = (trouble: Trouble, leg: Leg): number =>
   trouble.byFall && leg.hours > 0 ? 1 + (NIGHT_FACTOR - 1) * Math.min(1, leg.night / leg.hours) : 1;
 
-/** Expected count of a trouble on one leg: (Σ rate·km/1000 × night + crossings) × factors of the trip. */
+/**
+ * Expected count of a trouble on one leg: (Σ rate·km/1000 × night + crossings) × factors of the trip.
+ * @returns events, 0 or more
+ */
 export function legLambda(trouble: Trouble, leg: Leg, trip: Trip): number {
   const ridden = TERRAINS.reduce((sum, on) => sum + (trouble.rate[on] * leg.km[on]) / 1000, 0);
   return (ridden * nightFactor(trouble, leg) + (trouble.perCrossing ?? 0) * leg.crossings) * factorOf(trip);
@@ -100,7 +103,10 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
   };
 }
 
-/** Share of a trip's hours in the saddle that are ridden in the dark. */
+/**
+ * Share of a trip's hours in the saddle that are ridden in the dark.
+ * @returns 0 to 1; 0 where no leg says its hours
+ */
 export function darkShare(trip: Pick<Trip, 'legs'>): number {
   const hours = trip.legs.reduce((s, l) => s + l.hours, 0);
   return hours > 0 ? Math.min(1, trip.legs.reduce((s, l) => s + l.night, 0) / hours) : 0;

@@ -8,13 +8,23 @@ function logFactorial(k: number): number {
   return at(logFactorials, k);
 }
 
-/** P(N = k) for a Poisson count of mean λ. */
+/**
+ * P(N = k) for a Poisson count of mean λ.
+ * @param k 0, 1, 2 …
+ * @param lambda 0 or more
+ * @example poissonPmf(1, 1.2) // 0.361
+ */
 export function poissonPmf(k: number, lambda: number): number {
   if (lambda === 0) return k === 0 ? 1 : 0;
   return Math.exp(k * Math.log(lambda) - lambda - logFactorial(k));
 }
 
-/** P(N ≤ k) for a Poisson count of mean λ. */
+/**
+ * P(N ≤ k) for a Poisson count of mean λ.
+ * @param k 0, 1, 2 …
+ * @param lambda 0 or more
+ * @example poissonCdf(1, 1.2) // 0.663
+ */
 export function poissonCdf(k: number, lambda: number): number {
   let sum = 0;
   for (let i = 0; i <= k; i++) sum += poissonPmf(i, lambda);
@@ -30,7 +40,12 @@ export function poissonQuantile(q: number, lambda: number): number {
   return k;
 }
 
-/** Σ_{j≤k} P(N ≥ j): the expected number of mends that k sets of means allow, E[min(N, k)]. */
+/**
+ * Σ_{j≤k} P(N ≥ j): the expected number of mends that k sets of means allow, E[min(N, k)].
+ * @param k sets of means
+ * @param lambda 0 or more
+ * @example expectedMends(2, 1.2) // 1.036
+ */
 export function expectedMends(k: number, lambda: number): number {
   let below = 0;
   let sum = 0;
@@ -51,6 +66,10 @@ export interface Demand {
  * P(S = n) for n = 0…upTo of the units taken from one stock by several troubles, by Panjer's recursion:
  * p(0) = e^−Σλ, p(n) = (1/n)·Σ u·λ_u·p(n − u).
  * Normalised through a shift when e^−Σλ would underflow.
+ * @param demands each with its mean count and the units that one event takes
+ * @param upTo most units that are asked about
+ * @returns chances of 0 to `upTo` units
+ * @example demandPmf([{ lambda: 0.5, units: 2 }], 2) // [0.607, 0, 0.303]
  */
 export function demandPmf(demands: readonly Demand[], upTo: number): number[] {
   const total = demands.reduce((s, d) => s + d.lambda, 0);

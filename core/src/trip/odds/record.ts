@@ -46,12 +46,19 @@ export function recordOf(
   return record;
 }
 
-/** Factor on a planning rate after the record: posterior mean (κ+n)/(κ+E), and its shape κ+n. */
+/**
+ * Factor on a planning rate after the record: posterior mean (κ+n)/(κ+E), and its shape κ+n.
+ * @returns the factor, without a unit, and the shape of its gamma law
+ * @example posterior({ events: 3, expected: 1 }) // { factor: 1.667, shape: 5 }
+ */
 export const posterior = ({ events, expected }: Experience): { factor: number; shape: number } => ({
   factor: (KAPPA + events) / (KAPPA + expected),
   shape: KAPPA + events,
 });
 
-/** Spread of the factor: its standard deviation, √(κ+n)/(κ+E). */
+/**
+ * Spread of the factor: its standard deviation, √(κ+n)/(κ+E).
+ * @example posteriorSpread({ events: 3, expected: 1 }) // 0.745
+ */
 export const posteriorSpread = ({ events, expected }: Experience): number =>
   Math.sqrt(KAPPA + events) / (KAPPA + expected);

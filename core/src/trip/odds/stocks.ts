@@ -88,5 +88,8 @@ export function pooled(
   return alone.map((a, i) => ({ kind: a.kind, alone: a.quantity * riders, together: at(group, i).quantity }));
 }
 
-/** Chance that no stock runs out: the product over all. */
+/**
+ * Chance that no stock runs out: the product over all.
+ * @returns 0 to 1; 1 where nothing is asked for
+ */
 export const allEnough = (stocks: readonly Stock[]): number => stocks.reduce((p, s) => p * s.enough, 1);
