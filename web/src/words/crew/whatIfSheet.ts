@@ -12,7 +12,7 @@ export const nothingLikeWhatAnybodyOwns =
 export const stillOpen = (left: Part) => said`Still open: ${left}.`;
 export const whenTheCrewSplits = 'When the crew splits';
 export const home = (home: Part) => said`home ${home}`;
-export const notMended = (gaps: Part) => said`Not mended: ${gaps}.`;
+export const notMended = (gaps: Part) => said`Not repaired: ${gaps}.`;
 export const homeByOwnMeansOn = 'Home by own means on';
 export const ofTrips = 'of trips;';
 export const stayAtStake = 'stay at risk.';

@@ -32,4 +32,4 @@ export const massG = 'mass g';
 export const toBuy = (name: Part) => said`${name} to buy`;
 export const toBuy2 = 'to buy';
 export const planTheBuyList = 'plan the buy list';
-export const toolsAreInTheToolbox = (pieces: Part) => said`${pieces} tools are in the toolbox, noted "to buy".`;
+export const toolsAreInTheToolbox = (pieces: Part) => said`${pieces} tools are in the toolbox, noted “to buy”.`;

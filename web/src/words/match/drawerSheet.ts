@@ -30,7 +30,7 @@ export const itsSizeOnceYouHave = 'Its size, once you have measured it';
 export const turnsNothingUntilItsSize = 'Turns nothing until its size is known.';
 export const turnsHeldByBears = (it: Part, p2: Part, p3: Part) => said`Turns ${it}; held by ${p2}; bears ${p3}.`;
 export const does = (functions: Part) => said`Does: ${functions}.`;
-export const from = (set: Part) => said`From "${set}".`;
+export const from = (set: Part) => said`From “${set}”.`;
 export const massFromTheScale = ', mass from the scale';
 export const figures = (source: Part, weighed: Part) => said`Figures: ${source}${weighed}.`;
 export const theKitTakes = 'The kit takes';

@@ -42,7 +42,7 @@ export const newWithinReach = (gained: Part) => said`New within reach: ${gained}
 export const noLongerWithinReach = (lost: Part) => said`No longer within reach: ${lost}.`;
 export const workingOutWhatItReaches = 'Working out what it reaches …';
 export const aBentCutOrWelded =
-  "A bent, cut or welded tool bears less than the maker's. Set what it bears low, wear eye protection, and try it at home first.";
+  'A bent, cut or welded tool bears less than the maker’s. Set what it bears low, wear eye protection, and try it at home first.';
 export const homeMadeTool = 'Home-made tool';
 export const orDrive38 = (reason: Part) => said`${reason}, or drive 3/8`;
 export const andMore = (list: Part) => said` and ${list} more`;

@@ -23,4 +23,4 @@ export const andThen = 'and then';
 export const differenceOfTwoOptimaMasses =
   'difference of two optima; masses and prices are typical values until you weigh and pay';
 export const toBuy = 'to buy';
-export const isInTheToolboxNoted = (name: Part) => said`${name} is in the toolbox, noted "to buy"`;
+export const isInTheToolboxNoted = (name: Part) => said`${name} is in the toolbox, noted “to buy”`;

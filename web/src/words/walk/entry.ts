@@ -14,7 +14,7 @@ export const change = (name: Part) => said`change ${name}`;
 export const changed = (name: Part) => said`${name} changed`;
 export const theFarEndWasNot = (how: Part) => said`${how}; the far end was not looked at`;
 export const itsFarEndIsStill = (name: Part, head: Part, far: Part) =>
-  said`${name}: ${head}. Its far end, ${far}, is still assumed: type "far" and its size`;
+  said`${name}: ${head}. Its far end, ${far}, is still assumed: type “far” and its size`;
 export const isSized = (name: Part) => said`${name} is sized`;
 export const fastener = 'Fastener';
 export const add = (name: Part) => said`add ${name}`;

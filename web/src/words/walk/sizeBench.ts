@@ -47,6 +47,6 @@ export const takeBackATry = 'take back a try';
 export const toolInThePicture = 'Tool in the picture';
 export const enterTo = (mm: Part, mm2: Part) => said`Enter ${mm} to ${mm2}.`;
 export const readingOf = (name: Part) => said`reading of ${name}`;
-export const isNoReadingWrite12 = (typed: Part) => said`"${typed}" is no reading: write 12.94 or 0.509 in`;
+export const isNoReadingWrite12 = (typed: Part) => said`“${typed}” is no reading: write 12.94 or 0.509 in`;
 export const toolTriedOn = (name: Part) => said`tool tried on ${name}`;
 export const calliperMm = (slice: Part) => said`calliper ${slice} mm`;
