@@ -3,6 +3,7 @@ import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { said } from './said';
+import { TERMS } from './terms';
 
 const here = dirname(fileURLToPath(import.meta.url));
 /** Files of views: those in folders. The flat ones hold tables and functions of their own, with tests beside them. */
@@ -75,5 +76,9 @@ describe('a view', () => {
       .filter(([file, name]) => !new RegExp(`texts\\.${name}\\b`, 'u').test(used.get(file) ?? ''));
     expect(unused).toEqual([]);
     expect(views.length).toBeGreaterThan(150);
+  });
+  test('explains each technical word on a press', () => {
+    const code = views.map((v) => readFileSync(join(here, '..', v), 'utf8')).join('\n');
+    expect(Object.keys(TERMS).filter((term) => !code.includes(`term="${term}"`))).toEqual([]);
   });
 });

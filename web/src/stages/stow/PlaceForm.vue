@@ -9,6 +9,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { useRowForm } from '../../ui/useRules';
 import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import TermWord from '../../ui/TermWord.vue';
 import * as texts from '../../words/stow/placeForm';
 
 const props = defineProps<{ place: Place }>();
@@ -203,6 +204,9 @@ function remove() {
         </v-btn>
       </p>
     </template>
+    <p class="wide soft">
+      {{ texts.whatDoes }}{{ ' ' }}<TermWord term="share" :label="texts.fillInWords" />{{ ' ' }}{{ texts.mean }}
+    </p>
     <div class="wide flags">
       <v-checkbox
         v-for="f in FLAGS"

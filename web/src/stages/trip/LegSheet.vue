@@ -22,6 +22,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { useRowForm } from '../../ui/useRules';
 import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
+import TermWord from '../../ui/TermWord.vue';
 import * as texts from '../../words/trip/legSheet';
 
 const props = defineProps<{ trip: Trip }>();
@@ -174,6 +175,9 @@ function show(leg: Leg) {
         :model-value="trip.factors.care"
         @update:model-value="write(texts.changeTheCareFactor, { factors: { ...trip.factors, care: $event } })"
       />
+      <p class="wide soft">
+        {{ texts.whatDoes }}{{ ' ' }}<TermWord term="spares" :label="texts.enoughSpares" />{{ ' ' }}{{ texts.mean }}
+      </p>
     </section>
     <v-expansion-panels class="speeds"
       ><v-expansion-panel
