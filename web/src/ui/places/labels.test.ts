@@ -37,6 +37,15 @@ describe('labels of places', () => {
       600,
     );
     expect(held!.y).toBe(99);
+    // The corner of another that only the end of a long name would touch moves nothing.
+    const [roll] = apart(
+      [
+        { x: 531, y: 204, width: 158, mark: { left: 517, right: 545, top: 209, bottom: 226 } },
+        { x: 627, y: 147, width: 53, mark: { left: 582, right: 673, top: 152, bottom: 196 } },
+      ],
+      800,
+    );
+    expect(roll).toEqual({ x: 531, y: 204, shifted: false });
   });
   test('none lies on another while there is room above, and none leaves the picture sideways', () => {
     const label = fc.record({

@@ -9,6 +9,8 @@ export interface PlaceLabel {
 const HIGH = 16;
 /** How far a label's letters reach over their line, and a label under its mark lies below it. */
 const [OVER, UNDER] = [11, 14];
+/** Widths are reckoned for the widest letters: most names end sooner, and a corner that is touched hides nothing. */
+const SURELY = 0.6;
 
 /**
  * Moves labels apart: under the mark where another mark lies over it, else upwards, and back into the picture sideways; each stays as near its mark
@@ -31,8 +33,8 @@ export function apart(labels: readonly PlaceLabel[], width: number): { x: number
         ({ mark }, k) =>
           k !== i &&
           mark !== undefined &&
-          mark.left < x + half &&
-          mark.right > x - half &&
+          mark.left < x + half * SURELY &&
+          mark.right > x - half * SURELY &&
           mark.top < y &&
           mark.bottom > y - OVER,
       );
