@@ -51,7 +51,7 @@ test('a walk by pressing: sizes, doubts, what is not there; left and taken up ag
 
   // All that is left as assumed rows at once; one undo takes them back.
   await guide(page)
-    .getByRole('button', { name: /^Assume all \d+ left/ })
+    .getByRole('button', { name: /^Assume the other \d+/ })
     .click();
   await page.locator('.filter').getByRole('button', { name: 'Show all' }).click();
   const many = await rows(page).count();

@@ -94,10 +94,12 @@ test('a trouble is opened to its ways as steps; a fault is searched; a way of on
   const form = page.getByRole('form', { name: 'A repair of your own' });
   await choose(form.getByLabel('For', { exact: true }), 'chain');
   await form.getByLabel('Name of the method').fill('Wire for a link');
-  await form.getByLabel('Steps out, one a line').fill('Press the link out {nothing}');
+  await form.getByLabel('Steps to take it apart, one per line').fill('Press the link out {nothing}');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form).toContainText('no fastener has the job "nothing"');
-  await form.getByLabel('Steps out, one a line').fill('Three turns of wire through the plates <wire> [grip]');
+  await form
+    .getByLabel('Steps to take it apart, one per line')
+    .fill('Three turns of wire through the plates <wire> [grip]');
   await form.getByRole('button', { name: 'Save' }).click();
   await page.getByLabel('Find a repair').fill('wire for a link');
   await page.locator('.mend').first().click();
@@ -196,7 +198,7 @@ test('practice and measures before leaving, each with what it does here', async 
     const cost = page.locator('.prevention .cost').first();
     await expect(cost).toContainText(/at risk|under a minute/, { timeout: 90_000 });
     await cost.click();
-    await expect(page.getByRole('dialog')).toContainText('both solved whole');
+    await expect(page.getByRole('dialog')).toContainText('each worked out as a whole');
     await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   }
   await choose(page.getByLabel('Levers clamped so that they turn in a fall'), 'done');

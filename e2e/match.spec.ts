@@ -85,12 +85,12 @@ test('the set is tried on the bike, and what stops it becomes a fact', async ({ 
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: 'Dry run' }).click();
-  await expect(page.locator('.lead')).toContainText('15 of 72 fasteners are tried');
+  await expect(page.locator('.lead')).toContainText('15 of 72 fasteners tried');
   await page.getByRole('button', { name: 'Caliper bolt works', exact: true }).click();
-  await expect(page.locator('.lead')).toContainText('16 of 72 fasteners are tried');
+  await expect(page.locator('.lead')).toContainText('16 of 72 fasteners tried');
   const heat = page.locator('.try-row', { hasText: 'Heat shield' });
   const before = await heat.locator('.sub').innerText();
-  await heat.getByRole('button', { name: 'Heat shield: what stopped it' }).click();
+  await heat.getByRole('button', { name: 'Heat shield: what got in the way' }).click();
   await page.getByRole('menuitem', { name: 'too short: the head sits deeper', exact: true }).click();
   await settled(page);
   await expect(heat.locator('.sub')).not.toHaveText(before);
@@ -121,7 +121,7 @@ test('where the weight is: bolts, purchases, marks, as exact differences', async
   const was = await mass();
   await goTo(page, 'Walk');
   await page.locator('[data-fastener]', { hasText: 'Phone mount' }).click();
-  await page.getByRole('tab', { name: 'All about it' }).click();
+  await page.getByRole('tab', { name: 'All fields' }).click();
   await page.getByLabel('Left out, because').fill('to see');
   await page.getByLabel('Left out, because').press('Tab');
   await settled(page);
@@ -192,12 +192,12 @@ test('ways side by side, marks in grams, the toolbox as a table, the buy list on
   await page.getByRole('menuitem', { name: 'Import CSV…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Import tools from a table' });
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 zz,1');
-  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
+  await dialog.getByRole('button', { name: 'Check the pasted table' }).click();
   await expect(dialog).toContainText('1 cell has an error');
   await faultless(page, 'the toolbox’s table');
   await dialog.getByPlaceholder('or paste it here').fill('piece,count\nhook 68,1\nsocket 3/8 21,1');
-  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
-  await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
+  await dialog.getByRole('button', { name: 'Check the pasted table' }).click();
+  await dialog.getByRole('button', { name: 'Import 2 rows' }).click();
   await expect(await matched(page)).toContainText('73/73');
   await page.keyboard.press('Control+z');
 
@@ -232,8 +232,8 @@ test('practice decides where the tools come from, for whom, and what the bag may
   const was = await worth();
   const bag = (text: string) =>
     practise(async () => {
-      await page.getByLabel('Worth in the bag, at most (€)').fill(text);
-      await page.getByLabel('Worth in the bag, at most (€)').press('Tab');
+      await page.getByLabel('Value in the bag, at most (€)').fill(text);
+      await page.getByLabel('Value in the bag, at most (€)').press('Tab');
     });
   await bag(String(was - 3));
   expect(await worth()).toBeLessThanOrEqual(was - 3);
@@ -245,7 +245,7 @@ test('practice decides where the tools come from, for whom, and what the bag may
   const none = page.locator('.cost', { hasText: 'none' }).first();
   await expect(none).toContainText(/−\d+ g/, { timeout: 80_000 });
   await none.click();
-  await expect(page.getByRole('dialog')).toContainText('both solved whole');
+  await expect(page.getByRole('dialog')).toContainText('each worked out as a whole');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await page.getByLabel('Carrack 1100').check();
   await settled(page);

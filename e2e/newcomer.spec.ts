@@ -244,7 +244,7 @@ test('money is shown in the currency that one chose, by the rate that one typed'
   await expect(page.locator('.stage-head')).toContainText(`${Math.round(Number(euros) * 1.25)} $`);
   // A limit typed in dollars is stored in euros, and is the same number again.
   await page.getByRole('tab', { name: 'Preferences' }).click();
-  const limit = page.getByLabel('Worth in the bag, at most ($)');
+  const limit = page.getByLabel('Value in the bag, at most ($)');
   await limit.fill('500');
   await limit.press('Tab');
   await expect(page.locator('.kept')).toHaveText('Saved');

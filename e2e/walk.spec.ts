@@ -67,7 +67,7 @@ test('from a reading to a size, the rival, and the try that settles it', async (
   // 14 mm and 9/16 in lie on top of each other: both are shown, and what to put on it.
   await expect(bench(page).locator('.odds-row').first()).toContainText(/14|9\/16/);
   // Worn, the two are so close that no tool tells them apart, which is said; clean flats leave a try that helps.
-  await expect(bench(page)).toContainText('No common tool tells hex 9⁄16 in and hex 14 apart');
+  await expect(bench(page)).toContainText('No common tool can tell hex 9⁄16 in from hex 14');
   await choose(bench(page).getByLabel('The head is'), 'clean');
   await expect(bench(page).locator('.next-try')).toContainText('To be sure:');
   const figcaption = bench(page).locator('figcaption');
@@ -97,7 +97,7 @@ test('from a reading to a size, the rival, and the try that settles it', async (
   await bench(page).getByRole('button', { name: '6', exact: true }).click();
   await expect(bench(page).getByRole('img', { name: /6 mm/ })).toBeVisible();
   await faultless(page, 'the bench');
-  await page.getByRole('tab', { name: 'All about it' }).click();
+  await page.getByRole('tab', { name: 'All fields' }).click();
   await faultless(page, 'all about it');
   await page.getByRole('tab', { name: 'How it is known' }).click();
   await faultless(page, 'the ladder');
@@ -195,7 +195,7 @@ test('a piece put on the scale gets its mass in the toolbox, when told', async (
 test('every field in the panel, and the same in the line', async ({ page, app }) => {
   await open(page, app);
   await row(page, 'Rack stay').click();
-  await page.getByRole('tab', { name: 'All about it' }).click();
+  await page.getByRole('tab', { name: 'All fields' }).click();
   const form = page.locator('#about .form');
   await form.getByLabel('Far end').fill('i5');
   await form.getByLabel('Far end').press('Tab');
@@ -246,7 +246,7 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   await expect(dialog.getByRole('status')).toContainText('2 cells have errors');
   await expect(dialog.locator('.bad')).toHaveCount(2);
   await expect(dialog.locator('.bad').first()).toContainText('is a reading, not a size');
-  await expect(dialog.getByRole('button', { name: /^Write/ })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: /^Import \d/ })).toBeDisabled();
   await faultless(page, 'the table dialog');
   await dialog
     .locator('input[type=file]')
@@ -255,11 +255,11 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
 
   // The written table read again changes nothing but is known row by row.
   await dialog.getByLabel('or paste the table').fill(text);
-  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
+  await dialog.getByRole('button', { name: 'Check the pasted table' }).click();
   await expect(dialog.getByRole('status')).toContainText('0 new, 76 changed');
   await dialog.getByLabel('or paste the table').fill('name,head\nFirst,10\nSecond,t30');
-  await dialog.getByRole('button', { name: 'Read the pasted text' }).click();
-  await dialog.getByRole('button', { name: 'Write 2 rows' }).click();
+  await dialog.getByRole('button', { name: 'Check the pasted table' }).click();
+  await dialog.getByRole('button', { name: 'Import 2 rows' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(rows(page)).toHaveCount(78);
   await page.locator('h1').click();
@@ -283,7 +283,7 @@ test('ten thousand rows are read, kept and taken back without stopping the page'
     buffer: Buffer.from(`name;head;station;left out because\n${lines.join('\n')}`),
   });
   await expect(dialog.getByRole('status')).toContainText('10000 new, 0 changed');
-  await dialog.getByRole('button', { name: 'Write 10000 rows' }).click();
+  await dialog.getByRole('button', { name: 'Import 10000 rows' }).click();
   await choose(page.getByLabel('Show'), 'left out');
   await expect(rows(page)).toHaveCount(300);
   await expect(page.locator('.more')).toContainText('Show 300 of 9700 more');

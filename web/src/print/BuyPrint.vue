@@ -31,7 +31,13 @@ const print = () => window.print();
       <header>
         <h1>{{ texts.toBuyFor(garage.bike.name) }}</h1>
         <p>
-          {{ texts.leastUsualPricesTypicalValues(money(list.price, 2), massText(view.units, list.mass), least) }}
+          {{
+            texts.leastUsualPricesTypicalValues(
+              money(list.price, 2),
+              massText(view.units, list.mass),
+              least === 'mass' ? texts.lowestWeight : texts.lowestPrice,
+            )
+          }}
         </p>
       </header>
       <div class="columns">

@@ -41,7 +41,7 @@ const words = computed(() => {
   if (Number.isNaN(j.play)) return texts.doesNotGoOn(tool);
   if (j.play >= 30) return `${tool} spins`;
   const left = Math.round((1 - j.play / 30) * 100);
-  const what = state.value === 'good' ? 'fits' : state.value === 'fair' ? 'loose' : texts.roundsItOff;
+  const what = state.value === 'good' ? texts.fits : state.value === 'fair' ? texts.loose : texts.roundsItOff;
   return texts.turnsOfTheFlankHolds(tool, j.play.toFixed(1), what, left);
 });
 </script>

@@ -21,7 +21,7 @@ describe('gaps in words', () => {
   test('the trouble, the head, several heads, the spare that is short', () => {
     expect(gapWhat(answer, gap({}))).toBe('Puncture, tubed');
     expect(gapWhat(answer, gap({ kind: 'turn', ask: -1, fasteners: ['f1'] }))).toBe('Axle nut');
-    expect(gapWhat(answer, gap({ kind: 'loose', fasteners: ['f1', 'f2'] }))).toBe('Axle nut (2 heads)');
+    expect(gapWhat(answer, gap({ kind: 'loose', fasteners: ['f1', 'f2'] }))).toBe('Axle nut (2 fasteners)');
     expect(gapWhat(answer, gap({ kind: 'stock', ask: -1, short: { kind: 'patch', units: 2 } }))).toBe(
       'Tube patches: 2 more needed',
     );

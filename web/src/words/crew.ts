@@ -41,7 +41,7 @@ export function gapWhat(answer: CrewAnswer, gap: Gap): string {
     return `${name ?? gap.short.kind}: ${gap.short.units} more needed`;
   }
   const heads = gap.fasteners.flatMap((id) => answer.fasteners[id]?.name ?? []);
-  if (heads.length > 0) return heads.length === 1 ? heads[0]! : `${heads[0]} (${heads.length} heads)`;
+  if (heads.length > 0) return heads.length === 1 ? heads[0]! : `${heads[0]} (${heads.length} fasteners)`;
   return answer.asks[gap.ask]?.name ?? 'a repair';
 }
 

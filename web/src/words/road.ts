@@ -31,7 +31,7 @@ export function fixedWords(
 ): string {
   const parts = [
     ending.used.length > 0 ? `${ending.used.map((u) => `${u.units} ${u.name}`).join(', ')} off the stock` : '',
-    ending.proven.length > 0 ? `${counted(ending.proven.length, 'head')} proven` : '',
+    ending.proven.length > 0 ? `${counted(ending.proven.length, 'fastener')} proven` : '',
     ending.watch ? 'on the watch list' : '',
   ].filter(Boolean);
   return `${name} is in the log${parts.length > 0 ? `: ${parts.join('; ')}` : ''}.`;

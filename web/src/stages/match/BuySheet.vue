@@ -70,8 +70,8 @@ function plan() {
       <SelectField
         :label="texts.least"
         :items="[
-          { title: 'money', value: 'money' },
-          { title: 'mass', value: 'mass' },
+          { title: texts.price, value: 'money' },
+          { title: texts.weight, value: 'mass' },
         ]"
         v-model="least"
       />

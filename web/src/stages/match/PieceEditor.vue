@@ -342,7 +342,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           <template v-else-if="reach">
             <p>
               {{ texts.onThisBikeItTurns }} <strong class="num">{{ reach.onHead.length }}</strong>
-              {{ reach.onHead.length === 1 ? 'head' : texts.heads
+              {{ reach.onHead.length === 1 ? texts.fastener : texts.fasteners
               }}<template v-if="reach.onHead.length > 0">: {{ names(reach.onHead) }}</template
               >.
             </p>

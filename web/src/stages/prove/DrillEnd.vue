@@ -154,7 +154,7 @@ defineExpose({ finish });
     </section>
     <template v-if="writes && ending && !taken">
       <section v-if="ending.proven.length > 0">
-        <h3>{{ texts.proven(counted(ending.proven.length, texts.headIs, texts.headsAre)) }}</h3>
+        <h3>{{ texts.proven(counted(ending.proven.length, texts.fastenerIs, texts.fastenersAre)) }}</h3>
         <p>{{ ending.proven.join(', ') }}</p>
       </section>
       <section v-if="spares.length > 0">

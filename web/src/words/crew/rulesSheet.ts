@@ -25,7 +25,7 @@ export const changeWhoWaits = 'change who waits';
 export const hoursAtStakeCountFor = 'Hours at risk count for all who wait.';
 export const strangersBikesOnTheWay = 'Strangers’ bikes on the way are helped too';
 export const asOneRiderMoreOf =
-  'As one rider more, of whose bike nobody knows anything: its usual heads are turned too.';
+  'As one more rider whose bike nobody knows: the kit also turns the usual fasteners of such a bike.';
 export const aCompanionFetchesWhatIs = 'A companion fetches what is missing, if within (h; 0: never)';
 export const changeWhoFetches = 'change who fetches';
 export const whatDoesEachCostHere = 'What does each cost here?';

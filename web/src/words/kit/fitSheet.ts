@@ -3,18 +3,18 @@ export { remove } from '../verbs';
 
 /** What FitSheet says. */
 export const whatASpareMustMatch =
-  'What a spare must match. One line is read off the bike once; a spare marked with the same words counts for it.';
+  'What a spare must match. Read each line off the bike once; a spare marked with the same words counts for it.';
 export const reading = 'Reading';
 export const oneSpareServesAllOf = 'one spare serves all of these';
 export const of2 = (slot: Part, name: Part) => said`${slot} of ${name}`;
 export const none = 'none';
-export const countedNowhere = (slot: Part) => said`${slot}: counted nowhere`;
+export const countedNowhere = (slot: Part) => said`${slot}: no spare counts for it`;
 export const sparesAndSuppliesOwned = 'Spares and supplies owned';
 export const serves = (name: Part) => said`serves ${name}`;
 export const alwaysPacked = (quantity: Part) => said`· always packed: ${quantity}`;
 export const quantity = 'Quantity';
 export const madeFor = 'Made for';
-export const asTheFitSheetReads = 'as the fit sheet reads';
+export const asTheFitSheetReads = 'as in the part specs';
 export const condition = 'Condition';
 export const location = 'Location';
 export const inTheToolbox = 'in the toolbox';

@@ -8,6 +8,6 @@ export const kitKilograms = 'kit, kilograms';
 export const saved = (saved: Part) => said`${saved} saved`;
 export const provenBest = 'proven best';
 export const atMostFromProven = (gap: Part) => said`at most ${gap} from proven`;
-export const weightOfTheBestKit = 'Weight of the best kit for its weight';
+export const weightOfTheBestKit = 'Weight of the kit';
 export const weightLimitOfTheKit = 'Weight limit of the kit';
 export const saved2 = (limit: Part, saved: Part) => said`${limit}, ${saved} saved`;

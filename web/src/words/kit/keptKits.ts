@@ -26,7 +26,7 @@ export const theSameInBoth = (nothing: Part) => said`The same in both: ${nothing
 export const theKitNow = 'The kit now';
 export const kitOf = (today: Part) => said`Kit of ${today}`;
 export const isSaved = (name: Part, mass: Part) => said`${name} is saved: ${mass}.`;
-export const workAKitOutAgain = 'work a kit out again';
+export const workAKitOutAgain = 'go back to the calculated kit';
 export const hoursSaved = 'hours saved';
 export const leftAtStake = 'left at risk';
 export const getsHomeUnaided = 'gets home unaided';

@@ -8,7 +8,7 @@ export const toSeeThis = 'to see this.';
 export const thisKitFixesNoneOf = 'This kit fixes none of this trip’s problems. Add your tools in';
 export const match = 'Match';
 export const here = (name: Part, odds: Part) => said`${name} · ${odds} here`;
-export const ofKindsOfIt = (partsBelow: Part, parts: Part) => said`${partsBelow} of ${parts} kinds of it:`;
+export const ofKindsOfIt = (partsBelow: Part, parts: Part) => said`${partsBelow} of its ${parts} kinds:`;
 export const notAtTheGradeYou = 'not at the grade you ask for';
 export const fastenersTurnedBy = (slice: Part) => said`Fasteners turned by ${slice}`;
 export const andMore = (turning: Part) => said`and ${turning} more`;
@@ -40,12 +40,12 @@ export const youMarkedItNever = 'you marked it never';
 export const noPlaceYet = 'No place yet';
 export const savedByOneCopy = (count: Part, hours: Part) => said`${count}, ${hours} saved by one copy`;
 export const hoursWhatTheKitSaves =
-  'hours = what the kit saves less what it saves with one copy at home, every problem then by its next best way; fasteners lost = fasteners that no chain of the rest reaches';
+  'hours = what the kit saves, less what it saves with one copy left at home and each problem solved by the next best repair; fasteners lost = fasteners that no chain of the other tools reaches';
 export const fastenersThatNothingElseTurns = 'fasteners that nothing else turns';
 export const noRepair = 'no repair';
 export const expectedUses = 'expected uses';
 export const massRatesAndHoursTypical = (source: Part) =>
-  said`mass: ${source}; rates and hours: typical values and your record`;
+  said`mass: ${source}; rates and hours: typical values and your ride log`;
 export const seeWhatTurnsIt = 'See what turns it';
 export const alreadyFittedOnTheBike2 = 'already fitted on the bike';
 export const toBuy3 = 'to buy';

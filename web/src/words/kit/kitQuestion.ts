@@ -1,7 +1,7 @@
 import { said, type Part } from '../said';
 
 /** What KitQuestion says. */
-export const whatIsAskedOfThe = 'What is asked of the kit';
+export const whatIsAskedOfThe = 'What the kit must do';
 export const packedAsItIs = 'Packed as it is:';
 export const backToTheCalculatedKit = 'Back to the calculated kit';
 export const askFor = 'Ask for';
@@ -10,17 +10,17 @@ export const weightIsAddedWhileEvery = (units: Part, kneeMinutes: Part) =>
   said`Weight is added while every ${units} saves at least this. Typical value: ${kneeMinutes}. You can also drag the handle below.`;
 export const minimumRepairQuality = 'Minimum repair quality';
 export const ignoreProblemsRarerThanOf = 'Ignore problems rarer than (% of trips)';
-export const allSparesSufficeOfTrips = 'All spares suffice, % of trips';
+export const allSparesSufficeOfTrips = 'Enough spares on (% of trips)';
 export const changeTheServiceLevel = 'change the service level';
 export const problemIs = 'problem is';
 export const problemsAre = 'problems are';
 export const rarerIgnoredAtLeastOne = (count: Part, rarer: Part, percent: Part) =>
   said`${count} rarer ${rarer} ignored; at least one of them happens on ${percent} of such trips.`;
 export const weightAtMost = 'Weight, at most';
-export const roomAtMost = 'Room, at most';
+export const roomAtMost = 'Volume, at most';
 export const noLimit = 'no limit';
 export const priceAtMost = 'Price, at most';
-export const askSomethingElseOfThe = 'ask something else of the kit';
+export const askSomethingElseOfThe = 'change what the kit must do';
 export const bestKitForItsWeight = 'Best kit for its weight';
 export const lightestKitThatFixesEvery = 'Lightest kit that fixes every likely problem';
 export const bestKitUnderAWeight = 'Best kit under a weight limit';

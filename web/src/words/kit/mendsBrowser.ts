@@ -8,5 +8,5 @@ export const writeYourOwn = 'Write your own';
 export const notSureWhatItIs = 'Not sure what it is?';
 export const yourOwn = 'Your own';
 export const noRepairMatches = 'No repair matches.';
-export const aWayFor = (problem: Part) => said`a way for ${problem}`;
+export const aWayFor = (problem: Part) => said`a repair for ${problem}`;
 export const aProblemOfYourOwn = 'a problem of your own';

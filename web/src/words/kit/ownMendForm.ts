@@ -15,15 +15,15 @@ export const howOftenGravel = 'How often, gravel';
 export const howOftenTrack = 'How often, track';
 export const itEndsTheRide = 'It ends the ride';
 export const hoursLostWithoutARepair = 'Hours lost without a repair';
-export const stepsOutOneALine = 'Steps out, one a line';
+export const stepsOutOneALine = 'Steps to take it apart, one per line';
 export const breakTheAxleLooseBefore = 'Break the axle loose before raising {rear axle}';
-export const stepsBackInOneA = 'Steps back in, one a line';
+export const stepsBackInOneA = 'Steps to put it back, one per line';
 export const patchItPatch2Pump = 'Patch it <patch ×2>, pump up [inflate]';
 export const caution = 'Caution';
 export const whatAStepCanContain = 'What a step can contain';
 export const head = '{head}';
 export const byItsJobOnThe = (roles: Part) =>
-  said`by its job on the bike, with ? where not every bike has it: ${roles}`;
+  said`by its role on the bike, with ? where not every bike has it: ${roles}`;
 export const function2 = '[function]';
 export const ofATool2For = (functions: Part) => said`of a tool, ×2 for two: ${functions}`;
 export const supply2 = '<supply ×2>';

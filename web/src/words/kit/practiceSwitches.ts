@@ -2,7 +2,7 @@ import { said, type Part } from '../said';
 
 /** What PracticeSwitches says. */
 export const yourPreferences = 'Your preferences';
-export const worthInTheBagAt = 'Worth in the bag, at most';
+export const worthInTheBagAt = 'Value in the bag, at most';
 export const noLimit = 'no limit';
 export const ridesAlongOn = (name: Part) => said`Rides along on ${name}`;
 export const compareTheOtherSettings = 'Compare the other settings';
@@ -23,21 +23,21 @@ export const tyreLevers = 'Tyre levers';
 export const plugsForTubelessTyres = 'Plugs for tubeless tyres';
 export const openingTheHole = 'Opening the hole';
 export const pressures = 'Pressures';
-export const othersBikes = 'Others’ bikes';
+export const othersBikes = 'Other riders’ bikes';
 export const whereTheKitLives = 'Where the kit lives';
 export const methodsThatCount = 'Methods that count';
 export const mostSkilledPersonInThe = 'Most skilled person in the group';
 export const spareSparkPlug = 'Spare spark plug';
-export const changeAPractice = 'change a practice';
+export const changeAPractice = 'change a preference';
 export const rideAlong = 'ride along';
 export const rideApart = 'ride apart';
 export const sameWeight = 'same weight';
 export const notPacked = (loose: Part) => said`${loose} not packed`;
-export const theKitWithThisPosition = 'the kit with this position less the kit with yours, both solved whole';
+export const theKitWithThisPosition = 'the kit with this setting less the kit with yours, each worked out as a whole';
 export const hoursSavedOnTheTrip = 'hours saved on the trip';
 export const getsHomeUnaided = 'gets home unaided';
 export const fastenersReached = 'fasteners reached';
-export const thingsThatNoPlaceTakes = 'things that no place takes';
+export const thingsThatNoPlaceTakes = 'items that fit in no place';
 export const bothProven = 'both proven';
 export const notBoth = 'not both';
 export const differenceOfTwoKitsMasses =

@@ -13,7 +13,7 @@ export const kitAsHeavy = 'kit as heavy';
 export const underAMinute = 'under a minute';
 export const minAtStake = (minutes: Part, minutes2: Part) => said`${minutes} min ${minutes2} at risk`;
 export const theKitAndItsHours =
-  'the kit and its hours at risk with this done less those without, both solved whole; rates are multiplied by the factors';
+  'the kit and its hours at risk with this done, less those without it, each worked out as a whole; rates are multiplied by the factors';
 export const gramsOfKit = 'grams of kit';
 export const hoursAtStakeLess = 'hours at risk less';
 export const getsHomeUnaided = 'gets home unaided';

@@ -2,9 +2,9 @@ import { said, type Part } from '../said';
 
 /** What BikesSheet says. */
 export const calculating = 'Calculating …';
-export const thereIsOneBikeHere = 'There is one bike here. Add another in the bike’s menu above.';
+export const thereIsOneBikeHere = 'There is only one bike here. Add another in the bike menu at the top.';
 export const alwaysWithYou = 'Always with you';
-export const nothingIsInTheSet = 'Nothing is in the set of every bike.';
+export const nothingIsInTheSet = 'No tool is needed on every bike.';
 export const adds = (name: Part) => said`${name} adds`;
 export const nothing = 'Nothing.';
 export const proven = ', proven';
@@ -18,4 +18,4 @@ export const chooseTwoBikes = 'Choose two bikes.';
 export const leaveAtHome = 'Leave at home:';
 export const nothing2 = 'nothing';
 export const putIn = 'Put in:';
-export const oneSetForAllNothing = 'One set for all, nothing to move';
+export const oneSetForAllNothing = 'One set for all bikes, nothing to move';

@@ -2,7 +2,9 @@ import { said, type Part } from '../said';
 export { exportCsv, print } from '../verbs';
 
 /** What BuySheet says. */
-export const least = 'Least';
+export const least = 'Lowest';
+export const price = 'price';
+export const weight = 'weight';
 export const quality = 'Quality';
 export const calculating = 'Calculating …';
 export const yourToolsReachEveryFastener =
@@ -11,9 +13,9 @@ export const gap = 'gap';
 export const gaps = 'gaps';
 export const for2 = (cures: Part, list: Part) => said`For ${cures} ${list}`;
 export const andTo = (does: Part) => said`, and to ${does}`;
-export const used = (used: Part) => said`Used: ${used}`;
-export const toTheToolbox = (left: Part) => said`To the toolbox: ${left}`;
-export const gainsByIt = (bike: Part, what: Part) => said`${bike} gains by it: ${what}.`;
+export const used = (used: Part) => said`Used with it: ${used}`;
+export const toTheToolbox = (left: Part) => said`Left for the toolbox: ${left}`;
+export const gainsByIt = (bike: Part, what: Part) => said`It also helps ${bike}: ${what}.`;
 export const nothingInTheCatalogueReaches = (what: Part) =>
   said`Nothing in the catalogue reaches ${what}: check the access and the torque, or make a tool.`;
 export const provenBest = 'Proven best';

@@ -35,22 +35,22 @@ export const byHand = 'by hand';
 export const oneHand = 'one hand';
 export const twoHands = 'two hands';
 export const theFirstChoice = 'the first choice';
-export const ofPieces = (mass: Part) => said`${mass} of pieces`;
-export const equalByName = 'equal: by name';
+export const ofPieces = (mass: Part) => said`${mass} of tools`;
+export const equalByName = 'equal: in order of name';
 export const gramsOfTheLeastSet =
-  'grams of the least set in which this head is turned by just this way; everything else is chosen again around it';
-export const itsPiecesAlone = 'its pieces alone';
-export const againstTheSetAsIt = 'against the set as it is';
-export const priceOfTheSetAgainst = 'price of the set, against as it is';
+  'grams of the lightest set that turns this fastener in just this way; all other tools are chosen again around it';
+export const itsPiecesAlone = 'its tools alone';
+export const againstTheSetAsIt = 'compared with the set as it is';
+export const priceOfTheSetAgainst = 'price of the set, compared with as it is';
 export const differenceOfTwoOptimaMasses =
-  'difference of two optima; masses and prices are typical values until you weigh and pay';
-export const noMore = 'no more';
+  'difference of two proven results; masses and prices are typical values until you weigh and pay';
+export const noMore = 'no heavier';
 export const marginOn = (name: Part) => said`Margin on ${name}`;
 export const noTorqueKnown2 = 'no torque known';
 export const leastOfWeakestToolBreak =
-  'least of (weakest tool ÷ break-loose torque) and (arm × allowed force ÷ break-loose torque)';
+  'the smaller of (weakest tool ÷ break-loose torque) and (arm × allowed force ÷ break-loose torque)';
 export const breakLooseTorque = 'break-loose torque';
-export const weakestPiece = (name: Part) => said`weakest piece: ${name}`;
+export const weakestPiece = (name: Part) => said`weakest tool: ${name}`;
 export const allowedForce = 'allowed force';
 export const handGives = 'hand gives';
 export const fitOnTheHead = 'fit on the head';

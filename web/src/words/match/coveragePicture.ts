@@ -3,18 +3,18 @@ import { said, type Part } from '../said';
 /** What CoveragePicture says. */
 export const calculating = 'Calculating …';
 export const fastenersAgainstToolsArrowKeys =
-  'Fasteners against tools. Arrow keys go through it, Enter opens the fastener.';
+  'Table of fasteners and tools. Move with the arrow keys, open a fastener with Enter.';
 export const fits = 'fits';
 export const fitsSome = 'fits some';
 export const goesOnReachOrTorque = 'goes on, reach or torque stops it';
-export const loose = 'loose';
+export const loose = 'loose fit';
 export const atMostOneToolTurns = 'at most one tool turns it';
 export const inTheKit = 'in the kit';
-export const turnNothingOnThisBike = (name: Part) => said`Turn nothing on this bike: ${name}.`;
+export const turnNothingOnThisBike = (name: Part) => said`These turn nothing on this bike: ${name}.`;
 export const fits2 = (fits: Part) => said`Fits: ${fits}`;
 export const some = (some: Part) => said`Some: ${some}`;
 export const goesOnOnly = (limp: Part) => said`Goes on only: ${limp}`;
-export const loose2 = (loose: Part) => said`Loose: ${loose}`;
+export const loose2 = (loose: Part) => said`Loose fit: ${loose}`;
 export const nothingTurnsIt = 'Nothing turns it.';
 export const fitsSomeOfThem = 'fits some of them';
 export const goesOnBut = 'goes on, but';

@@ -2,7 +2,7 @@ import { said, type Part } from '../said';
 export { add } from '../verbs';
 
 /** What DrawerEntry says. */
-export const whatYouOwnInOne = 'What you own in one line, or find a tool';
+export const whatYouOwnInOne = 'Type what you own, or search for a tool';
 export const pieceSays = 'piece-says';
 export const enter = 'Enter';
 export const addIt = 'add';

@@ -1,4 +1,4 @@
 /** What ItemList says. */
 export const addAList = 'Add a list';
 export const aNoteAMessageA =
-  'A note, a message, a shop’s list: one thing a line, or parted by commas. Tools go into the toolbox, spares and supplies to the spares.';
+  'Paste a note, a message or a shop’s list: one item per line, or separated by commas. Tools go into the toolbox, spares and supplies to the spares.';

@@ -21,6 +21,6 @@ export const buy = 'Buy';
 export const outOfReach2 = 'Out of reach';
 export const wouldReachIt = (name: Part) => said`Would reach it: ${name},`;
 export const nothingInTheCatalogueCures =
-  'Nothing in the catalogue cures it alone: check its access and torque, or make a tool.';
+  'No single tool of the catalogue reaches it. Check its access and torque, or make a tool.';
 export const reached = 'Reached';
 export const farEnd = 'far end: ';

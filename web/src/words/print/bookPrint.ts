@@ -13,10 +13,11 @@ export const hStranded = (strandedHours: Part) => said`${strandedHours} h strand
 export const n2PackingList = '2 Packing list';
 export const n3Checks = '3 Checks';
 export const n4WatchList = '4 Watch list';
-export const every = (station: Part, why: Part, everyKm: Part) => said`${station}: ${why}. Every ${everyKm}`;
+export const every = (station: Part, why: Part, everyKm: Part) => said`${station}: ${why}. Check every ${everyKm}`;
 export const pocketCard = (id: Part) => said`${id} Pocket card`;
 export const repairs = (parts: Part) => said`${parts} Repairs`;
-export const torqueFromTheManualWins = 'Torque from the manual wins; * is not from the manual.';
+export const torqueFromTheManualWins =
+  'The torque in the manual comes first; * marks values that are not from the manual.';
 export const workingOutTheKit = 'Working out the kit …';
 export const notPacked = 'Not packed';
 export const theTrip = 'The trip';

@@ -9,7 +9,7 @@ export const from = (from: Part) => said`· from ${from}`;
 export const buy = (buy: Part) => said`· buy ${buy}`;
 export const takeCare = 'Take care';
 export const theTorqueInTheManual =
-  'The torque in the manual comes first. What is lent is written down, or it never comes back.';
+  'The torque in the manual comes first. Write down what is lent, or it never comes back.';
 export const nobodyRidesAlongOnThis = 'Nobody rides along on this trip. Open Crew to add somebody.';
 export const sharingOut = 'Sharing out …';
 export const firstAidTrainedKitsWith = (trained: Part, kits: Part) =>

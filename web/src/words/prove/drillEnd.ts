@@ -15,17 +15,16 @@ export const everyFigureOfThisRepair = '. Every figure of this repair goes by it
 export const allYourTimes = 'All your times:';
 export const itsClockRanForUnder =
   'Its clock ran for under a tenth of what was planned, so it sets no time. What was used and turned is written down.';
-export const itTookUnderATenth = 'It took under a tenth of what was planned: nobody did it in that.';
-export const itProvesNothingAndSets =
-  'It proves nothing and sets no time; what you were stuck over is written down all the same.';
+export const itTookUnderATenth = 'It took less than a tenth of the planned time, so it does not count as done.';
+export const itProvesNothingAndSets = 'It proves nothing and sets no time. What you were stuck on is still recorded.';
 export const ready = 'Ready:';
-export const youWereStuckSoThe = ': you were stuck, so the kit is not shown to do it';
+export const youWereStuckSoThe = ': you were stuck, so this does not prove the kit';
 export const hoursAtRisk = 'Hours at risk:';
 export const stuck = 'Stuck';
 export const step = (it: Part, what: Part) => said`Step ${it}: ${what}`;
-export const headIs = 'head is';
-export const headsAre = 'heads are';
-export const proven = (headsAre: Part) => said`${headsAre} proven`;
+export const fastenerIs = 'fastener is';
+export const fastenersAre = 'fasteners are';
+export const proven = (are: Part) => said`${are} proven`;
 export const reallyUsedUp = 'Really used up';
 export const lookAtItAgain = 'Look at it again';
 export const onTheWatchListEvery = 'On the watch list: every ';

@@ -5,8 +5,8 @@ export { cancel } from '../verbs';
 export const copyThisBike = 'Copy this bike';
 export const copy = (name: Part) => said`Copy ${name}`;
 export const itsRowsAndPlacesCome =
-  'Its rows and places come over. Sizes are only assumed of the new one until somebody measures.';
+  'Its fasteners and places are copied. On the new bike each size is only assumed until you measure it.';
 export const name = 'Name';
 export const copy2 = 'Copy';
 export const rowsAllOnlyAssumedUntil = (name: Part, fasteners: Part) =>
-  said`${name}: ${fasteners} rows, all only assumed until a tool was put on`;
+  said`${name}: ${fasteners} fasteners, all assumed until you put a tool on them`;

@@ -8,7 +8,7 @@ export const entrySays = 'entry-says';
 export const sizeOfOr = (what: Part, units: Part) => said`size of ${what}, or ${units}`;
 export const at = (units: Part, what: Part) => said`${units} at ${what}`;
 export const enter = 'Enter';
-export const keep = 'keep';
+export const keep = 'save';
 export const add = 'add';
 export const notSaved = 'Not saved';
 export const for2 = (what: Part) => said`for ${what}`;

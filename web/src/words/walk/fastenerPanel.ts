@@ -16,11 +16,12 @@ export const farEnd = 'far end: ';
 export const seeTheChain = 'See the chain';
 export const breaksLooseAt = '· Breaks loose at';
 export const size = 'Size';
-export const allAboutIt = 'All about it';
+export const allAboutIt = 'All fields';
 export const howItIsKnown = 'How it is known';
 export const breakingLoose = (name: Part) => said`Breaking loose: ${name}`;
 export const tighteningTorqueFactorForIts =
   'tightening torque × factor for its condition: clean 1.2, dirty 1.5, threadlocked 1.8, rusted or seized 2.2';
 export const workedOutFrom = 'worked out from';
-export const thisOnlyPlansWhichTool = 'This only plans which tool can. The value to tighten to is the manual’s alone.';
+export const thisOnlyPlansWhichTool =
+  'This only plans which tool is strong enough. Tighten to the value in the manual.';
 export const aSecondWasAddedBelow = (name: Part) => said`A second ${name} was added below`;

@@ -1,3 +1,3 @@
 /** What FastenerRow says. */
-export const noChainOfYourTools = 'no chain of your tools reach it';
+export const noChainOfYourTools = 'no chain of your tools reaches it';
 export const gap = 'gap';

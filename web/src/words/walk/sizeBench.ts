@@ -23,13 +23,13 @@ export const howItWasMeasured = 'how it was measured';
 export const oneReading = 'One reading';
 export const readings = (it: Part) => said`${it} readings`;
 export const spread = (spread: Part) => said`, spread ${spread}`;
-export const takeBackAReading = 'take back a reading';
+export const takeBackAReading = 'remove a reading';
 export const removeLastReading = 'Remove last reading';
 export const whatItIs = 'What it is';
-export const formOfTheHead = 'Form of the head';
-export const aCalliperCannotTellSizes = 'A calliper cannot tell sizes of this form: put the driver in it.';
+export const formOfTheHead = 'Head type';
+export const aCalliperCannotTellSizes = 'A calliper cannot measure this head type. Put the driver in it.';
 export const writtenDownAsReadIt = (head: Part, evidence: Part) =>
-  said`Written down as ${head}, ${evidence}. Read it with a calliper, or say which tool sat how.`;
+  said`Recorded as ${head}, ${evidence}. Measure it with a calliper, or say how a tool sat on it.`;
 export const take = (head: Part, odds: Part) => said`Take ${head}, ${odds}`;
 export const noSizeMatchesMeasureAgain =
   'No size matches. Measure again, or check for wear, paint or another head type.';
@@ -39,14 +39,14 @@ export const toBeSure = 'To be sure:';
 export const notInTheToolbox = ' (not in the toolbox)';
 export const putOnIt = (tool: Part, owned: Part) => said`put ${tool} on it${owned}.`;
 export const noCommonToolTellsAnd = (head: Part, head2: Part) =>
-  said`No common tool tells ${head} and ${head2} apart. Measure again, or check the manual.`;
+  said`No common tool can tell ${head} from ${head2}. Measure again, or check the manual.`;
 export const toolTriedAndHowIt = 'Tool tried, and how it sat';
 export const n13GoesOn12Does = '13 goes on, 12 does not';
 export const tried = 'Tried';
-export const takeBackATry = 'take back a try';
+export const takeBackATry = 'remove a try';
 export const toolInThePicture = 'Tool in the picture';
 export const enterTo = (mm: Part, mm2: Part) => said`Enter ${mm} to ${mm2}.`;
 export const readingOf = (name: Part) => said`reading of ${name}`;
-export const isNoReadingWrite12 = (typed: Part) => said`“${typed}” is no reading: write 12.94 or 0.509 in`;
+export const isNoReadingWrite12 = (typed: Part) => said`“${typed}” is not a reading. Type it like 12.94 or 0.509 in.`;
 export const toolTriedOn = (name: Part) => said`tool tried on ${name}`;
 export const calliperMm = (slice: Part) => said`calliper ${slice} mm`;

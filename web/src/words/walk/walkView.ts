@@ -19,5 +19,5 @@ export const noFastenerMatches = 'No fastener matches.';
 export const showOfMore = (most: Part, most2: Part) => said`Show ${most} of ${most2} more`;
 export const leftOutWithTheReason = 'Left out, with the reason';
 export const showAllLeftOut = (leftOut: Part) => said`Show all ${leftOut} left out`;
-export const readRowsFromATable = (rows: Part) => said`read ${rows} rows from a table`;
-export const rowsRead = (rows: Part) => said`${rows} rows read.`;
+export const readRowsFromATable = (rows: Part) => said`import ${rows} fasteners from a table`;
+export const rowsRead = (rows: Part) => said`${rows} fasteners imported.`;

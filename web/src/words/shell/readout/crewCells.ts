@@ -8,7 +8,7 @@ export const productOverTheBikesOf =
 export const ratesAreTypicalValuesUntil = 'rates are typical values until your ride log says more';
 export const whatSomebodyCannotDoWhen = 'What somebody cannot do when they have to';
 export const repairsHeadsAndSparesAsked =
-  'repairs, heads and spares asked of the whole crew, of each part of a split, and of each alone, that what they carry does not do';
+  'repairs, fasteners and spares that the whole crew, each part of a split or a rider alone should manage and cannot with what they carry';
 export const whoCarriesWhatAndWhat = 'who carries what, and what each can do';
 export const crewsKit = 'Crew’s kit';
 export const allThatTheCrewCarries = 'All that the crew carries';
