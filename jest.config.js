@@ -12,12 +12,7 @@ export default {
   ],
   testMatch: ['**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],
-  transform: {
-    '^.+\\.ts$': [
-      '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'es6' } },
-    ],
-  },
+  transform: { '^.+\\.ts$': '<rootDir>/scripts/jestTransform.mjs' },
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   setupFiles: ['<rootDir>/core/src/testing/setup.ts'],
   testTimeout: 30_000,

@@ -50,7 +50,7 @@ test('who carries what, and what if somebody is not there', async ({ page, app }
   await sharedOut(page);
   expect(await grams(await figure(page, 'Crew’s kit'))).toBeCloseTo(together, 1);
   // What would close the gaps as they are: one more of something.
-  await page.getByRole('button', { name: 'What would close it?' }).click();
+  await page.getByRole('button', { name: 'What would help?' }).click();
   await expect(page.locator('.what-if')).toContainText(/One more of each|Nothing like what anybody owns/);
   await faultless(page, 'Crew');
 });
@@ -138,7 +138,7 @@ test('a companion’s own file is read in with a preview, a list goes out as a f
   await openCrew(page, app, 'Lists');
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save as CSV' }).click(),
+    page.getByRole('button', { name: 'Export CSV' }).click(),
   ]);
   const rows = readFileSync(await csv.path(), 'utf8')
     .trim()
@@ -158,7 +158,7 @@ test('a companion’s own file is read in with a preview, a list goes out as a f
   await chooser.setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"format":1}') });
   await expect(page.getByRole('alert')).toContainText('cannot be read');
   await chooser.setInputFiles({ name: 'oke.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  const preview = page.getByRole('group', { name: 'What the file holds' });
+  const preview = page.getByRole('group', { name: 'In this file' });
   await expect(preview).toContainText('Haldane 900');
   await preview.getByRole('button', { name: 'Add to the ride' }).click();
   await sharedOut(page);
@@ -173,7 +173,7 @@ test('what is lent is missing from the next kit until it is back', async ({ page
   await openCrew(page, app, 'Lent');
   await choose(page.getByLabel('What', { exact: true }), 'Hand pump');
   await page.getByLabel('To whom').fill('Oke');
-  await page.getByRole('button', { name: 'Lend it' }).click();
+  await page.getByRole('button', { name: 'Lend' }).click();
   await sharedOut(page);
   await expect(page.getByText('Not back yet')).toBeVisible();
   await goTo(page, 'Kit');
@@ -195,7 +195,7 @@ test('rules, what is common, and the whole ride', async ({ page, app }) => {
   expect(await grams(await figure(page, 'Crew’s kit'))).toBeLessThanOrEqual(before);
   await page.getByLabel('The strongest bike carries the most').check();
   await sharedOut(page);
-  await page.getByRole('button', { name: 'What does each cost here?' }).click();
+  await page.getByRole('button', { name: 'Compare what each rule costs' }).click();
   await expect(page.getByText(/greatest share [+−]/).first()).toBeVisible({ timeout: 60_000 });
   await page.getByRole('tab', { name: 'In common' }).click();
   await expect(page.locator('.sheet')).toContainText('sizes are on one bike only');

@@ -154,7 +154,7 @@ const HEADINGS: Record<string, string> = {
   Kit: 'How much kit is enough',
   Stow: 'A place for each item',
   Crew: 'Who carries what',
-  Prove: 'What is proven, and what only planned',
+  Prove: 'What is proven, and what is only planned',
   Road: 'What is wrong?',
 };
 /** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */

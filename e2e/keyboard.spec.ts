@@ -89,10 +89,10 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   while (!(await focused()).includes('Tail bag')) await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Plug spanner 16' })).toContainText(
-    'put here by you',
+    'placed by you',
   );
   await command(page, 'undo');
-  await expect(page.locator('.stow-row.found')).not.toContainText('put here by you');
+  await expect(page.locator('.stow-row.found')).not.toContainText('placed by you');
   await command(page, 'print the list');
   await expect(page.locator('.paper')).toContainText('Plug spanner 16');
 });

@@ -99,9 +99,9 @@ test('services and the record keep what is written into them', async ({ page, ap
   await page.getByRole('tab', { name: 'Service', exact: true }).click();
   await page.locator('.due').first().getByRole('button').first().click();
   const detail = page.locator('.detail');
-  await detail.getByLabel('Takes').fill('clean rag');
-  await detail.getByLabel('Takes').press('Tab');
-  await expect(detail.getByLabel('Takes')).toHaveValue('clean rag');
+  await detail.getByLabel('Uses up').fill('clean rag');
+  await detail.getByLabel('Uses up').press('Tab');
+  await expect(detail.getByLabel('Uses up')).toHaveValue('clean rag');
   await detail.getByLabel('Name', { exact: true }).fill('Oil and a look');
   await detail.getByLabel('Name', { exact: true }).press('Tab');
   await expect(page.locator('.due').first()).toContainText('Oil and a look');

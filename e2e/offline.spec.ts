@@ -143,7 +143,7 @@ test('two phones and a laptop days away, one with its clock off by a year: all o
     await open(cold, app, '/walk');
     away.push(cold);
   }
-  const factor = (p: Page) => p.getByRole('textbox', { name: 'Care ×' });
+  const factor = (p: Page) => p.getByRole('textbox', { name: 'Maintenance factor' });
   for (const [i, p] of away.entries()) {
     for (const size of [13, 14, 17]) await enter(p, `${size} ${NAMES[i]} bolt`);
     await expect(p.locator('[data-fastener]', { hasText: `${NAMES[i]} bolt` })).toHaveCount(3);

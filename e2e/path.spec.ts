@@ -71,7 +71,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await plug.getByRole('button', { name: 'Move Plug spanner 16' }).click();
   await page.getByRole('menuitem', { name: 'Tail bag' }).click();
   await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Plug spanner 16' })).toContainText(
-    'put here by you',
+    'placed by you',
   );
   const body = page.locator('[data-item]', { hasText: 'Combination spanner 27' });
   await body.getByRole('button', { name: 'Move Combination spanner 27' }).click();

@@ -130,12 +130,12 @@ test('stuck asks why, and each reason becomes the fact that it is', async ({ pag
   };
   const dialog = page.getByRole('dialog', { name: 'Stuck' });
   await stuck('It lies elsewhere');
-  await choose(dialog.getByRole('combobox', { name: 'Where it lies' }), 'Tank bag');
+  await choose(dialog.getByRole('combobox', { name: 'Where it is' }), 'Tank bag');
   const what = (await dialog.locator('.v-select__selection').first().textContent())!.trim();
   await dialog.getByRole('button', { name: 'Save' }).click();
-  await expect(run(page).getByRole('status')).toContainText('It lies in Tank bag from now on.');
+  await expect(run(page).getByRole('status')).toContainText('Its location is now Tank bag.');
   await stuck('I cannot get at it');
-  await choose(dialog.getByRole('combobox', { name: 'What is in the way' }), 'How far a handle swings');
+  await choose(dialog.getByRole('combobox', { name: 'What gets in the way' }), 'How far a handle swings');
   await dialog.getByRole('textbox', { name: 'Degrees' }).fill('35');
   await dialog.getByRole('textbox', { name: 'Degrees' }).press('Tab');
   await faultless(page, 'stuck');
@@ -251,8 +251,8 @@ test('what is watched is looked at by the odometer, until it is replaced', async
   await expect(page.locator('.open-drill').last()).toContainText('Look again: Front wheel out and in');
   await watch.getByRole('button', { name: 'Checked: fine' }).click();
   await expect(watch).toContainText('in 50 km');
-  await page.getByRole('button', { name: 'Watch something' }).click();
-  const what = page.getByRole('textbox', { name: 'What to look at again' });
+  await page.getByRole('button', { name: 'Add to the watch list' }).click();
+  const what = page.getByRole('textbox', { name: 'What to check again' });
   await expect(what).toBeFocused();
   await what.fill('Plugged rear tyre');
   await page.getByRole('textbox', { name: /^Good for/ }).fill('200');
@@ -332,7 +332,7 @@ test('Find it: what is missed comes back sooner, by day and in the dark', async 
   // One after the other until one is wrong: six tries find it surely.
   for (const choice of await game.locator('.choices').first().getByRole('button').all()) {
     await choice.click();
-    if (await game.getByText('Where does it lie?').isVisible()) {
+    if (await game.getByText('Where is it?').isVisible()) {
       await game.locator('.choices').nth(1).getByRole('button').first().click();
     }
     await expect(game.locator('.result')).toBeVisible();

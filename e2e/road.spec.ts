@@ -22,13 +22,13 @@ test('from what is seen to what it is, and mended step by step into the log, the
   // People come first.
   await expect(page.locator('.symptom').first()).toHaveText('After a fall');
   await faultless(page, 'Road');
-  await page.getByRole('searchbox', { name: 'Say it in a word or two' }).fill('flat');
+  await page.getByRole('searchbox', { name: 'What happened, in a word or two' }).fill('flat');
   await page.getByRole('button', { name: 'A tyre is flat', exact: true }).click();
   await expect(page.locator('h1')).toHaveText('A tyre is flat');
   const question = (await page.locator('.big').first().textContent())!;
   await page.getByRole('button', { name: 'I cannot tell' }).click();
   await expect(page.locator('.big').first()).not.toHaveText(question);
-  await page.getByRole('button', { name: 'One back' }).click();
+  await page.getByRole('button', { name: 'Go back one test' }).click();
   await expect(page.locator('.big').first()).toHaveText(question);
   await faultless(page, 'a search');
   // Answered until one trouble is left, whatever is asked first.
@@ -92,7 +92,7 @@ test('brakes, fuel, heat, packs and injuries stop first with what not to do', as
   await page.goto(`${app.url}/road?seek=fallen`);
   await settled(page);
   await expect(page.locator('.stop')).toContainText('Call the local emergency number');
-  await page.getByRole('button', { name: 'That is done' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.locator('.big').first()).toContainText('Is anybody hurt?');
 });
 
@@ -166,7 +166,7 @@ test('own details go into a file or onto paper only where that is ticked, and a 
     const dialog = page.getByRole('dialog', { name: 'Export the garage' });
     if (ticked) {
       await dialog.getByRole('checkbox').check();
-      await expect(dialog).toContainText('Whoever gets the file can read them');
+      await expect(dialog).toContainText('Anybody who gets the file can read them');
     }
     await faultless(page, 'what goes into the file');
     const [file] = await Promise.all([
@@ -214,9 +214,9 @@ test('a fall, a repair, something used, lent or missing, and a check are each wr
   const card = page.getByRole('dialog', { name: 'Where am I, whom to call' });
   await expect(card).toContainText(lat.toFixed(5));
   await card.getByRole('button', { name: 'Close' }).click();
-  const log = page.getByRole('dialog', { name: 'Write it down' });
+  const log = page.getByRole('dialog', { name: 'Log something' });
   const openLog = async () => {
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByRole('button', { name: 'Log something' }).click();
     await expect(log).toBeVisible();
   };
   const day = page.locator('.road-sheet');
@@ -238,7 +238,7 @@ test('a fall, a repair, something used, lent or missing, and a check are each wr
   await expect(day).toContainText('Cable ties');
   await openLog();
   await log.getByRole('button', { name: 'Not there' }).click();
-  await log.getByRole('searchbox', { name: 'Find' }).fill('Chain breaker');
+  await log.getByRole('searchbox', { name: 'Search' }).fill('Chain breaker');
   await log.getByRole('button', { name: '“Chain breaker”, not in the kit' }).click();
   await expect(day).toContainText(/Chain breaker\s*was missing/u);
   await openLog();
@@ -297,7 +297,7 @@ test('afterwards: what was used, missed and never touched; accepted in one press
     /1\s*× \d\.\d\d\s*× \d\.\d\d/u,
   );
   await review.getByRole('button', { name: 'Save review, 2 changes' }).click();
-  await expect(review.locator('.big')).toHaveText('Saved. 1 thing stays at home; distance into ride log and odometer.');
+  await expect(review.locator('.big')).toHaveText('Saved. 1 item stays at home; distance added to ride log and odometer.');
   await settled(page);
   await faultless(page, 'a saved review');
   await goTo(page, 'Kit');

@@ -45,8 +45,8 @@ test('too heavy for its mount: the cheapest move out of it is one press away', a
   for (const name of ['Combination spanner 27', 'Tyre lever, alloy']) await put(page, name, 'Front mudguard pack');
   const mud = place(page, 'Front mudguard pack');
   await mud.getByRole('button', { name: /^Change/ }).click();
-  await mud.getByLabel('On tracks it bears').fill('0.3');
-  await mud.getByLabel('On tracks it bears').press('Tab');
+  await mud.getByLabel('Rated for, on tracks').fill('0.3');
+  await mud.getByLabel('Rated for, on tracks').press('Tab');
   await settled(page);
   const fault = page.locator('[data-fault=weight]');
   await expect(fault).toContainText('where the mount bears 300 g');
@@ -139,9 +139,9 @@ test('a place is moved on the drawing from the side and from behind, by mouse an
   const section = place(page, 'Low frame, tied');
   await section.getByRole('button', { name: /^Change/ }).click();
   // 140 mm to the right less a step of 50 to the left.
-  await expect(section.getByLabel('Left (+) or right')).toHaveValue('-90');
+  await expect(section.getByLabel('Left (+) or right (−)')).toHaveValue('-90');
   await page.keyboard.press('Control+z');
-  await expect(section.getByLabel('Left (+) or right')).toHaveValue('-140');
+  await expect(section.getByLabel('Left (+) or right (−)')).toHaveValue('-140');
 });
 
 test('places come from the library, from another bike, or are measured; a roll has slots of several sizes', async ({
@@ -159,7 +159,7 @@ test('places come from the library, from another bike, or are measured; a roll h
   await expect(place(page, 'Left pannier')).toContainText('lockable');
   const roll = place(page, 'Tool roll under the seat');
   await roll.getByRole('button', { name: /^Change/ }).click();
-  await roll.getByRole('button', { name: 'More slots of another size' }).click();
+  await roll.getByRole('button', { name: 'Add slots of another size' }).click();
   await settled(page);
   await expect(roll).toContainText('/21 slots');
   await roll.getByRole('button', { name: 'Done' }).click();
@@ -203,18 +203,18 @@ test('two packings are compared, and the kept one is packed again', async ({ pag
   await tab(page, 'Saved layouts');
   await page.getByLabel('Name', { exact: true }).fill('As the rules say');
   await page.getByRole('button', { name: 'Save this layout' }).click();
-  await expect(page.getByRole('region', { name: 'Difference' })).toContainText('Everything lies where it lay.');
+  await expect(page.getByRole('region', { name: 'Difference' })).toContainText('Everything is in the same place.');
   await put(page, 'Combination pliers 160', 'Tail bag');
   const difference = page.getByRole('region', { name: 'Difference' });
   await expect(difference).toContainText('Combination pliers 160: ');
   await expect(difference).toContainText('→ Tail bag');
   await expect(difference.locator('.figures')).toContainText('less on the front axle');
-  await page.getByRole('button', { name: 'Pack as it was then' }).click();
+  await page.getByRole('button', { name: 'Go back to this layout' }).click();
   await settled(page);
-  await expect(difference).toContainText('Everything lies where it lay.');
-  await expect(page.locator('[data-item]', { hasText: 'put here by you' }).first()).toBeVisible();
+  await expect(difference).toContainText('Everything is in the same place.');
+  await expect(page.locator('[data-item]', { hasText: 'placed by you' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Place all automatically' }).click();
-  await expect(page.locator('[data-item]', { hasText: 'put here by you' })).toHaveCount(0);
+  await expect(page.locator('[data-item]', { hasText: 'placed by you' })).toHaveCount(0);
   await page.reload();
   await settled(page);
   await tab(page, 'Saved layouts');
@@ -261,7 +261,7 @@ test('a packet of several is split over two places and put together again', asyn
     .first()
     .getByRole('button', { name: /^Move / })
     .click();
-  await page.getByRole('menuitem', { name: 'Split it in two' }).click();
+  await page.getByRole('menuitem', { name: 'Split into two places' }).click();
   await packed(page);
   await expect(ties).toHaveCount(2);
   const part = page.locator('[data-item*=" part "]');
@@ -269,7 +269,7 @@ test('a packet of several is split over two places and put together again', asyn
   await packed(page);
   await expect(place(page, 'Tail bag').locator('[data-item*=" part "]')).toHaveCount(1);
   await part.getByRole('button', { name: /^Move / }).click();
-  await page.getByRole('menuitem', { name: 'Put it back with the rest' }).click();
+  await page.getByRole('menuitem', { name: 'Keep all together' }).click();
   await packed(page);
   await expect(ties).toHaveCount(1);
 });

@@ -216,7 +216,7 @@ test('a fastener typed on a bike that was deleted elsewhere lies in the tray, ho
   await expect(tray).toContainText('head: hex 13');
   await tray.getByRole('button', { name: 'Put on another bike' }).click();
   await page.getByText('Carrack 1100', { exact: true }).last().click();
-  await expect(tray).toContainText('Nothing is left here');
+  await expect(tray).toContainText('Nothing is left to save');
   await tray.getByRole('button', { name: 'Close' }).click();
   await expect(row(page, 'Single bolt')).toBeVisible();
   expect((await stored(page, app)).fasteners.map((f) => f.name)).toEqual(

@@ -201,12 +201,12 @@ test('a piece is dragged to another place, in the sheet and on the drawing', asy
   const tailOnBike = page.locator('[data-place-mark]').filter({ hasText: 'Tail bag' });
   await drag(page, item.locator('.title'), tailOnBike, tailOnBike);
   await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText(
-    'put here by you',
+    'placed by you',
   );
   const tube = place(page, 'Tool tube on the frame');
   await item.scrollIntoViewIfNeeded();
   await drag(page, item.locator('.title'), tube.locator('h2'), tube);
-  await expect(tube.locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText('put here by you');
+  await expect(tube.locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText('placed by you');
 });
 
 test('a bike and a place are changed, deleted with what hangs on them, and brought back', async ({ page, app }) => {

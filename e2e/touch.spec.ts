@@ -47,8 +47,8 @@ test('a finger carries a piece by its grip to another place, and undo takes it b
   for (let i = 1; i <= 6; i++) await touch('touchMove', x + ((tx - x) * i) / 6, y + ((ty - y) * i) / 6);
   await expect(to).toHaveClass(/over/);
   await touch('touchEnd', tx, ty);
-  await expect(to.locator('[data-item]', { hasText: 'Combination spanner 27' })).toContainText('put here by you');
+  await expect(to.locator('[data-item]', { hasText: 'Combination spanner 27' })).toContainText('placed by you');
   await expect(target).toHaveCount(1);
   await page.keyboard.press('Control+z');
-  await expect(row).not.toContainText('put here by you');
+  await expect(row).not.toContainText('placed by you');
 });

@@ -12,12 +12,12 @@ export const VEHICLE_WORDS: Readonly<Record<Vehicle['kind'], string>> = {
   car: 'Car',
   van: 'Van',
   trailer: 'Trailer',
-  cache: 'Bag left on the way',
+  cache: 'Bag left on the route',
 };
 export const LIMIT_WORDS = {
   given: 'as entered',
   payload: 'what the maker’s payload leaves',
-  places: 'what the places on the bike bear',
+  places: 'what the places on the bike are rated for',
   typical: 'a typical value: no places are known',
 } as const;
 /** Troubles that may be asked of everybody alone, with a plain name. */
@@ -58,7 +58,7 @@ export function gapsText(answer: CrewAnswer, gaps: readonly Gap[], most = 3): st
 
 /** Why a thing is carried: whose troubles hang on it. */
 export function whyText(answer: CrewAnswer, why: readonly Gap[]): string {
-  if (why.length === 0) return 'Always packed, or a spare that only adds odds.';
+  if (why.length === 0) return 'Always packed, or a spare that makes getting home likelier.';
   const by = new Map<string, string[]>();
   for (const g of why) {
     const who = gapWhose(answer, g);

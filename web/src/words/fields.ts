@@ -11,9 +11,9 @@ const WORDS: Record<string, string> = {
   getsLost: 'gets lost',
   mark: 'mark in the toolbox',
   onlyBike: 'only for',
-  kept: 'kept where',
+  kept: 'location',
   takenMass: 'weight in it already',
-  item: 'piece',
+  item: 'item',
   fuelGapKm: 'km to the next fuel',
 };
 /** Quantities of fields that are numbers, so that they stand in the units on show. */

@@ -97,7 +97,7 @@ export const PAGES: {
     },
     {
       name: 'Saved kits',
-      says: 'keep a kit, compare two',
+      says: 'save a kit, compare two',
       words: 'compare freeze',
       to: { path: '/kit', query: { tab: 'kept' } },
     },
@@ -181,7 +181,7 @@ export const PAGES: {
     },
     {
       name: 'Review the trip',
-      says: 'what was used, missed and never touched',
+      says: 'what was used, missing or never needed',
       words: 'after afterwards look back home used stay',
       to: { path: '/road', query: { after: '1' } },
     },

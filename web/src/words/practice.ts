@@ -4,7 +4,7 @@ const SAID: Readonly<Record<string, string>> = {
   'drawer first': 'my toolbox, the rest bought',
   catalogue: 'bought new',
   mass: 'weight',
-  bulk: 'room',
+  bulk: 'volume',
   count: 'number of tools',
 };
 export const positionWords = (position: string): string => SAID[position] ?? position;

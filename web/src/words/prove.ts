@@ -21,19 +21,19 @@ export function clockText(seconds: number): string {
 
 export const STUCK_WORDS: Readonly<Record<StuckReason, { name: string; does: string }>> = {
   missing: { name: 'Something is missing', does: 'It is missing from your kits until you find or replace it.' },
-  'does not fit': { name: 'The tool does not fit', does: 'The head’s size is assumed again until you measure it.' },
-  'too weak': { name: 'The tool slips or bends', does: 'It counts as broken: kits are made without it.' },
-  'cannot reach': { name: 'I cannot get at it', does: 'You say what is free there, and other tools are looked for.' },
+  'does not fit': { name: 'The tool does not fit', does: 'The fastener’s size counts as assumed again until you measure it.' },
+  'too weak': { name: 'The tool slips or bends', does: 'It counts as broken and is in no kit.' },
+  'cannot reach': { name: 'I cannot get at it', does: 'You say how much room there is, and other tools are tried.' },
   'do not know how': {
     name: 'I do not know how',
     does: 'Your skill in this is set lower, or you add a step of your own.',
   },
-  'wrong place': { name: 'It lies elsewhere', does: 'You say where, and that is its place from now on.' },
+  'wrong place': { name: 'It is somewhere else', does: 'You say where, and that is its place from now on.' },
 };
 
 export const NO_PROOF_WORDS: Readonly<Record<NoProof, string>> = {
   'check overdue': 'a check of what it takes is overdue or found something',
-  'not finished': 'the last drill was given up',
+  'not finished': 'the last drill was stopped',
   dry: 'the last drill was a dry run',
   'pressed through': 'the last drill took under a tenth of the planned time',
   stuck: 'you got stuck: the kit did not do it',
@@ -96,7 +96,7 @@ export function readyWhy(told: ProofTold | null): {
     title: 'Ready',
     value: ready?.share === null || !ready ? '–' : `${Math.round((ready.share ?? 0) * 100)} %`,
     formula:
-      'hours that repairs save which somebody who rides has done with this kit on this bike in the last year ÷ hours at risk on the trip without any kit',
+      'hours saved by repairs that a rider of this trip has done with this kit on this bike within the last year ÷ hours at risk on the trip without any kit',
     inputs: ready
       ? [
           { name: 'hours at risk without any kit', value: hoursText(ready.atStake) },

@@ -18,8 +18,8 @@ test('how much of what was along was used', () => {
   const thing = (mass: number, used: number) => ({ mass, used }) as CarriedThing;
   const mass = (g: number) => `${g} g`;
   expect(usedWords({ carried: [thing(100, 1), thing(50, 0), thing(30, 2)] }, mass)).toBe(
-    '2 of 3 things used: 130 g of 180 g.',
+    '2 of 3 items used: 130 g of 180 g.',
   );
-  expect(usedWords({ carried: [thing(50, 0)] }, mass)).toBe('None of 1 thing was used.');
+  expect(usedWords({ carried: [thing(50, 0)] }, mass)).toBe('None of 1 item was used.');
   expect(idleWords(3)).toBe('not touched on 3 trips in a row');
 });

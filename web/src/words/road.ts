@@ -14,7 +14,7 @@ export const HELP_WORDS: Readonly<Record<MarkKind, string>> = {
 /** How a search ended, in a sentence. */
 export const END_WORDS: Readonly<Record<NonNullable<Seeking['end']>, string>> = {
   found: 'Most likely this:',
-  open: 'Nothing that you have with you tells more: begin with the likeliest.',
+  open: 'Nothing that you have with you tells more. Begin with the most likely one.',
   'nothing fits': 'Nothing known fits what you saw. Go back and look again, or choose the problem yourself.',
 };
 
@@ -42,12 +42,12 @@ export function usedWords(r: Pick<Review, 'carried'>, mass: (grams: number) => s
   const used = r.carried.filter((t) => t.used > 0);
   const sum = (list: Review['carried']) => list.reduce((s, t) => s + t.mass, 0);
   return used.length === 0
-    ? `None of ${counted(r.carried.length, 'thing')} was used.`
-    : `${used.length} of ${counted(r.carried.length, 'thing')} used: ${mass(sum(used))} of ${mass(sum(r.carried))}.`;
+    ? `None of ${counted(r.carried.length, 'item')} was used.`
+    : `${used.length} of ${counted(r.carried.length, 'item')} used: ${mass(sum(used))} of ${mass(sum(r.carried))}.`;
 }
 
 /** Trips in a row, as one says it. */
-export const idleWords = (trips: number): string => `not touched on ${counted(trips, 'trip')} in a row`;
+export const idleWords = (trips: number): string => `not used on ${counted(trips, 'trip')} in a row`;
 
 /** What became of something, behind its name. */
 export const HAPPENED_WORDS: Readonly<Record<Happened['what'], string>> = {

@@ -10,8 +10,8 @@ export const TERMS = {
   stranded:
     'Hours that one breakdown costs when you cannot repair it: raising help, waiting for it, and being carried to a workshop.',
   access:
-    'How a tool gets at the head. Sunk: how deep it sits. Clearance: how wide the space round it is. Room in line: how high a tool may stand on it. Thinnest tool: how thick a spanner may be. Stud: how far the thread stands through the nut. Swing: how far a handle turns before it meets something. Leave empty what is free.',
+    'How a tool gets at the head. Sunk: how deep it sits. Clearance: how wide the space around it is. Room in line: how long a tool may stand on it. Thinnest tool: how thick a spanner may be at most. Stud: how far the thread stands out of the nut. Swing: how far a handle turns before something stops it. Leave a field empty where nothing is in the way.',
   share:
-    'The share of a place’s room that odd-shaped things can take: about two thirds for tools, more for soft goods.',
+    'Usable share: how much of a place’s volume odd-shaped items can fill. About two thirds for tools, more for soft goods.',
 } as const;
 export type Term = keyof typeof TERMS;

@@ -28,7 +28,7 @@ export const THREE: { length: Choice<Length>; remoteness: Choice<Remoteness>; co
   company: {
     ask: 'With whom?',
     of: {
-      alone: { title: 'Alone', says: 'everything is on you' },
+      alone: { title: 'Alone', says: 'you carry and repair everything' },
       some: { title: 'With a friend or two', says: 'somebody can fetch help' },
       group: { title: 'In a group', says: 'six bikes' },
     },

@@ -73,30 +73,32 @@ function withOffer(fastener: Fastener, drawer: readonly Piece[], offered: readon
       p.modes.some((m) => ends.some((e) => modeFit(m, e.head).verdict === 'fits')),
   );
   const offeredIds = new Set(useful.map((p) => p.id));
+  const owned = new Map(drawer.map((p) => [p.id, p]));
   const bought = (chains: readonly Chain[]) => {
     const uses = new Map<string, { piece: Piece; n: number }>();
     for (const chain of chains)
-      for (const { piece } of chain.links) uses.set(piece.id, { piece, n: (uses.get(piece.id)?.n ?? 0) + 1 });
-    return [...uses.values()].flatMap(({ piece, n }) =>
-      offeredIds.has(piece.id)
-        ? Array.from({ length: n }, () => piece)
-        : Array.from({ length: Math.max(0, n - piece.count) }, () => piece),
-    );
+      for (const { piece } of chain.links) {
+        const use = uses.get(piece.id);
+        if (use) use.n++;
+        else uses.set(piece.id, { piece: owned.get(piece.id) ?? piece, n: 1 });
+      }
+    const list: Piece[] = [];
+    for (const { piece, n } of uses.values()) {
+      const buy = offeredIds.has(piece.id) ? n : n - piece.count;
+      for (let k = 0; k < buy; k++) list.push(piece);
+    }
+    return list;
   };
   // A second copy of what is owned may be the cure, so two of everything count while searching.
   const wide = [...drawer.map((p) => ({ ...p, count: Math.max(2, p.count) })), ...useful];
-  const owned = new Map(drawer.map((p) => [p.id, p.count]));
   const finder = new ChainFinder(wide, practice);
-  const lists = ends.map((end) =>
-    finder.reach(end).chains.map((chain) => ({
-      ...chain,
-      links: chain.links.map((l) => ({
-        ...l,
-        piece: { ...l.piece, count: owned.get(l.piece.id) ?? l.piece.count },
-      })),
-    })),
-  );
-  return { lists, bought, heads: ends.map((e) => e.head), owns: (id: string) => owned.has(id) };
+  const lists = ends.map((end) => finder.reach(end).chains);
+  /** A chain as it was found, each of its pieces as it is owned. */
+  const asOwned = (chain: Chain): Chain => ({
+    ...chain,
+    links: chain.links.map((l) => ({ ...l, piece: owned.get(l.piece.id) ?? l.piece })),
+  });
+  return { lists, bought, asOwned, heads: ends.map((e) => e.head), owns: (id: string) => owned.has(id) };
 }
 
 /** Most ways to buy that are told of one fastener, the least first. */
@@ -116,13 +118,23 @@ export function reachWithOffer(
   const { lists, bought, heads, owns } = withOffer(fastener, drawer, offered, practice);
   if (lists.some((l) => l.length === 0)) return [];
   const cost = (pieces: readonly Piece[]) => pieces.reduce((s, p) => s + of(p), 0);
-  const short = (list: Chain[]) => [...list].sort((a, b) => cost(bought([a])) - cost(bought([b]))).slice(0, MOST_WAYS);
-  const fit = (i: number) => short(at(lists, i).filter((c) => suitsAll([c], [at(heads, i)], owns) !== null));
+  const least = <T>(list: readonly T[], pieces: (one: T) => Piece[]): T[] =>
+    list
+      .map((one) => ({ one, cost: cost(pieces(one)) }))
+      .sort((a, b) => a.cost - b.cost)
+      .slice(0, MOST_WAYS)
+      .map(({ one }) => one);
+  const fit = (i: number) =>
+    least(
+      at(lists, i).filter((c) => suitsAll([c], [at(heads, i)], owns) !== null),
+      (c) => bought([c]),
+    );
   const near = fit(0);
-  const ways = lists[1]
-    ? near.flatMap((a) => fit(1).flatMap((b) => (a.holdOnly && b.holdOnly ? [] : [bought([a, b])])))
+  const far = lists[1] ? fit(1) : null;
+  const ways = far
+    ? near.flatMap((a) => far.flatMap((b) => (a.holdOnly && b.holdOnly ? [] : [bought([a, b])])))
     : near.map((c) => bought([c]));
-  return ways.sort((a, b) => cost(a) - cost(b)).slice(0, MOST_WAYS);
+  return least(ways, (way) => way);
 }
 const mass = (pieces: readonly Piece[]) => pieces.reduce((s, p) => s + p.mass, 0);
 
@@ -137,7 +149,7 @@ export function cureOf(
   offered: readonly Piece[],
   practice: Practice,
 ): Cure | null {
-  const { lists, bought, heads, owns } = withOffer(fastener, drawer, offered, practice);
+  const { lists, bought, asOwned, heads, owns } = withOffer(fastener, drawer, offered, practice);
   const cost = (chains: readonly Chain[]) => mass(bought(chains));
   const ranked = (i: number) =>
     (lists[i] ?? [])
@@ -170,7 +182,8 @@ export function cureOf(
   }
   const b = best as { chains: Chain[]; cost: number } | null;
   if (!b) return null;
-  return { buy: bought(b.chains), mass: b.cost, chains: b.chains, warning: warningOf(b.chains, heads, owns) };
+  const warning = warningOf(b.chains, heads, owns);
+  return { buy: bought(b.chains), mass: b.cost, chains: b.chains.map(asOwned), warning };
 }
 
 /** Pieces of a chain, for showing. */

@@ -58,29 +58,56 @@ export const byPreference = (need: number): ((a: Path, b: Path) => number) => {
     effort(a) - effort(b) || a.links.length - b.links.length || a.mass - b.mass || (nameOf(a) < nameOf(b) ? -1 : 1);
 };
 
-/** Drops every chain whose pieces include all the pieces of another: it can never be needed. Keeps the preferred one of equals. */
-export function undominated<T extends Pick<Path, 'links'>>(chains: readonly T[]): T[] {
-  // A piece is one character, so that a set of pieces is a short text.
-  const sign = new Map<string, string>();
-  const signOf = (id: string) => {
-    let known = sign.get(id);
-    if (known === undefined) sign.set(id, (known = String.fromCharCode(sign.size + 1)));
+/** Sets of pieces met so far, as a tree: each branch is one more piece, in the order of their numbers; a chain hangs where a set ends. */
+class Sets<T> {
+  private readonly more = new Map<number, Sets<T>>();
+  chain: T | null = null;
+
+  /** A set that lies within the pieces from a place on; null where none does. */
+  within(pieces: readonly number[], from = 0): Sets<T> | null {
+    if (this.chain !== null) return this;
+    for (let i = from; i < pieces.length; i++) {
+      const found = this.more.get(at(pieces, i))?.within(pieces, i + 1) ?? null;
+      if (found) return found;
+    }
+    return null;
+  }
+  put(pieces: readonly number[], chain: T): Sets<T> {
+    let node: Sets<T> = this;
+    for (const piece of pieces) {
+      let next = node.more.get(piece);
+      if (!next) node.more.set(piece, (next = new Sets()));
+      node = next;
+    }
+    node.chain = chain;
+    return node;
+  }
+}
+
+/**
+ * Drops every chain whose pieces include all the pieces of another: it can never be needed.
+ * @param prefer which of two chains of the same pieces stays: the first one where none is given
+ */
+export function undominated<T extends Pick<Path, 'links'>>(
+  chains: readonly T[],
+  prefer: (a: T, b: T) => number = () => 1,
+): T[] {
+  const numbers = new Map<string, number>();
+  const numberOf = ({ piece }: Link) => {
+    let known = numbers.get(piece.id);
+    if (known === undefined) numbers.set(piece.id, (known = numbers.size));
     return known;
   };
-  const sorted = [...chains].sort((a, b) => a.links.length - b.links.length);
-  const known = new Set<string>();
-  return sorted.filter(({ links }) => {
-    const pieces = links.map((l) => signOf(l.piece.id)).sort();
-    const choices = [''];
-    for (const piece of pieces)
-      for (let i = choices.length - 1; i >= 0; i--) {
-        const choice = at(choices, i) + piece;
-        if (known.has(choice)) return false;
-        choices.push(choice);
-      }
-    known.add(pieces.join(''));
-    return true;
-  });
+  const kept: Sets<T>[] = [];
+  const sets = new Sets<T>();
+  for (const chain of [...chains].sort((a, b) => a.links.length - b.links.length)) {
+    const pieces = chain.links.map(numberOf).sort((a, b) => a - b);
+    const known = sets.within(pieces);
+    if (known?.chain) {
+      if (known.chain.links.length === pieces.length && prefer(chain, known.chain) < 0) known.chain = chain;
+    } else kept.push(sets.put(pieces, chain));
+  }
+  return kept.flatMap(({ chain }) => (chain ? [chain] : []));
 }
 
 /** Whether a piece in use couples by the middle square drive, or by no square at all. */
@@ -379,15 +406,19 @@ export class ChainFinder {
       turning = someElseAll(turning, middle);
       holding = someElseAll(holding, middle);
     }
-    turning.sort(prefer);
-    holding.sort(prefer);
+    const chains = undominated(turning, prefer)
+      .sort(prefer)
+      .map((path) => ({ path, holdOnly: false }));
+    if (holding.length === 0) return chains;
     // A path that only holds is no reason to leave out one that turns.
-    const left = new Set(undominated([...turning, ...holding]));
+    const turningFirst = (a: Path, b: Path) => Number(turns.has(b)) - Number(turns.has(a)) || prefer(a, b);
+    const left = new Set(undominated([...turning, ...holding], turningFirst));
     return [
-      ...undominated(turning)
+      ...chains,
+      ...holding
+        .filter((p) => left.has(p))
         .sort(prefer)
-        .map((path) => ({ path, holdOnly: false })),
-      ...holding.filter((p) => left.has(p)).map((path) => ({ path, holdOnly: true })),
+        .map((path) => ({ path, holdOnly: true })),
     ];
   }
 }

@@ -37,38 +37,38 @@ export function share(a: Bits, b: Bits): boolean {
   return false;
 }
 
+/** Whether all items lie in a set: alternatives are a handful of items, the sets that they are looked up in many words. */
+function allIn(items: readonly number[], bits: Bits): boolean {
+  for (const i of items) if (!has(bits, i)) return false;
+  return true;
+}
+
 /** Drops alternatives that contain another of the same job. */
 function leastAlternatives(job: readonly (readonly number[])[], words: number): Job {
-  // Numbered within the job: its items are few, so that comparing is a word or two.
-  const number = new Map<number, number>();
-  for (const a of job) for (const i of a) if (!number.has(i)) number.set(i, number.size);
-  const few = (number.size >> 5) + 1;
   const sorted = job
-    .map((a) => {
-      const items = [...new Set(a)].sort((x, y) => x - y);
-      const own = bitsOf(
-        items.map((i) => under(number, i)),
-        few,
-      );
-      return { items, own };
-    })
-    .sort((a, b) => a.items.length - b.items.length);
-  const kept: typeof sorted = [];
+    .map((a) => [...new Set(a)].sort((x, y) => x - y))
+    .sort((a, b) => a.length - b.length)
+    .map((items): Alternative => ({ items, bits: bitsOf(items, words) }));
+  const kept: Alternative[] = [];
+  // One that lies within another has its first item there: only those are looked at.
+  const byFirst = new Map<number, Alternative[]>();
   for (const a of sorted) {
-    let contains = false;
-    for (const k of kept)
-      if (within(k.own, a.own)) {
-        contains = true;
-        break;
-      }
-    if (!contains) kept.push(a);
+    const contains = (i: number) => byFirst.get(i)?.some((k) => allIn(k.items, a.bits)) ?? false;
+    if (a.items.length === 0 ? kept.length > 0 : a.items.some(contains)) continue;
+    if (kept[0]?.items.length === 0) continue;
+    kept.push(a);
+    const first = a.items[0];
+    if (first === undefined) continue;
+    const list = byFirst.get(first);
+    if (list) list.push(a);
+    else byFirst.set(first, [a]);
   }
-  return kept.map(({ items }): Alternative => ({ items, bits: bitsOf(items, words) }));
+  return kept;
 }
 
 /** Whether doing `a` always does `b` too: each alternative of `a` contains one of `b`. */
 const implies = (a: Job, b: Job): boolean =>
-  a.every((x) => b.some((y) => y.items.length <= x.items.length && within(y.bits, x.bits)));
+  a.every((x) => b.some((y) => y.items.length <= x.items.length && allIn(y.items, x.bits)));
 
 /** Jobs that no other implies. */
 function leastJobs(jobs: readonly Job[]): Job[] {
@@ -79,13 +79,9 @@ function leastJobs(jobs: readonly Job[]): Job[] {
 }
 
 /** Whether `b` lies within `a` once `into` stands in the place of `out`. */
-function withinSwapped(b: Bits, a: Bits, out: number, into: number): boolean {
-  for (let w = 0; w < b.length; w++) {
-    let extra = word(b, w) & ~word(a, w);
-    if (w === into >> 5) extra &= ~(1 << (into & 31));
-    if (extra !== 0) return false;
-  }
-  return !has(b, out);
+function withinSwapped(b: Alternative, a: Alternative, out: number, into: number): boolean {
+  for (const i of b.items) if (i === out || (i !== into && !has(a.bits, i))) return false;
+  return true;
 }
 
 /**
@@ -117,7 +113,7 @@ function dominated({ jobs, pairs }: Jobs, costs: readonly number[]): Set<number>
       const mine = under(at(by, j), dear);
       const theirs = under(at(by, j), cheap);
       const swaps = mine.every((a) =>
-        theirs.some((b) => b.items.length <= a.items.length && withinSwapped(b.bits, a.bits, dear, cheap)),
+        theirs.some((b) => b.items.length <= a.items.length && withinSwapped(b, a, dear, cheap)),
       );
       if (!swaps || otherEnd(j) < 0) return swaps;
       const beyond = at(by, otherEnd(j)).get(cheap) ?? [];

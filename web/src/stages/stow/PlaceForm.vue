@@ -192,7 +192,7 @@ function remove() {
           variant="plain"
           v-if="slots.length > 1"
           class="gap"
-          :aria-label="texts.takeSlotsOff(i + 1)"
+          :aria-label="texts.removeSlots(i + 1)"
           @click="set({ slots: slots.filter((_, j) => j !== i) })"
         >
           {{ texts.off }}
@@ -205,7 +205,7 @@ function remove() {
       </p>
     </template>
     <p class="wide soft">
-      {{ texts.whatDoes }}{{ ' ' }}<TermWord term="share" :label="texts.fillInWords" />{{ ' ' }}{{ texts.mean }}
+      {{ texts.whatDoes }}{{ ' ' }}<TermWord term="share" :label="texts.usableShare" />{{ ' ' }}{{ texts.mean }}
     </p>
     <div class="wide flags">
       <v-checkbox

@@ -2,13 +2,13 @@ import { said, type Part } from '../said';
 export { showFewer } from '../verbs';
 
 /** What CommonSheet says. */
-export const sizesOfHeads = 'Sizes of heads';
+export const sizesOfHeads = 'Fastener sizes';
 export const ofSizesAreOnOne = (odd: Part, sizes: Part) => said`${odd} of ${sizes} sizes are on one bike only.`;
 export const size = 'Size';
 export const showAll = (sizes: Part) => said`Show all ${sizes}`;
 export const sparesAndConnectors = 'Spares and connectors';
 export const what = 'What';
-export const jumpLeadsAndPumpsNeed = 'Jump leads and pumps need the right connector: look before leaving.';
+export const jumpLeadsAndPumpsNeed = 'Jump leads and pumps need the right connector. Check before leaving.';
 export const carriedTwice = 'Carried twice';
 export const oneCanGo = 'one can go';
 export const nothingIsCarriedTwice = 'Nothing is carried twice.';
@@ -20,4 +20,4 @@ export const noSingleBoltHoldsA = 'No single bolt holds a tool alone.';
 export const workingItOut = 'Working it out …';
 export const whenAlone = 'when alone';
 export const whenTheCrewSplits = 'when the crew splits';
-export const nothingHangsOnIt = 'nothing hangs on it';
+export const nothingHangsOnIt = 'nobody needs it';

@@ -1,9 +1,9 @@
 import { said, type Part } from '../said';
 
 /** What CrewFigures says. */
-export const homeByOwnMeans = 'Home by own means';
-export const allBikesHomeByOwn = 'All bikes home by own means: how it is worked out';
-export const ofSuchRidesAllWith = (riders: Part) => said`of such rides, all ${riders} with each other`;
+export const homeByOwnMeans = 'Gets home unaided';
+export const allBikesHomeByOwn = 'All bikes get home unaided: how this is calculated';
+export const ofSuchRidesAllWith = (riders: Part) => said`of such rides, all ${riders} helping each other`;
 export const bike = 'Bike';
 export const home = 'home';
 export const hoursSaved = 'hours saved';
@@ -11,7 +11,7 @@ export const atStake = 'at risk';
 export const fullTank = 'full tank';
 export const all = 'All';
 export const hoursCountForAllWho = (riders: Part) => said`Hours count for all ${riders} who wait.`;
-export const whatIsLikeliestToCost = 'What is likeliest to cost hours';
+export const whatIsLikeliestToCost = 'What is most likely to cost hours';
 export const problem = 'Problem';
 export const bike2 = 'bike';
 export const onSuchTrips = 'on such trips';
@@ -23,10 +23,10 @@ export const frontAxle = 'front axle';
 export const rearAxle = 'rear axle';
 export const noPlaceFor = (name: Part, loose: Part) => said`${name}: no place for ${loose}.`;
 export const fuelWaterAir = 'Fuel, water, air';
-export const decidesTheStopsAbout = 'decides the stops: about';
-export const withAFullTankReserve = 'with a full tank, reserve left in it.';
+export const decidesTheStopsAbout = 'has the shortest range: about';
+export const withAFullTankReserve = 'on a full tank, without its reserve.';
 export const needs = (name: Part) => said`${name} needs`;
-export const moreForTheLongestWay = 'more for the longest way between two pumps: carry it, or another bike shares.';
+export const moreForTheLongestWay = 'more for the longest way between two fuel stops: carry it, or share another bike’s.';
 export const waterOnTheWarmestLongest = 'Water on the warmest, longest day:';
 export const forAll = 'for all.';
 export const sRearTyreFromFlat = (name: Part) => said`${name}’s rear tyre from flat:`;
@@ -44,7 +44,7 @@ export const onAverageWithTheSame = 'on average. With the same tools and nobody 
 export const placesNotKnown = 'places not known';
 export const ruleBroken = 'rule broken';
 export const rulesBroken = 'rules broken';
-export const allBikesHomeByOwnMeans = 'All bikes home by own means';
+export const allBikesHomeByOwnMeans = 'All bikes get home unaided';
 export const productOverAllBikesAnd =
   'product over all bikes and all problems that end a ride of P(as many as the crew can repair at ride-out or better)';
 export const ratesAreTypicalValuesUntil =

@@ -7,7 +7,7 @@ export const companionRides = 'companion rides';
 export const companionsRide = 'companions ride';
 export const alongButNobodyIsNamed = (companions: Part) => said`${companions} along, but nobody is named yet.`;
 export const sayWhoTheyAre = 'Say who they are';
-export const andTheKitIsShared = ', and the kit is shared out between you.';
+export const andTheKitIsShared = ', and the kit is shared between you.';
 export const youRideAloneOnThis = 'You ride alone on this trip.';
 export const addWhoRidesAlong = 'Add who rides along';
 export const for2 = (bike: Part) => said`for ${bike}`;
@@ -19,7 +19,7 @@ export const withinOfTheBest = (percent: Part) => said`Within ${percent} of the 
 export const notProvenTheBestYou = 'Not proven the best: you stopped the search.';
 export const notProvenTheBestThere = 'Not proven the best: there are very many tools to choose from.';
 export const lookingForABetterShare = 'Looking for a better share …';
-export const sharingOut = 'Sharing out …';
+export const sharingOut = 'Sharing the kit …';
 export const leastWeight = 'Least weight';
 export const leastWeightOrFairest = 'Least weight or fairest';
 export const changeHowItIsShared = 'change how it is shared';
@@ -27,7 +27,7 @@ export const fairest = 'Fairest';
 export const theirOwn = 'their own';
 export const fromSomebodyElseOrTo = 'from somebody else, or to buy';
 export const whoeverTurnsABoltMust =
-  'Whoever turns a bolt must be able to: torque and brakes are for those who have done it. The maker’s manual, the payload on each bike and local law come first.';
+  'Wrong torque and badly repaired brakes can kill: leave them to somebody who has done it before. The maker’s manual, the payload of each bike and local law come first.';
 export const planATrip = 'Plan a trip';
 export const theCrew = 'The crew';
 export const whatToLookAt = 'What to look at';

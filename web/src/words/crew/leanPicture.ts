@@ -1,6 +1,6 @@
 /** What LeanPicture says. */
-export const whoLeansOnWhomThe = 'Who leans on whom; the table below says the same';
+export const whoLeansOnWhomThe = 'Who relies on whom; the table below says the same';
 export const whoseBike = 'Whose bike';
-export const leansOn = 'leans on';
+export const leansOn = 'relies on';
 export const hours = 'hours';
-export const nobodysBikeNeedsWhatAnother = 'Nobody’s bike needs what another carries, by more than a minute.';
+export const nobodysBikeNeedsWhatAnother = 'No bike needs what another rider carries.';

@@ -6,7 +6,7 @@ export const what = 'What';
 export const choose = 'choose';
 export const toWhom = 'To whom';
 export const ada = 'Ada';
-export const lendIt = 'Lend it';
+export const lendIt = 'Lend';
 export const notBackYet = 'Not back yet';
 export const to = (to: Part) => said`to ${to}`;
 export const itIsBack = 'It is back';

@@ -7,4 +7,4 @@ export const addABike = 'Add a bike';
 export const luggageAndStorageChooseWhat = 'Luggage and storage: choose what this bike has';
 export const addBike = 'Add bike';
 export const deleteBike = 'Delete bike';
-export const deletedWithAllThatHangs = (name: Part) => said`${name} deleted with all that hangs on it.`;
+export const deletedWithAllThatHangs = (name: Part) => said`${name} deleted, with its fasteners, places and trips.`;

@@ -2,7 +2,7 @@
 export const name = 'Name';
 export const frontTyre = 'Front tyre';
 export const rearTyre = 'Rear tyre';
-export const moreAboutTheBikeUsual = 'More about the bike: usual values stand until you change them';
+export const moreAboutTheBikeUsual = 'More about the bike: typical values count until you change them';
 export const tank = 'Tank';
 export const wheelbase = 'Wheelbase';
 export const seatHeight = 'Seat height';

@@ -4,7 +4,7 @@ export { cancel, save } from '../verbs';
 /** What CurrencyDialog says. */
 export const currency = 'Currency';
 export const typicalPricesAreInEuros =
-  'Typical prices are in euros, and yours are stored in euros. Here you choose what all of them are shown in, on this device. In a line, say euros.';
+  'Typical prices are in euros, and yours are stored in euros. Choose here what this device shows them in. When you type a tool in one line, give its price in euros.';
 export const showMoneyIn = 'Show money in';
 export const oneEuroIsHowMany = (code: Part) => said`One euro is how many ${code}`;
 export const enterANumberFromTo = (leastRate: Part, mostRate: Part) =>

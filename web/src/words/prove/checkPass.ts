@@ -4,10 +4,10 @@ export { back, close } from '../verbs';
 /** What CheckPass says. */
 export const eveningRound = 'Evening round';
 export const beforeLeaving = 'Before leaving';
-export const checksGoneThrough = 'Checks gone through';
-export const itGuards = (guards: Part) => said`It guards ${guards}.`;
+export const checksGoneThrough = 'Checks done';
+export const itGuards = (guards: Part) => said`It protects ${guards}.`;
 export const later = 'Later';
-export const thatWasAll = 'That was all.';
+export const thatWasAll = 'All checks done.';
 export const bags = 'Bags';
 export const theKit = 'The kit';
 export const atTheTable = 'At the table';

@@ -2,7 +2,7 @@ import { said, type Part } from '../said';
 
 /** What ChecksSheet says. */
 export const youLeaveOn = 'You leave on';
-export const withTheDayEachCheck = 'With the day, each check has a date, and the calendar is filled.';
+export const withTheDayEachCheck = 'Enter the day; then each check has a date, and you can save the calendar.';
 export const walkRoundBeforeLeaving = (before: Part) => said`Walk round: ${before} before leaving`;
 export const eveningRound = (evening: Part) => said`Evening round: ${evening}`;
 export const last = (it: Part, result: Part, note: Part) => said`Last: ${it}, ${result}${note}`;
@@ -10,7 +10,7 @@ export const somebody = 'somebody';
 export const by = (title: Part) => said`, by ${title}`;
 export const deleteThisCheck = 'Delete this check';
 export const madeFromYourBikeKit = (checks: Part) =>
-  said`${checks} made from your bike, kit and trip. They remind; they do not replace the maker’s service plan.`;
+  said`${checks} made from your bike, kit and trip. They do not replace the maker’s service plan.`;
 export const beforeLeaving = 'Before leaving';
 export const eachEvening = 'Each evening';
 export const byDistance = 'By distance';

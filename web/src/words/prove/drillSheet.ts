@@ -4,17 +4,17 @@ export { showFewer } from '../verbs';
 /** What DrillSheet says. */
 export const iHave = 'I have';
 export const whoPractises = 'Who practises';
-export const worthMostForTheTime = 'Worth most for the time';
+export const worthMostForTheTime = 'Most useful for your time';
 export const showMore = (shown: Part) => said`Show ${shown} more`;
 export const planATripFirstIt = 'Plan a trip first: it says what may break.';
 export const nothingIsLeftToProve = 'Nothing is left to prove with this kit.';
 export const noDrillFitsARound = (have: Part) => said`No drill fits ${have}. A round of Find it takes three minutes.`;
 export const playFindIt = 'Play Find it';
 export const minutesAreTypicalValuesUntil =
-  'Minutes are typical values until you have done it yourself; each doubling of practice takes about a fifth off. A repair that nobody tried fails in 5 to 20 of 100 cases (typical values).';
+  'Minutes are typical values until you have done it yourself; each doubling of practice takes about a fifth off. A repair that nobody has tried fails in 5 to 20 of 100 cases (typical values).';
 export const dryRunOnly = 'Dry run only';
 export const theseHarmASoundBike =
-  'These harm a sound bike or need help: lay out each piece, and go through the steps.';
+  'These would harm a sound bike or need help. Lay out each item and go through the steps.';
 export const n15Min = '15 min';
 export const n30Min = '30 min';
 export const n60Min = '60 min';

@@ -2,15 +2,15 @@ import { said, type Part } from '../said';
 
 /** What FaultGame says. */
 export const itIsOneOfChoose = (odds: Part) =>
-  said`It is one of ${odds}. Choose the tests: each shows what it would on this fault, and takes its minutes.`;
+  said`It is one of ${odds}. Choose a test: it shows what it would show with this fault, and takes its minutes.`;
 export const now = (share: Part) => said`Now: ${share}`;
 export const otherCause = 'other cause';
-export const nothingInThisKitTells = (counted: Part) => said`Nothing in this kit tells it from ${counted}.`;
+export const nothingInThisKitTells = (counted: Part) => said`Nothing in this kit can tell it from ${counted}.`;
 export const youTook = 'You took';
 export const theBestOrderTakes = '; the best order takes';
 export const hereAndOnAverageOver = (best: Part) => said`here, and ${best} on average over all causes.`;
 export const testsOfThisSymptomAsk = (lacking: Part) =>
-  said`Tests of this symptom ask for what the kit lacks: ${lacking}.`;
+  said`Some tests for this symptom need what the kit does not have: ${lacking}.`;
 export const anotherFault = 'Another fault';
 export const oddsAreThoseOfYour = 'Odds are those of your trip; minutes of tests are typical values.';
 export const thisKitHasNothingFor = (id: Part) => said`This kit has nothing for it: ${id}.`;

@@ -2,4 +2,4 @@ import { said, type Part } from '../said';
 
 /** What InsteadOf says. */
 export const hasIt = (who: Part, name: Part) => said`${who} has it: ${name}.`;
-export const nothingInThisKitDoes = 'Nothing in this kit does it instead: ask whoever comes by.';
+export const nothingInThisKitDoes = 'Nothing else in this kit does it. Ask whoever comes by.';

@@ -1,13 +1,13 @@
 import { said, type Part } from '../said';
 
 /** What ProveView says. */
-export const whatIsProvenAndWhat = 'What is proven, and what only planned';
-export const planATripFirstWhat = 'Plan a trip first: what may go wrong on it is what there is to practise.';
+export const whatIsProvenAndWhat = 'What is proven, and what is only planned';
+export const planATripFirstWhat = 'Plan a trip first: you practise what may go wrong on it.';
 export const ofThe = 'of the';
 export const atRiskAreSavedBy = 'at risk are saved by repairs that you have really done with this kit.';
-export const theQuickestWayUp = 'The quickest way up:';
+export const theQuickestWayUp = 'Best next step:';
 export const in2 = (minutes: Part) => said`in ${minutes}.`;
-export const addLegsToTheTrip = 'Add legs to the trip: what may go wrong on them is what there is to practise.';
+export const addLegsToTheTrip = 'Add legs to the trip: you practise what may go wrong on them.';
 export const aDrillIsOpen = 'A drill is open:';
 export const step = (open: Part) => said`, step ${open}.`;
 export const goOn = 'Go on';
@@ -16,7 +16,7 @@ export const checksNeed = 'checks need';
 export const you = (checksNeed: Part) => said`${checksNeed} you:`;
 export const openChecks = 'Open checks';
 export const practiseOnLevelGroundWith =
-  'Practise on level ground with the engine cold; nobody is under a lifted bike. The maker’s manual comes first, and after work on axle, brake or steering the torque wrench does.';
+  'A bike can fall off its prop: nobody lies under it. Practise on level ground with the engine cold. The maker’s manual comes first; after work on axle, brake or steering use a torque wrench.';
 export const planATrip = 'Plan a trip';
 export const workingOutTheKit = 'Working out the kit …';
 export const practiseAndCheck = 'Practise and check';

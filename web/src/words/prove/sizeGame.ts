@@ -9,9 +9,9 @@ export const whichToolDoYouTry = 'Which tool do you try next, to be sure?';
 export const whichToolTurnsIt = 'Which tool turns it?';
 export const right = 'Right.';
 export const no = 'No.';
-export const thatTryTellsTheMost = 'That try tells the most.';
+export const thatTryTellsTheMost = 'That try tells you the most.';
 export const byThisReading = (odds: Part, ask: Part) => said`By this reading: ${odds}. ${ask}`;
 export const next = 'Next';
 export const ofRightThisRoundAnswers = (right: Part, asked: Part) =>
-  said`${right} of ${asked} right this round. Answers come from the fit of made bands.`;
-export const measureSomeHexagonsInWalk = 'Measure some hexagons in Walk first: they are what is asked for.';
+  said`${right} of ${asked} right this round. The answers come from the makers’ limits of sizes.`;
+export const measureSomeHexagonsInWalk = 'Measure some hexagon heads in Walk first: the game asks for them.';

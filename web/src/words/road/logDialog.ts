@@ -2,8 +2,8 @@ import { said, type Part } from '../said';
 export { close } from '../verbs';
 
 /** What LogDialog says. */
-export const writeItDown = 'Write it down';
-export const find = 'Find';
+export const writeItDown = 'Log something';
+export const find = 'Search';
 export const tubeChainEvening = 'tube, chain, evening';
 export const happened = 'Happened';
 export const aFall = 'A fall';
@@ -14,11 +14,11 @@ export const used = 'Used';
 export const lent = 'Lent';
 export const notThere = 'Not there';
 export const notInTheKit = (typed: Part) => said`“${typed}”, not in the kit`;
-export const nothingOfThatNameIs = 'Nothing of that name is in the kit.';
+export const nothingOfThatNameIs = 'The kit has nothing by that name.';
 export const checkedAndInOrder = 'Checked, and in order';
 export const foundSomething = 'Found something?';
-export const sayWhatInProve = 'Say what in Prove';
+export const sayWhatInProve = 'Record it in Prove';
 export const logFall = 'log: fall';
 export const fallLoggedAndOnThe = 'Fall logged, and on the watch list.';
-export const isLentOutOfYour = (name: Part) => said`${name} is lent: out of your kits until it is back.`;
+export const isLentOutOfYour = (name: Part) => said`${name} is lent: it is in no kit until it is back.`;
 export const isNotedAsMissing = (name: Part) => said`${name} is noted as missing.`;

@@ -7,7 +7,7 @@ export const methods = 'Methods';
 export const onlyWhatICanDo = 'Only what I can do here';
 export const otherMethod = 'other method';
 export const otherMethods = 'other methods';
-export const thatThisKitLacksSomething = (more: Part) => said`${more} that this kit lacks something for`;
+export const thatThisKitLacksSomething = (more: Part) => said`${more} that need something this kit does not have`;
 export const beginStepByStep = 'Begin, step by step';
 export const alreadyFixedLogIt = 'Already fixed: log it';
 export const missingFromYourKit = 'Missing from your kit';

@@ -1,3 +1,3 @@
 /** What ProblemPresses says. */
 export const nothingOfThatNameTry =
-  'Nothing of that name. Try another word, or clear it and choose what comes nearest.';
+  'No match. Try another word, or clear the search and choose what comes closest.';

@@ -3,7 +3,7 @@ import { said, type Part } from '../said';
 /** What commands says. */
 export const goToStage = 'go to stage';
 export const myWords = 'My words';
-export const wordsThatTheLinesLearned = (garage: Part) => said`${garage} words that the lines learned`;
+export const wordsThatTheLinesLearned = (garage: Part) => said`${garage} words that you taught Necessaire`;
 export const ownWordsLanguageDialectVocabulary = 'own words language dialect vocabulary settings names of tools';
 export const undo = 'Undo';
 export const nothingToUndo = 'nothing to undo';

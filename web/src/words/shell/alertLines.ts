@@ -2,7 +2,7 @@ import { said, type Part } from '../said';
 export { close, discard, retry } from '../verbs';
 
 /** What AlertLines says. */
-export const aNewVersionOfNecessaire = 'A new version of Necessaire is here. Nothing of yours is lost by loading it.';
+export const aNewVersionOfNecessaire = 'A new version of Necessaire is ready. Loading it loses none of your data.';
 export const loadIt = 'Load it';
 export const later = 'Later';
 export const couldNotBeSavedEverything = (message: Part) =>

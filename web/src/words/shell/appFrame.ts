@@ -1,2 +1,2 @@
 /** What AppFrame says. */
-export const skipToTheStage = 'Skip to the stage';
+export const skipToTheStage = 'Skip to content';

@@ -1,11 +1,11 @@
 import { said, type Part } from '../said';
 
 /** What AirSheet says. */
-export const airedDownAndUpTimes = 'Aired down and up, times';
+export const airedDownAndUpTimes = 'Times aired down and up';
 export const from = 'from';
 export const to = 'to';
 export const cartridgeGOfGas = 'Cartridge (g of gas)';
-export const handPumpAStroke = 'Hand pump, a stroke';
+export const handPumpAStroke = 'Hand pump, per stroke';
 export const electricPump = 'Electric pump';
 export const yourGaugeShows = 'Your gauge shows';
 export const much = 'much';
@@ -15,7 +15,7 @@ export const tooComparedForItMust = (off: Part, on: Part, high: Part) =>
 export const for2 = (low: Part) => said`, for ${low}`;
 export const aCheapGaugeIsOften = 'A cheap gauge is often off:';
 export const compareYoursWithAGood = 'compare yours with a good one';
-export const underChecksAndWhatIt = 'under Checks, and what it must show is said here.';
+export const underChecksAndWhatIt = 'under Checks; then you see here what it must show.';
 export const cartridges = 'cartridges';
 export const byHand = 'by hand';
 export const electric = 'electric';
@@ -27,9 +27,9 @@ export const or = '), or';
 export const strokesIn = 'strokes in';
 export const or2 = ', or';
 export const ofAnElectricPump = 'of an electric pump.';
-export const aPumpCartridgesForThat = 'A pump: cartridges for that weigh more than it does.';
+export const aPumpCartridgesForThat = 'Take a pump: enough cartridges weigh more than it does.';
 export const aCartridgeFilledTyreLoses =
-  'A cartridge-filled tyre loses gas through the rubber within a day: refill with air. Cartridges freeze skin and burst when hot.';
+  'Cartridges freeze skin and burst when hot. A tyre filled from a cartridge loses its gas within a day: refill it with air.';
 export const front = 'Front';
 export const rear = 'Rear';
 export const andCartridgesForTheBurst = (bead: Part) => said`, and ${bead} cartridges for the burst that seats a bead`;

@@ -22,11 +22,11 @@ export const orDays = 'or days';
 export const noDays = 'no days';
 export const orEngineHours = 'or engine hours';
 export const noHours = 'no hours';
-export const leftOfItInDust = 'Left of it in dust (%)';
+export const leftOfItInDust = 'Share of the interval in dust (%)';
 export const lastDoneAt = 'Last done at';
 export const atEngineHours = 'at engine hours';
 export const on = 'on';
-export const takes = 'Takes';
+export const takes = 'Uses up';
 export const howMuch = 'how much';
 export const doneToday = 'Done today';
 export const oilThatTheEngineBurns = 'Oil that the engine burns on the way:';
@@ -37,7 +37,7 @@ export const gapNotKnown = 'gap not known';
 export const spareFuel = 'spare fuel';
 export const waterADay = 'water a day';
 export const fuelOnlyInApprovedCans =
-  'Fuel only in approved cans, away from the exhaust. Water from the wild: treat it.';
+  'Fuel burns: carry it only in approved cans, away from the exhaust. Treat water from streams before you drink it.';
 export const overdueBeforeLeaving = 'overdue: before leaving';
 export const notOnThisTrip = 'not on this trip';
 export const notOnThisTripLeft = (leftKm: Part) => said`not on this trip; ${leftKm} left now`;
@@ -47,19 +47,19 @@ export const onOrBeforeLeaving = (name: Part, times: Part) => said`on ${name}${t
 export const newService = 'New service';
 export const addAService2 = 'add a service';
 export const isDoneTodayAt = (name: Part, odometer: Part) => said`${name} is done today at ${odometer}.`;
-export const takeOut = (name: Part) => said`take out ${name}`;
-export const takenOut = (name: Part) => said`${name} taken out.`;
+export const takeOut = (name: Part) => said`delete ${name}`;
+export const takenOut = (name: Part) => said`${name} deleted.`;
 export const dueWhenTheWearSince =
   'due when the wear since it was last done reaches its interval, or its days are over, whichever is first';
 export const leftBeforeTheTrip = 'left before the trip';
 export const byDaysOnly = 'by days only';
 export const timesByTheEndOf = 'times by the end of the trip';
 export const yourBikesServiceBookWhat =
-  'your bike’s service book; what dust takes is a typical value. The maker’s manual wins.';
+  'your bike’s service book; what dust takes is a typical value. The maker’s manual comes first.';
 export const fuelAndWaterOn = (name: Part) => said`Fuel and water on ${name}`;
 export const onATank2 = (range: Part) => said`${range} on a tank`;
-export const theWayBetweenPumpsIs = 'the way between pumps is not known';
+export const theWayBetweenPumpsIs = 'the distance between fuel stops is not known';
 export const atAndHInThe = (water: Part, temperature: Part, hours: Part) =>
   said`${water} at ${temperature} and ${hours} h in the saddle`;
 export const typicalValuesASeventhOf =
-  'typical values: a seventh of the tank kept back, pumps a fifth farther than planned, half a litre to a litre of water an hour by the heat';
+  'typical values: a seventh of the tank kept back, fuel a fifth farther than planned, half a litre to a litre of water an hour by the heat';

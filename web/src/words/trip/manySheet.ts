@@ -6,7 +6,7 @@ export const seed = 'Seed';
 export const runSimulation = 'Run simulation';
 export const riding = 'Riding …';
 export const troublesFallAlongTheLegs =
-  'Problems fall along the legs by their odds; each repair uses up what it takes, and holds or does not. The same seed rides the same trips.';
+  'Problems occur along the legs by chance; each repair uses up its spares, and holds or fails. The same seed gives the same trips.';
 export const trips2 = (toLocaleString: Part) => said`${toLocaleString} trips`;
 export const getsHomeUnaided = 'gets home unaided';
 export const aNightOut = 'a night out';
@@ -22,4 +22,4 @@ export const shareOfSimulatedTripsOn =
 export const theClosedFormEveryRepair = 'the closed form, every repair holding';
 export const hoursThatHalfNineOf = 'hours that half, nine of ten, 99 of 100 trips stay within';
 export const ratesHoursAndHowOften =
-  'rates, hours and how often a repair holds: typical values and your own record; stocks are shared and used up';
+  'rates, hours and how often a repair holds: typical values and your own ride log; stocks are shared and used up';

@@ -1,19 +1,19 @@
 import { said, type Part } from '../said';
 
 /** What StockSheet says. */
-export const allSparesTogetherSufficeOn = 'All spares together suffice on';
+export const allSparesTogetherSufficeOn = 'All spares together are enough on';
 export const ofSuchTripsYouAsked = 'of such trips; you asked for';
 export const thisIsWhatEachTrouble = '. This is what each problem takes when it is repaired the first way;';
 export const kit = 'Kit';
-export const weighsTheOtherWaysAgainst = 'weighs the other ways against it.';
-export const theOfYouOnBikes = (trip: Part) => said`The ${trip} of you, on bikes like this one, pooled:`;
-export const piecesFewer = 'pieces fewer,';
+export const weighsTheOtherWaysAgainst = 'compares it with the other repairs.';
+export const theOfYouOnBikes = (trip: Part) => said`Shared between the ${trip} of you, on bikes like this one:`;
+export const piecesFewer = 'items fewer,';
 export const lessAtTheSameService = 'less, at the same service level.';
 export const spare = 'Spare';
 export const carryOwn = 'carry · own';
 export const inTheKitExpected = (kind: Part, it: Part, mass: Part) =>
   said`in the kit ${kind} · ${it} expected · ${mass}`;
-export const apartPooled = (alone: Part, together: Part) => said`· apart ${alone}, pooled ${together}`;
+export const apartPooled = (alone: Part, together: Part) => said`· apart ${alone}, shared ${together}`;
 export const whyOf = (quantity: Part, name: Part) => said`Why ${quantity} of ${name}`;
 export const owned = (name: Part) => said`Owned: ${name}`;
 export const carriedEnoughOnOfTrips = (quantity: Part, percent: Part) =>

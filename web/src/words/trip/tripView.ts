@@ -5,9 +5,9 @@ export const worst = 'Worst:';
 export const stranded = 'stranded';
 export const withoutARepair = 'without a repair.';
 export const aTripSaysWhatCan =
-  'A trip says what can go wrong and what that costs: the kit is chosen for it. Three answers are enough to begin.';
+  'A trip shows what can go wrong and what that costs; the kit is chosen for it. Three answers are enough to begin.';
 export const noLegsYetAddThe =
-  'No legs yet. Add the first one under Legs, with its kilometres by ground, or import a GPX track under Route.';
+  'No legs yet. Add the first one under Legs, with its distance by ground, or import a GPX track under Route.';
 export const legs = 'Legs';
 export const route = 'Route';
 export const spares = 'Spares';

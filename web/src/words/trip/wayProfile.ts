@@ -14,4 +14,4 @@ export const toByTheGround = (units: Part, kind: Part) => said`${units} to ${kin
 export const km = (km: Part) => said`km ${km}`;
 export const strandedHere = 'Stranded here:';
 export const straightLinesToTheMarks = (detour: Part) =>
-  said`Straight lines to the marks × ${detour} for the ground (typical value); dashed: a day ends.`;
+  said`Straight lines to the waypoints × ${detour} for the ground (typical value); dashed: a day ends.`;

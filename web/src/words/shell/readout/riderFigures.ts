@@ -12,7 +12,7 @@ export const seeEachOneInMatch = 'See each one in Match';
 export const gaps = 'Gaps';
 export const chosenFastenersThoseThatAnything = 'chosen fasteners − those that anything you own reaches';
 export const yourToolboxAndYourSurvey = 'your toolbox and your survey';
-export const seeWhyAndWhatWould = 'See why, and what would cure each';
+export const seeWhyAndWhatWould = 'See why, and what would reach each';
 export const kit = 'Kit';
 export const massOfTheKit = 'Mass of the kit';
 export const toolsSparesWhatWasFitted =
@@ -27,7 +27,7 @@ export const withinOfTheBest = (a: Part) => said`within ${a} % of the best`;
 export const massesTypicalValuesBySize = 'masses: typical values by size unless you weighed them';
 export const seeEachItemAndWhy = 'See each item and why';
 export const bulk = 'Bulk';
-export const lengthWidthHeightOfEvery = 'Σ length × width × height of every tool and spare ÷ 0.65 fill';
+export const lengthWidthHeightOfEvery = 'Σ length × width × height of every tool and spare ÷ usable share';
 export const usableShareForOddItems = 'usable share for odd items';
 export const n065TypicalValue = '0.65 (typical value)';
 export const measuresTypicalValuesBySize = 'measures: typical values by size';
@@ -40,7 +40,7 @@ export const seeEachProblem = 'See each problem';
 export const hoursAtRisk = 'Hours at risk';
 export const hoursAtRiskWithThis = 'Hours at risk with this kit';
 export const overProblemsOfTheMost =
-  'Σ over problems of Λ × the most that any way saves, less what this kit’s ways save';
+  'Σ over problems of Λ × the most that any repair saves, less what the repairs of this kit save';
 export const atRiskWithoutAnyKit = 'at risk without any kit';
 export const savedByThisKit = 'saved by this kit';
 export const ratesAndHoursStrandedTypical = 'rates and hours stranded: typical values and your legs';
