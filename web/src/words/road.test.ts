@@ -10,7 +10,7 @@ test('typed words lead to what has all of them, in any order and case', () => {
 test('a logged repair says what it changed, and no more', () => {
   const ending = { used: [{ name: 'patches', units: 2 }], proven: ['Front axle'], watch: {} };
   expect(fixedWords('Puncture', ending)).toBe(
-    'Puncture is in the log: 2 patches off the stock; 1 head proven; on the watch list.',
+    'Puncture is in the log: 2 patches off the stock; 1 fastener proven; on the watch list.',
   );
   expect(fixedWords('Puncture', { used: [], proven: [], watch: null })).toBe('Puncture is in the log.');
 });
@@ -21,5 +21,5 @@ test('how much of what was along was used', () => {
     '2 of 3 items used: 130 g of 180 g.',
   );
   expect(usedWords({ carried: [thing(50, 0)] }, mass)).toBe('None of 1 item was used.');
-  expect(idleWords(3)).toBe('not touched on 3 trips in a row');
+  expect(idleWords(3)).toBe('not used on 3 trips in a row');
 });

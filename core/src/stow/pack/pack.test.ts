@@ -64,10 +64,11 @@ function checkPacking(poses: readonly Pose[], pieces: readonly Rigid[], holds: (
   expect(poses.map((p) => p.key).sort()).toEqual(pieces.map((p) => p.key).sort());
   for (const p of poses) {
     const piece = pieces.find((x) => x.key === p.key)!;
-    expect(p.size).toEqual(piece.size);
-    expect(isTurn(p)).toBe(true);
+    if (p.size !== piece.size && JSON.stringify(p.size) !== JSON.stringify(piece.size))
+      throw new Error(`${p.key} grew`);
+    if (!isTurn(p)) throw new Error(`${p.key} is bent`);
     for (const c of cornersOf(p)) if (!holds(c)) throw new Error(`${p.key} sticks out at ${c.join(', ')}`);
-    if (piece.upright) expect(Math.abs(p.turn[2][0])).toBeCloseTo(1, 9);
+    if (piece.upright && Math.abs(Math.abs(p.turn[2][0]) - 1) > 1e-9) throw new Error(`${p.key} does not stand`);
   }
   poses.forEach((a, i) =>
     poses.slice(i + 1).forEach((b) => {
@@ -143,11 +144,8 @@ describe('a piece alone', () => {
         const reach = reachOfTurn(turn, sidesOf(p!.size));
         const pose: Pose = { key: 'p', size: p!.size, turn, middle: reach.map((r) => r / 2) as unknown as Triple };
         expect(isTurn(pose)).toBe(true);
-        for (const c of cornersOf(pose))
-          sidesOf(box).forEach((s, i) => {
-            expect(c[i]!).toBeGreaterThan(-1e-5);
-            expect(c[i]!).toBeLessThan(s + 1e-5);
-          });
+        const out = cornersOf(pose).filter((c) => !sidesOf(box).every((s, i) => c[i]! > -1e-5 && c[i]! < s + 1e-5));
+        expect(out).toEqual([]);
       }),
       { numRuns: 800, endOnFailure: true },
     );
