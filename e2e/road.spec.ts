@@ -297,7 +297,9 @@ test('afterwards: what was used, missed and never touched; accepted in one press
     /1\s*× \d\.\d\d\s*× \d\.\d\d/u,
   );
   await review.getByRole('button', { name: 'Save review, 2 changes' }).click();
-  await expect(review.locator('.big')).toHaveText('Saved. 1 item stays at home; distance added to ride log and odometer.');
+  await expect(review.locator('.big')).toHaveText(
+    'Saved. 1 item stays at home; distance added to ride log and odometer.',
+  );
   await settled(page);
   await faultless(page, 'a saved review');
   await goTo(page, 'Kit');

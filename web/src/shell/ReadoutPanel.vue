@@ -55,11 +55,13 @@ const folded = computed(() =>
         >
       </v-btn>
       <v-btn variant="text" class="fold" :aria-expanded="opened" @click="opened = !opened">
-        {{ opened ? texts.fewer : 'all' }}
+        {{ opened ? texts.fewer : texts.all }}
       </v-btn>
     </div>
     <p v-if="answers.draftShown" class="state">{{ texts.asTypedNotAddedYet }}</p>
-    <p v-else-if="answers.slow" class="state" role="status">{{ texts.working(answers.phase) }}</p>
+    <p v-else-if="answers.slow" class="state" role="status">
+      {{ answers.phase ? texts.WORKING_ON[answers.phase] : texts.working }}
+    </p>
     <p v-else-if="answers.old && !answers.failed" class="state" role="status">{{ texts.fromYourLastVisitChecking }}</p>
   </footer>
 </template>

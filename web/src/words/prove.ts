@@ -21,7 +21,10 @@ export function clockText(seconds: number): string {
 
 export const STUCK_WORDS: Readonly<Record<StuckReason, { name: string; does: string }>> = {
   missing: { name: 'Something is missing', does: 'It is missing from your kits until you find or replace it.' },
-  'does not fit': { name: 'The tool does not fit', does: 'The fastener’s size counts as assumed again until you measure it.' },
+  'does not fit': {
+    name: 'The tool does not fit',
+    does: 'The fastener’s size counts as assumed again until you measure it.',
+  },
   'too weak': { name: 'The tool slips or bends', does: 'It counts as broken and is in no kit.' },
   'cannot reach': { name: 'I cannot get at it', does: 'You say how much room there is, and other tools are tried.' },
   'do not know how': {

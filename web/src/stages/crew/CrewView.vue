@@ -21,6 +21,7 @@ import RulesSheet from './RulesSheet.vue';
 import WhatIfSheet from './WhatIfSheet.vue';
 import './crew.css';
 import WorkBar from '../../ui/WorkBar.vue';
+import WaitingPart from '../../ui/WaitingPart.vue';
 import * as texts from '../../words/crew/crewView';
 
 /** Only where there is nothing to show yet. */
@@ -195,7 +196,7 @@ useTouchDrops((key, to) => drop(key, Number(to)));
           {{ texts.whoeverTurnsABoltMust }}
         </p>
       </template>
-      <p v-else-if="crew.crew && !crew.failed" class="empty">{{ texts.sharingOut }}</p>
+      <WaitingPart v-else-if="crew.crew && !crew.failed" of="picture" :says="texts.sharingOut" />
       <EmptyStage
         v-else-if="!crew.crew"
         stage="crew"
@@ -216,7 +217,7 @@ useTouchDrops((key, to) => drop(key, Number(to)));
           <CrewFigures v-else-if="tab === 'ride'" :answer="answer" :of="crew.crew" />
           <CrewLists v-else :answer="answer" />
         </template>
-        <p v-else class="empty">{{ texts.sharingOut }}</p>
+        <WaitingPart v-else of="rows" />
       </template>
     </section>
   </div>

@@ -27,6 +27,7 @@ import PreventionSheet from './PreventionSheet.vue';
 import StepsBeside from './StepsBeside.vue';
 import { useMoney } from '../../ui/useMoney';
 import WorkBar from '../../ui/WorkBar.vue';
+import WaitingPart from '../../ui/WaitingPart.vue';
 import * as texts from '../../words/kit/kitView';
 
 /** Only where there is nothing to show yet. */
@@ -289,6 +290,11 @@ function adds(i: number): string {
             <v-btn variant="tonal" @click="curve.closeBand()">{{ texts.workItOut }}</v-btn>
           </p>
           <p v-if="curve.failed" class="gap">{{ curve.failed }}</p>
+          <WaitingPart
+            v-else-if="!curve.picture && !curve.halted"
+            of="picture"
+            :says="curve.running ? '' : undefined"
+          />
           <template v-if="curve.picture">
             <FrontierChart
               :class="{ stale: curve.stale }"
@@ -441,6 +447,7 @@ function adds(i: number): string {
         @pick="((picked = $event), (mode = 'grams'))"
         @mend="mend = $event"
       />
+      <WaitingPart v-else-if="!answers.failed" of="rows" :says="texts.workingOutTheKit" />
     </section>
     <MendCard v-if="mend" :trouble-id="mend" @close="mend = null" />
   </div>

@@ -16,6 +16,7 @@ import CoveragePicture from './CoveragePicture.vue';
 import DrawerSheet from './DrawerSheet.vue';
 import TrySheet from './TrySheet.vue';
 import WeighSheet from './WeighSheet.vue';
+import WaitingPart from '../../ui/WaitingPart.vue';
 import * as texts from '../../words/match/matchView';
 
 /** Only where there is nothing to show yet. */
@@ -38,6 +39,8 @@ const field = computed(() =>
       (a.id < b.id ? -1 : 1),
   ),
 );
+/** Before the first answer a head is neither reached nor a gap. */
+const known = computed(() => answers.figures !== null);
 const reached = (f: Fastener) => answers.byFastener.get(f.id)?.reached ?? false;
 /** On a narrow screen heads of one shape and size are one glyph with their number; one that is out of reach stands for them. */
 const { width } = useDisplay();
@@ -54,10 +57,14 @@ const glyphs = computed(() => {
     return f ? [{ f, all }] : [];
   });
 });
+const isGap = (f: Fastener) => known.value && !reached(f);
+const toneOf = (f: Fastener) => (!known.value ? 'ink' : reached(f) ? 'proven' : 'gap');
 const glyphName = (f: Fastener, all: readonly Fastener[]) =>
-  all.length > 1
-    ? `${printShape(f.head)}, ${all.length} fasteners, ${reached(f) ? 'reached' : 'gap'}`
-    : `${f.name}, ${printShape(f.head)}, ${reached(f) ? 'reached' : 'gap'}`;
+  [
+    all.length > 1 ? printShape(f.head) : f.name,
+    all.length > 1 ? texts.fastenersOfIt(all.length) : printShape(f.head),
+    ...(known.value ? [reached(f) ? texts.isReached : texts.isAGap] : []),
+  ].join(', ');
 const gaps = computed(() => chosen.value.filter((f) => answers.byFastener.get(f.id)?.reached === false));
 const rest = computed(() => field.value.filter(reached));
 const picked = computed(
@@ -107,21 +114,15 @@ const by = (f: Fastener) =>
           <v-btn
             variant="text"
             class="head-button"
-            :class="{ on: all.some((x) => x.id === picked?.id), out: !reached(f) }"
+            :class="{ on: all.some((x) => x.id === picked?.id), out: isGap(f) }"
             :aria-pressed="all.some((x) => x.id === picked?.id)"
             :title="`${f.name}: ${printShape(f.head)}`"
             :aria-label="glyphName(f, all)"
             @click="view.fastenerId = f.id"
           >
-            <HeadGlyph
-              :head="f.head"
-              :tone="reached(f) ? 'proven' : 'gap'"
-              :size="30"
-              :label="' '"
-              aria-hidden="true"
-            />
+            <HeadGlyph :head="f.head" :tone="toneOf(f)" :size="30" :label="' '" aria-hidden="true" />
             <span v-if="all.length > 1" class="num many" aria-hidden="true">×{{ all.length }}</span>
-            <svg v-if="!reached(f)" class="cross" viewBox="0 0 10 10" width="10" height="10" aria-hidden="true">
+            <svg v-if="isGap(f)" class="cross" viewBox="0 0 10 10" width="10" height="10" aria-hidden="true">
               <path d="M1 1l8 8M9 1L1 9" />
             </svg>
           </v-btn>
@@ -170,7 +171,8 @@ const by = (f: Fastener) =>
             >
           </v-btn>
         </template>
-        <div class="sheet-head">
+        <WaitingPart v-if="!known && chosen.length > 0 && !answers.failed" of="rows" :says="texts.calculating" />
+        <div v-if="known" class="sheet-head">
           <h2>{{ texts.reached }}</h2>
           <span class="num soft">{{ rest.length }}</span>
         </div>

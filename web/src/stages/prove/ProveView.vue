@@ -16,6 +16,7 @@ import PaperSheet from './PaperSheet.vue';
 import ProofPicture from './ProofPicture.vue';
 import WatchSheet from './WatchSheet.vue';
 import './prove.css';
+import WaitingPart from '../../ui/WaitingPart.vue';
 import * as texts from '../../words/prove/proveView';
 
 /** Only where there is nothing to show yet. */
@@ -90,7 +91,7 @@ const overdue = computed(
         </p>
       </template>
       <EmptyStage v-else-if="!garage.trip" stage="prove" :act="{ label: texts.planATrip, to: '/trip' }" />
-      <p v-else-if="garage.trip && !told" class="empty">{{ texts.workingOutTheKit }}</p>
+      <WaitingPart v-else-if="garage.trip && !told" of="bars" :says="texts.workingOutTheKit" />
     </section>
     <section class="sheet prove-sheet" :aria-label="texts.practiseAndCheck">
       <v-tabs v-model="tab" class="tabs" show-arrows :aria-label="texts.whatToLookAt">
@@ -103,7 +104,7 @@ const overdue = computed(
         <GamesSheet v-else-if="tab === 'games'" />
         <PaperSheet v-else :told="told" />
       </template>
-      <p v-else class="empty">{{ texts.workingOutTheKit }}</p>
+      <WaitingPart v-else-if="garage.trip" of="rows" />
     </section>
     <DrillStart v-if="chosen && !proof.drill" :trouble-id="chosen" @close="chosen = null" @begun="chosen = null" />
     <DrillRun v-if="proof.drill" />

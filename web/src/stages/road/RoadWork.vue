@@ -6,6 +6,7 @@ import { useProof } from '../../stores/proof';
 import MendPanel from './MendPanel.vue';
 import ReviewPanel from './ReviewPanel.vue';
 import SeekPanel from './SeekPanel.vue';
+import WaitingPart from '../../ui/WaitingPart.vue';
 import * as texts from '../../words/road/roadWork';
 
 const props = defineProps<{ tree: FaultTree | null; mend: string | null }>();
@@ -22,7 +23,7 @@ watch(
 </script>
 
 <template>
-  <p v-if="!proof.made" class="empty">{{ texts.workingOutTheKit }}</p>
+  <WaitingPart v-if="!proof.made" of="rows" :says="texts.workingOutTheKit" />
   <MendPanel v-else-if="trouble" :key="trouble.id" :trouble="trouble" :of="proof.made" />
   <SeekPanel v-else-if="tree" :key="tree.id" :tree="tree" :of="proof.made" @mend="emit('mend', $event)" />
   <p v-else-if="mend !== null" class="empty">{{ texts.thisBikeCannotHaveThat }}</p>

@@ -18,6 +18,7 @@ import ThreeAnswers from './ThreeAnswers.vue';
 import TroubleBars from './TroubleBars.vue';
 import WayProfile from './WayProfile.vue';
 import WaySheet from './WaySheet.vue';
+import WaitingPart from '../../ui/WaitingPart.vue';
 import * as texts from '../../words/trip/tripView';
 
 const garage = useGarage();
@@ -69,6 +70,7 @@ const worst = computed(() => {
         {{ texts.noLegsYetAddThe }}
       </p>
       <TroubleBars v-else-if="answers.answer && garage.bike" :answer="answers.answer" :bike-id="garage.bike.id" />
+      <WaitingPart v-else-if="garage.bike && !answers.failed" of="bars" :says="texts.workingOutWhatCanGo" />
     </section>
     <section class="sheet">
       <v-tabs v-if="garage.trip" v-model="tab" class="tabs">

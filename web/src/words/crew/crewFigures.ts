@@ -26,7 +26,8 @@ export const fuelWaterAir = 'Fuel, water, air';
 export const decidesTheStopsAbout = 'has the shortest range: about';
 export const withAFullTankReserve = 'on a full tank, without its reserve.';
 export const needs = (name: Part) => said`${name} needs`;
-export const moreForTheLongestWay = 'more for the longest way between two fuel stops: carry it, or share another bike’s.';
+export const moreForTheLongestWay =
+  'more for the longest way between two fuel stops: carry it, or share another bike’s.';
 export const waterOnTheWarmestLongest = 'Water on the warmest, longest day:';
 export const forAll = 'for all.';
 export const sRearTyreFromFlat = (name: Part) => said`${name}’s rear tyre from flat:`;

@@ -2,7 +2,8 @@ import { said, type Part } from '../said';
 
 /** What RulesSheet says. */
 export const eachHasAlone = 'Each rider alone';
-export const whatEverybodyCanMendOn = 'What each rider must be able to repair on their own bike with what they carry themselves.';
+export const whatEverybodyCanMendOn =
+  'What each rider must be able to repair on their own bike with what they carry themselves.';
 export const changeWhatEachHasAlone = 'change what each rider can do alone';
 export const splits = 'Splits';
 export const eachPartMustGetHome = 'Each part must manage its likely repairs by itself, as far as the next workshop.';

@@ -21,6 +21,7 @@ export const yourToolboxIsEmptySo = 'Your toolbox is empty, so this is the best 
 export const under = '. Under';
 export const toBuy = 'To buy';
 export const markWhatYouOwnAlready = 'mark what you own already.';
+export const workingOutTheKit = 'Working out the kit …';
 export const workingOutTheBestKit = 'Working out the best kit of every weight …';
 export const youStoppedItBeforeThere = 'You stopped it before there was a curve.';
 export const workItOut = 'Work it out';
@@ -87,7 +88,7 @@ export const theBestKitOfIts = 'the best kit of its limit that holds all of the 
 export const theBestOfThatLimit = 'the best of that limit without that';
 export const whatNestingCosts = 'what nesting costs';
 export const kindsOfSpares = 'kinds of spares';
-export const toTheBand = 'to the band';
+export const toTheBand = 'no, within the range shown';
 export const limitsAreYours = 'you set the limits';
 export const moveALevel = 'move a level';
 export const andMoreTools = (names: Part) => said` and ${names} more tools`;

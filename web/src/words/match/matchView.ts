@@ -23,4 +23,7 @@ export const wouldReachIt = (name: Part) => said`Would reach it: ${name},`;
 export const nothingInTheCatalogueCures =
   'No single tool of the catalogue reaches it. Check its access and torque, or make a tool.';
 export const reached = 'Reached';
+export const isReached = 'reached';
+export const isAGap = 'gap';
+export const fastenersOfIt = (count: Part) => said`${count} fasteners`;
 export const farEnd = 'far end: ';

@@ -13,8 +13,7 @@ export const theFarEnd = 'the far end';
 export const whatIsInTheWay = 'What gets in the way';
 export const degrees = 'Degrees';
 export const howMuchIsFree = 'How much room there is';
-export const orWriteTheStepThat =
-  'Or write the missing step: your own version then stands beside the known method.';
+export const orWriteTheStepThat = 'Or write the missing step: your own version then stands beside the known method.';
 export const aStepOfMyOwn = 'A step of my own';
 export const pushThePistonBackFirst = 'Push the piston back first';
 export const addMyStep = 'Add my step';

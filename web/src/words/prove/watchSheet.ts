@@ -8,7 +8,8 @@ export const overdue = (nextIn: Part) => said`${nextIn} overdue`;
 export const in2 = (nextIn: Part) => said`in ${nextIn}`;
 export const sinceFrom = (why: Part, why2: Part, since: Part, from: Part, station: Part) =>
   said`${why}${why2}Since ${since}, from ${from}${station}.`;
-export const goodForAndThatHas = (lastsKm: Part) => said`Do not ride on it: it was good for ${lastsKm}, and that distance is over.`;
+export const goodForAndThatHas = (lastsKm: Part) =>
+  said`Do not ride on it: it was good for ${lastsKm}, and that distance is over.`;
 export const goodForMore = (endsIn: Part) => said`Good for ${endsIn} more`;
 export const at = ', at';
 export const at2 = 'At';

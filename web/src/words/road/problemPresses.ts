@@ -1,3 +1,2 @@
 /** What ProblemPresses says. */
-export const nothingOfThatNameTry =
-  'No match. Try another word, or clear the search and choose what comes closest.';
+export const nothingOfThatNameTry = 'No match. Try another word, or clear the search and choose what comes closest.';

@@ -6,6 +6,6 @@ export const kit = 'Kit';
 export const stow = 'Stow';
 export const allIn = 'all in';
 export const crew = 'Crew';
-export const notNamed = 'not named';
+export const notNamed = 'unnamed';
 export const prove = 'Prove';
 export const road = 'Road';

@@ -7,7 +7,8 @@ export const isMissingFromYourKits = (name: Part) =>
 export const doesNotFit = (tool: Part, name: Part) => said`${tool} does not fit ${name}`;
 export const theSizeOfIsAssumed = (name: Part) => said`The size of ${name} is assumed again: measure it in Walk.`;
 export const isBroken = (name: Part) => said`${name} is broken`;
-export const countsAsBrokenKitsAre = (name: Part) => said`${name} counts as broken: it is in no kit until it is replaced.`;
+export const countsAsBrokenKitsAre = (name: Part) =>
+  said`${name} counts as broken: it is in no kit until it is replaced.`;
 export const whatIsFreeAt = (name: Part) => said`access at ${name}`;
 export const isLookedAtAnewWith = (name: Part) => said`The tools for ${name} are worked out again with that access.`;
 export const whereItLies = 'location';

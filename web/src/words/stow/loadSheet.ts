@@ -49,5 +49,4 @@ export const n64OfTheSeatHeight = '64 % of the seat height (typical value)';
 export const n62OfTheWheelbase = '62 % of the wheelbase, ';
 export const aboveTheSeatTypicalValues = ' above the seat (typical values)';
 export const n88OfTheWheelbase = '88 % of the wheelbase, ';
-export const staticsPlacesAsYouMeasured =
-  'statics; places as you measured them. The maker’s manual comes first.';
+export const staticsPlacesAsYouMeasured = 'statics; places as you measured them. The maker’s manual comes first.';

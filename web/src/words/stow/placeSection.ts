@@ -16,7 +16,8 @@ export const lengthWidthHeight = 'length × width × height';
 export const fillWhatClothesAndFood = (kind: Part) =>
   said`${kind} × usable share − what clothes and food take; soft goods count at 0.8 of their volume. Rigid items are also laid out one by one, to check that they fit`;
 export const clothesAndFood = 'clothes and food';
-export const fill065ForOdd = 'usable share 0.65 for odd tools and 0.8 for soft goods: typical values; you entered the measures';
+export const fill065ForOdd =
+  'usable share 0.65 for odd tools and 0.8 for soft goods: typical values; you entered the measures';
 export const weightIn = (name: Part) => said`Weight in ${name}`;
 export const whatItsMountBearsOn =
   'what its mount is rated for, on tracks the lower figure, less the clothes and food there';

@@ -1,6 +1,7 @@
 /** What TripView says. */
 export const whatThisRideCanDo = 'What this ride can do to this bike';
 export const in2 = 'in';
+export const workingOutWhatCanGo = 'Working out what can go wrong …';
 export const worst = 'Worst:';
 export const stranded = 'stranded';
 export const withoutARepair = 'without a repair.';

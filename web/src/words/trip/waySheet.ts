@@ -22,7 +22,8 @@ export const makeOfIt = (sections: Part, sections2: Part) => said`Make ${section
 export const marks = 'Waypoints';
 export const theFilesHaveNoWaypoints =
   'The files have no waypoints, so it is not known where help is. Add waypoints for fuel, workshops and signal to the file.';
-export const isOverMbSplitIt = (name: Part, mostGpxBytes: Part) => said`${name} is larger than ${mostGpxBytes} MB. Split it into smaller files.`;
+export const isOverMbSplitIt = (name: Part, mostGpxBytes: Part) =>
+  said`${name} is larger than ${mostGpxBytes} MB. Split it into smaller files.`;
 export const readTheWay = 'import the route';
 export const makeLegsFromTheWay = 'make legs from the route';
 export const legsMadeFromTheWay = (legs: Part) => said`${legs} legs made from the route.`;

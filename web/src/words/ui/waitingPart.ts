@@ -1,0 +1,2 @@
+/** What WaitingPart says. */
+export const workingItOut = 'Working it out …';
