@@ -40,7 +40,7 @@ test('who carries what, and what if somebody is not there', async ({ page, app }
   await column(page, 'Mirel').getByRole('button', { name: 'Mirel', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Without Mirel/ })).toHaveAttribute('aria-pressed', 'true');
   const told = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: /^Without Mirel/ }) });
-  await expect(told).toContainText('Lightest cure');
+  await expect(told).toContainText('The lightest that helps');
   await expect(told).toContainText('than the others would alone');
   await told.getByRole('button', { name: 'Plan for it' }).click();
   await sharedOut(page);
@@ -51,7 +51,7 @@ test('who carries what, and what if somebody is not there', async ({ page, app }
   expect(await grams(await figure(page, 'Crew’s kit'))).toBeCloseTo(together, 1);
   // What would close the gaps as they are: one more of something.
   await page.getByRole('button', { name: 'What would help?' }).click();
-  await expect(page.locator('.what-if')).toContainText(/One more of each|Nothing like what anybody owns/);
+  await expect(page.locator('.what-if')).toContainText(/One more of each|Nothing that anybody owns/);
   await faultless(page, 'Crew');
 });
 
@@ -200,7 +200,7 @@ test('rules, what is common, and the whole ride', async ({ page, app }) => {
   await page.getByRole('tab', { name: 'In common' }).click();
   await expect(page.locator('.sheet')).toContainText('sizes are on one bike only');
   await page.getByRole('tab', { name: 'The ride' }).click();
-  await expect(page.locator('.sheet')).toContainText('Bo decides the stops');
+  await expect(page.locator('.sheet')).toContainText('Bo has the shortest range');
   await expect(page.locator('.sheet')).toContainText('Trained: Tal');
   await expect(page.locator('.sheet')).toContainText('On each bike');
   await faultless(page, 'The ride');

@@ -7,7 +7,7 @@ test('the limit is dragged on the curve; kit, lists and readout follow it', asyn
   test.slow();
   await open(page, app, '/kit');
   // The first question is the best kit for its weight: its handle is the knee, and dragging it moves the knee.
-  const knee = page.getByRole('slider', { name: 'Weight of the best kit for its weight' });
+  const knee = page.getByRole('slider', { name: 'Weight of the kit' });
   await expect(knee).toBeVisible({ timeout: 60_000 });
   await expect(page.getByLabel('100 g must save (min)')).toHaveValue('1.20');
   const kneeKg = kilograms(await (await figure(page, 'Kit')).innerText());
@@ -230,7 +230,7 @@ test('how often a thing comes is written by hand, and the kit says what hangs on
   await kitMode(page, 'How much');
   const sure = page.getByRole('region', { name: 'How sure is this?' });
   await sure.getByRole('button', { name: 'Check it' }).click();
-  await expect(sure).toContainText(/\d+ of\s+\d+ things stay/, { timeout: 90_000 });
+  await expect(sure).toContainText(/\d+ of\s+\d+ items stay/, { timeout: 90_000 });
   await expect(sure).toContainText('all rates × 3');
   await faultless(page, 'how sure');
 });
@@ -245,7 +245,7 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   await kinds.getByRole('button', { name: 'Add a kind' }).click();
   await kinds.getByLabel('Name of the spare').fill('fuse');
   await kinds.getByRole('button', { name: 'Save' }).click();
-  await expect(kinds).toContainText('There is a kind of this name');
+  await expect(kinds).toContainText('There is already a kind with this name');
   await kinds.getByLabel('Name of the spare').fill('brake hose');
   await kinds.getByLabel('It must match the bike').check();
   await kinds.getByRole('button', { name: 'Save' }).click();
@@ -284,7 +284,7 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
     .getByLabel(/^tube front of/)
     .first()
     .press('Tab');
-  await expect(page.getByRole('alert')).toContainText('counted nowhere');
+  await expect(page.getByRole('alert')).toContainText('no spare counts for it');
 });
 
 test('the curve and the steps beside it speak of the weight of the very kit that is shown', async ({ page, app }) => {

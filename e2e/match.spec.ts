@@ -143,7 +143,7 @@ test('several bikes: the core, what each adds, what to move; and another measure
   // What is missing, for the least money; planned into the toolbox nothing is missing any more.
   await page.getByRole('tab', { name: 'Buy' }).click();
   await expect(sheet).toContainText('Hook spanner 68');
-  await expect(sheet).toContainText('Carrack 1100 gains by it');
+  await expect(sheet).toContainText('It also helps Carrack 1100');
   await faultless(page, 'what to buy');
   await page.getByRole('button', { name: 'Add all to the toolbox' }).click();
   await expect(await matched(page)).toContainText('73/73');

@@ -265,7 +265,7 @@ test('a new version is offered, never forced, and what is unsent outlives it', a
     await expect(page.locator('.kept')).toHaveText('On this device, not sent');
     await app.startAgain(newer);
     await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
-    const offer = page.getByText('A new version of Necessaire is here.');
+    const offer = page.getByText('A new version of Necessaire is ready.');
     await expect(offer).toBeVisible({ timeout: 40_000 });
     expect(await page.locator('meta[name="newer"]').count()).toBe(0);
     page.on('dialog', (d) => void d.accept());

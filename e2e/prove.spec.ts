@@ -129,7 +129,7 @@ test('stuck asks why, and each reason becomes the fact that it is', async ({ pag
     await page.getByRole('dialog', { name: 'Stuck' }).getByRole('button', { name: reason }).click();
   };
   const dialog = page.getByRole('dialog', { name: 'Stuck' });
-  await stuck('It lies elsewhere');
+  await stuck('It is somewhere else');
   await choose(dialog.getByRole('combobox', { name: 'Where it is' }), 'Tank bag');
   const what = (await dialog.locator('.v-select__selection').first().textContent())!.trim();
   await dialog.getByRole('button', { name: 'Save' }).click();
@@ -244,7 +244,7 @@ test('what is watched is looked at by the odometer, until it is replaced', async
   await open(page, app, '/prove?tab=watch');
   const watch = page.locator('.watch').filter({ hasText: 'Front wheel out and in' });
   await expect(watch).toContainText('in 32 km');
-  const clock = page.getByRole('textbox', { name: /^On the clock now/ });
+  const clock = page.getByRole('textbox', { name: /^Odometer now/ });
   await clock.fill(String(Number(await clock.inputValue()) + 40));
   await clock.press('Tab');
   await expect(watch).toContainText('8 km overdue');
@@ -319,7 +319,7 @@ test('checks fit one page, the card keeps to its size, and the book has its cont
   await expect(contents).toHaveCount(6);
   await contents.filter({ hasText: 'Repairs' }).getByRole('link').click();
   await expect(page.locator('#repairs')).toBeInViewport();
-  await expect(page.locator('#repairs')).toContainText('Torque from the manual wins');
+  await expect(page.locator('#repairs')).toContainText('The torque in the manual comes first');
   await faultless(page, 'the trip book');
 });
 

@@ -98,7 +98,7 @@ test('brakes, fuel, heat, packs and injuries stop first with what not to do', as
 
 test('what is not there has something instead, and what is mended is logged in two presses', async ({ page, app }) => {
   await open(page, app, '/road?mend=puncture-tube');
-  await page.getByRole('button', { name: /other methods? that this kit lacks/ }).click();
+  await page.getByRole('button', { name: /other methods? that need something this kit does not have/ }).click();
   await page.locator('.way').filter({ hasText: 'Fit a front tube' }).click();
   await expect(page.locator('.instead')).toContainText('Missing from your kit');
   await page.getByRole('link', { name: 'Head rounded or seized' }).click();
@@ -193,7 +193,7 @@ test('own details go into a file or onto paper only where that is ticked, and a 
   const there = await other.newPage();
   await open(there, app);
   await there.locator('input[type=file]').setInputFiles(path);
-  await expect(there.locator('.notice')).toContainText('its details for an emergency are on this device');
+  await expect(there.locator('.notice')).toContainText('its emergency details are on this device');
   await there.goto(`${app.url}/road`);
   await there.getByRole('button', { name: 'Where am I, whom to call' }).click();
   await expect(there.getByRole('textbox', { name: /^Blood group/ })).toHaveValue('0 negative');
@@ -290,9 +290,9 @@ test('afterwards: what was used, missed and never touched; accepted in one press
   await review.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(review).toContainText('Chain breaker');
   // Two reviews of spring and this one: the third trip without a touch.
-  const idle = review.getByRole('checkbox', { name: /^Leave Bit T20 at home: .* not touched on 3 trips in a row/u });
+  const idle = review.getByRole('checkbox', { name: /^Leave Bit T20 at home: .* not used on 3 trips in a row/u });
   await idle.check();
-  await review.getByRole('checkbox', { name: /^The trip was ridden as planned/u }).check();
+  await review.getByRole('checkbox', { name: /^I rode the trip as planned/u }).check();
   await expect(review.locator('tr').filter({ hasText: 'Puncture, tubed' })).toContainText(
     /1\s*× \d\.\d\d\s*× \d\.\d\d/u,
   );
