@@ -259,7 +259,9 @@ test('a browser that is full says at once that it stores nothing, and the edit s
   await settled(page);
   line.break();
   await enter(page, '13 double bolt');
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot store unsent changes' })).toContainText('Leave this page open');
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot store unsent changes' })).toContainText(
+    'Leave this page open',
+  );
   line.mend();
   await expect(saved(page)).toHaveText('Saved');
   await expect(page.getByRole('alert')).toHaveCount(0);
