@@ -112,10 +112,15 @@ export default tseslint.config(
     ['^@necessaire/(?!core$|solver$)|(^|/)server(/|$)', 'web may import core and solver only'],
   ),
   {
-    files: ['core/src/**/*.ts'],
+    files: ['{core,solver,server,web,cli,demo}/src/**/*.{ts,vue}'],
     rules: {
       // What a list or a table must have is read through ground/numbers.ts, which says so where it has not.
       '@typescript-eslint/no-non-null-assertion': 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage', 'setTimeout'],
       'no-restricted-properties': [
         'error',

@@ -30,3 +30,4 @@ export * from './garage/index.js';
 export * from './garage/csv/index.js';
 export * from './garage/sync/index.js';
 export * from './answer/index.js';
+export { at, last, present, under } from './ground/numbers.js';

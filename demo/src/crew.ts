@@ -1,4 +1,5 @@
 import {
+  at,
   newCrew,
   newKitQuestion,
   newLeg,
@@ -146,12 +147,12 @@ export function crewOnTamber(trip: Trip, mine: string, id: NextId): { companions
   const companions = [
     {
       ...oke,
-      fasteners: fastenersFrom(okeLines, oke.bikes[0]!.id, () => id('fastener'), 'Oke'),
+      fasteners: fastenersFrom(okeLines, at(oke.bikes, 0).id, () => id('fastener'), 'Oke'),
       ...itemsFrom(okeTools, () => id('piece')),
     },
     {
       ...tal,
-      fasteners: fastenersFrom(talLines, tal.bikes[0]!.id, () => id('fastener'), 'Tal'),
+      fasteners: fastenersFrom(talLines, at(tal.bikes, 0).id, () => id('fastener'), 'Tal'),
       ...itemsFrom(talTools, () => id('piece')),
     },
     readCompanion('Bo, trail 200, tubes, anybody, carries 3 kg', () => id('person')).companion,
@@ -161,7 +162,7 @@ export function crewOnTamber(trip: Trip, mine: string, id: NextId): { companions
   const crew = newCrew({
     id: id('crew'),
     tripId: trip.id,
-    members: [{ who: ME, bikeId: mine }, ...companions.map((c) => ({ who: c.id, bikeId: c.bikes[0]!.id }))],
+    members: [{ who: ME, bikeId: mine }, ...companions.map((c) => ({ who: c.id, bikeId: at(c.bikes, 0).id }))],
     splits: [
       {
         id: id('crew'),

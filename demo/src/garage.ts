@@ -1,4 +1,5 @@
 import {
+  at,
   DEFAULT_PRACTICE,
   newGarage,
   newKitQuestion,
@@ -80,7 +81,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
   const nine = ossel(id('trip'), () => id('leg'), ask);
   const three = tamber(id('trip'), () => id('leg'));
   const leaving = (trip: Trip, days: number) => (today === null ? trip : leavesAfter(trip, today, days));
-  const { companions, crew } = crewOnTamber(three, bikes[0]!.id, id);
+  const { companions, crew } = crewOnTamber(three, at(bikes, 0).id, id);
   const pieces = drawer(() => id('piece'));
   return {
     garage: newGarage({
@@ -90,8 +91,8 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
     }),
     bikes,
     fasteners: [
-      ...fastenersFrom(quarrelLines, bikes[0]!.id, () => id('fastener')),
-      ...fastenersFrom(carrackLines, bikes[1]!.id, () => id('fastener')),
+      ...fastenersFrom(quarrelLines, at(bikes, 0).id, () => id('fastener')),
+      ...fastenersFrom(carrackLines, at(bikes, 1).id, () => id('fastener')),
     ],
     kinds: [],
     pieces,
@@ -113,7 +114,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
         [
           'cable inner',
           1,
-          { fittedOn: bikes[0]!.id, fits: 'barrel 8, pear 5, 1100 mm', note: 'Lies beside the live one.' },
+          { fittedOn: at(bikes, 0).id, fits: 'barrel 8, pear 5, 1100 mm', note: 'Lies beside the live one.' },
         ],
       ] as [Supply['kind'], number, Partial<Supply>?][]
     ).map(([kind, quantity, more]) => newSupply({ id: id('supply'), kind, quantity, ...more })),
@@ -143,7 +144,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
       ] as [string, [number, number, number], number, [string, number, string][]][]
     ).map(([date, [paved, gravel, track], crossings, mishaps]) => ({
       id: id('ride'),
-      bike: bikes[0]!.id,
+      bike: at(bikes, 0).id,
       date,
       km: { paved, gravel, track },
       crossings,
@@ -169,6 +170,6 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
     memories: [],
     happened: [],
     reviews: [],
-    ...(today === null ? { drills: [], checks: [], watches: [] } : practice(today, bikes[0]!, nine, pieces, id)),
+    ...(today === null ? { drills: [], checks: [], watches: [] } : practice(today, at(bikes, 0), nine, pieces, id)),
   };
 }

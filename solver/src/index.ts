@@ -1,3 +1,4 @@
+import { at } from '@necessaire/core';
 import loadHighs from 'highs';
 import type { Milp, MilpAnswer, Solve } from '@necessaire/core';
 
@@ -68,12 +69,12 @@ function keeps(model: Milp, values: readonly number[]): boolean {
   const near = (size: number) => 1e-5 * Math.max(1, Math.abs(size));
   return (
     model.columns.every((c, i) => {
-      const v = values[i]!;
+      const v = at(values, i);
       const whole = !c.integer || Math.abs(v - Math.round(v)) < 1e-4;
       return v >= c.lower - 1e-5 && v <= c.upper + 1e-5 && whole;
     }) &&
     model.rows.every(({ terms: t, lower, upper }) => {
-      const sum = t.reduce((s, [i, c]) => s + c * values[i]!, 0);
+      const sum = t.reduce((s, [i, c]) => s + c * at(values, i), 0);
       return sum >= lower - near(lower) && sum <= upper + near(upper);
     })
   );

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import {
+  present,
   fieldsOf,
   garageSchema,
   judge,
@@ -169,7 +170,7 @@ async function inEdit(
         } catch (error) {
           const { code, constraint } = error as { code?: string; constraint?: string };
           if (code === '23505' && constraint === 'edits_pkey')
-            return { before: (await outcomeOf(client, garage, editId))! };
+            return { before: present(await outcomeOf(client, garage, editId)) };
           // A row was written by somebody else in between: it is judged as it is now.
           if (code !== '22012') throw error;
         }
@@ -302,7 +303,7 @@ function checkedChange(garage: string, change: Change, path: string): Change {
         422,
         'invalid',
         `${path}.fields[${bad}].field`,
-        `there is no field "${change.fields[bad]!.field}" to set`,
+        `there is no field "${present(change.fields[bad]).field}" to set`,
       );
   }
   return change;
@@ -321,7 +322,7 @@ async function decided(edit: Edit, found: StoredRows): Promise<Write[]> {
     if (said.is !== 'write') continue;
     const row =
       said.row === null
-        ? now!.row
+        ? present(now).row
         : change.kind === 'make'
           ? said.row
           : checkedRow(change.table, change.id, said.row, `changes[${i}].row`);

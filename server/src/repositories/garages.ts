@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import {
+  under,
   emptyDocument,
   garageSchema,
   keyOf,
@@ -71,7 +72,7 @@ export async function updateGarage(
   const found = await findGarage(store.db, id);
   if (sameJson(found.garage, garage)) return { record: found, written: null };
   const written = await writeRows(store, id, [{ table: 'garage', id }], (rows) => {
-    const now = rows.get(keyOf({ table: 'garage', id }))!;
+    const now = under(rows, keyOf({ table: 'garage', id }));
     if (now.revision !== revision) throw stale('garage', garage, now.row, now.revision);
     return [{ table: 'garage', id, revision: revision + 1, row: garage, gone: false, fresh: false }];
   });

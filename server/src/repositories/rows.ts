@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { keyOf, sameJson, TABLES, type Body, type GarageDocument, type TableName } from '@necessaire/core';
+import { present, keyOf, sameJson, TABLES, type Body, type GarageDocument, type TableName } from '@necessaire/core';
 import type { Store } from '../db/store.js';
 import { refuse } from '../refusal.js';
 import { writeRows } from './edits.js';
@@ -54,7 +54,7 @@ function judge(change: Change, found: StoredRows, writes: Map<string, Write>, pa
     table,
     id,
     revision: before?.revision ?? (now?.revision ?? 0) + 1,
-    row: row ?? now!.row,
+    row: row ?? present(now).row,
     gone: row === null,
     fresh: row !== null && (before?.fresh ?? (!now || now.deleted)),
   };

@@ -1,4 +1,13 @@
-import { keyOf, MOST_ROWS, type Edit, type TableName, type Where } from '@necessaire/core';
+import {
+  at as itemAt,
+  present,
+  under,
+  keyOf,
+  MOST_ROWS,
+  type Edit,
+  type TableName,
+  type Where,
+} from '@necessaire/core';
 import type { Logger } from 'pino';
 import type { Store } from '../db/store.js';
 import { prepared } from './prepared.js';
@@ -54,7 +63,7 @@ export class Together {
     try {
       return await work();
     } finally {
-      const left = this.held.get(garage)! - 1;
+      const left = under(this.held, garage) - 1;
       if (left === 0) this.held.delete(garage);
       else this.held.set(garage, left);
     }
@@ -115,7 +124,7 @@ async function readAll(client: Client, batch: readonly Waiting[]): Promise<Store
     .join(' union all ');
   const { rows } = await client.query({
     ...prepared(text),
-    values: tables.flatMap((t) => [at.get(t)!.map((a) => a.garage), at.get(t)!.map((a) => a.id)]),
+    values: tables.flatMap((t) => [under(at, t).map((a) => a.garage), under(at, t).map((a) => a.id)]),
   });
   const found = new Map<string, StoredRows>();
   for (const r of rows as {
@@ -189,7 +198,7 @@ async function writeAll(client: Client, batch: readonly Waiting[]): Promise<(Wri
   const writes: (Write[] | null)[] = [];
   for (const [i, w] of batch.entries())
     // A clash or a refusal is found again, and remembered, by the edit alone.
-    writes.push(await w.decide(found[i]!).catch(() => null));
+    writes.push(await w.decide(itemAt(found, i)).catch(() => null));
   const turns = new Map<string, number>();
   const entries: (Entry | null)[] = batch.map((w, i) => {
     const mine = writes[i];
@@ -200,7 +209,7 @@ async function writeAll(client: Client, batch: readonly Waiting[]): Promise<(Wri
   });
   const rows = batch.flatMap((w, i) =>
     entries[i]
-      ? writes[i]!.map(({ table, id, revision, row, gone }) => ({
+      ? present(writes[i]).map(({ table, id, revision, row, gone }) => ({
           garage: w.garage,
           table,
           id,
@@ -213,7 +222,7 @@ async function writeAll(client: Client, batch: readonly Waiting[]): Promise<(Wri
   if (rows.length === 0) return batch.map(() => null);
   const more = new Map<string, { garage: string; table: Where; more: number }>();
   batch.forEach((w, i) => {
-    for (const r of entries[i] ? writes[i]! : []) {
+    for (const r of entries[i] ? present(writes[i]) : []) {
       const key = `${w.garage} ${r.table}`;
       const n = more.get(key) ?? { garage: w.garage, table: r.table, more: 0 };
       more.set(key, n);
@@ -239,8 +248,8 @@ async function writeAll(client: Client, batch: readonly Waiting[]): Promise<(Wri
     const entry = entries[i];
     return entry
       ? {
-          edition: before.get(w.garage)! + entry.turn,
-          rows: writes[i]!.map(newsOf),
+          edition: under(before, w.garage) + entry.turn,
+          rows: present(writes[i]).map(newsOf),
         }
       : null;
   });

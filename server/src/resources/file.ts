@@ -1,5 +1,5 @@
 import { Router, text } from 'express';
-import { MOST_BYTES, writeGarageFile } from '@necessaire/core';
+import { at, MOST_BYTES, writeGarageFile } from '@necessaire/core';
 import { Refusal, refuse } from '../refusal.js';
 import type { Store } from '../db/store.js';
 import type { FileReader } from '../reader/reader.js';
@@ -23,7 +23,7 @@ export function file(store: Store, reader: FileReader): Router {
   router.put('/', text({ type: () => true, limit: MOST_BYTES }), async (req, res) => {
     const id = garageId((req.params as { garage?: string }).garage);
     const read = await reader.read(typeof req.body === 'string' ? req.body : '');
-    if (!read.ok) throw new Refusal(422, read.faults[0]!, { faults: read.faults });
+    if (!read.ok) throw new Refusal(422, at(read.faults, 0), { faults: read.faults });
     const taken = await db('garages').where({ id }).first<{ id: string } | undefined>('id');
     if (taken) {
       // The same file sent twice, because an answer was lost, is no fault.

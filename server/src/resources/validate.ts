@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { faultsOf, id } from '@necessaire/core';
+import { at, faultsOf, id } from '@necessaire/core';
 import { Refusal, refuse } from '../refusal.js';
 
 /** Parses what came over the wire, or refuses with the path to the culprit. */
@@ -7,7 +7,7 @@ export function parse<T extends z.ZodType>(schema: T, value: unknown, path = '')
   const result = schema.safeParse(value);
   if (result.success) return result.data;
   const faults = faultsOf(result.error, path);
-  throw new Refusal(422, faults[0]!, { faults });
+  throw new Refusal(422, at(faults, 0), { faults });
 }
 
 /** A garage id from the address. */

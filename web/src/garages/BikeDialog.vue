@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { newBike, type Bike } from '@necessaire/core';
+import { present, newBike, type Bike } from '@necessaire/core';
 import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -31,7 +31,7 @@ function keep() {
   emit('close');
 }
 function remove() {
-  const bike = props.bike!;
+  const bike = present(props.bike);
   const mine = <T extends { id: string; bikeId: string }>(rows: T[] | undefined) =>
     (rows ?? []).filter((r) => r.bikeId === bike.id);
   garage.remove(

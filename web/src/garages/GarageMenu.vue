@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue';
-import { cardWritten, garageSchema, MOST_BYTES, roadCardSchema } from '@necessaire/core';
+import { present, cardWritten, garageSchema, MOST_BYTES, roadCardSchema } from '@necessaire/core';
 import { ApiError } from '../api/client';
 import { useNotice } from '../shell/notice';
 import { useGarage } from '../stores/garage';
@@ -54,7 +54,7 @@ const keepName = () =>
   });
 const remove = () =>
   guard(async () => {
-    const id = view.garageId!;
+    const id = present(view.garageId);
     const was = garage.doc?.garage.name;
     await garage.removeGarage(id);
     notice.say(texts.deletedTheGarageMenuBrings(was));

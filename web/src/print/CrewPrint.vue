@@ -2,7 +2,7 @@
 /** The crew's lists on paper: a page for each rider, and one for the whole; boxes to tick, black on white. */
 import { computed, onBeforeUnmount } from 'vue';
 import { useRoute } from 'vue-router';
-import { listOfCarrier } from '@necessaire/core';
+import { at, listOfCarrier } from '@necessaire/core';
 import { useCrew } from '../stores/crew';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -23,7 +23,7 @@ const pages = computed(() => {
   const one = Number(route.query['who'] ?? Number.NaN);
   return a.carriers
     .filter((c) => (Number.isInteger(one) ? c.number === one : c.tokens.length > 0))
-    .map((c) => ({ ...c, who: a.names[c.number]!, lines: listOfCarrier(a, c.number) }));
+    .map((c) => ({ ...c, who: at(a.names, c.number), lines: listOfCarrier(a, c.number) }));
 });
 const whole = computed(() => route.query['who'] === undefined);
 const aid = computed(() => {
@@ -31,7 +31,7 @@ const aid = computed(() => {
   if (!a) return '';
   const trained = a.names.filter((n) => n.firstAid).map((n) => n.name);
   const kits = a.carriers.flatMap((c) =>
-    c.tokens.some((t) => /first-aid/iu.test(t.name)) ? [a.names[c.number]!.name] : [],
+    c.tokens.some((t) => /first-aid/iu.test(t.name)) ? [at(a.names, c.number).name] : [],
   );
   return texts.firstAidTrainedKitsWith(trained.join(', ') || 'nobody', kits.join(', ') || 'nobody');
 });

@@ -2,6 +2,8 @@
 /** One page by place with boxes to tick, black on white, from the browser's print. */
 import { computed, onBeforeUnmount } from 'vue';
 import {
+  at,
+  present,
   figure,
   HOOKED_CAUTION,
   isHooked,
@@ -57,9 +59,11 @@ const cautions = computed(() => {
   // Of each likely trouble the caution of the way that this kit goes, whole and with the troubles that it is for.
   const said = new Map<string, string[]>();
   const hooked = garage.fasteners.filter((f) => a.value?.kitUse[f.id]?.some(isHooked));
-  if (hooked.length > 0) said.set(HOOKED_CAUTION, hooked.length === 1 ? [hooked[0]!.name] : []);
+  if (hooked.length > 0) said.set(HOOKED_CAUTION, hooked.length === 1 ? [at(hooked, 0).name] : []);
   for (const e of likely) {
-    const names = a.value!.kit.mends.filter((m) => m.troubleId === e.trouble.id).map((m) => m.wayName);
+    const names = present(a.value)
+      .kit.mends.filter((m) => m.troubleId === e.trouble.id)
+      .map((m) => m.wayName);
     for (const way of e.trouble.ways)
       // Each sentence stands for itself, and is said once however many troubles it is for.
       for (const sentence of names.includes(way.name) ? way.caution.split(/(?<=\.) /).filter(Boolean) : []) {
@@ -67,7 +71,7 @@ const cautions = computed(() => {
         if (!of.includes(e.trouble.name)) said.set(sentence, [...of, e.trouble.name]);
       }
   }
-  return [...said].slice(0, 9).map(([caution, of]) => ({ caution, of: of.length === 1 ? of[0]! : '' }));
+  return [...said].slice(0, 9).map(([caution, of]) => ({ caution, of: of.length === 1 ? at(of, 0) : '' }));
 });
 const print = () => window.print();
 // The paper shows the places that Stow shows: the same search runs while either is open.

@@ -2,7 +2,7 @@
 /** A roll at true scale over as many sheets as it takes, and its labels to be sewn in. */
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { labelSheet, rollLayout, rollSheets } from '@necessaire/core';
+import { at, present, labelSheet, rollLayout, rollSheets } from '@necessaire/core';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { download, fileName } from '../ui/download';
@@ -27,7 +27,7 @@ watch(
 onBeforeUnmount(drop);
 const title = (i: number) => (i === sheets.value.length - 1 ? 'labels' : `sheet ${i + 1}`);
 const save = (i: number) =>
-  download(fileName(`${roll.value!.name} ${title(i)}`, 'svg'), sheets.value[i]!, 'image/svg+xml');
+  download(fileName(`${present(roll.value).name} ${title(i)}`, 'svg'), at(sheets.value, i), 'image/svg+xml');
 const print = () => window.print();
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The lines of the alert bar. */
+import { at } from '@necessaire/core';
 import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
 import { loadNewer, newerWaits } from '../sync/offline';
@@ -9,7 +10,7 @@ defineProps<{ lines: readonly { key: string; text: string }[] }>();
 const emit = defineEmits<{ close: [key: string]; tray: [] }>();
 const garage = useGarage();
 /** The tray's edit where it is the only one: its line says all. */
-const only = computed(() => (garage.tray.length === 1 ? garage.tray[0]! : null));
+const only = computed(() => (garage.tray.length === 1 ? at(garage.tray, 0) : null));
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { strandedHours, type Bike } from '@necessaire/core';
+import { at, strandedHours, type Bike } from '@necessaire/core';
 import GarageMenu from '../garages/GarageMenu.vue';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -25,7 +25,7 @@ const company = computed(() => {
   const n = garage.trip?.companions ?? 0;
   return n === 0 ? 'alone' : `with ${n} ${n === 1 ? 'companion' : 'companions'}`;
 });
-const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text[0]!.toLowerCase() + text.slice(1) : text);
+const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? at(text, 0).toLowerCase() + text.slice(1) : text);
 const keptWords = { kept: texts.saved, keeping: texts.saving, 'not kept': texts.onThisDeviceNotSent } as const;
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The keys that work on the present stage. */
+import { present } from '@necessaire/core';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { useView } from '../stores/view';
@@ -8,7 +9,7 @@ import * as texts from '../words/shell/keysDialog';
 
 const view = useView();
 const route = useRoute();
-const keys = computed(() => [...(KEYS[route.path] ?? []), ...KEYS['everywhere']!]);
+const keys = computed(() => [...(KEYS[route.path] ?? []), ...present(KEYS['everywhere'])]);
 </script>
 
 <template>

@@ -5,6 +5,7 @@ import { useAnswer } from '../stores/answer';
 import type { Cell } from './readout/cell';
 import { useCrewCells } from './readout/crewCells';
 import { useRiderCells } from './readout/riderCells';
+import { WORKING_ON } from '../words/phases';
 import * as texts from '../words/shell/readoutPanel';
 
 const answers = useAnswer();
@@ -60,7 +61,7 @@ const folded = computed(() =>
     </div>
     <p v-if="answers.draftShown" class="state">{{ texts.asTypedNotAddedYet }}</p>
     <p v-else-if="answers.slow" class="state" role="status">
-      {{ answers.phase ? texts.WORKING_ON[answers.phase] : texts.working }}
+      {{ answers.phase ? WORKING_ON[answers.phase] : texts.working }}
     </p>
     <p v-else-if="answers.old && !answers.failed" class="state" role="status">{{ texts.fromYourLastVisitChecking }}</p>
   </footer>

@@ -2,7 +2,7 @@
 import { useClipboard } from '@vueuse/core';
 /** Edits that could not be saved: what each was, why, and what can be done about it. Nothing leaves the tray by itself. */
 import { ref } from 'vue';
-import { typeEntry, type Body, type Change, type Fastener } from '@necessaire/core';
+import { present, typeEntry, type Body, type Change, type Fastener } from '@necessaire/core';
 import { undone } from '../stages/walk/undone';
 import { useGarage, type Refused } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -51,7 +51,7 @@ function lineOf(f: Fastener): string | null {
     return null;
   }
 }
-const isHere = (r: Refused) => fastenerOf(r) !== null && lineOf(fastenerOf(r)!) !== null;
+const isHere = (r: Refused) => fastenerOf(r) !== null && lineOf(present(fastenerOf(r))) !== null;
 async function change(r: Refused) {
   const f = fastenerOf(r);
   const text = f && lineOf(f);

@@ -1,4 +1,5 @@
 import {
+  under,
   judge,
   keyOf,
   TABLES,
@@ -92,7 +93,7 @@ export function replayed(changes: readonly Change[], back: boolean, shown: Reado
   for (const change of back ? [...changes].reverse().map(undoing) : changes) {
     const key = keyOf(change);
     const before = shown.get(key) ?? null;
-    const now = rows.has(key) ? rows.get(key)!.after : before;
+    const now = rows.has(key) ? under(rows, key).after : before;
     // No revision is like another here: what was made on a row is looked at by its values.
     const said = judge(
       { ...change, ...('base' in change ? { base: -1 } : {}) } as Change,

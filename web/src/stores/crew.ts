@@ -2,7 +2,7 @@ import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { inWords, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
+import { present, inWords, type Companion, type Crew, type CrewAnswer } from '@necessaire/core';
 import type { CrewWorker } from '../workers/crew.worker';
 import { today } from '../ui/day';
 import { letGo } from '../ui/places/held';
@@ -67,7 +67,7 @@ export const useCrew = defineStore('crew', () => {
     if (asked !== of.id) answer.value = null;
     asked = of.id;
     try {
-      const made = await remote!.share(
+      const made = await present(remote).share(
         doc,
         of,
         today(),
@@ -84,10 +84,10 @@ export const useCrew = defineStore('crew', () => {
       looked.value = null;
       first.value = false;
       running.value = false;
-      const lean = await remote!.leaning();
+      const lean = await present(remote).leaning();
       if (worker !== mine || busy.value) return;
       leaning.value = lean;
-      const each = await remote!.alone();
+      const each = await present(remote).alone();
       await letGo();
       if (worker === mine && !busy.value) alone.value = each;
     } catch (error) {

@@ -1,4 +1,5 @@
 import {
+  at as itemAt,
   ME,
   newCrew,
   type Bike,
@@ -29,7 +30,7 @@ export function joining(
 ): RowChange[] {
   const of = at.crew ?? newCrew({ id: nextId(), tripId: at.trip.id, members: [{ who: ME, bikeId: at.bike.id }] });
   if (of.members.some((m) => m.who === companion.id)) return [];
-  const members = [...of.members, { who: companion.id, bikeId: companion.bikes[0]!.id }];
+  const members = [...of.members, { who: companion.id, bikeId: itemAt(companion.bikes, 0).id }];
   return [
     ...(isNew ? [{ table: 'companions' as const, id: companion.id, before: null, after: companion }] : []),
     { table: 'crews', id: of.id, before: at.crew, after: { ...of, members } },

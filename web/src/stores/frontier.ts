@@ -3,6 +3,7 @@ import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
+  present,
   between,
   inWords,
   kneeAt,
@@ -164,7 +165,7 @@ export const useFrontier = defineStore('frontier', () => {
     return kit && picture.value ? (kneeAt(picture.value.points, grams, kit)?.minutes ?? null) : null;
   }
   const point = computed(() => pointAt(limit.value));
-  const index = computed(() => (point.value ? picture.value!.points.indexOf(point.value) : -1));
+  const index = computed(() => (point.value ? present(picture.value).points.indexOf(point.value) : -1));
   const nameOf = (id: string) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? 'a piece to buy';
 
   /** Steps from the kit of the limit downwards, or upwards: each against the kit before it. */
@@ -186,7 +187,7 @@ export const useFrontier = defineStore('frontier', () => {
     const at = Math.floor(mass);
     const p = stale.value ? null : pointAt(at);
     if (!p || p.limit > at || !now.value) return null;
-    const near = picture.value!.band.find((b) => b.limit >= at) ?? picture.value!.band.at(-1);
+    const near = present(picture.value).band.find((b) => b.limit >= at) ?? present(picture.value).band.at(-1);
     return {
       limit: at,
       bound: near?.bound ?? Infinity,

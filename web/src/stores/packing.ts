@@ -2,7 +2,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { stowKey } from '@necessaire/core';
+import { present, stowKey } from '@necessaire/core';
 import type { StowWorker } from '../workers/stow.worker';
 import { letGo } from '../ui/places/held';
 import { useAnswer } from './answer';
@@ -50,7 +50,7 @@ export const usePacking = defineStore('packing', () => {
     progress.value = 0;
     failed.value = null;
     try {
-      const found = await remote!.pack(
+      const found = await present(remote).pack(
         answer.stow,
         answer.packing,
         proxy((share: number) => {

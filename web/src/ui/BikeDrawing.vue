@@ -1,7 +1,15 @@
 <script setup lang="ts">
 /** The bike as a picture with its stations: count in a ring that fills with evidence; pressing one chooses it. */
 import { computed, ref } from 'vue';
-import { STATION_NAMES, STATIONS, type Bike, type Fastener, type Station } from '@necessaire/core';
+import {
+  at as itemAt,
+  present,
+  STATION_NAMES,
+  STATIONS,
+  type Bike,
+  type Fastener,
+  type Station,
+} from '@necessaire/core';
 import BikeShape from './bike/BikeShape.vue';
 import { bikeGeometry } from './bike/geometry';
 import { spread, type Label } from './bike/labels';
@@ -53,7 +61,7 @@ function apart(marks: { x: number; y: number }[], least: number) {
   for (let round = 0; round < 24; round++)
     for (let i = 0; i < marks.length; i++)
       for (let j = i + 1; j < marks.length; j++) {
-        const [a, b] = [marks[i]!, marks[j]!];
+        const [a, b] = [itemAt(marks, i), itemAt(marks, j)];
         const [dx, dy] = [b.x - a.x, b.y - a.y];
         const d = Math.hypot(dx, dy) || 0.01;
         if (d >= least) continue;
@@ -67,7 +75,7 @@ function apart(marks: { x: number; y: number }[], least: number) {
 const marks = computed<Mark[]>(() => {
   if (!props.fasteners) return [];
   const list = STATIONS.map((station) => {
-    const here = props.fasteners!.filter((f) => f.station === station && f.leftOut === null);
+    const here = present(props.fasteners).filter((f) => f.station === station && f.leftOut === null);
     const share = (test: (f: Fastener) => boolean) => (here.length ? here.filter(test).length / here.length : 0);
     const at = g.value.stations[station];
     return {

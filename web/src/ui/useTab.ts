@@ -1,3 +1,4 @@
+import { at } from '@necessaire/core';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 
@@ -10,7 +11,7 @@ export function useTab<K extends string>(keys: readonly K[], name = 'tab') {
   const router = useRouter();
   const path = route.path;
   return computed<K>({
-    get: () => keys.find((k) => k === route.query[name]) ?? keys[0]!,
+    get: () => keys.find((k) => k === route.query[name]) ?? at(keys, 0),
     set: (key) => {
       if (route.path !== path) return;
       const { [name]: _was, ...rest } = route.query;

@@ -1,3 +1,4 @@
+import { at, present } from '@necessaire/core';
 import type { CrewAnswer, Gap, GroupTold, Vehicle } from '@necessaire/core';
 import { counted } from '../ui/words';
 
@@ -37,11 +38,13 @@ export const ALONE_WORDS: Readonly<Record<string, string>> = {
 /** What a gap is about, in a few words: the trouble, the heads or the spare. */
 export function gapWhat(answer: CrewAnswer, gap: Gap): string {
   if (gap.kind === 'stock' && gap.short) {
-    const name = answer.carriers.flatMap((c) => c.tokens).find((t) => t.item === `spare ${gap.short!.kind}`)?.name;
+    const name = answer.carriers
+      .flatMap((c) => c.tokens)
+      .find((t) => t.item === `spare ${present(gap.short).kind}`)?.name;
     return `${name ?? gap.short.kind}: ${gap.short.units} more needed`;
   }
   const heads = gap.fasteners.flatMap((id) => answer.fasteners[id]?.name ?? []);
-  if (heads.length > 0) return heads.length === 1 ? heads[0]! : `${heads[0]} (${heads.length} fasteners)`;
+  if (heads.length > 0) return heads.length === 1 ? at(heads, 0) : `${heads[0]} (${heads.length} fasteners)`;
   return answer.asks[gap.ask]?.name ?? 'a repair';
 }
 

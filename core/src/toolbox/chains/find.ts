@@ -72,15 +72,15 @@ class Sets<T> {
     }
     return null;
   }
-  put(pieces: readonly number[], chain: T): Sets<T> {
-    let node: Sets<T> = this;
-    for (const piece of pieces) {
-      let next = node.more.get(piece);
-      if (!next) node.more.set(piece, (next = new Sets()));
-      node = next;
+  put(pieces: readonly number[], chain: T, from = 0): Sets<T> {
+    if (from === pieces.length) {
+      this.chain = chain;
+      return this;
     }
-    node.chain = chain;
-    return node;
+    const piece = at(pieces, from);
+    let next = this.more.get(piece);
+    if (!next) this.more.set(piece, (next = new Sets()));
+    return next.put(pieces, chain, from + 1);
   }
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A pocket card: four faces that fold to a card's size; emergency lines are left to be written by hand. */
 import { computed } from 'vue';
-import { pocketCard, withUnit, type RoadCard } from '@necessaire/core';
+import { present, pocketCard, withUnit, type RoadCard } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useOwnCard } from '../../stores/ownCard';
 import { useView } from '../../stores/view';
@@ -27,7 +27,7 @@ const nm = (v: number) => withUnit(view.units, 'torque', v);
 const companions = computed(() => {
   const doc = garage.doc;
   const crew = doc?.crews.find((c) => c.tripId === garage.trip?.id);
-  return (crew?.members ?? []).flatMap((m) => doc!.companions.find((c) => c.id === m.who)?.person.name ?? []);
+  return (crew?.members ?? []).flatMap((m) => present(doc).companions.find((c) => c.id === m.who)?.person.name ?? []);
 });
 /** Left to be written by hand; what one wrote on this device stands in its place where that was ticked. */
 const BLANK = [

@@ -1,5 +1,5 @@
 import { computed } from 'vue';
-import { figure, unitOf } from '@necessaire/core';
+import { at, figure, unitOf } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
@@ -58,7 +58,7 @@ export function useCrewCells() {
             value: massText(view.units, a.mass),
             formula: texts.sumOverAllWhoCarry,
             inputs: a.carriers.map((c) => ({
-              name: a.names[c.number]!.name,
+              name: at(a.names, c.number).name,
               value: massText(view.units, c.mass),
             })),
             source: a.proven
@@ -76,8 +76,8 @@ export function useCrewCells() {
             value: percent(a.share, 1),
             formula: texts.theMostOverAllRiders,
             inputs: a.carriers
-              .filter((c) => a.names[c.number]!.bike)
-              .map((c) => ({ name: a.names[c.number]!.name, value: percent(c.share, 1) })),
+              .filter((c) => at(a.names, c.number).bike)
+              .map((c) => ({ name: at(a.names, c.number).name, value: percent(c.share, 1) })),
             source: texts.limitsAsEnteredOfThe,
           }),
       }),

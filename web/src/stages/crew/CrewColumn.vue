@@ -3,7 +3,7 @@
 import { mdiBagPersonalOutline, mdiCarEstate, mdiVanUtility, mdiTruckTrailer } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { useDisplay } from 'vuetify';
-import { withUnit, type Bike, type CarrierTold, type CrewAnswer } from '@necessaire/core';
+import { at, withUnit, type Bike, type CarrierTold, type CrewAnswer } from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useView } from '../../stores/view';
@@ -35,7 +35,7 @@ const opened = ref<string | null>(null);
 const { width } = useDisplay();
 const narrow = computed(() => width.value <= 760);
 const unfolded = ref(false);
-const who = computed(() => props.answer.names[props.told.number]!);
+const who = computed(() => at(props.answer.names, props.told.number));
 const says = computed(() =>
   who.value.bike
     ? [who.value.bike.name, HAND_WORDS[(who.value.hand ?? 1) as 1 | 2 | 3], who.value.firstAid ? 'first aid' : '']

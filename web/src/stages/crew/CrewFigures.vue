@@ -1,7 +1,18 @@
 <script setup lang="ts">
 /** The whole ride: chance of getting home, hours, fuel and first aid, bike by bike and for all. */
 import { computed, shallowRef, watch } from 'vue';
-import { dueOn, figure, said, unitOf, withUnit, type Crew, type CrewAnswer, type RiderStow } from '@necessaire/core';
+import {
+  at,
+  present,
+  dueOn,
+  figure,
+  said,
+  unitOf,
+  withUnit,
+  type Crew,
+  type CrewAnswer,
+  type RiderStow,
+} from '@necessaire/core';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -26,7 +37,7 @@ const worst = computed(() =>
 const smallest = computed(() =>
   riders.value
     .filter((r) => (r.needs?.range ?? null) !== null)
-    .sort((x, y) => (x.needs!.range ?? 0) - (y.needs!.range ?? 0))
+    .sort((x, y) => (present(x.needs).range ?? 0) - (present(y.needs).range ?? 0))
     .at(0),
 );
 const water = computed(() => riders.value.reduce((sum, r) => sum + (r.needs?.water ?? 0), 0));
@@ -35,7 +46,7 @@ const litres = (l: number) => withUnit(view.units, 'capacity', l);
 const distance = (km: number) => `${figure(view.units, 'distance', km)} ${unitOf(view.units, 'distance')}`;
 const kits = computed(() =>
   props.answer.carriers.flatMap((c) =>
-    c.tokens.some((t) => /first-aid|dressing/iu.test(t.name)) ? [props.answer.names[c.number]!.name] : [],
+    c.tokens.some((t) => /first-aid|dressing/iu.test(t.name)) ? [at(props.answer.names, c.number).name] : [],
   ),
 );
 const trained = computed(() => riders.value.filter((r) => r.firstAid).map((r) => r.name));

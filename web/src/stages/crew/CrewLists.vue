@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Lists to take along: a page for each rider, one for all, as a table, and as a file that somebody reads into their own. */
-import { crewCsv, type CrewAnswer } from '@necessaire/core';
+import { at, crewCsv, type CrewAnswer } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useCrew } from '../../stores/crew';
 import { useGarage } from '../../stores/garage';
@@ -20,7 +20,7 @@ const csv = (carriers: readonly number[], name: string) =>
 async function file(member: number) {
   const text = await crew.ask((w) => w.file(member, new Date().toISOString()));
   if (text === null) return;
-  const { name } = props.answer.names[member]!;
+  const { name } = at(props.answer.names, member);
   download(fileName(`${trip()} ${name}`, 'json'), text, 'application/json');
   notice.say(texts.canReadThisFileInto(name));
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, shallowRef, watch } from 'vue';
-import { ME, type Effect } from '@necessaire/core';
+import { present, ME, type Effect } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useCrew } from '../../stores/crew';
 import { useGarage } from '../../stores/garage';
@@ -85,7 +85,7 @@ watch([held, over] as const, async ([key, to]) => {
   effect.value = { text: effectText(made, item, from, target) };
 });
 function effectText(e: Effect, item: string, from: number, to: number): string {
-  const a = answer.value!;
+  const a = present(answer.value);
   const token = a.carriers[from]?.tokens.find((t) => t.item === item);
   const parts = [
     Math.abs(e.mass) < 0.5

@@ -2,6 +2,7 @@
 /** Who rides along: what they can do, what they may carry, which bike; added by one line or by a file of theirs. */
 import { computed, ref, shallowRef } from 'vue';
 import {
+  present,
   companionFrom,
   ME,
   MOST_BYTES,
@@ -113,7 +114,7 @@ function write(who: string, fields: Partial<Person>) {
   if (!person || !garage.doc) return;
   const next = { ...person, ...fields };
   if (who === ME) garage.edit(texts.changeTheRider, [], { ...garage.doc.garage, rider: next });
-  else garage.put(`change ${person.name}`, 'companions', { ...of(who)!, person: next });
+  else garage.put(`change ${person.name}`, 'companions', { ...present(of(who)), person: next });
 }
 const ride = (who: string, bikeId: string) =>
   crew.set(texts.chooseTheBike, { members: members.value.map((m) => (m.who === who ? { ...m, bikeId } : m)) });

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What if somebody is not there, or the crew falls apart: which repairs are missing, for whom, and the lightest cure. */
+import { at } from '@necessaire/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Absence, CrewAnswer, CrewCure, Gap, GroupTold, RiderAdds } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
@@ -91,7 +92,7 @@ function planFor(who: number) {
   const of = crew.crew;
   const them = props.answer.names[who];
   if (!of || !them) return;
-  const others = riders.value.filter((i) => i !== who).map((i) => props.answer.names[i]!.key);
+  const others = riders.value.filter((i) => i !== who).map((i) => at(props.answer.names, i).key);
   crew.set(texts.planForTurningBack(them.name), {
     splits: [
       ...of.splits,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** From a symptom to its cause: one test at a time, each answer leading on. */
 import { computed, ref } from 'vue';
-import { troublesIn, type FaultTree } from '@necessaire/core';
+import { at, last, present, troublesIn, type FaultTree } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import * as texts from '../../words/kit/faultSearch';
@@ -11,18 +11,18 @@ const emit = defineEmits<{ mend: [troubleId: string] }>();
 const garage = useGarage();
 const answers = useAnswer();
 /** Tests so far with what was seen; the last is still open. */
-const path = ref<{ test: string; seen: string | null }[]>([{ test: props.tree.tests[0]!.id, seen: null }]);
+const path = ref<{ test: string; seen: string | null }[]>([{ test: at(props.tree.tests, 0).id, seen: null }]);
 const found = ref<string | null>(null);
-const testOf = (id: string) => props.tree.tests.find((t) => t.id === id)!;
+const testOf = (id: string) => present(props.tree.tests.find((t) => t.id === id));
 const name = computed(() => (garage.doc ? (troublesIn(garage.doc).find((t) => t.id === found.value)?.name ?? '') : ''));
 function take(seen: string, then: { test: string } | { trouble: string }) {
-  path.value[path.value.length - 1]!.seen = seen;
+  last(path.value).seen = seen;
   if ('test' in then) path.value.push({ test: then.test, seen: null });
   else found.value = then.trouble;
 }
 function backTo(i: number) {
   path.value = path.value.slice(0, i + 1);
-  path.value[i]!.seen = null;
+  at(path.value, i).seen = null;
   found.value = null;
 }
 /** Whether the kit has what a test takes. */

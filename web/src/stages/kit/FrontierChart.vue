@@ -3,7 +3,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
 import { computed, ref } from 'vue';
-import { LEVEL_NAMES, type CurvePicture, type CurvePoint } from '@necessaire/core';
+import { at, present, LEVEL_NAMES, type CurvePicture, type CurvePoint } from '@necessaire/core';
 import type { LevelPoint } from '../../workers/answer.worker';
 import { useView } from '../../stores/view';
 import { useSize } from '../../ui/useSize';
@@ -64,7 +64,7 @@ const band = computed(() =>
   area<CurvePicture['band'][number]>(
     (b) => x.value(b.limit),
     (b) => y.value(b.best),
-    (b) => y.value(Math.min(b.bound, y.value.domain()[1]!)),
+    (b) => y.value(Math.min(b.bound, at(y.value.domain(), 1))),
   )(props.picture.band),
 );
 const valueAt = (grams: number) => {
@@ -87,7 +87,7 @@ const rowOf = (i: number) => 18 + 15 * i;
 const clamp = (g: number) => Math.round(Math.max(0, Math.min(props.picture.most, g)) / 10) * 10;
 
 function gramsOf(e: PointerEvent): number {
-  const box = element.value!.getBoundingClientRect();
+  const box = present(element.value).getBoundingClientRect();
   return clamp(x.value.invert(e.clientX - box.left - LEFT));
 }
 const holding = ref(false);
@@ -115,7 +115,13 @@ const KEYS: Record<string, number> = {
 };
 function key(e: KeyboardEvent) {
   const to =
-    e.key === 'Home' ? 0 : e.key === 'End' ? props.picture.most : e.key in KEYS ? props.limit + KEYS[e.key]! : null;
+    e.key === 'Home'
+      ? 0
+      : e.key === 'End'
+        ? props.picture.most
+        : e.key in KEYS
+          ? props.limit + present(KEYS[e.key])
+          : null;
   if (to === null) return;
   e.preventDefault();
   emit('settle', clamp(to));

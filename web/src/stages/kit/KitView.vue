@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from 'vue-router';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
-import { figure, LEVEL_NAMES, neededWords, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { present, figure, LEVEL_NAMES, neededWords, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useFrontier } from '../../stores/frontier';
@@ -125,7 +125,7 @@ const nowDot = computed(() =>
     ? {
         mass: kit.value.mass,
         value: kit.value.value,
-        name: kit.value.as === 'kept' ? kit.value.keptName! : texts.lightestKit,
+        name: kit.value.as === 'kept' ? present(kit.value.keptName) : texts.lightestKit,
       }
     : null,
 );

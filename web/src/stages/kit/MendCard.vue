@@ -2,6 +2,7 @@
 /** One trouble: how often, how bad, and every way to mend it as steps, with what of it this kit has. */
 import { computed } from 'vue';
 import {
+  present,
   appliesTo,
   betterWords,
   darkShare,
@@ -62,7 +63,7 @@ const having = computed(() => ({
   kit: answers.answer?.kit ?? { pieces: [], spares: [] },
   chains: answers.answer?.kitChains ?? {},
   fasteners: garage.fasteners,
-  practice: garage.doc!.garage.practice,
+  practice: present(garage.doc).garage.practice,
   book: garage.book,
 }));
 const trip = computed(() => garage.trip);
@@ -76,7 +77,7 @@ const minutes = (w: Way) =>
   minutesOn(
     w,
     {
-      bike: garage.bike!,
+      bike: present(garage.bike),
       company: (trip.value?.companions ?? 0) > 0,
       dark: trip.value ? darkShare(trip.value) : 0,
     },
@@ -93,11 +94,11 @@ const minutesWhy = (w: Way) => {
 const helps = (w: Way) =>
   w.better.map((b) => ({ what: betterWords(b), saves: b.saves, has: needMet(b.need, having.value).ok }));
 const here = computed(() =>
-  garage.doc && garage.bike ? troublesIn(garage.doc).filter((t) => appliesTo(t, garage.bike!)) : [],
+  garage.doc && garage.bike ? troublesIn(garage.doc).filter((t) => appliesTo(t, present(garage.bike))) : [],
 );
 /** Other troubles that the same parts mend. */
 const shared = (w: Way) =>
-  sharedParts(w, trouble.value!, here.value)
+  sharedParts(w, present(trouble.value), here.value)
     .filter((p) => p.kind !== 'bolt' && p.also.length > 0)
     .map((p) => ({ name: garage.book.of(p.kind).name, also: p.also }));
 /** What meets a need of a way: where the kit goes the way, all of them are met. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Kinds of spare of the rider's own: what own repairs may use up, what may be marked “always”, what may have to match the bike. */
 import { computed, ref } from 'vue';
-import { ownKindSchema, SUPPLIES, TRAITS, type OwnKind, type Trait } from '@necessaire/core';
+import { present, ownKindSchema, SUPPLIES, TRAITS, type OwnKind, type Trait } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
@@ -45,7 +45,7 @@ const used = (k: OwnKind) => (garage.doc?.supplies ?? []).filter((s) => s.kind =
 function save() {
   tried.value = true;
   if (!draft.value || !ready.value || taken.value) return;
-  const before = (garage.doc?.kinds ?? []).find((k) => k.id === draft.value!.id);
+  const before = (garage.doc?.kinds ?? []).find((k) => k.id === present(draft.value).id);
   const after = ready.value;
   // Stocks are told apart by the name: they follow it.
   const stocks =

@@ -3,7 +3,7 @@
 import SelectField from '../../ui/SelectField.vue';
 import { positionWords } from '../../words/practice';
 import { computed } from 'vue';
-import { practiceSchema, type Practice, type SwitchCost } from '@necessaire/core';
+import { present, practiceSchema, type Practice, type SwitchCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -17,7 +17,7 @@ const garage = useGarage();
 const view = useView();
 const explain = useExplain();
 const costs = useSwitchCosts();
-const practice = computed(() => garage.doc!.garage.practice);
+const practice = computed(() => present(garage.doc).garage.practice);
 type Switch = Exclude<keyof Practice, 'worth'>;
 const QUESTIONS: { key: Switch; ask: string }[] = [
   { key: 'from', ask: texts.toolsComeFrom },
@@ -44,9 +44,9 @@ const QUESTIONS: { key: Switch; ask: string }[] = [
 const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options as readonly string[];
 function set(fields: Partial<Record<keyof Practice, unknown>>) {
   const next = practiceSchema.parse({ ...practice.value, ...fields });
-  garage.edit(texts.changeAPractice, [], { ...garage.doc!.garage, practice: next });
+  garage.edit(texts.changeAPractice, [], { ...present(garage.doc).garage, practice: next });
 }
-const others = computed(() => garage.doc!.bikes.filter((b) => b.id !== garage.bike?.id));
+const others = computed(() => present(garage.doc).bikes.filter((b) => b.id !== garage.bike?.id));
 function rides(id: string, along: boolean) {
   const trip = garage.trip;
   if (!trip) return;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** How often one trouble comes, cell by cell: the typical value, and the rider's own in its place. */
 import { computed } from 'vue';
-import { RATE_CELLS, rateIn, setRate, TROUBLES, withOwn, type RateCell, type Trouble } from '@necessaire/core';
+import { present, RATE_CELLS, rateIn, setRate, TROUBLES, withOwn, type RateCell, type Trouble } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import NumberField from '../../ui/NumberField.vue';
 import * as texts from '../../words/kit/ratesTable';
@@ -20,7 +20,7 @@ const typical = computed(
 const own = computed(() => garage.doc?.garage.rates ?? []);
 const isOwn = (on: RateCell) => own.value.some((r) => r.trouble === props.trouble.id && r.on === on);
 function set(on: RateCell, rate: number | null) {
-  const { garage: now } = garage.doc!;
+  const { garage: now } = present(garage.doc);
   garage.edit(texts.setHowOften(props.trouble.name.toLowerCase()), [], {
     ...now,
     rates: setRate(now.rates, props.trouble.id, on, rate),

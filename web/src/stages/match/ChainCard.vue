@@ -2,6 +2,8 @@
 /** The chosen head: its chain drawn as linked pieces with margin and effort, or why none reaches it and what would. */
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
+  at,
+  present,
   breakLoose,
   figure,
   HOOKED_CAUTION,
@@ -70,8 +72,8 @@ const shown = computed<Shown[]>(() => {
 });
 const ways = computed(() => (found.value?.reached ? [found.value.best, ...found.value.others] : []));
 /** Ways are told apart by the end that turns. */
-const choices = computed(() => ways.value.map((w) => w[0]!));
-const headOf = (s: Shown) => (s.far ? props.fastener.far! : props.fastener.head);
+const choices = computed(() => ways.value.map((w) => at(w, 0)));
+const headOf = (s: Shown) => (s.far ? present(props.fastener.far) : props.fastener.head);
 const accessOf = (s: Shown) => (s.far ? props.fastener.farAccess : props.fastener.access);
 const torque = (v: number) => `${figure(view.units, 'torque', v)} ${unitOf(view.units, 'torque')}`;
 const effort = (c: Chain) =>
@@ -135,7 +137,7 @@ const signed = (grams: number) =>
   Math.abs(grams) < 0.05 ? texts.noMore : `${grams > 0 ? '+' : '−'}${massText(view.units, Math.abs(grams))}`;
 
 function explainChain(c: Chain) {
-  const weak = c.links[c.weakest]!;
+  const weak = at(c.links, c.weakest);
   explain.show({
     title: texts.marginOn(props.fastener.name),
     value: c.margin === null ? texts.noTorqueKnown2 : `${c.margin.toFixed(2)} ×`,

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 /** Heads by form and size against the pieces that go on heads: what fits, what only goes on, and the odd ones out. */
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
-import { cellKey, plainSize, type Coverage, type Head, type HeadClass, type Piece } from '@necessaire/core';
+import {
+  at as itemAt,
+  cellKey,
+  plainSize,
+  type Coverage,
+  type Head,
+  type HeadClass,
+  type Piece,
+} from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -118,7 +126,7 @@ function press(event: MouseEvent) {
 /** Opens the head, or where the cursor stands on a piece its row in the toolbox. */
 function open() {
   const row = rows.value[at.value.row];
-  if (row) view.fastenerId = row.fasteners[0]!.id;
+  if (row) view.fastenerId = itemAt(row.fasteners, 0).id;
   const column = columns.value.list[at.value.column];
   if (column) view.pieceId = column.piece.id;
   void nextTick();

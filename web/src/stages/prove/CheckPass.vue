@@ -2,7 +2,15 @@
 /** A pass through checks in the order in which one walks round the bike: one at a time, a press each, with gloves on. */
 import { useEventListener } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { passOf, STATION_NAMES, STATIONS, type CheckDue, type ProofTold, type Station } from '@necessaire/core';
+import {
+  present,
+  passOf,
+  STATION_NAMES,
+  STATIONS,
+  type CheckDue,
+  type ProofTold,
+  type Station,
+} from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
@@ -30,7 +38,7 @@ const list = computed(() =>
 );
 const now = computed(() => list.value[at.value] ?? null);
 const station = computed<Station | null>(() =>
-  STATIONS.includes(now.value?.where as Station) ? (now.value!.where as Station) : null,
+  STATIONS.includes(now.value?.where as Station) ? (present(now.value).where as Station) : null,
 );
 const whereText = computed(() =>
   station.value

@@ -2,6 +2,7 @@
 /** A drill that is over: what it took against what was planned, what it proved, what was used up and what is looked at again. */
 import { computed, onMounted, ref } from 'vue';
 import {
+  present,
   countsAsTime,
   heldUp,
   isBelievable,
@@ -30,8 +31,8 @@ const garage = useGarage();
 const answers = useAnswer();
 const notice = useNotice();
 const view = useView();
-const d = computed(() => proof.drill!);
-const r = computed(() => proof.rehearsed!);
+const d = computed(() => present(proof.drill));
+const r = computed(() => present(proof.rehearsed));
 const real = computed(() => countsAsTime(d.value));
 const pressed = computed(() => d.value.state === 'done' && !d.value.dry && !isBelievable(d.value));
 const times = computed(() => (proof.made ? timesOf(proof.made.drills, d.value) : []));

@@ -3,6 +3,7 @@
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import {
+  present,
   drillMinutes,
   giveUp,
   pauseDrill,
@@ -30,7 +31,7 @@ import * as texts from '../../words/prove/drillRun';
 const proof = useProof();
 const garage = useGarage();
 const view = useView();
-const d = computed(() => proof.drill!);
+const d = computed(() => present(proof.drill));
 const r = computed(() => proof.rehearsed);
 const steps = computed(() => r.value?.steps ?? []);
 const step = computed(() => steps.value[d.value.step] ?? null);

@@ -2,6 +2,7 @@
 /** Find the fault: tests one by one, each shows what it would; minutes against the best order there is. */
 import { computed, ref } from 'vue';
 import {
+  present,
   bestMinutes,
   drawFault,
   isFound,
@@ -27,7 +28,7 @@ const found = computed(() => isFound(drill.value, left.value));
 const minutes = computed(() => done.value.reduce((s, t) => s + t.minutes, 0));
 const best = computed(() => bestMinutes(drill.value));
 const tests = computed(() => drill.value.search.tree.tests.filter((t) => !done.value.some((x) => x.test === t.id)));
-const testOf = (id: string) => drill.value.search.tree.tests.find((t) => t.id === id)!;
+const testOf = (id: string) => present(drill.value.search.tree.tests.find((t) => t.id === id));
 const name = (trouble: string) => TROUBLES.find((t) => t.id === trouble)?.name ?? trouble;
 /** Likely causes by what is known now, each trouble once. */
 const odds = computed(() => {

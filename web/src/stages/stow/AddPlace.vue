@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Places to add: one of the usual ones, one of another bike's, or an own one. */
 import { computed } from 'vue';
-import { newPlace, placeLibrary, type Bike, type Place } from '@necessaire/core';
+import { at, newPlace, placeLibrary, type Bike, type Place } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import DropMenu from '../../ui/DropMenu.vue';
 import * as texts from '../../words/stow/addPlace';
@@ -22,8 +22,8 @@ const others = computed(() =>
 function add(...models: Omit<Place, 'id' | 'bikeId'>[]) {
   const rows = models.map((m): Place => ({ ...m, id: crypto.randomUUID(), bikeId: props.bike.id }));
   if (rows.length === 0) return;
-  garage.put(rows.length === 1 ? `add ${rows[0]!.name}` : texts.addPlaces(rows.length), 'places', ...rows);
-  if (rows.length === 1) emit('added', rows[0]!.id);
+  garage.put(rows.length === 1 ? `add ${at(rows, 0).name}` : texts.addPlaces(rows.length), 'places', ...rows);
+  if (rows.length === 1) emit('added', at(rows, 0).id);
 }
 /** What the other bike has and this one has not, by name. */
 function copy(places: readonly Place[]) {

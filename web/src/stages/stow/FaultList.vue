@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Rules broken: the piece, the rule, why it matters, and the cheapest change that mends it, one press to do it. */
+import { at, present } from '@necessaire/core';
 import { computed } from 'vue';
 import type { StowFault, Stowed } from '@necessaire/core';
 import { useView } from '../../stores/view';
@@ -14,9 +15,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ mend: [fault: StowFault]; free: [key: string]; pick: [key: string] }>();
 const does = (f: StowFault) =>
-  f.mending!.moves.length === 1
-    ? texts.moveTo(f.mending!.moves[0]!.name, f.mending!.moves[0]!.placeName.toLowerCase())
-    : texts.swapWith(f.mending!.moves[0]!.name, f.mending!.moves[1]!.name);
+  present(f.mending).moves.length === 1
+    ? texts.moveTo(at(present(f.mending).moves, 0).name, at(present(f.mending).moves, 0).placeName.toLowerCase())
+    : texts.swapWith(at(present(f.mending).moves, 0).name, at(present(f.mending).moves, 1).name);
 const price = (points: number) =>
   Math.abs(points) < 0.05
     ? texts.costsNothingElse

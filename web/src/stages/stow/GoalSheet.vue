@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What is wanted of a packing, as sliders; what each costs in the present one; and how sure it is that nothing is better. */
 import { computed, ref } from 'vue';
-import { GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
+import { present, GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
@@ -15,7 +15,7 @@ const search = usePacking();
 /** While a slider is held it only moves: the packing follows when it is let go. */
 const held = ref(false);
 const WORDS = [texts.notAtAll, 'a little', texts.asUsual, 'much', texts.aboveAll];
-const value = (goal: Goal) => garage.doc!.garage.goals[goal];
+const value = (goal: Goal) => present(garage.doc).garage.goals[goal];
 function set(goal: Goal, to: number) {
   const { doc } = garage;
   if (!doc) return;

@@ -4,6 +4,7 @@ import SelectField from '../../ui/SelectField.vue';
 import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import {
+  present,
   comparePackings,
   figure,
   keptItems,
@@ -78,7 +79,7 @@ function packAgain(p: KeptPacking) {
   const rows = wanted.map((i) => ({
     id: before.find((x) => x.item === i.key)?.id ?? crypto.randomUUID(),
     bikeId: bike.id,
-    placeId: i.placeId!,
+    placeId: present(i.placeId),
     item: i.key,
   }));
   const stays = new Set(rows.map((r) => r.id));

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 /** The roll laid open at true scale: each slot with its piece's outline from its measures, and its label. */
 import { computed, ref } from 'vue';
-import { figure, rollLayout, rollSvg, unitOf, type Packing, type Place, type RollSlot } from '@necessaire/core';
+import {
+  present,
+  figure,
+  rollLayout,
+  rollSvg,
+  unitOf,
+  type Packing,
+  type Place,
+  type RollSlot,
+} from '@necessaire/core';
 import { useView } from '../../stores/view';
 import { download, fileName } from '../../ui/download';
 import { massText } from '../../ui/words';
@@ -13,14 +22,14 @@ const emit = defineEmits<{ pick: [key: string] }>();
 const view = useView();
 const element = ref<HTMLElement>();
 const size = useSize(element);
-const roll = computed(() => rollLayout(props.place, props.packing)!);
+const roll = computed(() => present(rollLayout(props.place, props.packing)));
 /** px a mm; a phone scrolls sideways rather than making slots too small to read. */
 const s = computed(() => Math.max(0.72, Math.min(1.4, (size.width - 4) / roll.value.width)));
 const ratio = computed(() => 3.78 / s.value);
 /** Where a label that runs upwards begins: over the piece where there is cloth enough, else on it. mm from the top. */
 const LETTER = 5.6;
 const upFrom = (slot: RollSlot) => {
-  const top = slot.piece!.y - 6;
+  const top = present(slot.piece).y - 6;
   return slot.label.length * LETTER < top - roll.value.top ? top : roll.value.height - 26;
 };
 const save = () => download(fileName(`${props.place.name} 1 to 1`, 'svg'), rollSvg(roll.value), 'image/svg+xml');

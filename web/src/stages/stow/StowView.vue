@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import {
+  present,
   partKey,
   figure,
   fitsNowhere,
@@ -155,8 +156,8 @@ const change = computed(() => {
 const says = computed(() => {
   const c = trial.value
     ? {
-        z: trial.value.load.packed.centre!.z - load.value!.packed.centre!.z,
-        side: Math.abs(trial.value.load.packed.side) - Math.abs(load.value!.packed.side),
+        z: present(trial.value.load.packed.centre).z - present(present(load.value).packed.centre).z,
+        side: Math.abs(trial.value.load.packed.side) - Math.abs(present(load.value).packed.side),
       }
     : change.value;
   if (!c) return '';
@@ -176,7 +177,7 @@ const pinned = (key: string) => pinsHere.value.some((p) => p.item === key);
 const nameOf = (key: string) => packing.value?.stowed.find((s) => s.item.key === key)?.item.name ?? 'it';
 const pinRow = (key: string, to: string) => ({
   id: pinsHere.value.find((p) => p.item === key)?.id ?? crypto.randomUUID(),
-  bikeId: garage.bike!.id,
+  bikeId: present(garage.bike).id,
   placeId: to,
   item: key,
 });

@@ -2,6 +2,7 @@
 /** What fills each tyre: cartridges, hand pump, electric pump; for one flat and for a trip of airing down and up. */
 import { computed, ref } from 'vue';
 import {
+  at,
   cartridgeMass,
   CARTRIDGE_YIELD,
   figure,
@@ -66,7 +67,7 @@ const all = computed(() => {
 });
 /** What the switch asks to be carried, for one flat at the rear and, where it says so, a bead to seat. */
 const chosen = computed(() => {
-  const rear = rows.value[1]!;
+  const rear = at(rows.value, 1);
   const bead = props.bike.tyres === 'tubeless' ? 2 : 0;
   const burst = bead > 0 ? texts.andCartridgesForTheBurst(bead) : texts.aTubeNeedsNoBurst;
   switch (garage.doc?.garage.practice.air) {

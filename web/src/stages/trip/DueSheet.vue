@@ -3,6 +3,7 @@
 import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import {
+  present,
   dueOn,
   figure,
   legNeeds,
@@ -44,7 +45,7 @@ const when = (d: Due) =>
         ? texts.notOnThisTrip
         : texts.notOnThisTripLeft(km(d.leftKm))
       : texts.onOrBeforeLeaving(
-          props.trip.legs[d.leg!]?.name ?? texts.theTrip,
+          props.trip.legs[present(d.leg)]?.name ?? texts.theTrip,
           d.times > 1 ? texts.timesInAll(d.times) : '',
         );
 const setBike = (label: string, fields: Partial<Bike>) => garage.put(label, 'bikes', { ...props.bike, ...fields });

@@ -5,6 +5,7 @@ import SelectField from '../../ui/SelectField.vue';
 import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import {
+  under,
   newLeg,
   strandedHours,
   TERRAINS,
@@ -75,7 +76,7 @@ function removeTrip() {
   notice.done(`${props.trip.name} deleted.`);
 }
 function show(leg: Leg) {
-  const s = stranded.value.get(leg.id)!;
+  const s = under(stranded.value, leg.id);
   explain.show({
     title: texts.strandedOn(leg.name),
     value: `${s.total.toFixed(1)} h`,

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 /** The trip ridden many times over: gets home unaided, a night out, hours lost; with the present kit, with those kept, and with nothing. */
 import { computed, ref, shallowRef, watch } from 'vue';
-import { meansOf, NO_MEANS, SPREAD, type KeptKit, type Means, type Simulated, type Trip } from '@necessaire/core';
+import {
+  present,
+  meansOf,
+  NO_MEANS,
+  SPREAD,
+  type KeptKit,
+  type Means,
+  type Simulated,
+  type Trip,
+} from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -35,8 +44,8 @@ async function ride() {
   // Kept kits beside the present one, the newest four.
   for (const k of (doc?.kits ?? []).slice(-4)) {
     const plain = JSON.parse(JSON.stringify(k)) as KeptKit;
-    const question = { bikeId: bike!.id, tripId: props.trip.id, today: today() };
-    const means = await answers.ask((w) => w.keptMeans(doc!, question, plain));
+    const question = { bikeId: present(bike).id, tripId: props.trip.id, today: today() };
+    const means = await answers.ask((w) => w.keptMeans(present(doc), question, plain));
     if (means) kept.push(means);
   }
   const kits = [meansOf(texts.withThePresentKit, a.kit), ...kept, { ...NO_MEANS, name: texts.withNothing }];

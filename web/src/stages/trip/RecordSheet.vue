@@ -5,6 +5,7 @@ import LineField from '../../ui/LineField.vue';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
 import {
+  present,
   figure,
   posterior,
   posteriorSpread,
@@ -116,7 +117,7 @@ function setWeak(trouble: string, factor: number | null) {
 
 const reading = ref(false);
 const readTable = (text: string) =>
-  readRides(text, garage.bike!.id, garage.doc?.rides ?? [], () => crypto.randomUUID());
+  readRides(text, present(garage.bike).id, garage.doc?.rides ?? [], () => crypto.randomUUID());
 function writeTable(rows: Ride[]) {
   garage.put(texts.readRides(rows.length), 'rides', ...rows);
   notice.done(texts.ridesRead(rows.length));

@@ -5,6 +5,8 @@ import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
+  at as itemAt,
+  present,
   figure,
   MARK_KINDS,
   routeKm,
@@ -55,7 +57,7 @@ const width = computed(() => Math.max(200, size.width - LEFT - 10));
 const x = computed(() => scaleLinear([0, routeKm(props.route)], [0, width.value]));
 const heights = computed(() => points.value.filter((p) => p.ele !== null));
 const yEle = computed(() => {
-  const [low, high] = extent(heights.value, (p) => p.ele!);
+  const [low, high] = extent(heights.value, (p) => present(p.ele));
   return scaleLinear([Math.min(low ?? 0, (high ?? 100) - 50), high ?? 100], [HIGH, 0]).nice(3);
 });
 const helpAt = (p: ProfilePoint, k: MarkKind) => p.help[k]?.km ?? 0;
@@ -67,13 +69,13 @@ const ground = computed(
     area<ProfilePoint>()
       .x((p) => x.value(p.km))
       .y0(HIGH)
-      .y1((p) => yEle.value(p.ele!))(heights.value) ?? '',
+      .y1((p) => yEle.value(present(p.ele)))(heights.value) ?? '',
 );
 const helpLine = computed(() =>
   kind.value
     ? (line<ProfilePoint>()
         .x((p) => x.value(p.km))
-        .y((p) => yHelp.value(helpAt(p, kind.value!)))(points.value) ?? '')
+        .y((p) => yHelp.value(helpAt(p, present(kind.value))))(points.value) ?? '')
     : '',
 );
 const worst = computed(() => {
@@ -88,9 +90,9 @@ const stretch = computed(() => {
   const least = 0.9 * helpAt(w, k);
   const at = points.value.indexOf(w);
   let [from, to] = [at, at];
-  while (from > 0 && helpAt(points.value[from - 1]!, k) >= least) from--;
-  while (to < points.value.length - 1 && helpAt(points.value[to + 1]!, k) >= least) to++;
-  return { from: points.value[from]!.km, to: points.value[to]!.km };
+  while (from > 0 && helpAt(itemAt(points.value, from - 1), k) >= least) from--;
+  while (to < points.value.length - 1 && helpAt(itemAt(points.value, to + 1), k) >= least) to++;
+  return { from: present(points.value[from]).km, to: present(points.value[to]).km };
 });
 
 const cursor = ref<number | null>(null);

@@ -4,6 +4,7 @@ import FileButton from '../../ui/FileButton.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
 import {
+  present,
   figure,
   MARK_KINDS,
   MOST_GPX_BYTES,
@@ -58,10 +59,11 @@ async function open(files: File[]) {
   if (made.ok) write(texts.readTheWay, { route: made.route });
   else refused.value = made.message;
 }
-const setRoute = (label: string, fields: Partial<Route>) => write(label, { route: { ...route.value!, ...fields } });
+const setRoute = (label: string, fields: Partial<Route>) =>
+  write(label, { route: { ...present(route.value), ...fields } });
 function setKind(mark: Mark, kind: MarkKind, on: boolean) {
   const kinds = on ? [...mark.kinds, kind] : mark.kinds.filter((k) => k !== kind);
-  setRoute(`mark ${mark.name}`, { marks: route.value!.marks.map((m) => (m === mark ? { ...m, kinds } : m)) });
+  setRoute(`mark ${mark.name}`, { marks: present(route.value).marks.map((m) => (m === mark ? { ...m, kinds } : m)) });
 }
 
 // Legs from the way: kilometres by a mix of ground, the rest by what is worst on each section.
@@ -76,7 +78,7 @@ const by = ref<'day' | 'mark'>('day');
 const sections = computed(() => (route.value ? sectionsOf(route.value, by.value) : []));
 const round = (km: number) => Math.round(km * 10) / 10;
 function makeLegs() {
-  const [paved, gravel, track] = MIXES[mix.value]!;
+  const [paved, gravel, track] = present(MIXES[mix.value]);
   const legs = sections.value.slice(0, 60).map((s): Leg => {
     const km = s.to - s.from;
     const blank = newLeg(crypto.randomUUID(), s.name);

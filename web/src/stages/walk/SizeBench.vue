@@ -4,6 +4,7 @@ import LineField from '../../ui/LineField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import {
+  present,
   canGauge,
   FORM_SIZES,
   FORM_WORDS,
@@ -43,7 +44,7 @@ const instruments = useInstruments();
 
 const end = ref<'near' | 'far'>('near');
 const key = computed(() => (end.value === 'near' ? 'gauge' : 'farGauge') as 'gauge' | 'farGauge');
-const head = computed<Head>(() => (end.value === 'far' ? props.fastener.far! : props.fastener.head));
+const head = computed<Head>(() => (end.value === 'far' ? present(props.fastener.far) : props.fastener.head));
 const gauging = computed<Gauging>(() => props.fastener[key.value] ?? NO_GAUGING);
 const FORMS: HeadForm[] = ['hex', 'key', 'lobe', 'lobe-out', 'hex12', 'plug'];
 const form = ref<HeadForm>(head.value.form);
@@ -157,7 +158,7 @@ const deceiving = computed(
       .filter((size) => size !== at.value.size)
       .map((size) => ({ size, jaw: jawOf(drawn.value, { form: toolForm.value, size }, result.value.measure) }))
       .filter(({ jaw }) => jaw && !Number.isNaN(jaw.play))
-      .sort((a, b) => a.jaw!.play - b.jaw!.play)[0]?.size,
+      .sort((a, b) => present(a.jaw).play - present(b.jaw).play)[0]?.size,
 );
 const shown = computed<Shape>(() => ({
   form: toolForm.value,

@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import {
+  present,
   FASTENER_COLUMNS,
   guideOf,
   readFasteners,
@@ -59,7 +60,7 @@ const picked = computed(() => garage.fasteners.find((f) => f.id === view.fastene
 // The walk: what to look at next; what was put off comes last, until the page is left.
 const later = ref<string[]>([]);
 const guide = computed(() => {
-  const g = guideOf(garage.bike!, garage.fasteners, station.value);
+  const g = guideOf(present(garage.bike), garage.fasteners, station.value);
   const open = g.visits.filter((v) => v.state !== 'done' && !later.value.includes(v.look.key));
   const here = station.value ? open.filter((v) => v.look.station === station.value) : [];
   const first = (list: typeof open) => list.find((v) => v.state === 'to do') ?? list.find((v) => v.state === 'assumed');
@@ -182,7 +183,8 @@ function marked(id: string | null) {
 }
 
 const notice = useNotice();
-const readTable = (text: string) => readFasteners(text, garage.bike!.id, garage.fasteners, () => crypto.randomUUID());
+const readTable = (text: string) =>
+  readFasteners(text, present(garage.bike).id, garage.fasteners, () => crypto.randomUUID());
 function takeTable(rows: Fastener[]) {
   garage.put(texts.readRowsFromATable(rows.length), 'fasteners', ...rows);
   notice.done(texts.rowsRead(rows.length));

@@ -1,4 +1,5 @@
 import {
+  present,
   answered,
   climb,
   cut,
@@ -136,7 +137,7 @@ function meant(text: string, reading: EntryReading, c: Entering): Entered {
       step(c, evidence, farUnsaid ? texts.theFarEndWasNot(how) : how),
     );
     const says = farUnsaid
-      ? texts.itsFarEndIsStill(row.name, printShape(head), printShape(row.far!))
+      ? texts.itsFarEndIsStill(row.name, printShape(head), printShape(present(row.far)))
       : `${row.name}: ${printShape(head)}, ${evidence}`;
     return { kind: 'row', row, label: texts.isSized(row.name), says };
   }

@@ -1,3 +1,4 @@
+import { at } from '@necessaire/core';
 /** One label to be set above or below the drawing, at its mark's x as far as its neighbours let it. */
 export interface Label {
   key: string;
@@ -14,12 +15,12 @@ export function spread(labels: readonly Label[], from: number, to: number, gap: 
   const sorted = [...labels].sort((a, b) => a.anchorX - b.anchorX || (a.key < b.key ? -1 : 1));
   const lefts = sorted.map((l) => l.anchorX - l.width / 2);
   for (let i = 0; i < sorted.length; i++) {
-    const least = i === 0 ? from : lefts[i - 1]! + sorted[i - 1]!.width + gap;
-    lefts[i] = Math.max(lefts[i]!, least);
+    const least = i === 0 ? from : at(lefts, i - 1) + at(sorted, i - 1).width + gap;
+    lefts[i] = Math.max(at(lefts, i), least);
   }
   for (let i = sorted.length - 1; i >= 0; i--) {
-    const most = (i === sorted.length - 1 ? to : lefts[i + 1]! - gap) - sorted[i]!.width;
-    lefts[i] = Math.min(lefts[i]!, most);
+    const most = (i === sorted.length - 1 ? to : at(lefts, i + 1) - gap) - at(sorted, i).width;
+    lefts[i] = Math.min(at(lefts, i), most);
   }
-  return new Map(sorted.map((l, i) => [l.key, lefts[i]! + l.width / 2]));
+  return new Map(sorted.map((l, i) => [l.key, at(lefts, i) + l.width / 2]));
 }

@@ -1,3 +1,4 @@
+import { at, present } from '@necessaire/core';
 import type { Point } from './geometry';
 
 /** From mm to the px of a drawing. */
@@ -36,8 +37,8 @@ export class Pen {
   /** A curve through all points, closed or open (Catmull and Rom's way). */
   curve(points: readonly Point[], closed = false): string {
     const n = points.length;
-    const p = (i: number) => (closed ? points[(i + n) % n]! : points[Math.min(n - 1, Math.max(0, i))]!);
-    let d = `M${this.at(points[0]!)}`;
+    const p = (i: number) => (closed ? at(points, (i + n) % n) : present(points[Math.min(n - 1, Math.max(0, i))]));
+    let d = `M${this.at(at(points, 0))}`;
     for (let i = 0; i < (closed ? n : n - 1); i++) {
       const [a, b, c, e] = [p(i - 1), p(i), p(i + 1), p(i + 2)];
       const one = { x: b.x + (c.x - a.x) / 6, z: b.z + (c.z - a.z) / 6 };

@@ -1,4 +1,15 @@
-import { HOOK_OVERLAP, isHooked, millimetres, type Access, type Chain, type Head, type Link } from '@necessaire/core';
+import {
+  at,
+  last as lastOf,
+  present,
+  HOOK_OVERLAP,
+  isHooked,
+  millimetres,
+  type Access,
+  type Chain,
+  type Head,
+  type Link,
+} from '@necessaire/core';
 
 /** One piece of a chain as it is drawn: a block along the axis, with a handle across or in line where a hand holds it. */
 export interface Block {
@@ -57,10 +68,10 @@ const headWidth = (head: Head) => {
 export function chainLayout(chain: Chain, head: Head, access: Access, width: number, most: number): ChainLayout {
   const links = [...chain.links].reverse();
   const pipe = links.find((l) => l.mode.turns.form === 'bar');
-  const hook = isHooked(chain) ? links[1]! : null;
+  const hook = isHooked(chain) ? at(links, 1) : null;
   const drawn = links.filter((l) => l !== pipe && l !== hook);
   const axial = drawn.reduce((s, l) => s + Math.max(l.mode.length, l.mode.thickness, 10), 0);
-  const hand = drawn[drawn.length - 1]!;
+  const hand = lastOf(drawn);
   /** Where the handle of the piece on top ends: the hook takes over there. */
   const reach = hook ? armOf(hand) : chain.arm;
   const offer = hand.mode.offer;
@@ -100,14 +111,14 @@ export function chainLayout(chain: Chain, head: Head, access: Access, width: num
   });
   if (hook) {
     // It lies on the other's handle, its jaw round the free end: the same scale, a step higher.
-    const on = blocks[blocks.length - 1]!;
+    const on = lastOf(blocks);
     const thick = Math.max(5, hook.mode.thickness * scale);
-    const middle = (on.y0 + on.y1) / 2 - (on.handle!.thick + thick) / 2;
+    const middle = (on.y0 + on.y1) / 2 - (present(on.handle).thick + thick) / 2;
     blocks.push({
       name: hook.piece.name,
       kind: 'hook',
       y0: middle - thick / 2 - 3 * scale,
-      y1: (on.y0 + on.y1) / 2 + on.handle!.thick / 2 + 3 * scale,
+      y1: (on.y0 + on.y1) / 2 + present(on.handle).thick / 2 + 3 * scale,
       half: 0,
       handle: { left: (reach - HOOK_OVERLAP) * scale, right: (chain.arm + 45) * scale, thick },
       jaw: { left: (reach - HOOK_OVERLAP - 8) * scale, right: (reach - HOOK_OVERLAP + 14) * scale },
@@ -119,8 +130,8 @@ export function chainLayout(chain: Chain, head: Head, access: Access, width: num
     blocks.push({
       name: pipe.piece.name,
       kind: 'pipe',
-      y0: blocks[blocks.length - 1]!.y0,
-      y1: blocks[blocks.length - 1]!.y1,
+      y0: lastOf(blocks).y0,
+      y1: lastOf(blocks).y1,
       half: 0,
       handle: {
         left: (chain.arm - pipe.mode.length - (pipe.mode.offer.by === 'hand' ? pipe.mode.offer.arm : 0)) * scale,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What a kit saves against what it weighs: steep at first, then hardly. */
+import { at } from '@necessaire/core';
 import { line, curveStepAfter } from 'd3-shape';
 import * as texts from '../../words/ui/examples/kitExample';
 
@@ -22,7 +23,7 @@ const path =
     ([kg]) => x(kg),
     ([, h]) => y(h),
   ).curve(curveStepAfter)(CURVE) ?? '';
-const CHOSEN = CURVE[5]!;
+const CHOSEN = at(CURVE, 5);
 </script>
 
 <template>

@@ -3,6 +3,7 @@
  * Places drawn on the bike where they are, as large as they are, filled as they are filled; the middle of the weight with the kit and without.
  * Unlocked, each mark is moved by finger, mouse or arrow keys.
  */
+import { at as itemAt, present } from '@necessaire/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { At, Place } from '@necessaire/core';
 import { dropTarget } from './dragging';
@@ -58,7 +59,7 @@ const boxes = computed(() => {
     })),
     props.width,
   );
-  return list.map((b, i) => ({ ...b, label: labels[i]! }));
+  return list.map((b, i) => ({ ...b, label: itemAt(labels, i) }));
 });
 
 /** A small picture names only what is asked for. */
@@ -68,7 +69,7 @@ let cleanups: (() => void)[] = [];
 function listen() {
   cleanups.forEach((c) => c());
   cleanups = [...(group.value?.querySelectorAll('[data-place-mark]') ?? [])].map((element) => {
-    const id = element.getAttribute('data-place-mark')!;
+    const id = present(element.getAttribute('data-place-mark'));
     return dropTarget(element, id, (key) => emit('drop', key, id));
   });
 }

@@ -1,3 +1,4 @@
+import { at, present } from '@necessaire/core';
 /** A label over its mark, and where it ends when labels are kept from lying on each other. */
 export interface PlaceLabel {
   x: number;
@@ -21,9 +22,9 @@ export function apart(labels: readonly PlaceLabel[], width: number): { x: number
   const put: PlaceLabel[] = [];
   const out: { x: number; y: number; shifted: boolean }[] = [];
   // The lowest first, so that those over it make way.
-  const order = labels.map((_, i) => i).sort((a, b) => labels[b]!.y - labels[a]!.y);
+  const order = labels.map((_, i) => i).sort((a, b) => present(labels[b]).y - present(labels[a]).y);
   for (const i of order) {
-    const label = labels[i]!;
+    const label = at(labels, i);
     const half = label.width / 2;
     const x = Math.max(half + 2, Math.min(width - half - 2, label.x));
     const hitAt = (y: number) =>
