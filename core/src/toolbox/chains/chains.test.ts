@@ -337,6 +337,19 @@ test('dropping dominated chains keeps the smaller', () => {
   const short = extendPath(handPath(link(r!), null, DEFAULT_PRACTICE), link(s!));
   const long = extendPath(extendPath(handPath(link(r!), null, DEFAULT_PRACTICE), link(e!)), link(s!));
   expect(undominated([long, short])).toEqual([short]);
+  // Of the same pieces in another order the preferred one stays, whichever comes first; a shorter chain goes before any preference.
+  const other = { ...short, links: [...short.links].reverse() };
+  const prefer = (a: Path, b: Path) => (a === other ? -1 : b === other ? 1 : 0);
+  for (const list of [
+    [short, other, long],
+    [long, other, short],
+  ])
+    expect(undominated(list, prefer)).toEqual([other]);
+  expect(undominated([short, other])).toEqual([short]);
+  // Twice the same piece is not the piece once.
+  const twice = { ...short, links: [...short.links, ...short.links] };
+  expect(undominated([twice, short])).toEqual([short]);
+  expect(undominated([twice])).toEqual([twice]);
 });
 
 describe('one spanner hooked into another', () => {
