@@ -6,7 +6,8 @@
 import { createHash } from 'node:crypto';
 import swc from '@swc/jest';
 
-const GLOBALS = `Array BigInt Boolean Float32Array Float64Array Infinity Int32Array Int8Array JSON Map Math NaN Number Object Promise Set String
+const GLOBALS =
+  `Array BigInt Boolean Float32Array Float64Array Infinity Int32Array Int8Array JSON Map Math NaN Number Object Promise Set String
   Symbol Uint16Array Uint32Array Uint8Array WeakMap WeakSet isFinite isNaN parseFloat parseInt undefined`.split(/\s+/u);
 
 const inner = swc.createTransformer({
@@ -33,5 +34,9 @@ export default {
   process: (source, path, options) => bound(inner.process(source, path, options)),
   processAsync: async (source, path, options) => bound(await inner.processAsync(source, path, options)),
   getCacheKey: (source, path, options) =>
-    createHash('sha256').update(inner.getCacheKey(source, path, options)).update('2').update(GLOBALS.join()).digest('hex'),
+    createHash('sha256')
+      .update(inner.getCacheKey(source, path, options))
+      .update('2')
+      .update(GLOBALS.join())
+      .digest('hex'),
 };

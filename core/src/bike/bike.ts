@@ -100,7 +100,7 @@ function readMark(mark: string): { width: number; height: number; rim: number } 
   }
   const inch = INCH.exec(text);
   if (!inch) return null;
-  // An inch mark of three is a wide tyre's 80/100, of four and a half a 120/90 (reference section 6, planning values).
+  // An inch mark of three is a wide tyre's 80/100, of four and a half a 120/90 (docs/model.md, section 6, planning values).
   const inches = Number(inch[1]);
   const width = Math.round((inches * 26.2) / 5) * 5;
   return sane(width, (width * (inches < 4 ? 100 : 90)) / 100, Number(inch[2]));

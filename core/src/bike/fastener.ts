@@ -9,7 +9,7 @@ import { STATIONS } from './stations.js';
 export const EVIDENCE = ['assumed', 'measured', 'tried', 'proven'] as const;
 export type Evidence = (typeof EVIDENCE)[number];
 
-/** What break-loose torque is over tightening torque (reference section 2, planning values). */
+/** What break-loose torque is over tightening torque (docs/model.md, section 2, planning values). */
 export const CONDITIONS = { clean: 1.2, dirty: 1.5, locked: 1.8, rusted: 2.2 } as const;
 export type Condition = keyof typeof CONDITIONS;
 

@@ -16,10 +16,18 @@ export const nothing = (c: CrewCase): Assignment => ({
   ways: new Map(),
 });
 
-/** Copies of each piece that some carriers have together. */
+/**
+ * Copies of each piece that some carriers have together.
+ * @param carriers numbers of carriers
+ * @returns for each piece of the crew how many copies, in the order of its pieces
+ */
 export const carriedCounts = (a: Assignment, carriers: readonly number[]): number[] =>
   a.pieces.map((by) => carriers.reduce((s, r) => s + (by[r] ?? 0), 0));
-/** Units of each stock that some carriers have together. */
+/**
+ * Units of each stock that some carriers have together.
+ * @param carriers numbers of carriers
+ * @returns units by stock
+ */
 export const stockOfGroup = (a: Assignment, carriers: readonly number[]): Map<string, number> =>
   new Map([...a.stock].map(([kind, by]) => [kind, carriers.reduce((s, r) => s + (by[r] ?? 0), 0)]));
 
@@ -42,7 +50,10 @@ export function loads(c: CrewCase, a: Assignment): { mass: number; bulk: number 
 }
 export const totalMass = (c: CrewCase, a: Assignment): number => loads(c, a).reduce((s, l) => s + l.mass, 0);
 
-/** The greatest share that a rider carries of what they may, 0 to 1 and over. */
+/**
+ * The greatest share that a rider carries of what they may, 0 to 1 and over.
+ * @param masses g by carrier
+ */
 export function greatestShare(c: CrewCase, masses: readonly number[]): number {
   return c.carriers.reduce(
     (m, { limit, member }, r) => (member ? Math.max(m, (masses[r] ?? 0) / Math.max(1, limit)) : m),

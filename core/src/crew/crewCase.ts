@@ -209,7 +209,10 @@ export function crewCase(doc: CrewRows, crew: Crew, today: string | null = null)
   };
 }
 
-/** The same crew with some of the carriers gone, and all that they carry. */
+/**
+ * The same crew with some of the carriers gone, and all that they carry.
+ * @param gone numbers of the carriers who are not there
+ */
 export function without(c: CrewCase, gone: readonly number[]): CrewCase {
   const absent = new Set([...c.absent, ...gone]);
   return { ...c, absent, groups: groupsOf({ ...c, absent }) };

@@ -6,7 +6,10 @@ import type { CrewCase } from './crewCase.js';
 /** What is carried already and stays: least copies of pieces and units of stocks by carrier. */
 export type Floor = Pick<Assignment, 'pieces' | 'stock'>;
 
-/** Copies of a piece that can be carried at most. */
+/**
+ * Copies of a piece that can be carried at most.
+ * @param p number of the piece
+ */
 export const mostCopies = (c: CrewCase, p: number): number => {
   const piece = at(c.problem.pieces, p);
   return piece.mark === 'never' ? 0 : Math.min(piece.count, 8);

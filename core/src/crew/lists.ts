@@ -13,7 +13,10 @@ export interface ListLine {
   buy: number;
 }
 
-/** What one carrier packs, the heaviest first. */
+/**
+ * What one carrier packs, the heaviest first.
+ * @param carrier number of the carrier in the answer
+ */
 export function listOfCarrier(answer: CrewAnswer, carrier: number): ListLine[] {
   const who = answer.names[carrier]?.name ?? '';
   return (answer.carriers[carrier]?.tokens ?? []).map((t) => ({
@@ -29,7 +32,10 @@ export function listOfCarrier(answer: CrewAnswer, carrier: number): ListLine[] {
   }));
 }
 
-/** The lists of some carriers as CSV, one line a thing, ready to be ticked. */
+/**
+ * The lists of some carriers as CSV, one line a thing, ready to be ticked.
+ * @param carriers numbers of the carriers in the answer
+ */
 export const crewCsv = (answer: CrewAnswer, carriers: readonly number[]): string =>
   writeCsv(
     ['who', 'what', 'number', 'grams', 'from', 'to buy', 'packed'],

@@ -20,7 +20,11 @@ export interface Draw {
   units: number;
 }
 
-/** Least units that suffice at a level for the compound demand of all that draw on the stock. */
+/**
+ * Least units that suffice at a level for the compound demand of all that draw on the stock.
+ * @param level chance that they suffice, 0 to 1
+ * @example four draws of one unit with Λ = 0.6 each, at 0.95: 5
+ */
 export function leastUnits(draws: readonly Draw[], level: number): number {
   if (draws.length === 0) return 0;
   const expected = draws.reduce((s, d) => s + d.law.mean * d.units, 0);

@@ -171,7 +171,10 @@ function tokensOf(c: CrewCase, a: Assignment): Token[][] {
 /** The groups in which a carrier is. */
 const groupsWith = (c: CrewCase, r: number) => c.groups.filter((g) => g.carriers.includes(r));
 
-/** What can no longer be done when a carrier leaves one of a thing at home. */
+/**
+ * What can no longer be done when a carrier leaves one of a thing at home.
+ * @param by number of the carrier who leaves it
+ */
 export function reasonFor(c: CrewCase, a: Assignment, item: Item, by: number, judged: Judged): Gap[] {
   const less = moved(c, a, item, by, -1);
   const had = new Set(judged.gaps.map(gapKey));

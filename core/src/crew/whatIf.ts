@@ -34,7 +34,10 @@ export interface Absence {
   hours: number;
 }
 
-/** The ride without somebody: what is missing, for whom, and the hours that it costs the others. */
+/**
+ * The ride without somebody: what is missing, for whom, and the hours that it costs the others.
+ * @param gone number of who is not there
+ */
 export function absenceOf(c: CrewCase, a: Assignment, gone: number): Absence {
   const less = without(c, [gone]);
   const left = c.members.map((_, i) => i).filter((i) => i !== gone && !c.absent.has(i));
@@ -107,7 +110,11 @@ export function riderAdds(c: CrewCase, a: Assignment, who: number, solve: Solve)
   };
 }
 
-/** Grams that one would carry alone: the same troubles with nobody to share with, out of the same toolboxes. Limits do not count. */
+/**
+ * Grams that one would carry alone: the same troubles with nobody to share with, out of the same toolboxes. Limits do not count.
+ * @param member number of the rider
+ * @returns g; null where it is not known
+ */
 export function aloneMass(c: CrewCase, member: number, solve: Solve): number | null {
   const others = c.carriers.map((_, k) => k).filter((k) => k !== member);
   const free: CrewCase = {

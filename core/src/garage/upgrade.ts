@@ -316,7 +316,10 @@ function fileTo(file: Row, { to, row, own, tables }: Step): Row {
   return { ...file, ...fresh, ...rows, version: to, garage: isRow(garage) ? own(garage) : garage };
 }
 
-/** Brings a file of an older version to the one now written, step by step. */
+/**
+ * Brings a file of an older version to the one now written, step by step.
+ * @param version that the file says of itself
+ */
 export const fileToNow = (file: Row, version: number): Row => stepsFrom(version).reduce(fileTo, file);
 
 /** A row that an older version wrote, as it is written now. */

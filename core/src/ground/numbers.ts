@@ -16,6 +16,7 @@ export function at<T>(list: ArrayLike<T>, i: number): T {
 
 /**
  * The same of a list of figures alone: the innermost loops read through it, since what reads every kind of list is several times slower there.
+ * @param i from 0, less than the list’s length
  * @throws RangeError where the list has no such place
  */
 export function figureAt(list: Float64Array, i: number): number {

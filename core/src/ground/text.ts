@@ -11,17 +11,26 @@ const UNWRITABLE =
 /** A text without what cannot be written. Cleaning twice changes nothing more. */
 export const cleaned = (value: string): string => value.replace(UNWRITABLE, '');
 
-/** A text of at most `most` UTF-16 units that never ends inside a character. */
+/**
+ * A text of at most `most` UTF-16 units that never ends inside a character.
+ * @param most UTF-16 units
+ */
 export function cut(value: string, most: number): string {
   if (value.length <= most) return value;
   const last = value.charCodeAt(most - 1);
   return value.slice(0, last >= 0xd800 && last <= 0xdbff ? most - 1 : most);
 }
 
-/** Every text that anybody types or sends goes through here: cleaned first, then measured. Line breaks stay. */
+/**
+ * Every text that anybody types or sends goes through here: cleaned first, then measured. Line breaks stay.
+ * @param most characters
+ */
 export const text = (most: number) => z.string().overwrite(cleaned).max(most);
 
-/** A text on one line: line breaks and tabs become a space, blanks at its ends go. */
+/**
+ * A text on one line: line breaks and tabs become a space, blanks at its ends go.
+ * @param most characters
+ */
 export const line = (most: number) =>
   z
     .string()

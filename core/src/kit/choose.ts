@@ -219,7 +219,10 @@ function lastSlack(problem: KitProblem, other: KitProblem): number {
   }, 0);
 }
 
-/** What the best kit of a curve carries under a limit; the lightest that does what is demanded where the limit is below it. */
+/**
+ * What the best kit of a curve carries under a limit; the lightest that does what is demanded where the limit is below it.
+ * @param limit g
+ */
 export function contentsAt(curve: Curve, limit: number): Contents {
   const set =
     curve.sets[curve.by[limit] ?? -1] ??

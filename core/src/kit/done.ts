@@ -19,7 +19,11 @@ export interface Done {
   beyond: number;
 }
 
-/** How a kit does one ask: what it is stocked for where that is better than what weighs nothing. */
+/**
+ * How a kit does one ask: what it is stocked for where that is better than what weighs nothing.
+ * @param a number of the ask
+ * @param available by way: whether the tools for it are there
+ */
 export function doneOfAsk(ask: Ask, a: number, available: readonly boolean[], stocked: readonly StockedMend[]): Done {
   const endless = bestOf(
     ask,
@@ -63,7 +67,10 @@ export function bestOf(ask: Ask, allowed: readonly boolean[]): number {
   return best;
 }
 
-/** What an ask saves, in a measure of its ways. */
+/**
+ * What an ask saves, in a measure of its ways.
+ * @param of what one way saves, in hours or in the question’s own measure
+ */
 export function savedBy(ask: Ask, { by, beyond }: Done, of: (w: AskWay) => number): number {
   const each = ask.tails.reduce((s, p, j) => s + (at(by, j) >= 0 ? p * of(at(ask.ways, at(by, j))) : 0), 0);
   return each + (beyond >= 0 ? ask.rest * of(at(ask.ways, beyond)) : 0);
@@ -123,6 +130,8 @@ export function homeWith(problem: KitProblem, contents: Contents): number {
 /**
  * Mends that given supplies allow: set aside one by one where the next mend saves the most, then bettered as long as giving one mend of a way up
  * lets the others save more. Whoever rides may still share them better.
+ * @param counts copies by piece
+ * @param supplies units by kind
  */
 export function stockedBy(
   problem: KitProblem,

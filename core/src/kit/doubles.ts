@@ -19,7 +19,10 @@ export function getsLostOrBreaks(piece: Pick<Piece, 'kind' | 'modes' | 'quality'
   }
 }
 
-/** Pieces of which a kit must be able to lose one, by the rider's practice and the length of the trip. */
+/**
+ * Pieces of which a kit must be able to lose one, by the rider's practice and the length of the trip.
+ * @param days of the trip
+ */
 export function losableIn(doubles: Practice['doubles'], days: number): (piece: Piece) => boolean {
   if (doubles === 'none' || days < DOUBLES_FROM_DAYS) return () => false;
   return doubles === 'everything vital' ? () => true : getsLostOrBreaks;

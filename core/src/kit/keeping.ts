@@ -64,7 +64,11 @@ export function listOf(
     note: '',
   };
 }
-/** The same with figures worked out. */
+/**
+ * The same with figures worked out.
+ * @param atStakeInAll hours at risk without a kit
+ * @param chosen fasteners in all
+ */
 export const withFigures = (kept: KeptKit, point: CurvePoint, atStakeInAll: number, chosen: number): KeptKit => ({
   ...kept,
   figures: {

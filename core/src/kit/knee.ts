@@ -13,7 +13,7 @@ const minutesOf = (price: number, question: Pick<KitQuestion, 'value' | 'hourEur
 
 /**
  * The kit of the concave hull nearest to a weight, and a knee at which it is the best for its weight: between the slopes of the hull on either
- * side of it, at their geometric middle (reference section 4).
+ * side of it, at their geometric middle (docs/model.md, section 4).
  * @param points the curve, by rising mass
  * @returns null where the curve has no point
  */
@@ -41,7 +41,10 @@ export function kneeAt(
   return { ...at(hull, nearest), minutes: minutesOf(price, question) };
 }
 
-/** The kit of the curve that a knee asks for: the one that saves most over the price of its grams; null where the curve has none. */
+/**
+ * The kit of the curve that a knee asks for: the one that saves most over the price of its grams; null where the curve has none.
+ * @param pricePerGram what a gram must save, in the curve’s measure
+ */
 export function kneePoint(points: readonly OnCurve[], pricePerGram: number): OnCurve | null {
   let best: OnCurve | null = null;
   for (const p of points)

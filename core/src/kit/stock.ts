@@ -23,7 +23,11 @@ export function alwaysOf(problem: Pick<KitProblem, 'always'>): Map<string, numbe
   for (const { kind, units: n } of problem.always) units.set(kind, (units.get(kind) ?? 0) + n);
   return units;
 }
-/** Grams of so many units of each supply, those beside the live part left out. */
+/**
+ * Grams of so many units of each supply, those beside the live part left out.
+ * @param units by kind
+ * @returns g
+ */
 export function stockMass(problem: Pick<KitProblem, 'fitted' | 'book'>, units: ReadonlyMap<string, number>): number {
   const fitted = fittedOf(problem);
   return [...units].reduce(

@@ -4,7 +4,10 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 /** Numbers thrown away first: seeds that lie close together begin alike. */
 const WARM = 24;
 
-/** Even numbers between 0 and 1, the same for the same seed. */
+/**
+ * Even numbers between 0 and 1, the same for the same seed.
+ * @param seed whole
+ */
 export function drawsFrom(seed: number): () => number {
   // Spread over all bits, so that 1 and 2 are no neighbours any more.
   const random = xoroshiro128plus(Math.imul(seed ^ 0x9e3779b9, 0x85ebca6b));
@@ -12,7 +15,10 @@ export function drawsFrom(seed: number): () => number {
   return () => ((random.next() >>> 0) + 0.5) / 2 ** 32;
 }
 
-/** A list in an order that hangs on a seed alone. */
+/**
+ * A list in an order that hangs on a seed alone.
+ * @param seed whole
+ */
 export function shuffled<T>(list: readonly T[], seed: number): T[] {
   const draw = drawsFrom(seed);
   const out = [...list];

@@ -50,7 +50,10 @@ export function faultSearch(c: ProveCase, tree: FaultTree): { search: FaultSearc
   return { search: { tree, causes, without: new Set(lacks.keys()) }, lacks };
 }
 
-/** Draws a fault of the bike's likely ones; the same seed draws the same. */
+/**
+ * Draws a fault of the bike's likely ones; the same seed draws the same.
+ * @param seed whole
+ */
 export function drawFault(c: ProveCase, seed: number): FaultDrill {
   const draw = drawsFrom(seed);
   const all = FAULT_TREES.filter((tree) => !tree.inOrder)

@@ -51,7 +51,10 @@ export function findCards(c: ProveCase): FindCard[] {
 export const EASY_SECONDS = 5;
 export const GOOD_SECONDS = 12;
 
-/** How an answer is taken: wrong in what or where is forgotten. */
+/**
+ * How an answer is taken: wrong in what or where is forgotten.
+ * @param seconds that the answer took
+ */
 export const answerGrade = (right: boolean, seconds: number): Grade =>
   !right ? Rating.Again : seconds <= EASY_SECONDS ? Rating.Easy : seconds <= GOOD_SECONDS ? Rating.Good : Rating.Hard;
 
@@ -126,7 +129,11 @@ export const nextDue = (memories: readonly Memory[], who: string, dark: boolean)
     .map((m) => m.due)
     .sort()[0] ?? null;
 
-/** Things to choose from: the right one and others of the kit, none that would do as well; in an order that hangs on the seed. */
+/**
+ * Things to choose from: the right one and others of the kit, none that would do as well; in an order that hangs on the seed.
+ * @param seed whole
+ * @param most things in all, the right one in them
+ */
 export function thingsToChoose(card: FindCard, c: ProveCase, seed: number, most = 6): Lies[] {
   const right = card.lies;
   const same = rightAnswers(card, c);

@@ -98,7 +98,10 @@ export const watchAfterFall = (bike: Pick<Bike, 'id' | 'odometer'>, given: Pick<
   closed: null,
 });
 
-/** Where a watched thing stands at an odometer: km until the next look, and until what it is good for ends. Below nought it is overdue. */
+/**
+ * Where a watched thing stands at an odometer: km until the next look, and until what it is good for ends. Below nought it is overdue.
+ * @param odometer km
+ */
 export function watchState(
   w: Pick<Watch, 'atKm' | 'everyKm' | 'looked' | 'lastsKm' | 'closed'>,
   odometer: number,

@@ -125,7 +125,10 @@ export function bestOrder(search: FaultSearch): (left: readonly string[]) => Bes
   return (left) => value(left.reduce((m, id) => m | (bit.get(id) ?? 0), 0));
 }
 
-/** Causes that are left after a test showed an answer. */
+/**
+ * Causes that are left after a test showed an answer.
+ * @param answer number of the answer among the test’s, from 0
+ */
 export const leftAfter = (tree: FaultTree, left: readonly Cause[], test: string, answer: number): Cause[] => {
   const shown = shows(tree);
   return left.filter((c) => shown(test, c.id) === answer);

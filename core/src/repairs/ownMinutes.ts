@@ -11,7 +11,12 @@ export const LEARNING = 0.32;
 /** From the eighth time on nobody gets quicker. Planning value. */
 export const LEARNT = 8;
 
-/** Share of the first time's minutes that the nth takes. */
+/**
+ * Share of the first time's minutes that the nth takes.
+ * @param nth from 1; from 8 on it stays
+ * @returns n^−0.32, docs/model.md, section 10
+ * @example learned(2) // 0.80
+ */
 export const learned = (nth: number): number => Math.min(Math.max(1, nth), LEARNT) ** -LEARNING;
 
 /** What own times say of a way: how much longer than planned it takes next time, and how sure that is. */

@@ -31,7 +31,10 @@ export function withRates(troubles: readonly Trouble[], own: OwnRates): readonly
   );
 }
 
-/** The rider's rates with one cell set, or set back to the typical value. */
+/**
+ * The rider's rates with one cell set, or set back to the typical value.
+ * @param rate per 1000 km, or per crossing; null takes it back
+ */
 export const setRate = (own: OwnRates, trouble: string, on: RateCell, rate: number | null): OwnRates => [
   ...own.filter((r) => r.trouble !== trouble || r.on !== on),
   ...(rate === null ? [] : [{ trouble, on, rate }]),

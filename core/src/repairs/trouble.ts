@@ -78,7 +78,10 @@ export function trouble(given: TroubleGiven): Trouble {
   };
 }
 
-/** Rates per 1000 km on paved, gravel, track or rock. */
+/**
+ * Rates per 1000 km on paved, gravel, track or rock.
+ * @param paved,gravel,track per 1000 km
+ */
 export const per = (paved: number, gravel: number, track: number): Trouble['rate'] => ({ paved, gravel, track });
 
 /** Whether a bike can have a trouble at all. */

@@ -10,7 +10,7 @@ import { measure, say, type Saying } from '../ground/units/index.js';
 export const GRADES = ['proper', 'ride-out', 'limp'] as const;
 export type Grade = (typeof GRADES)[number];
 
-/** Share of the hours without a mend that one of a grade is worth (reference section 4). Planning values. */
+/** Share of the hours without a mend that one of a grade is worth (docs/model.md, section 4). Planning values. */
 export const GRADE_WORTH: Readonly<Record<Grade, number>> = { proper: 1, 'ride-out': 0.8, limp: 0.4 };
 
 /** Whether a grade is at least as good as the one asked for. */
@@ -43,7 +43,7 @@ export function hoursOfWay(way: Pick<Way, 'minutes' | 'travel'>, away: Away): nu
 
 /**
  * Hours that one mend by a way saves on average: when it holds (hours without − hours of the mend) × the grade's worth, when it does not the
- * time is lost on top (reference section 4, with the share that holds).
+ * time is lost on top (docs/model.md, section 4, with the share that holds).
  */
 export const savedByWay = (
   way: Pick<Way, 'minutes' | 'travel' | 'grade' | 'holds'>,
@@ -54,7 +54,11 @@ export const savedByWay = (
   return Math.max(0, way.holds * GRADE_WORTH[way.grade] * (without - hours) - (1 - way.holds) * hours);
 };
 
-/** The most hours that any of some ways saves of those without a mend. */
+/**
+ * The most hours that any of some ways saves of those without a mend.
+ * @param without hours stranded without a repair
+ * @returns h
+ */
 export const mostSaved = (
   ways: readonly Pick<Way, 'minutes' | 'travel' | 'grade' | 'holds'>[],
   without: number,

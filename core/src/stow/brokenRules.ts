@@ -43,7 +43,11 @@ export interface StowCase {
   memory: LaidMemory;
 }
 
-/** Units in each place of an assignment. */
+/**
+ * Units in each place of an assignment.
+ * @param where place by unit, −1 where it is loose
+ * @returns numbers of units by place
+ */
 export function contentsOf(p: StowProblem, where: readonly number[]): number[][] {
   const out = p.places.map((): number[] => []);
   p.units.forEach((_, u) => {
@@ -52,17 +56,26 @@ export function contentsOf(p: StowProblem, where: readonly number[]): number[][]
   });
   return out;
 }
-/** Group of slots that a unit lies in; null where its place has none. */
+/**
+ * Group of slots that a unit lies in; null where its place has none.
+ * @param u number of the unit
+ */
 export const slotIn = (p: StowProblem, where: readonly number[], u: number): number | null =>
   at(p.bins, at(where, u)).slot;
-/** What some units of a place add up to there. */
+/**
+ * What some units of a place add up to there.
+ * @param units numbers of units in the place
+ */
 export const heldIn = (p: StowProblem, where: readonly number[], place: Place, units: readonly number[]): Held =>
   units.reduce(
     (held, u) => heldWith(place, held, at(p.units, u), slotIn(p, where, u) ?? undefined),
     nothingHeld(place),
   );
 
-/** The load of an assignment. */
+/**
+ * The load of an assignment.
+ * @param where place by unit, −1 where it is loose
+ */
 export function loadAt({ p, input }: StowCase, where: readonly number[]): LoadCase {
   const kit = new Map<string, number>();
   p.units.forEach((unit, u) => {
@@ -74,7 +87,10 @@ export function loadAt({ p, input }: StowCase, where: readonly number[]): LoadCa
   return loadCase(input.bike, input.people, input.places, kit);
 }
 
-/** Every rule that an assignment breaks. A place over its weight or its room is one fault, named by the place. */
+/**
+ * Every rule that an assignment breaks. A place over its weight or its room is one fault, named by the place.
+ * @param where place by unit, −1 where it is loose
+ */
 export function faultsAt(c: StowCase, where: readonly number[]): { faults: BareFault[]; load: LoadCase } {
   const { p, input } = c;
   const contents = contentsOf(p, where);

@@ -55,7 +55,10 @@ export function placePoints(place: Place, unit: Unit, bike: Bike, everyday: bool
   };
 }
 
-/** Points for one more place that pieces of one subject lie in. */
+/**
+ * Points for one more place that pieces of one subject lie in.
+ * @param uses expected on the trip
+ */
 export const spreadPoints = (uses: number): number => POINTS.spread + POINTS.spreadUse * uses;
 
 export const weighted = (points: Points, goals: Goals): number =>

@@ -5,7 +5,11 @@ import type { StowItem } from './item.js';
 /** What a thing is used for on the trip. */
 type Use = Pick<StowItem, 'uses' | 'group'>;
 
-/** One copy of a tool as a thing to be stowed; copies are told apart by number, from 1 of so many. */
+/**
+ * One copy of a tool as a thing to be stowed; copies are told apart by number, from 1 of so many.
+ * @param copy from 1
+ * @param of copies in all
+ */
 export const itemOfPiece = (piece: Piece, copy: number, of: number, use: Use): StowItem => ({
   key: `piece ${piece.id} ${copy}`,
   name: of > 1 ? `${piece.name} (${copy} of ${of})` : piece.name,
@@ -22,7 +26,10 @@ export const itemOfPiece = (piece: Piece, copy: number, of: number, use: Use): S
   ...use,
 });
 
-/** So many of a kind of spare as one packet. */
+/**
+ * So many of a kind of spare as one packet.
+ * @param packed units
+ */
 export const itemOfSpare = (
   of: Pick<SupplyKind, 'kind' | 'name' | 'mass' | 'size' | 'traits'>,
   packed: number,

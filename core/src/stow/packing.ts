@@ -57,7 +57,10 @@ export interface Packing {
 export const fitsNowhere = (packing: Pick<Packing, 'stowed'>): Stowed[] =>
   packing.stowed.filter((s) => s.placeId === null);
 
-/** Everything that is said of an assignment. */
+/**
+ * Everything that is said of an assignment.
+ * @param where place by unit, −1 where it is loose
+ */
 export function described(
   c: StowCase,
   where: readonly number[],

@@ -63,9 +63,14 @@ export const pinSchema = z.strictObject({
 });
 export type Pin = z.infer<typeof pinSchema>;
 
-/** Share of the room that soft goods fill (reference section 7). */
+/** Share of the room that soft goods fill (docs/model.md, section 7). */
 export const SOFT_FILL = 0.8;
-/** mL of usable room that an item takes: soft goods fill theirs better than odd tools do. */
+/**
+ * mL of usable room that an item takes: soft goods fill theirs better than odd tools do.
+ * @param volume mL
+ * @param soft whether it fills corners
+ * @returns mL
+ */
 export const roomTaken = (place: Pick<Place, 'fill'>, volume: number, soft: boolean): number =>
   soft ? volume * Math.min(1, place.fill / SOFT_FILL) : volume;
 

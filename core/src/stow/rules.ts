@@ -71,7 +71,7 @@ export const roomOf = (place: Place, unit: Unit): number => roomTaken(place, uni
 const mm = (value: number) => measure('length', value);
 const litres = (value: number, digits: number) => measure('volume', value, digits);
 
-/** Groups of slots that a unit goes into, the narrowest first (reference section 7: width ≤ slot width, length ≤ slot length). */
+/** Groups of slots that a unit goes into, the narrowest first (docs/model.md, section 7: width ≤ slot width, length ≤ slot length). */
 export function slotsFor(place: Place, unit: Unit): number[] {
   const [long, middle] = sortedSides(unit);
   return (place.slots ?? [])
@@ -173,7 +173,10 @@ export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean
   return out;
 }
 
-/** Held with one more unit; a unit in a roll takes a slot of the group given, or else the first of its size that is free. */
+/**
+ * Held with one more unit; a unit in a roll takes a slot of the group given, or else the first of its size that is free.
+ * @param slot number of a group of slots
+ */
 export function heldWith(place: Place, held: Held, unit: Unit, slot?: number): Held {
   const slots = [...held.slots];
   if (place.kind === 'roll') {

@@ -139,14 +139,29 @@ function costsOf(
   return [...inBins, Math.round(SCALE * loose)];
 }
 
-/** The place that a unit lies in; −1 where it is loose. */
+/**
+ * The place that a unit lies in; −1 where it is loose.
+ * @param u number of the unit
+ */
 export const placeIn = (p: StowProblem, where: readonly number[], u: number): number => p.placeOf.at(at(where, u));
-/** Whether a unit may go into a bin by itself. */
+/**
+ * Whether a unit may go into a bin by itself.
+ * @param u number of the unit
+ * @param bin number of the place or group of slots
+ */
 export const mayGo = (p: StowProblem, u: number, bin: number): boolean => Number.isFinite(p.cost.at(u, bin));
-/** What the rider put where a rule bars it costs nothing there: it is no choice of the program's. */
+/**
+ * What the rider put where a rule bars it costs nothing there: it is no choice of the program's.
+ * @param u number of the unit
+ * @param bin number of the place or group of slots
+ * @returns hundredths of a point
+ */
 export const ownCost = (p: StowProblem, u: number, bin: number): number => (mayGo(p, u, bin) ? p.cost.at(u, bin) : 0);
 
-/** Moment to the left of an assignment, g·m, and the places that each group lies in. */
+/**
+ * Moment to the left of an assignment, g·m, and the places that each group lies in.
+ * @param where bin by unit, −1 where it is loose
+ */
 export function spreadOf(p: StowProblem, where: readonly number[]): { side: number; groups: Set<number>[] } {
   let side = p.sideBefore;
   const groups = p.groupNames.map(() => new Set<number>());
@@ -158,17 +173,27 @@ export function spreadOf(p: StowProblem, where: readonly number[]): { side: numb
   });
   return { side, groups };
 }
-/** What the further places of the groups cost. */
+/**
+ * What the further places of the groups cost.
+ * @param groups places by group
+ * @returns hundredths of a point
+ */
 export const groupsCost = (p: StowProblem, groups: readonly ReadonlySet<number>[]): number =>
   groups.reduce((s, places, g) => s + p.spread.at(g) * Math.max(0, places.size - 1), 0);
 
-/** What an assignment costs in all, in hundredths of a point. Rules are not looked at. */
+/**
+ * What an assignment costs in all, in hundredths of a point. Rules are not looked at.
+ * @param where bin by unit, −1 where it is loose
+ */
 export function costOf(p: StowProblem, where: readonly number[]): number {
   const { side, groups } = spreadOf(p, where);
   return where.reduce((s, bin, u) => s + ownCost(p, u, bin), 0) + p.sideCost * Math.abs(side) + groupsCost(p, groups);
 }
 
-/** Whether an assignment keeps every rule, those that only fixed units break left aside. The plain reading that faster code is tested against. */
+/**
+ * Whether an assignment keeps every rule, those that only fixed units break left aside. The plain reading that faster code is tested against.
+ * @param where bin by unit, −1 where it is loose
+ */
 export function keepsRules(p: StowProblem, where: readonly number[], cuts: readonly Cut[] = []): boolean {
   const free = where.map((_, u) => p.fixed.at(u) < 0);
   const inBin = (bin: number) => where.flatMap((b, u) => (b === bin ? [u] : []));

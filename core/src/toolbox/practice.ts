@@ -81,7 +81,7 @@ export const DOUBLES_FROM_DAYS = 2;
 /** The drive that is carried where one has to do for all. */
 export const MIDDLE_DRIVE = '3/8in';
 
-/** Forces on a handle, N (reference section 2, planning values). */
+/** Forces on a handle, N (docs/model.md, section 2, planning values). */
 export const FORCE = { oneHand: 250, twoHands: 400, foot: 600 } as const;
 /** What fingers and a palm give where there is no arm, N·m. */
 export const PALM = { driver: 5, thumb: 1 } as const;

@@ -16,7 +16,7 @@ const km = (value: number) => measure('distance', value, value < 10 && value % 1
 const speed = (value: number) => measure('speed', value, value % 1 === 0 ? 0 : 1);
 
 /**
- * Hours lost at a leg's worst point without a mend: time to raise help + time for it to arrive + transport (reference section 5).
+ * Hours lost at a leg's worst point without a mend: time to raise help + time for it to arrive + transport (docs/model.md, section 5).
  * With signal a call; else the shorter of walking and a companion riding to signal or people. A companion shortens only that term.
  */
 export function strandedHours(

@@ -38,7 +38,7 @@ const OPENING_MAX = [
 
 /**
  * Across flats to which outside-hex heads of a size are made, mm. Metric by h13/h14, inch up to 2.5 % (1.3 mm at most) under nominal.
- * Planning values (reference section 1). Worn, painted or plated heads leave the band.
+ * Planning values (docs/model.md, section 1). Worn, painted or plated heads leave the band.
  * @param size as printed: `13` in millimetres, `1/2in` in inches
  * @returns least and most, mm
  * @example headBand('13') // { min: 12.73, max: 13 }

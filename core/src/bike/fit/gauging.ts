@@ -3,7 +3,7 @@ import { shapeSchema } from '../../ground/sizes/index.js';
 
 /**
  * How far one reading strays from the head, mm (one standard deviation): a calliper in the hand on clean flats, on worn or painted ones,
- * and a ruler. Planning values (reference section 1).
+ * and a ruler. Planning values (docs/model.md, section 1).
  */
 export const SPREADS = { clean: 0.05, worn: 0.15, ruler: 0.5 } as const;
 export type Surface = keyof typeof SPREADS;

@@ -36,6 +36,11 @@ export function lobePlay(opening: number, inner: number): number {
   return c <= -1 ? 30 : Math.acos(Math.min(1, c)) * (DEG / 6);
 }
 
-/** Radius of a six-lobe's outline at an angle (degrees from a point), for a size across points, mm. */
+/**
+ * Radius of a six-lobe's outline at an angle (degrees from a point), for a size across points, mm.
+ * @param across size across points, mm
+ * @param degrees from a point; the outline comes again every 60°
+ * @returns mm
+ */
 export const lobeRadius = (across: number, degrees: number): number =>
   across * (MEAN + WAVE * Math.cos((6 * degrees) / DEG));

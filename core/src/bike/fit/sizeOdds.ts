@@ -33,7 +33,7 @@ const FAR = 30;
 /** A curve that has fallen by e to this power has died away. */
 const DEAD = 24;
 const SHOWN = 0.001;
-/** Odds at which two sizes count as told apart (reference section 1). */
+/** Odds at which two sizes count as told apart (docs/model.md, section 1). */
 const TEN_TO_ONE = 10;
 
 /** Whether a calliper can tell sizes of this form. */

@@ -86,7 +86,7 @@ function hexFit(tool: Shape, head: Shape, grip: Grip): Fit {
 const memo = new Map<string, Fit>();
 
 /**
- * Does a tool that turns one shape turn a head of another? Hexagons by free play over both made bands (reference section 1);
+ * Does a tool that turns one shape turn a head of another? Hexagons by free play over both made bands (docs/model.md, section 1);
  * other forms by form and size. An adjustable is set to the head, so its size does not matter within its span.
  * @param tool shape that the piece turns
  * @param head shape of the head, or of the piece to be turned

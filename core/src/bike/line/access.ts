@@ -29,7 +29,10 @@ const MOST_LENGTH = 5000;
 /** What a stretch says of the access at one end, or why it cannot be. */
 export type AccessAt = { to: number; set: Partial<Access>; says: Saying } | { to: number; fault: string };
 
-/** Reads what stands in a tool's way from a token on: `sunk 60`, `well 0.5in`, `swing 30`, `side only`. */
+/**
+ * Reads what stands in a tool's way from a token on: `sunk 60`, `well 0.5in`, `swing 30`, `side only`.
+ * @param i the token to begin at, from 0
+ */
 export function accessAt(tokens: readonly Token[], i: number): AccessAt | null {
   const approach = APPROACHES.at(tokens, i);
   if (approach) return { to: approach.to, set: { approach: approach.means }, says: say`${approach.means}` };

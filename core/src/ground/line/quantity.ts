@@ -43,7 +43,11 @@ const MARKS: Readonly<Record<string, LineUnit>> = {
   '°': unit('angle', 1, '°'),
 };
 
-/** A unit at a token, and the token behind it. An inch mark counts only right behind its figure. */
+/**
+ * A unit at a token, and the token behind it. An inch mark counts only right behind its figure.
+ * @param i the token to look at, from 0
+ * @returns null where no unit stands
+ */
 export function unitAt(tokens: readonly Token[], i: number): { unit: LineUnit; to: number } | null {
   const token = tokens[i];
   if (!token) return null;

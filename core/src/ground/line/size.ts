@@ -242,7 +242,10 @@ export function sizeAt(tokens: readonly Token[], i: number, wanted: Wanted = PLA
   return formFirst(tokens, i, wanted) ?? (form ? null : figureFirst(tokens, i, wanted));
 }
 
-/** A bare figure as a size of a form that was said elsewhere; null where no figure stands. */
+/**
+ * A bare figure as a size of a form that was said elsewhere; null where no figure stands.
+ * @param i the token to look at, from 0
+ */
 export function figureAs(tokens: readonly Token[], i: number, form: HeadForm, wanted: Wanted = PLAIN): SizeAt | null {
   const figure = figureAt(tokens, i);
   return figure && !torn(tokens, figure.to) ? sized(form, figure, wanted, figure.to, true, false) : null;

@@ -147,7 +147,10 @@ export function tokensOf(line: string): Token[] {
   return spelledNumbers(tokens);
 }
 
-/** The line between two tokens, both included, with single blanks. */
+/**
+ * The line between two tokens, both included, with single blanks.
+ * @param from,to numbers of tokens
+ */
 export const rawOf = (line: string, tokens: readonly Token[], from: number, to: number): string => {
   const [first, last] = [tokens[from], tokens[to - 1]];
   return first && last ? line.slice(first.start, last.end).replace(/\s+/gu, ' ') : '';

@@ -118,7 +118,11 @@ export const FORM_SIZES: Partial<Record<ShapeForm, readonly string[]>> = {
   plug: PLUG_HEX,
 };
 
-/** Sizes of a form nearest to a wanted millimetre value, for "no such size; nearest …". */
+/**
+ * Sizes of a form nearest to a wanted millimetre value, for "no such size; nearest …".
+ * @param mm the wanted width
+ * @param inch whether inch sizes are named first
+ */
 export function nearestSizes(form: ShapeForm, mm: number, inch = false): string[] {
   return (FORM_SIZES[form] ?? [])
     .filter((size) => isInch(size) === inch)

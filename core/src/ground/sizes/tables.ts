@@ -11,7 +11,11 @@ export const METRIC_HEX: readonly string[] = [
 /** Greatest common divisor, for writing sixteenths in lowest terms. */
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
-/** Writes n/of inches in lowest terms: `1/2in`, `1 1/16in`, `1in`. */
+/**
+ * Writes n/of inches in lowest terms: `1/2in`, `1 1/16in`, `1in`.
+ * @param n,of whole numbers, above nought
+ * @example inchText(18, 16) // "1 1/8in"
+ */
 export function inchText(n: number, of: number): string {
   const whole = Math.floor(n / of);
   const rest = n % of;

@@ -90,11 +90,19 @@ export function figure(system: UnitSystem, quantity: Quantity, value: number, di
   return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
 }
 
-/** A core value with its unit, e.g. `98 N·m`. */
+/**
+ * A core value with its unit, e.g. `98 N·m`.
+ * @param value in core’s unit of the quantity
+ * @param digits decimals; those usual for the quantity where none are given
+ */
 export const withUnit = (system: UnitSystem, quantity: Quantity, value: number, digits?: number): string =>
   `${figure(system, quantity, value, digits)} ${unitOf(system, quantity)}`;
 
-/** A shown value back to core units. */
+/**
+ * A shown value back to core units.
+ * @param shown in the unit on show
+ * @returns in core’s unit of the quantity
+ */
 export const fromShown = (system: UnitSystem, quantity: Quantity, shown: number): number =>
   (shown - (UNITS[system][quantity].offset ?? 0)) / UNITS[system][quantity].per;
 

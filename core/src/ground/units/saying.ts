@@ -12,12 +12,23 @@ export type Saying = readonly (string | Amount)[];
 /** Decimals that a figure is typed with, at most three. */
 const decimals = (value: number): number => /\.(\d+)$/.exec(String(Math.round(value * 1000) / 1000))?.[1]?.length ?? 0;
 
-/** A quantity for a sentence. */
+/**
+ * A quantity for a sentence.
+ * @param value in core’s unit of the quantity
+ * @param digits decimals; those usual for the quantity where none are given
+ */
 export const measure = (quantity: Quantity, value: number, digits?: number): Amount =>
   digits === undefined ? { quantity, value } : { quantity, value, digits };
-/** A quantity with the decimals that it was typed with: 5.5 mm stays 5.5. */
+/**
+ * A quantity with the decimals that it was typed with: 5.5 mm stays 5.5.
+ * @param value in core’s unit of the quantity
+ */
 export const asTyped = (quantity: Quantity, value: number): Amount => measure(quantity, value, decimals(value));
-/** Grams, in kg or lb from a kilogram on. */
+/**
+ * Grams, in kg or lb from a kilogram on.
+ * @param grams from 0
+ * @param digits decimals
+ */
 export const massOf = (grams: number, digits?: number): Amount =>
   measure(grams >= 1000 ? 'weight' : 'mass', grams, digits);
 

@@ -3,7 +3,11 @@ import type { MilpBuilder } from '../../ground/milp.js';
 import type { PieceFunction } from '../../toolbox/tools/index.js';
 import type { KitProblem, Requirement } from './kitProblem.js';
 
-/** A function that so many pieces must have for `done` to be one: copies of the pieces are the columns `have`. */
+/**
+ * A function that so many pieces must have for `done` to be one: copies of the pieces are the columns `have`.
+ * @param have columns of the pieces’ copies
+ * @param done column that is one when it is done
+ */
 export function addFunction(
   b: MilpBuilder,
   problem: Pick<KitProblem, 'pieces'>,
@@ -17,7 +21,11 @@ export function addFunction(
   b.row([...able, [done, -by.count]], 0);
 }
 
-/** One of several sets of copies must be there for `done` to be one. */
+/**
+ * One of several sets of copies must be there for `done` to be one.
+ * @param have columns of the pieces’ copies
+ * @param done column that is one when it is done
+ */
 export function addAnySet(
   b: MilpBuilder,
   problem: Pick<KitProblem, 'items'>,

@@ -84,7 +84,12 @@ export function setsOfTask(task: Task, items: Items): number[][] | null {
 export const setsOfEnds = (task: Task, items: Items): number[][][] =>
   task.ends.map((end) => leastSets(end.map((a) => items.itemsOf(usesTogether(null, a))).filter((x) => x !== null)));
 
-/** Every way to make up a count from pieces that have a function, as sets of items; cut short at `most`. */
+/**
+ * Every way to make up a count from pieces that have a function, as sets of items; cut short at `most`.
+ * @param able numbers of the pieces that have it
+ * @param count how many are wanted
+ * @param most sets that are made up
+ */
 export function setsOfFunction(able: readonly number[], count: number, items: Items, most = 3000): number[][] {
   const ways: number[][] = [];
   const go = (piece: number, left: number, uses: Map<number, number>) => {

@@ -28,7 +28,10 @@ export const TENTHS = 10;
 /** Mends of one trouble that are counted at most. */
 const MOST_MENDS = 400;
 
-/** Cost of k mends by a way in tenths of the measure, beyond what sits on the bike. */
+/**
+ * Cost of k mends by a way in tenths of the measure, beyond what sits on the bike.
+ * @param mends how many, from 0
+ */
 export function costOfMends(problem: KitProblem, ask: Ask, way: AskWay, mends: number): number {
   return way.supplies.reduce((s, { kind, units }) => {
     const unit = Math.round(TENTHS * inMeasure(problem.practice.least, problem.book.of(kind)));

@@ -80,7 +80,10 @@ function greedy(ladders: readonly Ladder[], room: number): number[] | null {
   return step;
 }
 
-/** The price of what is left, per unit, at which the cheapest steps just suffice: a multiplier for bounds, any value of it is valid. */
+/**
+ * The price of what is left, per unit, at which the cheapest steps just suffice: a multiplier for bounds, any value of it is valid.
+ * @param room what may be left, −ln of the level
+ */
 export function priceOfService(ladders: readonly Ladder[], room: number): number {
   const leftAt = (theta: number) =>
     ladders.reduce((s, l) => {

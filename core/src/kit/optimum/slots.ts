@@ -2,7 +2,11 @@ import { at, figureAt } from '../../ground/numbers.js';
 import { gradeMeets } from '../../repairs/index.js';
 import type { Ask, AskWay, KitProblem } from './kitProblem.js';
 
-/** Grams of what so many mends by one way use up, beyond what sits on the bike already. */
+/**
+ * Grams of what so many mends by one way use up, beyond what sits on the bike already.
+ * @param mends how many, from 0
+ * @returns g
+ */
 export function massOfMends(ask: Ask, way: AskWay, mends: number): number {
   return way.supplies.reduce(
     (s, { kind, units, grams }) => s + Math.max(0, units * mends - (ask.fitted.get(kind) ?? 0)) * grams,
@@ -35,7 +39,11 @@ export interface Stockable {
   met: boolean;
 }
 
-/** The mends of one trouble, and what of it is saved by what weighs nothing. */
+/**
+ * The mends of one trouble, and what of it is saved by what weighs nothing.
+ * @param a number of the ask
+ * @param available by way: whether the tools for it are there
+ */
 export function slotsOfAsk(ask: Ask, a: number, available: readonly boolean[]): Stockable {
   const slots: Slot[] = [];
   const must = ask.must;
@@ -121,7 +129,11 @@ export const demandedMends = (slots: readonly Slot[], taken: readonly StockedMen
     .filter((s) => s.baseMass > 0 && !taken.some((t) => t.ask === s.ask && t.mend === s.mend))
     .map((s) => ({ ask: s.ask, mend: s.mend, way: s.baseWay }));
 
-/** What stocks of so many grams can save at most, for every whole gram up to a limit; `best[m]` is beyond what weighs nothing. */
+/**
+ * What stocks of so many grams can save at most, for every whole gram up to a limit; `best[m]` is beyond what weighs nothing.
+ * @param most g
+ * @returns by whole gram, 0 to `most`
+ */
 export function stockCurve(slots: readonly Slot[], most: number): Float64Array {
   const best = new Float64Array(most + 1);
   for (const s of slots) takeSlot(best, s, null);
@@ -158,7 +170,10 @@ export interface StockedMend {
   way: number;
 }
 
-/** The mends behind one limit of the curve. */
+/**
+ * The mends behind one limit of the curve.
+ * @param limits g
+ */
 export function stockedAt(slots: readonly Slot[], limits: readonly number[]): StockedMend[][] {
   const most = Math.max(0, ...limits);
   const best = new Float64Array(most + 1);

@@ -2,7 +2,10 @@ import { at } from '../../ground/numbers.js';
 import { taskDone } from '../../toolbox/cover/index.js';
 import type { KitProblem, Requirement } from './kitProblem.js';
 
-/** Whether so many copies of each piece do a requirement. Does not look at the sets of items, and so checks them. */
+/**
+ * Whether so many copies of each piece do a requirement. Does not look at the sets of items, and so checks them.
+ * @param counts copies by piece
+ */
 export function does(problem: KitProblem, r: Requirement, counts: readonly number[]): boolean {
   if ('does' in r.by) {
     const { does: what, count } = r.by;

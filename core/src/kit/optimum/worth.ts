@@ -17,7 +17,7 @@ const NEAR = 1e-3;
 
 /**
  * The kit that saves most over the price of its grams: the point of the curve from which on 100 g more save less than is asked of them. Exact: one
- * problem at one price, whose optimum touches the curve there (reference section 4).
+ * problem at one price, whose optimum touches the curve there (docs/model.md, section 4).
  * @returns null where the search gave up with nothing found, or nothing meets what is demanded
  */
 export function worthItsWeight(problem: KitProblem): Priced | null {

@@ -38,7 +38,11 @@ export interface Worked {
   asks: readonly AskDone[];
 }
 
-/** Fasteners that are reached with so many copies of each carried piece. */
+/**
+ * Fasteners that are reached with so many copies of each carried piece.
+ * @param copies by piece
+ * @returns ids of fasteners
+ */
 export const reachedWith = (within: readonly Reach[], copies: ReadonlyMap<string, number>): Set<string> =>
   new Set(within.filter((r) => reachedBy(r, copies)).map((r) => r.fastener.id));
 

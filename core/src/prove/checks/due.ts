@@ -22,7 +22,12 @@ export interface CheckDue extends Check {
 /** Days before it is due on which a check is called due. Planning value. */
 const SOON = 3;
 
-/** ISO date so many days after another. */
+/**
+ * ISO date so many days after another.
+ * @param date ISO, such as 2026-05-30
+ * @param days whole; below nought it is before
+ * @example dayAfter("2026-02-27", 2) // "2026-03-01"
+ */
 export function dayAfter(date: string, days: number): string {
   return new Date(Date.parse(date) + days * 86_400_000).toISOString().slice(0, 10);
 }

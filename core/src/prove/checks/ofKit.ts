@@ -326,7 +326,10 @@ export function checksOfKit(
 /** Nights from which a rehearsal is worth a weekend. Planning value. */
 const LONG_DAYS = 4;
 
-/** Checks of the trip: people, papers, and a rehearsal for a long one. */
+/**
+ * Checks of the trip: people, papers, and a rehearsal for a long one.
+ * @param companions how many
+ */
 export function checksOfTrip(c: ProveCase, companions: number): Check[] {
   if (!c.trip) return [];
   const needs = Math.max(0, ...c.trip.legs.map((l) => l.fuelGapKm ?? 0));

@@ -67,7 +67,7 @@ export function people(bike: Bike, rider: Rider, trip: Pick<Trip, 'pillion'> | n
 }
 
 /**
- * Centre Σ m·r / Σ m, rear axle load Σ m·x / wheelbase, front = Σ m − rear, side moment Σ m·y (reference section 7).
+ * Centre Σ m·r / Σ m, rear axle load Σ m·x / wheelbase, front = Σ m − rear, side moment Σ m·y (docs/model.md, section 7).
  * @param weights grams and mm
  * @param wheelbase mm
  */

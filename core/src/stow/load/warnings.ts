@@ -22,7 +22,7 @@ export interface LoadWarning {
   over: number;
 }
 
-/** Limits of reference section 7: points of front share, kg·m to one side, grams on the back. */
+/** Limits of docs/model.md, section 7: points of front share, kg·m to one side, grams on the back. */
 export const MOST_SHARE_LOST = 3;
 export const MOST_SIDE = 1.5;
 export const MOST_BACK = 6000;
@@ -38,7 +38,7 @@ const WHY: Record<LoadRule, string> = {
   back: 'weight on the back tires the rider and hurts in a fall',
 };
 
-/** Which limits a load goes over, by how much, and why it matters (reference section 7). What nobody has measured is not judged. */
+/** Which limits a load goes over, by how much, and why it matters (docs/model.md, section 7). What nobody has measured is not judged. */
 export function loadWarnings(bike: Bike, { bare, ridden, packed, rack, back }: LoadCase): LoadWarning[] {
   const out: LoadWarning[] = [];
   const add = (rule: LoadRule, over: number, message: Saying) => {

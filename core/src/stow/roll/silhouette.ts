@@ -175,7 +175,10 @@ const BY_KIND: Readonly<Record<string, Draw>> = {
 };
 const ALIKE: Readonly<Record<string, string>> = { 'brake lever': 'clutch lever' };
 
-/** Outline of a piece of a kind in a box of `width` × `length` mm. */
+/**
+ * Outline of a piece of a kind in a box of `width` × `length` mm.
+ * @param width,length mm
+ */
 export function silhouette(kind: string, width: number, length: number): Silhouette {
   const draw = BY_KIND[kind] ?? BY_KIND[ALIKE[kind] ?? ''];
   return { d: draw ? draw(width, length) : round(0, 0, width, length, Math.min(6, width * 0.2)) };

@@ -71,7 +71,7 @@ function widestInWell(path: Path, depth: number): number {
 
 /**
  * Every reason for which a path cannot turn an end; empty when it can.
- * Recess, clearance, headroom, thin head, swing, stud, approach, torque of every piece, arm × allowed force (reference sections 2 and 3).
+ * Recess, clearance, headroom, thin head, swing, stud, approach, torque of every piece, arm × allowed force (docs/model.md, sections 2 and 3).
  */
 export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   const { access, need } = end;

@@ -40,7 +40,10 @@ const distance = (fails: Fail[], path: Path) =>
   10 / (1 + Math.min(path.bears, path.handGives)) +
   path.links.length / 1000;
 
-/** Ranks chains: one hand before two before a foot, then fewer pieces, then less mass, then a stable order by pieces. */
+/**
+ * Ranks chains: one hand before two before a foot, then fewer pieces, then less mass, then a stable order by pieces.
+ * @param need break-loose torque, N·m
+ */
 export const byPreference = (need: number): ((a: Path, b: Path) => number) => {
   const effort = (p: Path) => {
     if (p.arm === 0) return 0;

@@ -435,7 +435,7 @@ const STUCK = 'no set of pieces meets the marks: take "never" off a piece that i
 
 /**
  * The lightest set of pieces with which every task can be done, every function is there and marks hold; ties go to fewer pieces, then to
- * the lower price, so that the answer is stable. Exact when the solver proves it (reference section 4).
+ * the lower price, so that the answer is stable. Exact when the solver proves it (docs/model.md, section 4).
  * @param by own search first, the solver where it gives up; or the solver alone, to check one against the other
  * @param worth what the pieces may be worth together, euros; null for no limit
  * @throws RangeError when the marks or functions cannot be met; tasks built from reached fasteners always can

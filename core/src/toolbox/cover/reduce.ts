@@ -152,6 +152,8 @@ function compact({ jobs, pairs }: Jobs): Jobs {
 /**
  * The same choice with fewer items and jobs: alternatives that contain another, jobs that another implies, and items that a cheaper one
  * replaces everywhere are left out, round after round. A pair whose ends can share nothing becomes two jobs.
+ * @param costs by item, whole
+ * @param given jobs as lists of alternatives, each a set of items
  */
 export function reduced(
   given: { jobs: readonly (readonly (readonly number[])[])[]; pairs: readonly { near: number[][]; far: number[][] }[] },

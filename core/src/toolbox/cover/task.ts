@@ -82,7 +82,10 @@ export function coverProblem(
   };
 }
 
-/** Copies of each piece that two alternatives, or one, use together; one copy more of a lost piece that they use. */
+/**
+ * Copies of each piece that two alternatives, or one, use together; one copy more of a lost piece that they use.
+ * @param lost number of a piece of which one copy is gone; null where none is
+ */
 export function usesTogether(lost: number | null, ...alternatives: Task['ends'][number]): Map<number, number> {
   const uses = new Map<number, number>();
   for (const { last, rest } of alternatives) {
@@ -108,7 +111,10 @@ function withOneLost(tasks: readonly Task[], pieces: readonly Piece[], losable: 
   });
 }
 
-/** Whether so many copies of each piece do a task. */
+/**
+ * Whether so many copies of each piece do a task.
+ * @param counts copies by piece
+ */
 export function taskDone(task: Task, counts: readonly number[]): boolean {
   const enough = (...alternatives: Task['ends'][number]) => {
     for (const [p, n] of usesTogether(task.lost, ...alternatives)) if (at(counts, p) < n) return false;
@@ -120,7 +126,10 @@ export function taskDone(task: Task, counts: readonly number[]): boolean {
     : present(near).length > 0;
 }
 
-/** Whether a fastener is reached with the carried copies alone: the independent check of every answer. */
+/**
+ * Whether a fastener is reached with the carried copies alone: the independent check of every answer.
+ * @param carried copies by piece id
+ */
 export function reachedBy(reach: Reach, carried: ReadonlyMap<string, number>): boolean {
   if (reach.best.length === 0) return false;
   const has = (links: Chain['links'], spent: Chain['links'] = []) =>
@@ -137,7 +146,10 @@ export function reachedBy(reach: Reach, carried: ReadonlyMap<string, number>): b
   );
 }
 
-/** A fastener's reach with only those chains that the carried copies allow. */
+/**
+ * A fastener's reach with only those chains that the carried copies allow.
+ * @param carried copies by piece id
+ */
 export const carriedChains = (reach: Reach, carried: ReadonlyMap<string, number>): Reach => ({
   ...reach,
   ends: reach.ends.map(({ end, reach: r }) => ({
@@ -151,7 +163,10 @@ export const carriedChains = (reach: Reach, carried: ReadonlyMap<string, number>
   })),
 });
 
-/** The preferred chains of a fastener among the carried copies, or null. */
+/**
+ * The preferred chains of a fastener among the carried copies, or null.
+ * @param carried copies by piece id
+ */
 export function chainsBy(reach: Reach, carried: ReadonlyMap<string, number>): Chain[] | null {
   if (reach.best.length === 0) return null;
   const lists = carriedChains(reach, carried).ends.map(({ reach: r }) => r.chains.map((c) => withCounts(c, carried)));

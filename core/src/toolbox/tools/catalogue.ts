@@ -262,7 +262,10 @@ export function flatRatchet(small: string, large: string): PieceModel {
   });
 }
 
-/** Plain bar with a square at right angles: may be stood on, does not ratchet. */
+/**
+ * Plain bar with a square at right angles: may be stood on, does not ratchet.
+ * @param arm mm
+ */
 export function plainBar(drive: string, arm: number): PieceModel {
   const mass = Math.round(({ '1/4in': 0.55, '3/8in': 0.95, '1/2in': 1.55 }[drive] ?? 1) * arm);
   return piece({
@@ -547,7 +550,12 @@ export function driver(shape: Shape, length = 100): PieceModel {
   });
 }
 
-/** Adjustable spanner by its length; it opens from about 5 mm. */
+/**
+ * Adjustable spanner by its length; it opens from about 5 mm.
+ * @param length,opensTo mm
+ * @param mass g
+ * @param alloy whether it is of light alloy
+ */
 export function adjustable(length: number, opensTo: number, mass: number, alloy = false): PieceModel {
   const arm = Math.round(length * 0.9);
   return piece({
@@ -666,7 +674,10 @@ export function tyreLever(ring: string | null, alloy: boolean): PieceModel {
   });
 }
 
-/** A pipe over a handle: its length less 50 mm is added to the arm. */
+/**
+ * A pipe over a handle: its length less 50 mm is added to the arm.
+ * @param length mm
+ */
 export function pipe(length: number): PieceModel {
   return piece({
     name: `Pipe ${length} mm`,
@@ -686,7 +697,12 @@ export function pipe(length: number): PieceModel {
   });
 }
 
-/** Turns one shape by hand and is nothing more: spoke key, valve tool, hook spanner. */
+/**
+ * Turns one shape by hand and is nothing more: spoke key, valve tool, hook spanner.
+ * @param arm mm
+ * @param mass g
+ * @param price EUR
+ */
 export function handTool(
   kind: PieceModel['kind'],
   pieceName: string,
@@ -715,7 +731,12 @@ export function handTool(
   });
 }
 
-/** A piece wanted for what it does rather than for a size. */
+/**
+ * A piece wanted for what it does rather than for a size.
+ * @param mass g
+ * @param size length, width, height, mm
+ * @param price EUR
+ */
 export function functional(
   pieceName: string,
   functions: PieceFunction[],
@@ -736,7 +757,12 @@ export function functional(
   });
 }
 
-/** Pliers that pull clips and pins as well as grip. */
+/**
+ * Pliers that pull clips and pins as well as grip.
+ * @param mass g
+ * @param length mm
+ * @param price EUR
+ */
 export function pliers(
   pieceName: string,
   functions: PieceFunction[],

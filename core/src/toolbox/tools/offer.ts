@@ -10,11 +10,17 @@ const COPIES = 2;
 /** What is bought of: good pieces, cheap ones that bear less, or either, so that torque decides. */
 export type Quality = 'good where torque is high' | 'good everywhere' | 'cheap everywhere';
 
-/** A piece of the catalogue beside the rider's own, under an id of its own. */
+/**
+ * A piece of the catalogue beside the rider's own, under an id of its own.
+ * @param index its place in the catalogue, from 0
+ */
 export const asOffered = (model: PieceModel, index: number): Piece =>
   newPiece(model, { id: `offered-${index}`, count: COPIES });
 
-/** The cheap make of a piece as it is sold: the same shape and mass for less money. What it is trusted with is `trusted`'s to say, once. */
+/**
+ * The cheap make of a piece as it is sold: the same shape and mass for less money. What it is trusted with is `trusted`'s to say, once.
+ * @param index its place in the catalogue, from 0
+ */
 export const asCheap = (model: PieceModel, index: number): Piece =>
   newPiece(
     { ...model, name: `${model.name}, cheap`, price: Math.round(model.price * CHEAP_PRICE * 10) / 10 },

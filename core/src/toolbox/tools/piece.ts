@@ -213,5 +213,5 @@ export const newPiece = (model: PieceModel, given: Pick<Piece, 'id'> & Partial<P
 export const boxVolume = (piece: Pick<Piece, 'size'>): number =>
   (piece.size.length * piece.size.width * piece.size.height) / 1000;
 
-/** Share of a bag that odd pieces really fill (reference section 7). Planning value. */
+/** Share of a bag that odd pieces really fill (docs/model.md, section 7). Planning value. */
 export const BAG_FILL = 0.65;

@@ -2,7 +2,7 @@ import { at, entry } from '../../ground/numbers.js';
 import { millimetres } from '../../ground/sizes/index.js';
 
 /**
- * Usual proportions of generic pieces: arms, masses and limits by size (reference section 2). Planning values; a piece on the scale
+ * Usual proportions of generic pieces: arms, masses and limits by size (docs/model.md, section 2). Planning values; a piece on the scale
  * or a manual overrides them. All lengths mm, masses g, torques N·m.
  */
 
@@ -21,15 +21,40 @@ export const RATCHET: Readonly<Record<string, { arm: number; mass: number; price
 
 const round = Math.round;
 
-/** Arm of a combination spanner: 12·s + 20. */
+/**
+ * Arm of a combination spanner: 12·s + 20.
+ * @param s across flats, mm
+ * @returns mm
+ * @example spannerArm(17) // 224
+ */
 export const spannerArm = (s: number): number => round(12 * s + 20);
-/** Mass of a combination spanner: 0.62·s² − 2·s. */
+/**
+ * Mass of a combination spanner: 0.62·s² − 2·s.
+ * @param s across flats, mm
+ * @returns g
+ * @example spannerMass(17) // 145
+ */
 export const spannerMass = (s: number): number => round(0.62 * s * s - 2 * s);
-/** A ring bears about 0.6·s². */
+/**
+ * A ring bears about 0.6·s².
+ * @param s across flats, mm
+ * @returns N·m
+ * @example ringBears(17) // 173
+ */
 export const ringBears = (s: number): number => round(0.6 * s * s);
-/** An open end bears half of a ring. */
+/**
+ * An open end bears half of a ring.
+ * @param s across flats, mm
+ * @returns N·m
+ * @example openBears(10) // 30
+ */
 export const openBears = (s: number): number => round(0.3 * s * s);
-/** An adjustable on primary bears a third of a ring at that opening. */
+/**
+ * An adjustable on primary bears a third of a ring at that opening.
+ * @param s across flats, mm
+ * @returns N·m
+ * @example adjustableBears(10) // 20
+ */
 export const adjustableBears = (s: number): number => round(0.2 * s * s);
 
 const TABLE: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
@@ -59,7 +84,11 @@ const TABLE: Readonly<Record<string, readonly (readonly [number, number])[]>> = 
   ],
 };
 
-/** Mass of a socket by drive and across flats, between the table's points; deep ones × 1.7. */
+/**
+ * Mass of a socket by drive and across flats, between the table's points; deep ones × 1.7.
+ * @param s across flats, mm
+ * @returns g
+ */
 export function socketMass(drive: string, s: number, deep: boolean): number {
   const rows = entry(TABLE, drive);
   const above = rows.find(([size]) => size >= s) ?? at(rows, rows.length - 1);
@@ -74,7 +103,11 @@ export function socketMass(drive: string, s: number, deep: boolean): number {
 export const socketLength = (drive: string, deep: boolean): number =>
   ({ '1/4in': deep ? 50 : 25, '3/8in': deep ? 63 : 28, '1/2in': deep ? 77 : 38 })[drive] ?? 30;
 
-/** Outer diameter of a socket: its wall round the hexagon, never less than its drive end. */
+/**
+ * Outer diameter of a socket: its wall round the hexagon, never less than its drive end.
+ * @param s across flats, mm
+ * @returns mm
+ */
 export const socketWidth = (drive: string, s: number): number =>
   Math.max(round(s * 1.33 + 3), { '1/4in': 12, '3/8in': 17, '1/2in': 22 }[drive] ?? 12);
 

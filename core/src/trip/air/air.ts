@@ -5,7 +5,7 @@ const R = 8.314462618;
 const CARTRIDGE_GAS = 44.01;
 /** Outside pressure, kPa. */
 export const OUTSIDE = 101.3;
-/** What is left of a cartridge after cold gas and losses, and of a hand pump's stroke. Planning values (reference section 6). */
+/** What is left of a cartridge after cold gas and losses, and of a hand pump's stroke. Planning values (docs/model.md, section 6). */
 export const CARTRIDGE_YIELD = 0.9;
 export const STROKE_YIELD = 0.7;
 /** Strokes a minute to begin with, and how much slower each further bar of pressure makes them. Planning values. */
@@ -15,7 +15,7 @@ const SLOWER_PER_BAR = 0.15;
 export const PUMP_REST_AFTER = 10;
 
 /**
- * Volume of a tyre, litres: a ring of an ellipse of width and height, ≈ (π/4)·W·H·2π·(rim/2 + H/2) mm³ (reference section 6).
+ * Volume of a tyre, litres: a ring of an ellipse of width and height, ≈ (π/4)·W·H·2π·(rim/2 + H/2) mm³ (docs/model.md, section 6).
  * @param mark such as `90/90-21`
  * @throws RangeError for a mark that is none
  */
@@ -31,11 +31,22 @@ export const cartridgeRise = (grams: number, litres: number, celsius = 20): numb
 /** Grams of a whole cartridge, planning value: one of 16 g of gas weighs 58, and its steel grows with its gas. @param grams of gas */
 export const cartridgeMass = (grams: number): number => (58 * grams) / 16;
 
-/** Cartridges for a rise, whole ones, with what cold gas and losses take. */
+/**
+ * Cartridges for a rise, whole ones, with what cold gas and losses take.
+ * @param rise kPa
+ * @param grams of gas in one
+ * @param litres of the tyre
+ * @param celsius of the air
+ */
 export const cartridgesFor = (rise: number, grams: number, litres: number, celsius = 20): number =>
   rise <= 0 ? 0 : Math.ceil(rise / (cartridgeRise(grams, litres, celsius) * CARTRIDGE_YIELD) - 1e-9);
 
-/** Free air that a rise takes, litres at outside pressure. */
+/**
+ * Free air that a rise takes, litres at outside pressure.
+ * @param rise kPa
+ * @param litres of the tyre
+ * @example a 90/90-21 of 11.05 L from flat to 200 kPa: freeAir(200, 11.05) // 21.8
+ */
 export const freeAir = (rise: number, litres: number): number => (litres * Math.max(0, rise)) / OUTSIDE;
 
 /** Strokes and minutes of a hand pump. @param stroke mL of one stroke */
@@ -63,6 +74,8 @@ export const TRAVEL_PUMP: ElectricPump = { flow: 14, stall: 700, amperes: 7 };
 
 /**
  * Minutes of an electric pump from one pressure to another: V/p₀ · ∫ dp / (q·(1 − p/stall)) = −V·stall/(p₀·q) · ln((1 − to/stall)/(1 − from/stall)).
+ * @param from,to kPa over the outside
+ * @param litres of the tyre
  * @returns minutes (infinite at or above the stall pressure), ampere-hours, and whether it wants a rest on the way
  */
 export function electricPump(from: number, to: number, litres: number, pump: ElectricPump = TRAVEL_PUMP) {

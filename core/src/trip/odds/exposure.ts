@@ -128,7 +128,10 @@ export const exposures = (
 export const byStake = (a: Exposure, b: Exposure): number =>
   b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1);
 
-/** What is sure to come so many times, such as work that falls due. */
+/**
+ * What is sure to come so many times, such as work that falls due.
+ * @param times how often, from 0
+ */
 export function certain(trouble: Trouble, times: number, why: Saying): Exposure {
   const without = trouble.nuisance;
   return {

@@ -31,7 +31,12 @@ export function poissonCdf(k: number, lambda: number): number {
   return Math.min(1, sum);
 }
 
-/** Least k with P(N ≤ k) ≥ q: the stock for a service level (reference section 5). @example poissonQuantile(0.95, 1.2) // 3 */
+/**
+ * Least k with P(N ≤ k) ≥ q: the stock for a service level (docs/model.md, section 5).
+ * @param q service level, 0 to 1
+ * @param lambda expected count
+ * @example poissonQuantile(0.95, 1.2) // 3
+ */
 export function poissonQuantile(q: number, lambda: number): number {
   if (!(q < 1)) throw new RangeError('a service level is under 1');
   let k = 0;

@@ -3,7 +3,7 @@ import type { Bike } from '../../bike/index.js';
 import { type Ride } from '../index.js';
 import { appliesTo, TROUBLES, type Trouble } from '../../repairs/index.js';
 
-/** Weight of the planning rates in a rider's own record: prior Gamma(κ, κ) on the factor (reference section 5). */
+/** Weight of the planning rates in a rider's own record: prior Gamma(κ, κ) on the factor (docs/model.md, section 5). */
 export const KAPPA = 2;
 
 /** What the record says of one trouble: how often it happened, and how often the planning rates expected it over what was ridden. */

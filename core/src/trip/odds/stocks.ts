@@ -21,7 +21,7 @@ const MOST = 400;
 
 /**
  * Quantities of all spares so that all suffice together at the service level: starting from none, stocks rise one by one where a gram
- * buys most −ln CDF until Π CDF ≥ q (reference section 5). One q per piece is not a kit's q.
+ * buys most −ln CDF until Π CDF ≥ q (docs/model.md, section 5). One q per piece is not a kit's q.
  * @param q the kit's service level, under 1
  */
 export function stocksFor(demands: readonly StockDemand[], q: number, book: SupplyBook = KNOWN): Stock[] {
@@ -64,7 +64,9 @@ export function stocksFor(demands: readonly StockDemand[], q: number, book: Supp
 
 /**
  * The same spares for so many riders who stay together: each alone, and pooled over the group, where Λ adds over the bikes that can use a
- * spare (reference section 5).
+ * spare (docs/model.md, section 5).
+ * @param riders how many, from 1
+ * @param q service level, 0 to 1
  */
 export function pooled(
   demands: readonly StockDemand[],

@@ -53,6 +53,7 @@ export interface ProfilePoint {
 /**
  * Distance to each kind of help along a route, km along the ground: the straight line times the route's detour factor.
  * Kinds of which there is no mark are left out.
+ * @param onProgress share that is done, 0 to 1
  */
 export function helpProfile(route: Route, onProgress: (share: number) => void = () => {}): ProfilePoint[] {
   const finder = new HelpFinder(route.marks);

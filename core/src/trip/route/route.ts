@@ -74,7 +74,11 @@ export function measured(track: readonly TrackPoint[]): Measured {
   return { points, km: along };
 }
 
-/** Metres climbed in all, ups that are no noise; null where no height is known. */
+/**
+ * Metres climbed in all, ups that are no noise; null where no height is known.
+ * @param noise m: falls of less end no climb
+ * @returns m
+ */
 export function climbOf(points: readonly { ele: number | null }[], noise = HEIGHT_NOISE): number | null {
   let low: number | null = null;
   let high: number | null = null;

@@ -91,7 +91,7 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
 export const oilBurnt = (bike: Bike, trip: Trip): number =>
   (bike.oilUse * trip.legs.reduce((s, l) => s + legKm(l), 0)) / 1000;
 
-/** Fuel that ground takes beyond paved (reference section 8). Planning values. */
+/** Fuel that ground takes beyond paved (docs/model.md, section 8). Planning values. */
 export const FUEL_FACTOR = { paved: 1, gravel: 1.1, track: 1.3 } as const;
 /** Share of the tank that is kept back, and how much longer the way to a pump is than planned. Planning values. */
 export const RESERVE = 0.15;
@@ -115,7 +115,7 @@ export interface LegNeeds {
 /** Grams of a litre of petrol. Planning value. */
 const PETROL = 745;
 
-/** Fuel between pumps and water between people, leg by leg (reference section 8). */
+/** Fuel between pumps and water between people, leg by leg (docs/model.md, section 8). */
 export function legNeeds(bike: Bike, leg: Leg): LegNeeds {
   const km = legKm(leg);
   const factor =
@@ -131,7 +131,7 @@ export function legNeeds(bike: Bike, leg: Leg): LegNeeds {
       : Math.max(0, Math.ceil((Math.max(0, gap * FUEL_DETOUR - range) * per100) / 100 / 0.5 - 1e-9)) * 0.5;
   const warm = Math.max(0, Math.min(1, (leg.temperature - WATER.coolAt) / (WATER.hotAt - WATER.coolAt)));
   const hoursADay = leg.days > 0 ? leg.hours / leg.days : leg.hours;
-  // However short the ride, a day in the heat takes its litres (reference section 8: 4 to 10 L).
+  // However short the ride, a day in the heat takes its litres (docs/model.md, section 8: 4 to 10 L).
   const heat = Math.max(0, Math.min(1, (leg.temperature - WATER.heatFrom) / (WATER.heatAt - WATER.heatFrom)));
   const least = WATER.leastADay + heat * (WATER.leastHot - WATER.leastADay);
   const water = Math.max(least, hoursADay * (WATER.cool + warm * (WATER.hot - WATER.cool)));
