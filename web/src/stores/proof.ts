@@ -1,4 +1,3 @@
-import { useIntervalFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import {
@@ -19,13 +18,9 @@ import { whenAndWhere, whereNow } from '../sync/position';
 import { today } from '../ui/day';
 import { useAnswer } from './answer';
 import { useGarage } from './garage';
+import { useBeat } from './proof/beat';
 import { checked, endingOf, factOf, rehearsalOf, type Ending, type Said } from './proveEdits';
 import * as texts from '../words/stores/proof';
-
-/** Where this browser notes that a drill's clock still ran, so that one torn off is taken up where it was. */
-const BEAT = 'necessaire-drill-beat';
-/** Milliseconds between two notes. */
-const BEAT_EVERY = 5000;
 
 /** Drills, checks and what is watched: the rider's evidence, from the kit of the answer. */
 export const useProof = defineStore('proof', () => {
@@ -68,21 +63,7 @@ export const useProof = defineStore('proof', () => {
   const now = () => new Date().toISOString();
   const nextId = () => crypto.randomUUID();
 
-  function beat() {
-    const d = drill.value;
-    if (d?.state === 'running') localStorage.setItem(BEAT, JSON.stringify({ id: d.id, at: now() }));
-  }
-  const pulse = useIntervalFn(beat, BEAT_EVERY, { immediate: false });
-  const beating = (on: boolean) => (on ? pulse.resume() : pulse.pause());
-  /** When a drill was last seen to run in this browser. */
-  function seen(id: string): string | null {
-    try {
-      const noted = JSON.parse(localStorage.getItem(BEAT) ?? 'null') as { id?: unknown; at?: unknown } | null;
-      return noted?.id === id && typeof noted.at === 'string' && !Number.isNaN(Date.parse(noted.at)) ? noted.at : null;
-    } catch {
-      return null;
-    }
-  }
+  const { beat, beating, seen } = useBeat(drill);
   const write = (label: string, next: Drill): boolean => garage.put(label, 'drills', next);
 
   function start(r: Rehearsal, given: { dry: boolean; dark: boolean; who: string; real?: boolean }): boolean {
