@@ -73,8 +73,8 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   await expect(dialog.getByRole('button', { name: 'Save' })).toBeDisabled();
   await dialog.getByLabel(/^Turns/).fill('hook 45');
   await dialog.getByLabel(/^Turns/).press('Tab');
-  await dialog.getByLabel('Bears (N·m)').fill('80');
-  await dialog.getByLabel('Bears (N·m)').press('Tab');
+  await dialog.getByLabel('Rated for (N·m)').fill('80');
+  await dialog.getByLabel('Rated for (N·m)').press('Tab');
   await expect(dialog.getByRole('status')).toContainText('it turns 1 head: Steering ring');
   await faultless(page, 'the editor');
   await dialog.getByRole('button', { name: 'Save' }).click();
@@ -153,10 +153,10 @@ test('several bikes: the core, what each adds, what to move; and another measure
     Number.parseFloat((await (await figure(page, 'Bulk')).innerText()).replace(/[^\d.]/g, ' ').trim());
   const was = await bulk();
   await kitMode(page, 'Preferences');
-  await choose(page.getByLabel('Minimise tools by'), 'room');
+  await choose(page.getByLabel('Minimise tools by'), 'volume');
   await settled(page);
   await kitMode(page, 'How much');
-  await expect(page.locator('.stage-head')).toContainText('nothing smaller does it');
+  await expect(page.locator('.stage-head')).toContainText('no other kit that does this is smaller');
   expect(await bulk()).toBeLessThanOrEqual(was);
 });
 
@@ -169,7 +169,7 @@ test('ways side by side, marks in grams, the toolbox as a table, the buy list on
   await expect(ways.first().getByRole('button').last()).toContainText(/kit [\d.]+ k?g/);
   await expect(ways.nth(1)).toContainText(/·/);
   await ways.nth(1).getByRole('button').last().click();
-  await expect(page.getByRole('dialog')).toContainText('everything else is chosen again around it');
+  await expect(page.getByRole('dialog')).toContainText('all other tools are chosen again around it');
   await page.keyboard.press('Escape');
 
   // A mark shows at once what it costs.

@@ -7,7 +7,7 @@ const SHAPES = { picture: 'image', bars: 'text@9', rows: 'list-item-two-line@7' 
 </script>
 
 <template>
-  <div class="waiting" :class="of">
+  <div class="waiting" :class="`as-${of}`">
     <p v-if="says" class="soft" role="status">{{ says }}</p>
     <v-skeleton-loader :type="SHAPES[of]" boilerplate aria-hidden="true" />
   </div>
@@ -17,17 +17,17 @@ const SHAPES = { picture: 'image', bars: 'text@9', rows: 'list-item-two-line@7' 
 .waiting {
   padding: 12px 0;
 }
-.rows {
+.as-rows {
   padding: 12px 18px;
 }
 .waiting :deep(.v-skeleton-loader) {
   background: none;
 }
-.bars :deep(.v-skeleton-loader__text) {
+.as-bars :deep(.v-skeleton-loader__text) {
   height: 20px;
   margin: 9px 0;
 }
-.picture :deep(.v-skeleton-loader__image) {
+.as-picture :deep(.v-skeleton-loader__image) {
   height: min(46vh, 400px);
   opacity: 0.5;
   border-radius: 2px;

@@ -91,7 +91,7 @@ describe('the entry line', () => {
       leftOut: 'inside work',
       note: 'mind the spring',
     });
-    expect(readEntry('10 nut role:captain').faults[0]!.message).toMatch(/no such job/);
+    expect(readEntry('10 nut role:captain').faults[0]!.message).toMatch(/no such role/);
     expect(readEntry('10 "Loose link"').draft).toMatchObject({ name: 'Loose link' });
     expect(readEntry('10 "Loose link"').draft.shakesLoose).toBeUndefined();
   });

@@ -352,7 +352,7 @@ const takeRole: Taker = (r, i) => {
     r.roleSaid = true;
     return part(r, i, role.to, 'job', role.means);
   }
-  return colon ? fault(r, i, said.to + 2, `no such job in a repair: ${ROLES.join(', ')}`) : null;
+  return colon ? fault(r, i, said.to + 2, `no such role in repairs: ${ROLES.join(', ')}`) : null;
 };
 
 const putFar = (r: Reader, i: number, to: number, head: Head): number => {
@@ -716,7 +716,7 @@ function guessRole(r: Reader, station: Station): void {
   if (r.roleSaid || r.draft.name === undefined) return;
   const role = roleOf(r.draft.name, station, r.draft.head);
   if (role === null) return;
-  const others = [{ says: 'no job in repairs', line: withWords(r, 'role none') }];
+  const others = [{ says: 'no role in repairs', line: withWords(r, 'role none') }];
   r.parts.push({ start: r.line.length, end: r.line.length, what: 'job', says: role, others });
 }
 

@@ -72,18 +72,18 @@ describe('ways that do not count, with the reason', () => {
       barred('tube-torn-rear', 'Fit a new tube', { tubes }),
     ];
     expect(tube('both')).toEqual([null, null]);
-    expect(tube('front only')).toEqual([null, 'your practice: tubes front only']);
-    expect(tube('none')).toEqual(['your practice: tubes none', 'your practice: tubes none']);
+    expect(tube('front only')).toEqual([null, 'your preference: tubes front only']);
+    expect(tube('none')).toEqual(['your preference: tubes none', 'your practice: tubes none']);
     const tubeless = { ...bike, tyres: 'tubeless' as const };
     const plug = (plugs: Practice['plugs']) => [
       barred('puncture-tubeless', 'Plug it with strings', { plugs }, tubeless),
       barred('puncture-tubeless', 'Plug it with a pin plug', { plugs }, tubeless),
     ];
-    expect(plug('strings')).toEqual([null, 'your practice: strings']);
-    expect(plug('pin plugs')).toEqual(['your practice: pin plugs', null]);
+    expect(plug('strings')).toEqual([null, 'your preference: strings']);
+    expect(plug('pin plugs')).toEqual(['your preference: pin plugs', null]);
     const spare = (sparkPlug: Practice['sparkPlug'], on = bike, at = trip) =>
       barred('plug-fouled', 'New plug', { sparkPlug }, on, at);
-    const no = 'your practice: no spare plug here';
+    const no = 'your preference: no spare plug here';
     expect(spare('carry')).toBeNull();
     // Where it earns its place: carburettor, two-stroke, or water on the way.
     expect(spare('where it earns its place')).toBe(no);
@@ -91,9 +91,9 @@ describe('ways that do not count, with the reason', () => {
     expect(spare('where it earns its place', { ...bike, strokes: 2 })).toBeNull();
     expect(spare('where it earns its place', bike, { ...trip, legs: [{ ...trip.legs[0]!, crossings: 1 }] })).toBeNull();
     expect(barred('stuck', 'Pulley to a tree', { rescue: 'carry the means' })).toBeNull();
-    expect(barred('stuck', 'Pulley to a tree', { rescue: 'nothing but a phone' })).toMatch(/^your practice/);
+    expect(barred('stuck', 'Pulley to a tree', { rescue: 'nothing but a phone' })).toMatch(/^your preference/);
     expect(barred('chain', 'New joining link', { rescue: 'nothing but a phone' })).toBe(
-      'your practice: nothing but a phone',
+      'your preference: nothing but a phone',
     );
     expect(barred('chain', 'Coast and push to the road', { rescue: 'nothing but a phone' })).toBeNull();
   });

@@ -86,14 +86,14 @@ export function practisedWays(
           return 'nobody in the group has done it';
         if (tooSmall && needs.functions.some((f) => f.does === 'open chain')) return tooSmall;
         if (needs.supplies.some((s) => tubeBarred(s.kind, bike, practice.tubes)))
-          return `your practice: tubes ${practice.tubes}`;
-        if (practice.plugs === 'strings' && uses('pin plug')) return 'your practice: strings';
-        if (practice.plugs === 'pin plugs' && uses('plug string')) return 'your practice: pin plugs';
-        if (uses('spark plug') && !plugCarried(bike, trip, practice)) return 'your practice: no spare plug here';
+          return `your preference: tubes ${practice.tubes}`;
+        if (practice.plugs === 'strings' && uses('pin plug')) return 'your preference: strings';
+        if (practice.plugs === 'pin plugs' && uses('plug string')) return 'your preference: pin plugs';
+        if (uses('spark plug') && !plugCarried(bike, trip, practice)) return 'your preference: no spare plug here';
         if (practice.rescue !== 'carry the means' && needs.functions.some((f) => RESCUE.includes(f.does)))
-          return `your practice: ${practice.rescue}`;
+          return `your preference: ${practice.rescue}`;
         if (practice.rescue === 'nothing but a phone' && trouble.stops && carries)
-          return 'your practice: nothing but a phone';
+          return 'your preference: nothing but a phone';
         return null;
       };
       return { way, needs, barred: barred() };

@@ -73,7 +73,7 @@ export function reachOf(fastener: Fastener, finder: ChainFinder): Reach {
         fail: {
           code: held ? 'practice' : 'size',
           message: held
-            ? say`each end alone can be held, but nothing turns either: an adjustable spanner only holds by your practice, or there is too little swing`
+            ? say`each end alone can be held, but nothing turns either: an adjustable spanner only holds by your preference, or there is too little swing`
             : say`each end alone is reached, but both at once take the same piece: a second one or an adjustable holds the other end`,
         },
       },
