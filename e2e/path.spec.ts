@@ -59,7 +59,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await goTo(page, 'Kit');
   await expect(page.locator('.stage-head')).toContainText('proven: no other kit is better for its weight');
   await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
-  await expect(page.locator('.stage-head')).toContainText('proven: nothing lighter does it');
+  await expect(page.locator('.stage-head')).toContainText('proven: no other kit that does this is lighter');
   await kitBy(page, 'By item');
   await page.locator('.kit-row', { hasText: 'Combination spanner 27' }).locator('.open').click();
   await expect(page.locator('.without')).toContainText('1 fastener is out of reach: axle nut');
@@ -84,7 +84,7 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   // Print: one page, everything in it once.
   const items = await page.locator('[data-item]').count();
   await page.goto(`${app.url}/print`);
-  await expect(page.locator('.paper header')).toContainText(`${items} things`);
+  await expect(page.locator('.paper header')).toContainText(`${items} items`);
   await expect(page.locator('.paper')).toContainText('Plug spanner 16');
   await expect(page.locator('.paper header')).toContainText('This kit reaches 74 of 74 fasteners');
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');

@@ -68,7 +68,7 @@ test('from what is seen to what it is, and mended step by step into the log, the
   await expect(page.locator('.road-sheet')).toContainText('Tube patches');
   // What is left of the trip with what is left in the bag.
   await page.getByRole('button', { name: 'Look ahead' }).click();
-  await expect(page.locator('.road-sheet')).toContainText(/\d+\.\d % get home unaided with what is left in the bag/u);
+  await expect(page.locator('.road-sheet')).toContainText(/\d+\.\d % get home unaided with what is left in the kit/u);
   await expect(page.locator('.road-sheet')).toContainText('Less than was packed');
   await goTo(page, 'Prove');
   await page.getByRole('tab', { name: 'Watch list' }).click();
@@ -278,7 +278,7 @@ test('afterwards: what was used, missed and never touched; accepted in one press
   await page.getByRole('link', { name: 'Review the trip' }).click();
   await expect(page.locator('h1')).toHaveText('How did it go?');
   const review = page.locator('.review');
-  await expect(review.locator('.big')).toContainText(/^\d+ of \d+ things used: /u);
+  await expect(review.locator('.big')).toContainText(/^\d+ of \d+ items used: /u);
   await expect(review.locator('.v-chip').filter({ hasText: 'Hand pump' })).toBeVisible();
   await faultless(page, 'the review');
   // A thing that was not used after all.

@@ -87,7 +87,11 @@ test('sliders change the packing, with its proof', async ({ page, app }) => {
 test('load: what the bike makes of it, live while a place is chosen, and explained', async ({ page, app }) => {
   await open(page, app, '/stow');
   await tab(page, 'Load');
-  const row = (name: string) => page.locator('.load tbody tr', { hasText: name }).locator('td');
+  const row = (name: string) =>
+    page
+      .locator('.load tbody tr')
+      .filter({ has: page.getByRole('rowheader', { name: new RegExp(`^${name}`, 'u') }) })
+      .locator('td');
   await expect(row('Weight')).toHaveText(['138.0', '230.0', /^23\d\.\d$/]);
   // 66 of 138 kg on the front; the rider of 92 kg at 62 % of 1485 mm puts 34.96 kg there: 100.96.
   await expect(row('Front axle')).toHaveText(['66.0', '101.0', /^10\d\.\d$/]);
@@ -186,7 +190,7 @@ test('the packing of a box is shown, and a full one says what to leave out', asy
   for (const [label, value] of [
     ['Length', '120'],
     ['Width', '60'],
-    ['Height', '30'],
+    ['Height (mm)', '30'],
   ] as const) {
     await mud.getByLabel(label).fill(value);
     await mud.getByLabel(label).press('Tab');
