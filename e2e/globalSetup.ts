@@ -37,6 +37,8 @@ async function visit(url: string, config: FullConfig): Promise<void> {
   try {
     const context = await browser.newContext({ serviceWorkers: 'block' });
     const page = await context.newPage();
+    // The one limit of all waits (playwright.config.ts): this page is opened before the tests’ own settings are read.
+    page.setDefaultTimeout(90_000);
     await page.goto(`${url}/stow`);
     await page.locator('.picture.stow[data-proven="true"]').waitFor();
     await page.locator('.readout[data-working="no"]').waitFor();

@@ -37,7 +37,7 @@ test('a track becomes the way: help along it, the worst stretch, legs; bad files
   await page.locator('.mark', { hasText: 'Sill' }).getByLabel('workshop').check();
   await page.locator('.kind', { hasText: 'workshop' }).click();
   await expect(page.locator('.reads')).toContainText('(Sill)');
-  await page.getByRole('button', { name: 'Make 2 legs of it' }).click();
+  await page.getByRole('button', { name: 'Make 2 legs' }).click();
   await tab(page, 'Legs');
   await expect(page.getByRole('region', { name: 'Day 2' })).toBeVisible();
   await settled(page);

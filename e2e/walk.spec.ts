@@ -83,7 +83,7 @@ test('from a reading to a size, the rival, and the try that settles it', async (
   await page.getByRole('tab', { name: 'Size' }).click();
   await reading.fill('wide');
   await reading.press('Enter');
-  await expect(bench(page).getByRole('alert')).toContainText('is no reading');
+  await expect(bench(page).getByRole('alert')).toContainText('is not a reading');
   await expect(reading).toHaveValue('wide');
   // Any tool may be looked at in the jaw, six-lobes and inside hexes too.
   await bench(page)
@@ -246,7 +246,7 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   await expect(dialog.getByRole('status')).toContainText('2 cells have errors');
   await expect(dialog.locator('.bad')).toHaveCount(2);
   await expect(dialog.locator('.bad').first()).toContainText('is a reading, not a size');
-  await expect(dialog.getByRole('button', { name: /^Import \d/ })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: /^Import .*rows/ })).toBeDisabled();
   await faultless(page, 'the table dialog');
   await dialog
     .locator('input[type=file]')
