@@ -75,7 +75,7 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   await dialog.getByLabel(/^Turns/).press('Tab');
   await dialog.getByLabel('Rated for (N·m)').fill('80');
   await dialog.getByLabel('Rated for (N·m)').press('Tab');
-  await expect(dialog.getByRole('status')).toContainText('it turns 1 head: Steering ring');
+  await expect(dialog.getByRole('status')).toContainText('it turns 1 fastener: Steering ring');
   await faultless(page, 'the editor');
   await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(pieceRow(page, 'Welded ring key')).toContainText('home-made');
