@@ -73,7 +73,7 @@ describe('ways that do not count, with the reason', () => {
     ];
     expect(tube('both')).toEqual([null, null]);
     expect(tube('front only')).toEqual([null, 'your preference: tubes front only']);
-    expect(tube('none')).toEqual(['your preference: tubes none', 'your practice: tubes none']);
+    expect(tube('none')).toEqual(['your preference: tubes none', 'your preference: tubes none']);
     const tubeless = { ...bike, tyres: 'tubeless' as const };
     const plug = (plugs: Practice['plugs']) => [
       barred('puncture-tubeless', 'Plug it with strings', { plugs }, tubeless),
