@@ -54,11 +54,11 @@ function leastAlternatives(job: readonly (readonly number[])[], words: number): 
   const byFirst = new Map<number, Alternative[]>();
   for (const a of sorted) {
     const contains = (i: number) => byFirst.get(i)?.some((k) => allIn(k.items, a.bits)) ?? false;
-    if (a.items.length === 0 ? kept.length > 0 : a.items.some(contains)) continue;
-    if (kept[0]?.items.length === 0) continue;
+    if (a.items.some(contains)) continue;
     kept.push(a);
     const first = a.items[0];
-    if (first === undefined) continue;
+    // What needs nothing is the first of all, and every other one contains it.
+    if (first === undefined) break;
     const list = byFirst.get(first);
     if (list) list.push(a);
     else byFirst.set(first, [a]);

@@ -18,7 +18,7 @@ import { useView } from '../../stores/view';
 import { useTab } from '../../ui/useTab';
 import { massText, percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
-import TermWord from '../../ui/TermWord.vue';
+import TermQuestion from '../../ui/TermQuestion.vue';
 import GradeMark from './GradeMark.vue';
 import { useMoney } from '../../ui/useMoney';
 import * as texts from '../../words/kit/kitLists';
@@ -258,9 +258,7 @@ const count = (key: keyof typeof TABS) =>
         </v-btn>
       </div>
     </section>
-    <p class="note">
-      {{ texts.whatDoThe }}{{ ' ' }}<TermWord term="full" :label="texts.grades" />{{ ' ' }}{{ texts.mean }}
-    </p>
+    <TermQuestion class="note" term="full" :label="texts.grades" several />
     <p v-if="helped.length > troubles.length" class="note">
       <v-btn variant="plain" @click="all = true">
         {{ texts.moreEachUnderHalfA(helped.length - troubles.length) }}

@@ -6,7 +6,7 @@ import { GRADES, KNEE_MINUTES, withUnit, type KitQuestion, type Trip } from '@ne
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
-import TermWord from '../../ui/TermWord.vue';
+import TermQuestion from '../../ui/TermQuestion.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { percent, weightStep } from '../../ui/words';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
@@ -96,9 +96,7 @@ const GRADE_WORDS = {
             garage.put(texts.changeTheServiceLevel, 'trips', { ...trip, serviceLevel: $event / 100 })
           "
         />
-        <p class="soft aside">
-          {{ texts.whatDoes }}{{ ' ' }}<TermWord term="spares" :label="texts.enoughSpares" />{{ ' ' }}{{ texts.mean }}
-        </p>
+        <TermQuestion class="aside" term="spares" :label="texts.enoughSpares" />
         <p v-if="rarer.count > 0" class="soft aside">
           {{
             texts.rarerIgnoredAtLeastOne(

@@ -9,7 +9,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { useRowForm } from '../../ui/useRules';
 import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
-import TermWord from '../../ui/TermWord.vue';
+import TermQuestion from '../../ui/TermQuestion.vue';
 import * as texts from '../../words/stow/placeForm';
 
 const props = defineProps<{ place: Place }>();
@@ -204,9 +204,7 @@ function remove() {
         </v-btn>
       </p>
     </template>
-    <p class="wide soft">
-      {{ texts.whatDoes }}{{ ' ' }}<TermWord term="share" :label="texts.usableShare" />{{ ' ' }}{{ texts.mean }}
-    </p>
+    <TermQuestion class="wide" term="share" :label="texts.usableShare" />
     <div class="wide flags">
       <v-checkbox
         v-for="f in FLAGS"

@@ -23,7 +23,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { useRowForm } from '../../ui/useRules';
 import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
-import TermWord from '../../ui/TermWord.vue';
+import TermQuestion from '../../ui/TermQuestion.vue';
 import * as texts from '../../words/trip/legSheet';
 
 const props = defineProps<{ trip: Trip }>();
@@ -176,9 +176,7 @@ function show(leg: Leg) {
         :model-value="trip.factors.care"
         @update:model-value="write(texts.changeTheCareFactor, { factors: { ...trip.factors, care: $event } })"
       />
-      <p class="wide soft">
-        {{ texts.whatDoes }}{{ ' ' }}<TermWord term="spares" :label="texts.enoughSpares" />{{ ' ' }}{{ texts.mean }}
-      </p>
+      <TermQuestion class="wide" term="spares" :label="texts.enoughSpares" />
     </section>
     <v-expansion-panels class="speeds"
       ><v-expansion-panel

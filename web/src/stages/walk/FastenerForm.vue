@@ -18,7 +18,7 @@ import {
   type Fastener,
 } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
-import TermWord from '../../ui/TermWord.vue';
+import TermQuestion from '../../ui/TermQuestion.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TextField from '../../ui/TextField.vue';
 import { climbed } from './climbed';
@@ -158,9 +158,7 @@ const TRAITS = [
     />
     <fieldset v-for="e in ends" :key="e.key" class="wide">
       <legend>{{ e.title }}</legend>
-      <p v-if="e.key === 'access'" class="soft">
-        {{ texts.whatDoThese }}{{ ' ' }}<TermWord term="access" :label="texts.measures" />{{ ' ' }}{{ texts.mean }}
-      </p>
+      <TermQuestion v-if="e.key === 'access'" term="access" :label="texts.measures" several />
       <span class="fields">
         <SelectField
           :label="texts.comesFrom"

@@ -11,9 +11,7 @@ export const weightIsAddedWhileEvery = (units: Part, kneeMinutes: Part) =>
 export const minimumRepairQuality = 'Minimum repair quality';
 export const ignoreProblemsRarerThanOf = 'Ignore problems rarer than (% of trips)';
 export const allSparesSufficeOfTrips = 'Enough spares on (% of trips)';
-export const whatDoes = 'What does';
 export const enoughSpares = 'enough spares';
-export const mean = 'mean?';
 export const changeTheServiceLevel = 'change the service level';
 export const problemIs = 'problem is';
 export const problemsAre = 'problems are';

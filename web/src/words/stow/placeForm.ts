@@ -33,6 +33,4 @@ export const getsHot = 'gets hot';
 export const nextToWiring = 'next to wiring';
 export const toolsWrappedInARoll = 'tools wrapped in a roll or towel';
 export const onTheRearRack = 'on the rear rack';
-export const whatDoes = 'What does';
-export const mean = 'mean?';
 export const usableShare = 'usable share';

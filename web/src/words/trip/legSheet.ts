@@ -62,6 +62,4 @@ export const yourLegSpeedsAndTimes =
 export const aRecoveryService = 'a recovery service';
 export const aFriendWithATrailer = 'a friend with a trailer';
 export const aCallWithSignal = 'A call, with signal';
-export const whatDoes = 'What does';
-export const mean = 'mean?';
 export const enoughSpares = 'enough spares';
