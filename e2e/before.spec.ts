@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, faultless, goTo, settled, test } from './fixtures';
 
 /** The page's own script is there; the program's do not come until they are let through. */
@@ -12,8 +12,14 @@ async function heldBack(page: Page): Promise<() => void> {
   });
   return let_;
 }
-const places = (page: Page, selector: string) =>
-  page.locator(selector).evaluateAll((all) =>
+/** Road's presses as the page has them before the program. */
+const early = (page: Page) => page.getByRole('navigation', { name: 'What is wrong?' }).getByRole('link');
+/** The program's own. */
+const presses = (page: Page) => page.getByRole('group', { name: 'What you see, hear or smell' }).getByRole('button');
+/** What covers the page until the program's view stands. */
+const cover = (page: Page) => page.getByText('Opening the garage …');
+const places = (all: Locator) =>
+  all.evaluateAll((all) =>
     all.map((e) => {
       const r = e.getBoundingClientRect();
       return {
@@ -35,11 +41,11 @@ for (const [held, width, height, hasTouch] of [
     test('Road’s presses are there before the program, in their places', async ({ page, app }) => {
       const through = await heldBack(page);
       await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
-      await expect(page.locator('#before-road a').first()).toBeVisible();
-      const before = await places(page, '#before-road a');
+      await expect(early(page).first()).toBeVisible();
+      const before = await places(early(page));
       through();
-      await expect(page.locator('#before')).toHaveCount(0);
-      const own = await places(page, '.symptom');
+      await expect(cover(page)).toHaveCount(0);
+      const own = await places(presses(page));
       expect(before.map((p) => p.name)).toEqual(own.map((p) => p.name));
       // No press moves away from under the finger: less than a sixth of its height.
       before.forEach((p, i) => {
@@ -58,12 +64,12 @@ test('a press before the program is there says what comes first at once, and is 
   await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
   await page.getByRole('link', { name: 'Somebody is hurt' }).click();
   await expect(page.getByRole('heading', { name: 'Somebody is hurt' })).toBeVisible();
-  await expect(page.locator('#before-first')).toContainText('local emergency number');
+  await expect(page.getByRole('alert')).toContainText('local emergency number');
   const axe = await new AxeBuilder({ page }).analyze();
   expect(axe.violations.map((v) => v.id)).toEqual([]);
   through();
   await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
-  await expect(page.locator('#before')).toHaveCount(0);
+  await expect(cover(page)).toHaveCount(0);
   // And back is what was there before the press.
   await page.goBack();
   await expect(page.getByRole('button', { name: 'A tyre is flat' })).toBeVisible();
@@ -84,7 +90,7 @@ test('nothing on the way to the first view tries what the page’s policy forbid
 test('a stage that cannot be fetched does not leave the page covered', async ({ page, app }) => {
   await page.route('**/assets/RoadView-*.js', (route) => route.abort());
   await page.goto(`${app.url}/road`);
-  await expect(page.locator('#before')).toHaveCount(0);
+  await expect(cover(page)).toHaveCount(0);
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
 });
 
@@ -94,14 +100,14 @@ test('the order is that of the last visit; another stage shows no presses', asyn
   const through = await heldBack(page);
   await page.goto(`${app.url}/kit`, { waitUntil: 'commit' });
   await expect(page.getByText('Opening the garage …').last()).toBeVisible();
-  await expect(page.locator('#before-road')).toBeHidden();
+  await expect(early(page).first()).toBeHidden();
   await page.evaluate(() => localStorage.setItem('necessaire.symptoms', JSON.stringify(['smells', 'flat'])));
   await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
-  await expect(page.locator('#before-road a').nth(2)).toContainText('It smells');
-  await expect(page.locator('#before-road a').nth(3)).toHaveText('A tyre is flat');
+  await expect(early(page).nth(2)).toContainText('It smells');
+  await expect(early(page).nth(3)).toHaveText('A tyre is flat');
   through();
-  await expect(page.locator('#before')).toHaveCount(0);
-  await expect(page.locator('.symptom').nth(2)).toHaveText('It smells');
+  await expect(cover(page)).toHaveCount(0);
+  await expect(presses(page).nth(2)).toHaveText('It smells');
 });
 
 test.describe('at a first visit', () => {

@@ -7,6 +7,7 @@ import pg from 'pg';
 import type { GarageDocument } from '@necessaire/core';
 import type { start as Start, Running } from '@necessaire/server';
 import { TEMPLATE, VISITED } from './globalSetup';
+import { entry, picture, readout, sheet, title } from './screen';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -114,11 +115,12 @@ export async function open(page: Page, app: App, path = '/walk') {
 /** Waits until the readout shows the answer to what is on the screen. */
 export async function settled(page: Page) {
   // Two browsers with their workers share two cores: a page that is just opened may wait for its turn.
-  await expect(page.locator('.readout')).toHaveAttribute('data-working', 'no');
+  await expect(readout(page)).toHaveAttribute('aria-busy', 'false');
 }
-/** Waits until the packing on Stow is proven. */
+/** Waits until the packing on Stow is searched to its end. */
 export async function packed(page: Page) {
-  await expect(page.locator('.picture.stow')).toHaveAttribute('data-proven', 'true');
+  await settled(page);
+  await expect(picture(page)).toHaveAttribute('aria-busy', 'false');
   await settled(page);
 }
 /** Chooses in a select by what stands in its list; as many letters of it as tell it apart. */
@@ -137,10 +139,11 @@ export const isPhone = (page: Page) => (page.viewportSize()?.width ?? 0) < 600;
 /** A figure of the readout by its name, with the difference that the last change made. On a phone it is folded open first. */
 export async function figure(page: Page, label: string): Promise<Locator> {
   await settled(page);
-  const side = isPhone(page) ? '.narrow' : '.wide';
-  const fold = page.locator('.readout .fold');
+  const fold = readout(page).getByRole('button', { name: /^(?:all|fewer)$/u });
   if (isPhone(page) && (await fold.getAttribute('aria-expanded')) === 'false') await fold.click();
-  return page.locator(`.readout ${side} .cell`, { has: page.getByText(label, { exact: true }) });
+  return readout(page)
+    .getByRole('button')
+    .filter({ has: page.getByText(label, { exact: true }) });
 }
 /** What the whole toolbox reaches, as it stands under Match in the rail. */
 export async function matched(page: Page): Promise<Locator> {
@@ -160,17 +163,16 @@ const HEADINGS: Record<string, string> = {
 /** Goes to a stage and waits until it is there: stages are loaded when they are first asked for. */
 export async function goTo(page: Page, stage: string) {
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
-  await expect(page.locator('h1')).toHaveText(HEADINGS[stage]!);
+  await expect(title(page)).toHaveText(HEADINGS[stage]!);
   await settled(page);
 }
 /** Waits until the crew's kit is shared out. */
 export async function sharedOut(page: Page) {
-  await expect(page.locator('.picture.crew')).toHaveAttribute('data-working', 'no');
+  await expect(picture(page)).toHaveAttribute('aria-busy', 'false');
 }
 /** Turns Kit to one of its pictures, and its lists to one of their orders. */
-export const kitMode = (page: Page, name: string) => page.locator('.modes').getByRole('tab', { name }).click();
-export const kitBy = (page: Page, name: string) => page.locator('.sheet').getByRole('tab', { name }).click();
-export const entry = (page: Page) => page.locator('#entry');
+export const kitMode = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+export const kitBy = (page: Page, name: string) => sheet(page).getByRole('tab', { name }).click();
 /** Types a line and keeps it. */
 export async function enter(page: Page, line: string) {
   await entry(page).fill(line);
@@ -179,9 +181,6 @@ export async function enter(page: Page, line: string) {
   // A word that the line does not know is asked about: the first answer is that it belongs to the name.
   if (asked > 0) await page.keyboard.press('Enter');
 }
-/** A place's section of the sheet, by its name. */
-export const place = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
-
 /**
  * axe on this page. Passing nodes are not listed, and the rules run in the page itself, not in a second one that joins what frames say: the
  * app has no frames, and either saves most of the time.

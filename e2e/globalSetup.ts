@@ -1,8 +1,9 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { chromium, type FullConfig } from '@playwright/test';
+import { chromium, type FullConfig, type Locator } from '@playwright/test';
 import pg from 'pg';
 import type { start as Start } from '@necessaire/server';
+import { picture, readout } from './screen';
 
 /** A database as the first start leaves it: each test gets a copy of it, which takes a tenth of a start of its own. */
 export const TEMPLATE = 'e2e_template';
@@ -40,8 +41,9 @@ async function visit(url: string, config: FullConfig): Promise<void> {
     // The one limit of all waits (playwright.config.ts): this page is opened before the tests’ own settings are read.
     page.setDefaultTimeout(90_000);
     await page.goto(`${url}/stow`);
-    await page.locator('.picture.stow[data-proven="true"]').waitFor();
-    await page.locator('.readout[data-working="no"]').waitFor();
+    const idle = (of: Locator) => of.and(page.locator('[aria-busy="false"]')).waitFor();
+    await idle(readout(page));
+    await idle(picture(page));
     const [id, kept] = await page.evaluate(async () => {
       const opening = indexedDB.open('necessaire-answers', 1);
       await new Promise((done) => (opening.onsuccess = done));

@@ -1,10 +1,11 @@
 import { expect, isPhone, test } from './fixtures';
-import { freshBike, guide, row, rows, stored } from './survey';
+import { freshBike, guide, stored } from './survey';
+import { head, row, rows, sheet, title } from './screen';
 
 test('a walk by pressing: sizes, doubts, what is not there; left and taken up again', async ({ page, app }) => {
   const bike = await freshBike(page, app);
   await expect(guide(page)).toContainText('Front axle');
-  await expect(page.locator('.stage-head')).toContainText('Start at the front axle');
+  await expect(head(page)).toContainText('Start at the front axle');
 
   // The size that fits is pressed: a row that was tried, with all that is usual there.
   await guide(page).getByRole('button', { name: 'hex 24 fits', exact: true }).click();
@@ -39,8 +40,8 @@ test('a walk by pressing: sizes, doubts, what is not there; left and taken up ag
   await expect(guide(page)).toContainText('Front disc bolt');
 
   // Pressing a station goes there; both ends of a lever pivot are pressed.
-  await page.locator('[data-station=cockpit]').click();
-  await expect(page.locator('.filter')).toContainText('Only cockpit');
+  await page.getByRole('button', { name: /^Cockpit: \d+ fasteners/u }).click();
+  await expect(sheet(page)).toContainText('Only cockpit');
   await expect(guide(page)).toContainText('Bar clamp');
   await guide(page).getByRole('button', { name: 'Later' }).click();
   await guide(page).getByRole('button', { name: 'Later' }).click();
@@ -53,11 +54,11 @@ test('a walk by pressing: sizes, doubts, what is not there; left and taken up ag
   await guide(page)
     .getByRole('button', { name: /^Assume the other \d+/ })
     .click();
-  await page.locator('.filter').getByRole('button', { name: 'Show all' }).click();
+  await sheet(page).getByRole('button', { name: 'Show all' }).click();
   const many = await rows(page).count();
   expect(many).toBeGreaterThan(50);
-  await expect(page.locator('.stage-head')).toContainText('still assumed');
-  await page.locator('h1').click();
+  await expect(head(page)).toContainText('still assumed');
+  await title(page).click();
   if (!isPhone(page)) {
     await page.keyboard.press('Control+z');
     await expect(rows(page)).toHaveCount(5);

@@ -1,5 +1,6 @@
-import { askLightest, expect, matched, open, place, settled, test } from './fixtures';
+import { askLightest, expect, matched, open, settled, test } from './fixtures';
 import type { Page } from '@playwright/test';
+import { chains, entry, items, paper, place, search, sheet } from './screen';
 
 test.beforeEach(({ app }) => askLightest(app));
 
@@ -13,29 +14,29 @@ async function tabTo(page: Page, wanted: (e: Element) => boolean, what: string, 
 }
 async function command(page: Page, text: string) {
   await page.keyboard.press('Control+k');
-  await expect(page.locator('#command')).toBeFocused();
+  await expect(search(page)).toBeFocused();
   await page.keyboard.type(text);
   await page.keyboard.press('Enter');
-  await expect(page.locator('#command')).toHaveCount(0);
+  await expect(search(page)).toHaveCount(0);
 }
 
 test('the whole path with the keyboard alone', async ({ page, app }) => {
   await open(page, app);
   // Walk: slash takes to the line, arrows go through the rows, Enter corrects one.
   await page.keyboard.press('/');
-  await expect(page.locator('#entry')).toBeFocused();
+  await expect(entry(page)).toBeFocused();
   await page.keyboard.type('36 mystery nut 20nm');
   await page.keyboard.press('Enter');
   await expect(await matched(page)).toContainText('72/74');
   await page.keyboard.press('ArrowUp');
-  await expect(page.locator('#entry')).toHaveValue('36 mystery nut 20nm');
+  await expect(entry(page)).toHaveValue('36 mystery nut 20nm');
   await page.keyboard.press('Escape');
   await page.keyboard.press('ArrowDown');
   const focused = () => page.evaluate(() => document.activeElement?.textContent ?? '');
   for (let i = 0; i < 80 && !(await focused()).includes('Mystery nut'); i++) await page.keyboard.press('ArrowDown');
   expect(await focused()).toContain('Mystery nut');
   await page.keyboard.press('Enter');
-  await expect(page.locator('#entry')).toBeFocused();
+  await expect(entry(page)).toBeFocused();
   await page.keyboard.press('Control+a');
   await page.keyboard.type('13 mystery nut 20nm tried');
   await page.keyboard.press('Enter');
@@ -44,11 +45,11 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   // A station is pressed with the keyboard too.
   await tabTo(page, (e) => e?.getAttribute('data-station') === 'exhaust', 'the exhaust');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.filter')).toContainText('Only exhaust');
+  await expect(sheet(page)).toContainText('Only exhaust');
 
   // Match by command: a fastener is found and its chain shown; the cure is pressed.
   await command(page, 'shock preload');
-  await expect(page.locator('.chain-card')).toContainText('castellated ring 68');
+  await expect(chains(page)).toContainText('castellated ring 68');
   await tabTo(page, (e) => e?.textContent?.includes('Add it to the toolbox') === true, 'the cure', 200);
   await page.keyboard.press('Enter');
   await expect(await matched(page)).toContainText('74/74');
@@ -79,22 +80,23 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
     'a piece',
   );
   await page.keyboard.press('Enter');
-  await expect(page.locator('.without')).toContainText('axle nut');
+  await expect(page.getByRole('region', { name: /^Without/u })).toContainText('axle nut');
 
   // Stow: found by name, moved by keys.
+  const found = items(page).filter({ has: page.getByRole('button', { pressed: true }) });
   await command(page, 'plug spanner 16');
-  await expect(page.locator('.stow-row.found')).toContainText('Plug spanner 16');
+  await expect(found).toContainText('Plug spanner 16');
   await tabTo(page, (e) => e?.getAttribute('aria-label') === 'Move Plug spanner 16', 'its mover', 200);
   await page.keyboard.press('Enter');
   while (!(await focused()).includes('Tail bag')) await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-  await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Plug spanner 16' })).toContainText(
+  await expect(place(page, 'Tail bag').getByRole('listitem').filter({ hasText: 'Plug spanner 16' })).toContainText(
     'placed by you',
   );
   await command(page, 'undo');
-  await expect(page.locator('.stow-row.found')).not.toContainText('placed by you');
+  await expect(found).not.toContainText('placed by you');
   await command(page, 'print the list');
-  await expect(page.locator('.paper')).toContainText('Plug spanner 16');
+  await expect(paper(page)).toContainText('Plug spanner 16');
 });
 
 test('an arrow that is pressed before a menu is there goes to its first item once it is', async ({ page, app }) => {

@@ -1,4 +1,5 @@
 import { axeOn, expect, goTo, isPhone, open, settled, test } from './fixtures';
+import { picture, readout, rows, sheet, title } from './screen';
 
 const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove', 'Road'];
 
@@ -28,14 +29,13 @@ for (const theme of ['light', 'dark'] as const)
       await faults(stage);
     }
     await goTo(page, 'Stow');
-    await page
-      .locator('[data-place]')
-      .first()
+    await sheet(page)
       .getByRole('button', { name: /^Change/ })
+      .first()
       .click();
     await faults('Stow, a place being changed');
     for (const mode of ['Load', 'Priorities', 'Saved layouts']) {
-      await page.locator('.modes').getByRole('tab', { name: mode }).click();
+      await page.getByRole('tab', { name: mode }).click();
       await faults(`Stow, ${mode}`);
     }
     await goTo(page, 'Prove');
@@ -44,16 +44,16 @@ for (const theme of ['light', 'dark'] as const)
       await faults(`Prove, ${tab}`);
     }
     await goTo(page, 'Walk');
-    await page.locator('[data-fastener]').first().click();
+    await rows(page).first().click();
     await faults('Walk, a fastener chosen');
-    await page.locator('.readout .cell:visible').first().click();
+    await readout(page).getByRole('button').first().click();
     await faults('an explanation');
     await page.keyboard.press('Escape');
     await page.keyboard.press('Control+k');
     await faults('the command box');
     await page.keyboard.press('Escape');
     await page.goto(`${app.url}/print`);
-    await expect(page.locator('.paper')).toBeVisible();
+    await expect(title(page)).toBeVisible();
     await faults('Print');
   });
 
@@ -75,16 +75,20 @@ test('nothing runs out of the screen sideways, and labels do not overlap', async
     expect(wide, stage).toEqual([]);
   }
   await goTo(page, 'Walk');
-  const boxes = await page
-    .locator('.drawing text.label')
+  const drawing = picture(page).getByRole('group', { name: /side view$/u });
+  const boxes = await drawing
+    .locator('text[aria-hidden=true]')
     .evaluateAll((all) => all.map((e) => e.getBoundingClientRect().toJSON() as DOMRect));
   if (!isPhone(page)) expect(boxes.length).toBe(12);
   for (const [i, a] of boxes.entries())
     for (const b of boxes.slice(i + 1))
       expect(a.right <= b.left || b.right <= a.left || a.bottom <= b.top || b.bottom <= a.top).toBe(true);
-  const marks = await page
-    .locator('.drawing .mark .plate')
-    .evaluateAll((all) => all.map((e) => e.getBoundingClientRect().toJSON() as DOMRect));
+  // The rings of the stations, without what is there for a finger to meet.
+  const marks = await drawing
+    .getByRole('button')
+    .evaluateAll((all) =>
+      all.map((e) => [...e.querySelectorAll('circle')].at(-1)!.getBoundingClientRect().toJSON() as DOMRect),
+    );
   for (const [i, a] of marks.entries())
     for (const b of marks.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(a.width - 1);
 });
@@ -94,14 +98,14 @@ test('inch units and dark theme are kept over a reload', async ({ page, app }) =
   await page.keyboard.press('Control+k');
   await page.keyboard.type('inch units');
   await page.keyboard.press('Enter');
-  await expect(page.locator('[data-fastener]').first()).toContainText('lb·ft');
+  await expect(rows(page).first()).toContainText('lb·ft');
   await page.keyboard.press('Control+k');
   await page.keyboard.type('dark theme');
   await page.keyboard.press('Enter');
   await page.reload();
   await settled(page);
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
-  await expect(page.locator('.readout')).toContainText('lb');
+  await expect(readout(page)).toContainText('lb');
 });
 
 test('axe looks at the page: a fault that is put into it is found', async ({ page, app }) => {

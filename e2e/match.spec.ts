@@ -14,27 +14,28 @@ import {
   settled,
   test,
 } from './fixtures';
-import { row } from './survey';
+import { chains, head, line, paper, picture, row, sheet, tool, toolEntry } from './screen';
 
 test.beforeEach(({ app }) => askLightest(app));
 
-const pieceRow = (page: Page, name: string) => page.locator('.piece-row[aria-expanded]', { hasText: name });
+/** What is known of the tool that is open. */
+const about = (page: Page) => page.getByRole('group', { name: /^About /u });
 
 test('heads against pieces, with the keyboard through it', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('button', { name: 'Show fasteners against tools' }).click();
   const grid = page.getByRole('application');
-  await expect(page.locator('#cell-says')).toContainText('Combination spanner 8 on hex 5.5: does not go on');
+  await expect(grid).toHaveAccessibleDescription(/Combination spanner 8 on hex 5\.5: does not go on/u);
   await grid.focus();
   for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowDown');
-  await expect(page.locator('#cell-says')).toContainText('Combination spanner 8 on hex 8: fits');
+  await expect(grid).toHaveAccessibleDescription(/Combination spanner 8 on hex 8: fits/u);
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('#cell-says')).toContainText('on hex 8: fits some of them');
+  await expect(grid).toHaveAccessibleDescription(/on hex 8: fits some of them/u);
   await page.keyboard.press('Enter');
-  await expect(page.locator('.chain-card h2')).toContainText('Axle pinch bolt');
+  await expect(chains(page).getByRole('heading', { level: 2 })).toContainText('Axle pinch bolt');
   // Where nothing or one piece turns a class, it stands out.
-  expect(await grid.locator('.odd').count()).toBeGreaterThan(5);
+  expect(await grid.getByRole('img', { name: 'at most one tool turns it' }).count()).toBeGreaterThan(5);
   await faultless(page, 'heads against pieces');
 });
 
@@ -42,21 +43,21 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /^Toolbox/ }).click();
-  const line = page.locator('#piece');
-  await line.fill('socket 3/8');
-  await expect(page.locator('#piece-says')).toContainText('Which size of socket?');
-  await line.fill('hook 68 150g in garage note: from the old kit');
-  await expect(page.locator('#piece-says')).toContainText('Hook spanner 68, 150 g');
-  await expect(page.locator('#piece-says')).toContainText('kept in garage');
-  await line.press('Enter');
+  const typed = toolEntry(page);
+  await typed.fill('socket 3/8');
+  await expect(toolEntry(page)).toHaveAccessibleDescription(/Which size of socket\?/u);
+  await typed.fill('hook 68 150g in garage note: from the old kit');
+  await expect(toolEntry(page)).toHaveAccessibleDescription(/Hook spanner 68, 150 g/u);
+  await expect(toolEntry(page)).toHaveAccessibleDescription(/kept in garage/u);
+  await typed.press('Enter');
   await expect(await matched(page)).toContainText('73/73');
-  await pieceRow(page, 'Hook spanner 68').click();
-  await expect(page.locator('.detail')).toContainText('Turns castellated ring 68; held by hand');
+  await tool(page, 'Hook spanner 68').click();
+  await expect(about(page)).toContainText('Turns castellated ring 68; held by hand');
   // Worn it is not trusted with such a torque any more.
-  await choose(page.locator('.detail').getByLabel('Condition'), 'worn');
+  await choose(about(page).getByLabel('Condition'), 'worn');
   await expect(await matched(page)).toContainText('72/73');
   await page.keyboard.press('Control+z');
-  await line.fill('set l-keys six-lobe');
+  await typed.fill('set l-keys six-lobe');
   await page.getByRole('button', { name: 'Add the set L-keys, six-lobe, eight' }).click();
   await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('128');
 
@@ -78,27 +79,27 @@ test('a piece in one line, a set, a piece that is made and what it then reaches'
   await expect(dialog.getByRole('status')).toContainText('it turns 1 fastener: Steering ring');
   await faultless(page, 'the editor');
   await dialog.getByRole('button', { name: 'Save' }).click();
-  await expect(pieceRow(page, 'Welded ring key')).toContainText('home-made');
+  await expect(tool(page, 'Welded ring key')).toContainText('home-made');
 });
 
 test('the set is tried on the bike, and what stops it becomes a fact', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: 'Dry run' }).click();
-  await expect(page.locator('.lead')).toContainText('15 of 72 fasteners tried');
+  await expect(sheet(page)).toContainText('15 of 72 fasteners tried');
   await page.getByRole('button', { name: 'Caliper bolt works', exact: true }).click();
-  await expect(page.locator('.lead')).toContainText('16 of 72 fasteners tried');
-  const heat = page.locator('.try-row', { hasText: 'Heat shield' });
-  const before = await heat.locator('.sub').innerText();
+  await expect(sheet(page)).toContainText('16 of 72 fasteners tried');
+  const heat = page.getByRole('group', { name: 'Heat shield', exact: true });
+  const before = await heat.getByRole('button').first().innerText();
   await heat.getByRole('button', { name: 'Heat shield: what got in the way' }).click();
   await page.getByRole('menuitem', { name: 'too short: the head sits deeper', exact: true }).click();
   await settled(page);
-  await expect(heat.locator('.sub')).not.toHaveText(before);
+  await expect.poll(() => heat.getByRole('button').first().innerText()).not.toBe(before);
   await faultless(page, 'trying');
   await goTo(page, 'Walk');
   await row(page, 'Heat shield').click();
   await page.getByRole('tab', { name: 'How it is known' }).click();
-  await expect(page.locator('.trail')).toContainText('too short: the head sits deeper');
+  await expect(page.getByRole('tabpanel')).toContainText('too short: the head sits deeper');
 });
 
 test('where the weight is: bolts, purchases, marks, as exact differences', async ({ page, app }) => {
@@ -108,7 +109,7 @@ test('where the weight is: bolts, purchases, marks, as exact differences', async
   await page.getByRole('tab', { name: 'What adds weight' }).click();
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Calculating with and without' })).toBeVisible();
-  const mount = page.locator('.weigh', { hasText: 'Phone mount' });
+  const mount = page.getByRole('group', { name: 'Phone mount', exact: true });
   await expect(mount).toContainText('Socket', { timeout: 80_000 });
   await faultless(page, 'what weighs');
   const freed = Number.parseInt((await mount.getByRole('button').last().innerText()).replace('−', ''), 10);
@@ -120,7 +121,7 @@ test('where the weight is: bolts, purchases, marks, as exact differences', async
     Number.parseFloat(await (await figure(page, 'Kit')).innerText().then((t) => /([\d.]+)\s*kg/.exec(t)![1]!));
   const was = await mass();
   await goTo(page, 'Walk');
-  await page.locator('[data-fastener]', { hasText: 'Phone mount' }).click();
+  await row(page, 'Phone mount').click();
   await page.getByRole('tab', { name: 'All fields' }).click();
   await page.getByLabel('Left out, because').fill('to see');
   await page.getByLabel('Left out, because').press('Tab');
@@ -132,22 +133,22 @@ test('several bikes: the core, what each adds, what to move; and another measure
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: 'Bikes' }).click();
-  const sheet = page.locator('.sheet');
-  await expect(sheet).toContainText('Always with you');
-  await expect(sheet).toContainText('Carrack 1100 adds');
-  await expect(sheet).toContainText(/Put in: .*(Bit socket|Socket|L-key)/);
+  const list = sheet(page);
+  await expect(list).toContainText('Always with you');
+  await expect(list).toContainText('Carrack 1100 adds');
+  await expect(list).toContainText(/Put in: .*(Bit socket|Socket|L-key)/);
   await faultless(page, 'several bikes');
   await choose(page.getByLabel('From'), 'Carrack 1100');
   await choose(page.getByLabel('To', { exact: true }), 'Quarrel 450');
-  await expect(sheet).toContainText(/Put in: .*27/);
+  await expect(list).toContainText(/Put in: .*27/);
   // What is missing, for the least money; planned into the toolbox nothing is missing any more.
   await page.getByRole('tab', { name: 'Buy' }).click();
-  await expect(sheet).toContainText('Hook spanner 68');
-  await expect(sheet).toContainText('It also helps Carrack 1100');
+  await expect(list).toContainText('Hook spanner 68');
+  await expect(list).toContainText('It also helps Carrack 1100');
   await faultless(page, 'what to buy');
   await page.getByRole('button', { name: 'Add all to the toolbox' }).click();
   await expect(await matched(page)).toContainText('73/73');
-  await expect(sheet).toContainText('nothing to buy');
+  await expect(list).toContainText('nothing to buy');
   await goTo(page, 'Kit');
   const bulk = async () =>
     Number.parseFloat((await (await figure(page, 'Bulk')).innerText()).replace(/[^\d.]/g, ' ').trim());
@@ -156,16 +157,19 @@ test('several bikes: the core, what each adds, what to move; and another measure
   await choose(page.getByLabel('Minimise tools by'), 'volume');
   await settled(page);
   await kitMode(page, 'How much');
-  await expect(page.locator('.stage-head')).toContainText('no other kit that does this is smaller');
+  await expect(head(page)).toContainText('no other kit that does this is smaller');
   expect(await bulk()).toBeLessThanOrEqual(was);
 });
 
 test('ways side by side, marks in grams, the toolbox as a table, the buy list on paper', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
-  await page.locator('.head-button[aria-label^="Clutch lever pivot"]').click();
+  await page
+    .getByRole('list', { name: 'All fasteners by shape and size' })
+    .getByRole('button', { name: /^Clutch lever pivot/u })
+    .click();
   await page.getByRole('button', { name: 'Compare kit weight for each option' }).click();
-  const ways = page.locator('.way-row');
+  const ways = page.getByRole('group', { name: 'Other options, best first' }).getByRole('listitem');
   await expect(ways.first().getByRole('button').last()).toContainText(/kit [\d.]+ k?g/);
   await expect(ways.nth(1)).toContainText(/·/);
   await ways.nth(1).getByRole('button').last().click();
@@ -174,11 +178,11 @@ test('ways side by side, marks in grams, the toolbox as a table, the buy list on
 
   // A mark shows at once what it costs.
   await page.getByRole('tab', { name: /^Toolbox/ }).click();
-  await pieceRow(page, 'Multimeter').click();
-  await choose(page.locator('.detail').getByLabel('In the kit'), 'always');
-  await expect(page.locator('.detail')).toContainText(/Costs \d+ g; without it/);
+  await tool(page, 'Multimeter').click();
+  await choose(about(page).getByLabel('In the kit'), 'always');
+  await expect(about(page)).toContainText(/Costs \d+ g; without it/);
   await page.keyboard.press('Control+z');
-  await expect(page.locator('.sheet')).toContainText('Maker’s kit, one cylinder');
+  await expect(sheet(page)).toContainText('Maker’s kit, one cylinder');
 
   // Written, changed in one line, read again.
   await page.getByRole('button', { name: 'Table', exact: true }).click();
@@ -203,15 +207,15 @@ test('ways side by side, marks in grams, the toolbox as a table, the buy list on
 
   await page.getByRole('tab', { name: 'Buy' }).click();
   await page.getByRole('link', { name: 'Print' }).click();
-  await expect(page.locator('.paper')).toContainText('Hook spanner 68');
-  await expect(page.locator('.paper')).toContainText('Spares and supplies');
+  await expect(paper(page)).toContainText('Hook spanner 68');
+  await expect(paper(page)).toContainText('Spares and supplies');
   await faultless(page, 'the buy list on paper');
 });
 
 test('practice decides where the tools come from, for whom, and what the bag may be worth', async ({ page, app }) => {
   test.slow();
   await open(page, app, '/kit');
-  const kit = page.locator('.picture');
+  const kit = picture(page);
   /** A practice is changed on its own sheet; what it does to the kit is read on the first. */
   const practise = async (change: () => Promise<unknown>) => {
     await kitMode(page, 'Preferences');
@@ -222,7 +226,7 @@ test('practice decides where the tools come from, for whom, and what the bag may
   await kitBy(page, 'By item');
   await practise(() => choose(page.getByLabel('Tools come from'), 'my toolbox, the rest bought'));
   await settled(page);
-  await expect(page.locator('.kit-row', { hasText: 'Hook spanner 68' })).toContainText('to buy');
+  await expect(line(page, 'Hook spanner 68')).toContainText('to buy');
   await expect(kit).toContainText('of it to buy');
   await practise(() => choose(page.getByLabel('Tools come from'), 'my toolbox'));
   const worth = async () => {
@@ -242,13 +246,13 @@ test('practice decides where the tools come from, for whom, and what the bag may
   await bag('');
   await kitMode(page, 'Preferences');
   await page.getByRole('button', { name: 'Compare the other settings' }).click();
-  const none = page.locator('.cost', { hasText: 'none' }).first();
+  const none = page.getByRole('button', { name: /^none /u }).first();
   await expect(none).toContainText(/−\d+ g/, { timeout: 80_000 });
   await none.click();
   await expect(page.getByRole('dialog')).toContainText('each worked out as a whole');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await page.getByLabel('Carrack 1100').check();
   await settled(page);
-  await expect(page.locator('.kit-row', { hasText: 'of Carrack 1100' }).first()).toBeVisible();
+  await expect(line(page, 'of Carrack 1100').first()).toBeVisible();
   await faultless(page, 'practice');
 });

@@ -1,5 +1,6 @@
-import { enter, entry, expect, faultless, figure, goTo, open, settled, test } from './fixtures';
-import { freshBike, row, stored } from './survey';
+import { enter, expect, faultless, figure, goTo, open, settled, test } from './fixtures';
+import { freshBike, stored } from './survey';
+import { entry, head, item, paper, picture, readout, row, rows, saved, sheet, title, told, toolEntry } from './screen';
 
 test('a trip without legs, a head and no tools: every stage says what is missing, and none says more than is known', async ({
   page,
@@ -20,13 +21,13 @@ test('a trip without legs, a head and no tools: every stage says what is missing
   // A toolbox whose pieces turn none of the heads proves nothing either.
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /^Toolbox/ }).click();
-  await page.locator('#piece').fill('socket 1/4 8');
-  await page.locator('#piece').press('Enter');
+  await toolEntry(page).fill('socket 1/4 8');
+  await toolEntry(page).press('Enter');
   await goTo(page, 'Kit');
-  await expect(page.locator('.picture')).toContainText('Nothing to carry yet');
-  await expect(page.locator('.stage-head')).not.toContainText(/100|proven/);
+  await expect(picture(page)).toContainText('Nothing to carry yet');
+  await expect(head(page)).not.toContainText(/100|proven/);
   await goTo(page, 'Stow');
-  await expect(page.locator('.stage-head')).toContainText('This bike has no places yet');
+  await expect(head(page)).toContainText('This bike has no places yet');
   // A bike has the places that its rider says it has, in one press each.
   expect((await stored(page, app)).places).toEqual([]);
   await page.getByText('Tail bag', { exact: true }).click();
@@ -85,8 +86,8 @@ test('what is typed and pushed aside is offered back; a row pressed twice keeps 
   // Another row: what was typed is set aside, and comes back.
   await row(page, 'Guard bolt').click();
   await expect(entry(page)).toHaveValue(/^10 Guard bolt/);
-  await expect(page.locator('.undone')).toContainText('14 Stay bolt 30nm');
-  await page.locator('.undone').getByRole('button', { name: 'Continue' }).click();
+  await told(page, '14 Stay bolt 30nm');
+  await page.getByRole('button', { name: 'Continue' }).click();
   await expect(entry(page)).toHaveValue('14 Stay bolt 30nm');
   await entry(page).press('Enter');
   await expect
@@ -97,18 +98,19 @@ test('what is typed and pushed aside is offered back; a row pressed twice keeps 
 test('services and the record keep what is written into them', async ({ page, app }) => {
   await open(page, app, '/trip');
   await page.getByRole('tab', { name: 'Service', exact: true }).click();
-  await page.locator('.due').first().getByRole('button').first().click();
-  const detail = page.locator('.detail');
+  const first = sheet(page).getByRole('group').first();
+  await first.getByRole('button').first().click();
+  const detail = page.getByRole('group', { name: /^Change /u });
   await detail.getByLabel('Uses up').fill('clean rag');
   await detail.getByLabel('Uses up').press('Tab');
   await expect(detail.getByLabel('Uses up')).toHaveValue('clean rag');
   await detail.getByLabel('Name', { exact: true }).fill('Oil and a look');
   await detail.getByLabel('Name', { exact: true }).press('Tab');
-  await expect(page.locator('.due').first()).toContainText('Oil and a look');
+  await expect(first).toContainText('Oil and a look');
   await page.reload();
   await settled(page);
   await page.getByRole('tab', { name: 'Service', exact: true }).click();
-  await expect(page.locator('.due').first()).toContainText('Oil and a look');
+  await expect(first).toContainText('Oil and a look');
 });
 
 test('a repair that finds no fastener with its job leads to the one press that marks it', async ({ page, app }) => {
@@ -130,7 +132,7 @@ test('inch units reach the limits of a field, temperatures and the tank', async 
   await page.getByLabel('By day (°F)').first().press('Tab');
   await expect(page.getByText('−40 to 140 °F')).toBeVisible();
   await page.getByRole('tab', { name: 'Service', exact: true }).click();
-  await expect(page.locator('.sheet')).toContainText(/tank \d+\.\d gal/);
+  await expect(sheet(page)).toContainText(/tank \d+\.\d gal/);
 });
 
 test('in inch units no stage, tab or reason keeps a metric figure', async ({ page, app }) => {
@@ -156,10 +158,11 @@ test('in inch units no stage, tab or reason keeps a metric figure', async ({ pag
   await page.goto(`${app.url}/walk`);
   await enter(page, '27 frame anchor 332lbft rusted m16');
   await settled(page);
-  await page.locator('[data-fastener]', { hasText: 'Frame anchor' }).first().click();
-  await expect(page.locator('.reach')).toContainText(/breaking loose takes 730\.\d lb·ft, .* bears \d+\.\d lb·ft/);
+  await row(page, 'Frame anchor').first().click();
+  const anchor = page.getByRole('region', { name: 'Frame anchor' });
+  await expect(anchor).toContainText(/breaking loose takes 730\.\d lb·ft, .* bears \d+\.\d lb·ft/);
   expect(await leftovers()).toEqual([]);
-  await page.locator('.reach button').click();
+  await anchor.getByRole('button', { name: /lb·ft$/u }).click();
   await expect(page.getByRole('dialog')).toContainText('332.0 lb·ft (user) × 2.2 rusted');
 });
 
@@ -170,13 +173,13 @@ test('a new garage shows no figure of the one before', async ({ page, app }) => 
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Mine');
   await page.getByRole('button', { name: 'Create' }).click();
   await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
-  await expect(page.locator('.readout .wide')).not.toContainText(/\d/);
+  await expect(readout(page)).not.toContainText(/\d/);
   await settled(page);
-  await expect(page.locator('.readout .wide')).not.toContainText(/\d/);
+  await expect(readout(page)).not.toContainText(/\d/);
   // A number that is being typed keeps the last drawing, and is marked where it stands.
   await page.getByLabel('Rear tyre').fill('160/60ZR1');
   await expect(page.getByRole('alert')).toContainText('160/60ZR17');
-  await expect(page.locator('.bike-drawing, .drawing').first()).toBeVisible();
+  await expect(picture(page).getByRole('group', { name: /side view$/u })).toBeVisible();
   await page.getByLabel('Rear tyre').fill('160/60ZR17 M/C');
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
@@ -184,17 +187,18 @@ test('a new garage shows no figure of the one before', async ({ page, app }) => 
 test('must-haves are in every kit, one press each, and say what stands in their way', async ({ page, app }) => {
   await open(page, app, '/kit');
   const ask = page.getByRole('combobox', { name: 'I must be able to …' });
+  const musts = page.getByRole('region', { name: 'What the kit must do' }).getByRole('listitem');
   await ask.click();
   await page.getByRole('option', { name: 'take both wheels out' }).click();
   await settled(page);
-  await expect(page.locator('.musts .v-chip')).toHaveText(['turn the front axle', 'turn the rear axle']);
+  await expect(musts).toHaveText(['turn the front axle', 'turn the rear axle']);
   await ask.fill('chain broken');
   await page.getByRole('option', { name: 'repair: chain broken' }).click();
   await settled(page);
-  await expect(page.locator('.musts .v-chip')).toHaveCount(3);
+  await expect(musts).toHaveCount(3);
   await expect(ask).toHaveValue('');
   await page.getByRole('button', { name: 'Remove: turn the front axle' }).click();
-  await expect(page.locator('.musts .v-chip')).toHaveCount(2);
+  await expect(musts).toHaveCount(2);
   // A garage of one bolt has no axle to turn; the sentence leads to where one is marked.
   await page.goto(`${app.url}/walk?mark=front%20axle`);
   await expect(page.getByRole('combobox', { name: 'Which fastener is the front axle?' })).toBeInViewport();
@@ -212,11 +216,11 @@ test('an empty stage says what it will show, with a picture of it filled, and le
     ['Prove', 'which repairs you have really done', 'Plan a trip', 'What this ride can do to this bike'],
   ] as const) {
     await goTo(page, stage);
-    await expect(page.locator('.empty-stage')).toContainText(shows);
-    await expect(page.locator('.empty-stage').getByRole('img', { name: /^Example:/ })).toBeVisible();
+    await expect(picture(page)).toContainText(shows);
+    await expect(picture(page).getByRole('img', { name: /^Example:/ })).toBeVisible();
     await faultless(page, `${stage}, empty`);
     await page.getByRole('link', { name: act }).click();
-    await expect(page.locator('h1')).toHaveText(heading);
+    await expect(title(page)).toHaveText(heading);
   }
 });
 
@@ -225,7 +229,7 @@ test('money is shown in the currency that one chose, by the rate that one typed'
   await page.goto(`${app.url}/kit`);
   await settled(page);
   const worth = async () => {
-    const text = (await page.locator('.stage-head').textContent()) ?? '';
+    const text = (await head(page).textContent()) ?? '';
     return /worth (\d+) (\S+?)[.,]/u.exec(text)?.slice(1) ?? [];
   };
   const [euros, sign] = await worth();
@@ -241,13 +245,13 @@ test('money is shown in the currency that one chose, by the rate that one typed'
   await dialog.getByLabel(/^One euro is how many/).fill('1,25');
   await faultless(page, 'the currency');
   await dialog.getByRole('button', { name: 'Save' }).click();
-  await expect(page.locator('.stage-head')).toContainText(`${Math.round(Number(euros) * 1.25)} $`);
+  await expect(head(page)).toContainText(`${Math.round(Number(euros) * 1.25)} $`);
   // A limit typed in dollars is stored in euros, and is the same number again.
   await page.getByRole('tab', { name: 'Preferences' }).click();
   const limit = page.getByLabel('Value in the bag, at most ($)');
   await limit.fill('500');
   await limit.press('Tab');
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   expect((await stored(page, app)).garage.practice.worth).toBe(400);
   await page.reload();
   await settled(page);
@@ -268,11 +272,11 @@ test('first hour: from an empty garage to a priced, packed and printed kit witho
   await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
   await faultless(page, 'the first bike');
   await page.getByRole('button', { name: 'Look around with a sample bike' }).click();
-  await expect(page.locator('[data-fastener]').first()).toBeVisible();
+  await expect(rows(page).first()).toBeVisible();
   await settled(page);
   // Each stage says which is next.
   await page.getByRole('link', { name: 'Next: Match, find tools for it' }).click();
-  await expect(page.locator('h1')).toHaveText('What your tools reach');
+  await expect(title(page)).toHaveText('What your tools reach');
   await goTo(page, 'Trip');
   await expect(page.locator('body')).toContainText('Three answers are enough to begin');
   await faultless(page, 'a trip in three answers');
@@ -285,9 +289,7 @@ test('first hour: from an empty garage to a priced, packed and printed kit witho
   await settled(page);
   // No tool is entered: the kit is what could be bought, with its price; what is owned is ticked off.
   await goTo(page, 'Kit');
-  await expect(page.locator('.picture')).toContainText(
-    'Your toolbox is empty, so this is the best kit that you could buy',
-  );
+  await expect(picture(page)).toContainText('Your toolbox is empty, so this is the best kit that you could buy');
   await page.getByRole('button', { name: 'To buy', exact: true }).click();
   await settled(page);
   const own = page.getByRole('button', { name: /^I own / });
@@ -299,10 +301,10 @@ test('first hour: from an empty garage to a priced, packed and printed kit witho
   expect(await own.count()).toBeGreaterThan(0);
   expect(await own.count()).toBeLessThanOrEqual(before + 3);
   await goTo(page, 'Stow');
-  await expect(page.locator('[data-item]', { hasText: name }).first()).toBeVisible();
+  await expect(item(page, name).first()).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText('Move a place on the drawing');
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Print the list' }).click();
-  await expect(page.locator('.paper')).toContainText(name);
+  await expect(paper(page)).toContainText(name);
 });

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import type { GarageDocument } from '@necessaire/core';
 import { enter, expect, goTo, open, settled, test, type App } from './fixtures';
+import { row, saved, told } from './screen';
 
 test.use({ serviceWorkers: 'allow' });
 const root = join(import.meta.dirname ?? __dirname, '..');
@@ -70,30 +71,33 @@ test('after one visit all stages open and compute without a server, from a cold 
   const cold = await context.newPage();
   await open(cold, app, '/walk');
   await enter(cold, '13 far bolt');
-  await expect(cold.locator('[data-fastener]', { hasText: 'Far bolt' })).toBeVisible();
-  await expect(cold.locator('.kept')).toHaveText('On this device, not sent');
+  await expect(row(cold, 'Far bolt')).toBeVisible();
+  await expect(saved(cold)).toHaveText('On this device, not sent');
   for (const stage of ['Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove']) await goTo(cold, stage);
   // A drill begun without a network is there after the page went away.
-  await cold.locator('.rows').getByRole('button', { name: 'Battery flat' }).click();
+  await cold
+    .getByRole('list', { name: 'Problems by the hours at risk' })
+    .getByRole('button', { name: 'Battery flat' })
+    .click();
   await cold.getByRole('button', { name: /^Begin/ }).click();
   await cold.keyboard.press('Space');
-  await expect(cold.locator('.run')).toHaveAttribute('data-step', '1');
+  await expect(cold.getByRole('dialog', { name: /^Drill: /u })).toHaveAttribute('data-step', '1');
   // The bolt, the drill and its first step lie in the browser.
   await expect.poll(() => inOutbox(cold)).toBe(3);
   cold.on('dialog', (d) => void d.accept());
   await cold.close();
   const again = await context.newPage();
   await open(again, app, '/prove');
-  await expect(again.locator('.open-drill').first()).toContainText('Battery flat, step 2');
+  await told(again, 'Battery flat, step 2');
   await goTo(again, 'Walk');
-  await expect(again.locator('[data-fastener]', { hasText: 'Far bolt' })).toBeVisible();
+  await expect(row(again, 'Far bolt')).toBeVisible();
   // Two pages, and the server comes back under both.
   const second = await context.newPage();
   await open(second, app, '/walk');
   await app.startAgain();
   await context.setOffline(false);
-  await expect(again.locator('.kept')).toHaveText('Saved');
-  await expect(second.locator('.kept')).toHaveText('Saved');
+  await expect(saved(again)).toHaveText('Saved');
+  await expect(saved(second)).toHaveText('Saved');
   expect(await atServer(app, 'Far bolt')).toBe(1);
 });
 
@@ -104,20 +108,20 @@ test('what changed elsewhere while one was away is there once the server is', as
   await context.setOffline(true);
   const away = await context.newPage();
   await open(away, app, '/walk');
-  await expect(away.locator('[data-fastener]', { hasText: 'Elsewhere' })).toHaveCount(0);
+  await expect(row(away, 'Elsewhere')).toHaveCount(0);
   // Somebody else writes meanwhile.
   const list = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
   const id = list.garages[0]!.id;
   const { document } = (await (await fetch(`${app.url}/api/garages/${id}`)).json()) as { document: GarageDocument };
-  const row = { ...document.fasteners[0]!, id: '99999999-0000-4000-8000-000000000001', name: 'Elsewhere' };
-  const made = await fetch(`${app.url}/api/garages/${id}/fasteners/${row.id}`, {
+  const theirs = { ...document.fasteners[0]!, id: '99999999-0000-4000-8000-000000000001', name: 'Elsewhere' };
+  const made = await fetch(`${app.url}/api/garages/${id}/fasteners/${theirs.id}`, {
     method: 'PUT',
     headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ revision: 0, row }),
+    body: JSON.stringify({ revision: 0, row: theirs }),
   });
   expect(made.ok).toBe(true);
   await context.setOffline(false);
-  await expect(away.locator('[data-fastener]', { hasText: 'Elsewhere' })).toBeVisible({ timeout: 60_000 });
+  await expect(row(away, 'Elsewhere')).toBeVisible({ timeout: 60_000 });
 });
 
 test('two phones and a laptop days away, one with its clock off by a year: all of it arrives once, and the same field is asked about', async ({
@@ -146,8 +150,8 @@ test('two phones and a laptop days away, one with its clock off by a year: all o
   const factor = (p: Page) => p.getByRole('textbox', { name: 'Maintenance factor' });
   for (const [i, p] of away.entries()) {
     for (const size of [13, 14, 17]) await enter(p, `${size} ${NAMES[i]} bolt`);
-    await expect(p.locator('[data-fastener]', { hasText: `${NAMES[i]} bolt` })).toHaveCount(3);
-    await expect(p.locator('.kept')).toHaveText('On this device, not sent');
+    await expect(row(p, `${NAMES[i]} bolt`)).toHaveCount(3);
+    await expect(saved(p)).toHaveText('On this device, not sent');
     // Each of them says something else about the same.
     await goTo(p, 'Trip');
     await factor(p).fill(String(1 + (i + 1) / 10));
@@ -162,7 +166,7 @@ test('two phones and a laptop days away, one with its clock off by a year: all o
       await open(away[1]!, app, '/trip');
     }
     await away[i]!.evaluate(() => window.dispatchEvent(new Event('online')));
-    if (i === 0) await expect(away[0]!.locator('.kept')).toHaveText('Saved');
+    if (i === 0) await expect(saved(away[0]!)).toHaveText('Saved');
     else await expect(away[i]!.getByRole('dialog')).toContainText('changed in another window');
   }
   for (const name of NAMES) expect([name, await atServer(app, `${name} bolt`)]).toEqual([name, 3]);
@@ -209,7 +213,7 @@ test('a garage and edits that an older version left in the browser are read as i
     await done(garages.transaction('garages', 'readwrite').objectStore('garages').put(old, key));
     garages.close();
     const outbox = await opened('necessaire-outbox');
-    const row = {
+    const trip = {
       ...file.trips[0],
       id: '77777777-0000-4000-8000-000000000001',
       name: 'Left by version 9',
@@ -218,7 +222,7 @@ test('a garage and edits that an older version left in the browser are read as i
     const edit = {
       id: '77777777-0000-4000-8000-000000000002',
       label: 'add a trip',
-      changes: [{ kind: 'make', table: 'trips', id: row.id, row }],
+      changes: [{ kind: 'make', table: 'trips', id: trip.id, row: trip }],
     };
     const lying = { garage: key, at: 1, entry: { edit, state: 'unsent' }, version: 9 };
     await done(outbox.transaction('edits', 'readwrite').objectStore('edits').put(lying));
@@ -228,12 +232,12 @@ test('a garage and edits that an older version left in the browser are read as i
   await context.setOffline(true);
   const cold = await context.newPage();
   await open(cold, app, '/trip');
-  await expect(cold.locator('.kept')).toHaveText('On this device, not sent');
+  await expect(saved(cold)).toHaveText('On this device, not sent');
   await cold.getByRole('button', { name: 'nine days on the Ossel plateau' }).click();
   await expect(cold.getByRole('menuitem', { name: 'Left by version 9' })).toBeVisible();
   await cold.keyboard.press('Escape');
   await context.setOffline(false);
-  await expect(cold.locator('.kept')).toHaveText('Saved');
+  await expect(saved(cold)).toHaveText('Saved');
   const { garages } = (await (await fetch(`${app.url}/api/garages`)).json()) as { garages: { id: string }[] };
   const { document } = (await (await fetch(`${app.url}/api/garages/${garages[0]!.id}`)).json()) as {
     document: GarageDocument;
@@ -254,15 +258,15 @@ test('a new version is offered, never forced, and what is unsent outlives it', a
     writeFileSync(index, readFileSync(index, 'utf8').replace('</title>', '</title><meta name="newer" content="yes">'));
     const worker = join(newer, 'sw.js');
     const text = readFileSync(worker, 'utf8');
-    const told = text.replace(
+    const changed = text.replace(
       /("?url"?:\s*"index\.html",\s*"?revision"?:\s*")[0-9a-f]+|("?revision"?:\s*")[0-9a-f]+(",\s*"?url"?:\s*"index\.html")/u,
       (_all, a: string, b: string, c: string) => (a ? `${a}0000newer` : `${b}0000newer${c}`),
     );
-    expect(told).not.toBe(text);
-    writeFileSync(worker, told);
+    expect(changed).not.toBe(text);
+    writeFileSync(worker, changed);
     await app.stop();
     await enter(page, '13 unsent bolt');
-    await expect(page.locator('.kept')).toHaveText('On this device, not sent');
+    await expect(saved(page)).toHaveText('On this device, not sent');
     await app.startAgain(newer);
     await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
     const offer = page.getByText('A new version of Necessaire is ready.');
@@ -272,8 +276,8 @@ test('a new version is offered, never forced, and what is unsent outlives it', a
     await page.getByRole('button', { name: 'Load it' }).click();
     await expect(page.locator('meta[name="newer"]')).toHaveCount(1);
     await settled(page);
-    await expect(page.locator('[data-fastener]', { hasText: 'Unsent bolt' })).toBeVisible();
-    await expect(page.locator('.kept')).toHaveText('Saved');
+    await expect(row(page, 'Unsent bolt')).toBeVisible();
+    await expect(saved(page)).toHaveText('Saved');
     expect(await atServer(app, 'Unsent bolt')).toBe(1);
   } finally {
     rmSync(newer, { recursive: true });

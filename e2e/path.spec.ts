@@ -1,4 +1,20 @@
-import { enter, entry, expect, figure, goTo, isPhone, kitBy, matched, open, place, settled, test } from './fixtures';
+import { enter, expect, figure, goTo, isPhone, kitBy, matched, open, settled, test } from './fixtures';
+import {
+  chains,
+  entry,
+  head,
+  item,
+  items,
+  line,
+  paper,
+  place,
+  row,
+  rows,
+  saved,
+  sheet,
+  title,
+  toolEntry,
+} from './screen';
 
 test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await open(page, app);
@@ -10,34 +26,34 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(page.getByText('as typed, not added yet')).toBeVisible();
   await expect(await figure(page, 'Gaps')).toContainText('+1');
   await entry(page).press('Enter');
-  const row = page.locator('[data-fastener]', { hasText: 'Mystery nut' });
-  await expect(row).toContainText('gap');
+  const nut = row(page, 'Mystery nut');
+  await expect(nut).toContainText('gap');
   await expect(await matched(page)).toContainText('72/74');
 
   // It is corrected in the same line; the readout says what the correction did.
-  await row.click();
+  await nut.click();
   await expect(entry(page)).toHaveValue(/^36 Mystery nut 20nm/);
   await entry(page).fill((await entry(page).inputValue()).replace('36', '13'));
   await entry(page).press('Enter');
   await expect(await matched(page)).toContainText('73/74');
-  await expect(row).not.toContainText('gap');
+  await expect(nut).not.toContainText('gap');
 
   // Undo and redo take the correction back and forth.
-  await page.locator('h1').click();
+  await title(page).click();
   await page.keyboard.press('Control+z');
-  await expect(row).toContainText('gap');
+  await expect(nut).toContainText('gap');
   await page.keyboard.press('Control+Shift+z');
-  await expect(row).not.toContainText('gap');
+  await expect(nut).not.toContainText('gap');
 
   // Match: the gap has its reason and its cure.
   await goTo(page, 'Match');
-  const card = page.locator('.chain-card');
-  await page.locator('.head-row', { hasText: 'Shock preload ring' }).click();
+  const card = chains(page);
+  await sheet(page).getByRole('button', { name: 'Shock preload ring' }).click();
   await expect(card).toContainText('nothing in the toolbox turns castellated ring 68');
   await card.getByRole('button', { name: 'Add it to the toolbox' }).click();
   await expect(await matched(page)).toContainText('74/74');
   await expect(card.getByRole('img', { name: 'Hook spanner 68, on castellated ring 68' })).toBeVisible();
-  await page.locator('.head-row', { hasText: 'Spark plug' }).click();
+  await sheet(page).getByRole('button', { name: 'Spark plug' }).click();
   await expect(card.getByRole('img', { name: /on spark plug hex 16$/ })).toBeVisible();
 
   // Trip: a longer track raises the odds and the hours at stake.
@@ -52,28 +68,28 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(page.getByRole('dialog')).toContainText('Λ =');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await page.getByRole('tab', { name: 'Spares', exact: true }).click();
-  const enough = await page.locator('.lead strong').first().innerText();
-  expect(Number.parseFloat(enough)).toBeGreaterThanOrEqual(90);
+  const enough = /([\d.]+) ?%/u.exec(await sheet(page).getByRole('paragraph').first().innerText())![1];
+  expect(Number(enough)).toBeGreaterThanOrEqual(90);
 
   // Kit: proven, with the reason for each piece.
   await goTo(page, 'Kit');
-  await expect(page.locator('.stage-head')).toContainText('proven: no other kit is better for its weight');
+  await expect(head(page)).toContainText('proven: no other kit is better for its weight');
   await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
-  await expect(page.locator('.stage-head')).toContainText('proven: no other kit that does this is lighter');
+  await expect(head(page)).toContainText('proven: no other kit that does this is lighter');
   await kitBy(page, 'By item');
-  await page.locator('.kit-row', { hasText: 'Combination spanner 27' }).locator('.open').click();
-  await expect(page.locator('.without')).toContainText('1 fastener is out of reach: axle nut');
-  await expect(page.locator('.kit-row', { hasText: 'Hook spanner 68' })).toContainText('only for shock preload ring');
+  await line(page, 'Combination spanner 27').getByRole('button').first().click();
+  await expect(page.getByRole('region', { name: /^Without/u })).toContainText('1 fastener is out of reach: axle nut');
+  await expect(line(page, 'Hook spanner 68')).toContainText('only for shock preload ring');
 
   // Stow: a piece is moved, stays where it was put, and may go back to the rules.
   await goTo(page, 'Stow');
-  const plug = page.locator('[data-item]', { hasText: 'Plug spanner 16' });
+  const plug = item(page, 'Plug spanner 16');
   await plug.getByRole('button', { name: 'Move Plug spanner 16' }).click();
   await page.getByRole('menuitem', { name: 'Tail bag' }).click();
-  await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Plug spanner 16' })).toContainText(
+  await expect(place(page, 'Tail bag').getByRole('listitem').filter({ hasText: 'Plug spanner 16' })).toContainText(
     'placed by you',
   );
-  const body = page.locator('[data-item]', { hasText: 'Combination spanner 27' });
+  const body = item(page, 'Combination spanner 27');
   await body.getByRole('button', { name: 'Move Combination spanner 27' }).click();
   await page.getByRole('menuitem', { name: "Rider's bum bag" }).click();
   const faults = page.getByRole('region', { name: 'Rules broken' });
@@ -82,39 +98,36 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(faults).toHaveCount(0);
 
   // Print: one page, everything in it once.
-  const items = await page.locator('[data-item]').count();
+  const packed = await items(page).count();
   await page.goto(`${app.url}/print`);
-  await expect(page.locator('.paper header')).toContainText(`${items} items`);
-  await expect(page.locator('.paper')).toContainText('Plug spanner 16');
-  await expect(page.locator('.paper header')).toContainText('This kit reaches 74 of 74 fasteners');
+  await expect(paper(page)).toContainText(`${packed} items`);
+  await expect(paper(page)).toContainText('Plug spanner 16');
+  await expect(paper(page)).toContainText('This kit reaches 74 of 74 fasteners');
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
 
   // All of it was kept.
   await open(page, app);
-  await expect(page.locator('[data-fastener]', { hasText: 'Mystery nut' })).toBeVisible();
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(row(page, 'Mystery nut')).toBeVisible();
+  await expect(saved(page)).toHaveText('Saved');
 });
 
 test('what cannot be read stays in the line, underlined, with its reason', async ({ page, app }) => {
   await open(page, app);
   await entry(page).fill('t33 guard 45nn');
-  await expect(page.locator('.entry .bad')).toHaveText(['t33', '45nn']);
-  await expect(page.locator('#entry-says')).toContainText('no six-lobe T33');
-  const before = await page.locator('[data-fastener]').count();
+  // What is underlined under the field's own text is for the eyes alone.
+  const underlined = entry(page).locator('..').getByRole('strong', { includeHidden: true });
+  await expect(underlined).toHaveText(['t33', '45nn']);
+  await expect(entry(page)).toHaveAccessibleDescription(/no six-lobe T33/u);
+  const before = await rows(page).count();
   await entry(page).press('Enter');
   await expect(entry(page)).toHaveValue('t33 guard 45nn');
-  await expect(page.locator('[data-fastener]')).toHaveCount(before);
+  await expect(rows(page)).toHaveCount(before);
   await entry(page).fill('2 ends 17 shock bolt 45nm sunk 60');
-  await expect(page.locator('#entry-says .part')).toHaveText([
-    'ends both the same',
-    'size hex 17',
-    'name shock bolt',
-    'torque 45 N·m',
-    'access 60 mm deep',
-    'at Suspension',
-  ]);
-  await expect(page.locator('.entry .bad')).toHaveCount(0);
+  await expect(entry(page)).toHaveAccessibleDescription(
+    /^ends both the same size hex 17 name shock bolt torque 45 N·m access 60 mm deep at Suspension/u,
+  );
+  await expect(underlined).toHaveCount(0);
 });
 
 test('an empty garage leads to the first bike and the first head', async ({ page, app }) => {
@@ -130,17 +143,17 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await page.getByLabel(/^Name/).fill('Plover 300');
   await page.getByLabel('Front tyre').fill('80/100-21');
   await page.getByRole('button', { name: 'Add this bike' }).click();
-  await expect(page.locator('.stage-head')).toContainText('Start at the front axle');
+  await expect(head(page)).toContainText('Start at the front axle');
   await enter(page, '24 axle nut 60nm');
   await expect(await matched(page)).toContainText('0/1');
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /Toolbox/ }).click();
-  await page.locator('#piece').fill('combination 24');
+  await toolEntry(page).fill('combination 24');
   await page.getByRole('button', { name: 'Add Combination spanner 24' }).click();
   await expect(await matched(page)).toContainText('1/1');
   await goTo(page, 'Kit');
   await kitBy(page, 'By item');
-  await expect(page.locator('.kit-row')).toHaveCount(1);
+  await expect(sheet(page).getByRole('listitem')).toHaveCount(1);
 
   // Rename, switch, delete, bring back.
   await menu();

@@ -2,10 +2,13 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { choose, expect, faultless, figure, goTo, isPhone, open, settled, test, type App } from './fixtures';
+import { head, line, paper, rows, title, told } from './screen';
 
-const run = (page: Page) => page.locator('.run');
+const run = (page: Page) => page.getByRole('dialog', { name: /^Drill: /u });
+/** What a step, or the end of a drill, says largest. */
+const says = (page: Page) => run(page).getByRole('heading', { level: 2 });
 const percentOf = async (page: Page): Promise<number> =>
-  Number(/\d+/u.exec((await (await figure(page, 'Ready')).locator('.big').textContent()) ?? '')![0]);
+  Number(/\d+/u.exec((await (await figure(page, 'Ready')).textContent()) ?? '')![0]);
 /** Opens Prove with a clock that can be turned on. */
 async function openProve(page: Page, app: App, query = '') {
   await page.clock.install();
@@ -13,7 +16,7 @@ async function openProve(page: Page, app: App, query = '') {
 }
 /** Begins the drill of a problem. */
 async function begin(page: Page, name: string) {
-  await page.locator('.rows').getByRole('button', { name }).click();
+  await page.getByRole('list', { name: 'Problems by the hours at risk' }).getByRole('button', { name }).click();
   await page.getByRole('button', { name: /^Begin/ }).click();
   await expect(run(page)).toHaveAttribute('data-state', 'running');
 }
@@ -34,13 +37,13 @@ test('a repair is rehearsed step by step, and becomes proof, minutes and a watch
   await begin(page, 'Brake lever broken');
   // Cautions come first, then all that it takes with where it lies.
   await expect(run(page)).toContainText('If in doubt about the brakes, do not ride.');
-  await expect(run(page).locator('.lies')).toContainText('Brake lever');
+  await expect(run(page).getByRole('definition').filter({ hasText: 'Brake lever' }).first()).toBeVisible();
   await expect(run(page)).toContainText('Get everything out and lay it down in reach');
   await faultless(page, 'a drill');
   await toTheEnd(page, 240);
   await expect(run(page)).toHaveAttribute('data-state', 'done');
-  const steps = await run(page).locator('tbody tr').count();
-  await expect(run(page).locator('.big')).toContainText(new RegExp(`Planned 24 min, first time ${steps * 4} min`));
+  const steps = await run(page).getByRole('row').count();
+  await expect(says(page)).toContainText(new RegExp(`Planned 24 min, first time ${steps * 4} min`));
   await expect(run(page)).toContainText(/Ready: \d+ % → \d+ %/);
   await expect(run(page)).toContainText(/is proven|are proven/);
   await faultless(page, 'the end of a drill');
@@ -50,14 +53,16 @@ test('a repair is rehearsed step by step, and becomes proof, minutes and a watch
   await run(page).getByRole('button', { name: 'Save' }).click();
   await settled(page);
   expect(await percentOf(page)).toBeGreaterThan(before);
-  const row = page.locator('.rows').getByRole('button', { name: 'Brake lever broken' });
+  const row = page
+    .getByRole('list', { name: 'Problems by the hours at risk' })
+    .getByRole('button', { name: 'Brake lever broken' });
   await expect(row).toContainText('proven: New lever');
   // The planned minutes are joined with the own time, and the repair says so.
   await row.click();
   await expect(page.getByRole('dialog')).toContainText(`You took ${steps * 4} min`);
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('tab', { name: 'Watch list' }).click();
-  await expect(page.locator('.watch').filter({ hasText: 'Brake lever broken' })).toContainText('in 50 km');
+  await expect(line(page, 'Brake lever broken')).toContainText('in 50 km');
   // Kit shows it as part of the minutes.
   await goTo(page, 'Kit');
   await page.getByRole('tab', { name: 'Repairs' }).click();
@@ -73,17 +78,22 @@ test('pressed through in no time it proves nothing, and a dry run sets no time',
   const before = await percentOf(page);
   await begin(page, 'Battery flat');
   await toTheEnd(page, 0);
-  await expect(run(page).locator('.big')).toHaveText('Only pressed through');
+  await expect(says(page)).toHaveText('Only pressed through');
   await run(page).getByRole('button', { name: 'Close' }).click();
   expect(await percentOf(page)).toBe(before);
-  await page.locator('.rows').getByRole('button', { name: 'Battery flat' }).click();
+  await page
+    .getByRole('list', { name: 'Problems by the hours at risk' })
+    .getByRole('button', { name: 'Battery flat' })
+    .click();
   await page.getByRole('checkbox', { name: /^Dry run/ }).check();
   await page.getByRole('button', { name: /^Begin/ }).click();
   await toTheEnd(page, 300);
-  await expect(run(page).locator('.big')).toHaveText('Dry run done');
+  await expect(says(page)).toHaveText('Dry run done');
   await run(page).getByRole('button', { name: 'Close' }).click();
   expect(await percentOf(page)).toBe(before);
-  await expect(page.locator('.rows').getByRole('button', { name: 'Battery flat' })).toContainText('dry run');
+  await expect(
+    page.getByRole('list', { name: 'Problems by the hours at risk' }).getByRole('button', { name: 'Battery flat' }),
+  ).toContainText('dry run');
 });
 
 test('torn off, paused or left, a drill is taken up where it was', async ({ page, app }) => {
@@ -102,7 +112,7 @@ test('torn off, paused or left, a drill is taken up where it was', async ({ page
   await page.reload();
   await settled(page);
   await page.clock.fastForward(3_600_000);
-  await expect(page.locator('.open-drill').first()).toContainText('Clutch lever broken');
+  await told(page, 'A drill is open: Clutch lever broken');
   await page.getByRole('button', { name: 'Go on' }).first().click();
   await expect(run(page)).toHaveAttribute('data-state', 'paused');
   await expect(run(page)).toHaveAttribute('data-step', '1');
@@ -118,7 +128,7 @@ test('torn off, paused or left, a drill is taken up where it was', async ({ page
   await page.getByRole('button', { name: 'Go on' }).first().click();
   await expect(run(page)).toHaveAttribute('data-state', 'paused');
   await page.getByRole('button', { name: 'Stop the drill' }).click();
-  await expect(run(page).locator('.big')).toHaveText('Stopped');
+  await expect(says(page)).toHaveText('Stopped');
 });
 
 test('stuck asks why, and each reason becomes the fact that it is', async ({ page, app }) => {
@@ -131,7 +141,7 @@ test('stuck asks why, and each reason becomes the fact that it is', async ({ pag
   const dialog = page.getByRole('dialog', { name: 'Stuck' });
   await stuck('It is somewhere else');
   await choose(dialog.getByRole('combobox', { name: 'Where it is' }), 'Tank bag');
-  const what = (await dialog.locator('.v-select__selection').first().textContent())!.trim();
+  const what = await dialog.getByRole('combobox', { name: 'What', exact: true }).inputValue();
   await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(run(page).getByRole('status')).toContainText('Its location is now Tank bag.');
   await stuck('I cannot get at it');
@@ -158,19 +168,19 @@ test('stuck asks why, and each reason becomes the fact that it is', async ({ pag
   await page.getByRole('tab', { name: 'Checks' }).click();
   await expect(page.getByRole('button', { name: /^Find or replace:/ })).toBeVisible();
   await goTo(page, 'Walk');
-  await page.locator('[data-fastener]').filter({ hasText: 'Clutch lever' }).first().click();
-  await expect(page.locator('main')).toContainText('35° swing');
+  await rows(page).filter({ hasText: 'Clutch lever' }).first().click();
+  await expect(page.getByRole('main')).toContainText('35° swing');
   await page.getByRole('tab', { name: 'How it is known' }).click();
-  await expect(page.locator('main')).toContainText('did not fit in a drill');
+  await expect(page.getByRole('main')).toContainText('did not fit in a drill');
   await goTo(page, 'Kit');
   await page.getByRole('tab', { name: 'Repairs' }).click();
-  await expect(page.locator('main')).toContainText('New lever, my way');
+  await expect(page.getByRole('main')).toContainText('New lever, my way');
   expect(what.length).toBeGreaterThan(2);
 });
 
 test('which drill next fits the time that one has, and always something does', async ({ page, app }) => {
   await openProve(page, app);
-  const offers = page.locator('.offer');
+  const offers = page.getByRole('list', { name: 'Most useful for your time' }).getByRole('button');
   const first = (await offers.first().textContent())!;
   await choose(page.getByRole('combobox', { name: 'I have' }), '30 min');
   for (const text of await offers.allTextContents()) {
@@ -185,7 +195,7 @@ test('which drill next fits the time that one has, and always something does', a
   await choose(page.getByRole('combobox', { name: 'I have' }), 'any');
   expect(await offers.first().textContent()).toBe(first);
   // The quickest way up leads into its drill.
-  await page.locator('.stage-head').getByRole('button').first().click();
+  await head(page).getByRole('button').first().click();
   await expect(page.getByRole('button', { name: /^Begin/ })).toBeVisible();
   await faultless(page, 'a drill before it begins');
 });
@@ -196,12 +206,13 @@ test('checks go by keys round the bike, have their days, and the gauge tells Air
 }) => {
   await open(page, app, '/prove?tab=checks');
   await page.getByRole('button', { name: /^Walk round/ }).click();
-  const pass = page.locator('.pass');
-  await expect(pass.locator('.big')).toHaveText('Throttle');
+  const pass = page.getByRole('dialog', { name: 'Before leaving' });
+  const check = pass.getByRole('heading', { level: 2 });
+  await expect(check).toHaveText('Throttle');
   await faultless(page, 'a round of checks');
   await page.keyboard.press('1');
   await expect(pass).toHaveAttribute('data-at', '1');
-  const second = (await pass.locator('.big').textContent())!;
+  const second = (await check.textContent())!;
   await page.keyboard.press('2');
   await pass.getByRole('textbox', { name: 'What was found' }).fill('clogged with dust');
   await page.keyboard.press('Enter');
@@ -210,45 +221,45 @@ test('checks go by keys round the bike, have their days, and the gauge tells Air
   await pass.getByRole('textbox', { name: 'Why it is skipped' }).fill('filled on the day');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
-  const line = (name: string) => page.locator('.check').filter({ hasText: name }).first();
-  await expect(line('Throttle')).toContainText('done');
-  await expect(line(second)).toContainText('found something');
-  await expect(line(second)).toContainText('clogged with dust');
-  await expect(page.locator('.check.skipped')).toContainText('filled on the day');
+  const checked = (name: string) => line(page, name).first();
+  await expect(checked('Throttle')).toContainText('done');
+  await expect(checked(second)).toContainText('found something');
+  await expect(checked(second)).toContainText('clogged with dust');
+  await expect(checked('filled on the day')).toContainText('skipped');
   // The day of leaving moves the days of the checks.
   await page.getByLabel('You leave on').fill('2030-05-20');
   await page.getByLabel('You leave on').blur();
-  await expect(line('Papers, money and numbers')).toContainText('2030-05-18');
+  await expect(checked('Papers, money and numbers')).toContainText('2030-05-18');
   // Undone in one.
   await page.keyboard.press('Control+z');
-  await expect(line('Papers, money and numbers')).not.toContainText('2030');
-  await page.locator('.check').filter({ hasText: 'Tyre gauge beside a good one' }).getByRole('button').first().click();
+  await expect(checked('Papers, money and numbers')).not.toContainText('2030');
+  await line(page, 'Tyre gauge beside a good one').getByRole('button').first().click();
   const shows = page.getByRole('textbox', { name: 'Yours shows' });
   await shows.fill('215');
   await page.getByRole('textbox', { name: 'The good one shows' }).fill('200');
   await page.getByRole('textbox', { name: 'The good one shows' }).press('Tab');
   await page.getByRole('button', { name: 'Save both readings' }).click();
-  await expect(line('Tyre gauge beside a good one')).toContainText('done');
+  await expect(checked('Tyre gauge beside a good one')).toContainText('done');
   // One's own check stands among them.
   await page.getByRole('button', { name: 'Add a check of your own' }).click();
   await page.getByRole('textbox', { name: 'What to look at' }).fill('Chain guide');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(line('Chain guide')).toContainText(/before leaving|20\d\d-/u);
+  await expect(checked('Chain guide')).toContainText(/before leaving|20\d\d-/u);
   await page.goto(`${app.url}/trip?tab=air`);
   await settled(page);
-  await expect(page.locator('main')).toContainText('Your gauge shows 15 kPa too much');
-  await expect(page.locator('main')).toContainText('for 200 kPa it must show 215 kPa');
+  await expect(page.getByRole('main')).toContainText('Your gauge shows 15 kPa too much');
+  await expect(page.getByRole('main')).toContainText('for 200 kPa it must show 215 kPa');
 });
 
 test('what is watched is looked at by the odometer, until it is replaced', async ({ page, app }) => {
   await open(page, app, '/prove?tab=watch');
-  const watch = page.locator('.watch').filter({ hasText: 'Front wheel out and in' });
+  const watch = line(page, 'Front wheel out and in');
   await expect(watch).toContainText('in 32 km');
   const clock = page.getByRole('textbox', { name: /^Odometer now/ });
   await clock.fill(String(Number(await clock.inputValue()) + 40));
   await clock.press('Tab');
   await expect(watch).toContainText('8 km overdue');
-  await expect(page.locator('.open-drill').last()).toContainText('Look again: Front wheel out and in');
+  await told(page, 'Look again: Front wheel out and in');
   await watch.getByRole('button', { name: 'Checked: fine' }).click();
   await expect(watch).toContainText('in 50 km');
   await page.getByRole('button', { name: 'Add to the watch list' }).click();
@@ -258,11 +269,11 @@ test('what is watched is looked at by the odometer, until it is replaced', async
   await page.getByRole('textbox', { name: /^Good for/ }).fill('200');
   await page.getByRole('textbox', { name: /^At no more than/ }).fill('80');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  const plug = page.locator('.watch').filter({ hasText: 'Plugged rear tyre' });
+  const plug = line(page, 'Plugged rear tyre').filter({ has: page.getByRole('button', { name: 'Replaced' }) });
   await expect(plug).toContainText('Good for 200 km more, at no more than 80 km/h');
   await plug.getByRole('button', { name: 'Replaced' }).click();
   await expect(plug).toBeHidden();
-  await expect(page.locator('main')).toContainText('Plugged rear tyre: replaced');
+  await expect(page.getByRole('main')).toContainText('Plugged rear tyre: replaced');
 });
 
 test('the calendar comes as a file, and again with the same ids', async ({ page, app }) => {
@@ -292,54 +303,58 @@ test('the calendar comes as a file, and again with the same ids', async ({ page,
 test('checks fit one page, the card keeps to its size, and the book has its contents', async ({ page, app }) => {
   const pages = async (path: string) => {
     await page.goto(`${app.url}${path}`);
-    await expect(page.locator('.paper')).toBeVisible({ timeout: 40_000 });
+    // The page's own first lines are no paper yet.
+    await expect(title(page)).toBeVisible();
     const pdf = (await page.pdf({ format: 'A4', preferCSSPageSize: true })).toString('latin1');
     return (pdf.match(/\/Type\s*\/Page[^s]/gu) ?? []).length;
   };
   expect(await pages('/print/checks')).toBe(1);
-  await expect(page.locator('.paper li').first()).toBeVisible();
+  await expect(paper(page).getByRole('listitem').first()).toBeVisible();
   await faultless(page, 'checks on paper');
   expect(await pages('/print/card')).toBe(1);
   // No face of the card holds more than it shows, and a card's face is 86 × 54 mm.
-  const faces = await page.locator('.face').evaluateAll((all) =>
-    all.map((e) => ({
-      over: e.scrollHeight - e.clientHeight,
-      wide: e.getBoundingClientRect().width,
-      high: e.getBoundingClientRect().height,
-    })),
-  );
+  const faces = await paper(page)
+    .getByRole('article')
+    .evaluateAll((all) =>
+      all.map((e) => ({
+        over: e.scrollHeight - e.clientHeight,
+        wide: e.getBoundingClientRect().width,
+        high: e.getBoundingClientRect().height,
+      })),
+    );
   for (const f of faces) {
     expect(f.over).toBeLessThanOrEqual(0);
     if (!isPhone(page)) expect(Math.abs(f.wide / f.high - 86 / 54)).toBeLessThan(0.02);
   }
-  await expect(page.locator('.face').last()).toContainText('In an emergency call');
+  await expect(paper(page).getByRole('article').last()).toContainText('In an emergency call');
   await faultless(page, 'the pocket card');
   expect(await pages('/print/book')).toBeGreaterThanOrEqual(5);
-  const contents = page.locator('.contents li');
+  const contents = page.getByRole('region', { name: 'Contents' }).getByRole('listitem');
   await expect(contents).toHaveCount(6);
   await contents.filter({ hasText: 'Repairs' }).getByRole('link').click();
-  await expect(page.locator('#repairs')).toBeInViewport();
-  await expect(page.locator('#repairs')).toContainText('The torque in the manual comes first');
+  const repairs = page.getByRole('region', { name: /^\d+ Repairs$/u });
+  await expect(repairs).toBeInViewport();
+  await expect(repairs).toContainText('The torque in the manual comes first');
   await faultless(page, 'the trip book');
 });
 
 test('Find it: what is missed comes back sooner, by day and in the dark', async ({ page, app }) => {
   await open(page, app, '/prove?tab=games');
   await page.getByRole('button', { name: 'Begin' }).click();
-  const game = page.locator('.game');
-  const trouble = await game.locator('h2').textContent();
-  await expect(game.locator('.choices').first().getByRole('button')).toHaveCount(6);
+  const game = page.getByRole('region', { name: /^(?:Find it|Size it|Find the fault)$/u });
+  const trouble = await game.getByRole('heading', { level: 2 }).textContent();
+  await expect(game.getByRole('group', { name: 'What do you take?' }).getByRole('button')).toHaveCount(6);
   // One after the other until one is wrong: six tries find it surely.
-  for (const choice of await game.locator('.choices').first().getByRole('button').all()) {
+  for (const choice of await game.getByRole('group', { name: 'What do you take?' }).getByRole('button').all()) {
     await choice.click();
     if (await game.getByText('Where is it?').isVisible()) {
-      await game.locator('.choices').nth(1).getByRole('button').first().click();
+      await game.getByRole('group', { name: 'Where is it?' }).getByRole('button').first().click();
     }
-    await expect(game.locator('.result')).toBeVisible();
-    if (await game.locator('.result').getByText('Not this time').isVisible()) break;
+    await expect(game.getByRole('status')).toBeVisible();
+    if (await game.getByRole('status').getByText('Not this time').isVisible()) break;
     await game.getByRole('button', { name: 'Next' }).click();
   }
-  await expect(game.locator('.result')).toContainText(/It comes back (?:in \d+ min|tomorrow|in \d+ days)/u);
+  await expect(game.getByRole('status')).toContainText(/It comes back (?:in \d+ min|tomorrow|in \d+ days)/u);
   await expect(game).toContainText(/of \d+ right this round/u);
   await game.getByRole('checkbox', { name: 'In the dark' }).check();
   await expect(game).toHaveAttribute('data-theme', 'dark');
@@ -349,19 +364,23 @@ test('Find it: what is missed comes back sooner, by day and in the dark', async 
 
 test('Size it and Find the fault answer by the same functions that the stages use', async ({ page, app }) => {
   await open(page, app, '/prove?tab=games&game=size');
-  const game = page.locator('.game');
+  const game = page.getByRole('region', { name: /^(?:Find it|Size it|Find the fault)$/u });
   await expect(game).toContainText('the calliper reads');
-  await game.locator('.choices').getByRole('button').first().click();
-  await expect(game.locator('.result')).toContainText(/^(?:Right|No)\. By this reading:/u);
-  await expect(game.locator('.choices .right')).toHaveCount(1);
+  await game
+    .getByRole('group', { name: /^Which tool/u })
+    .getByRole('button')
+    .first()
+    .click();
+  await expect(game.getByRole('status')).toContainText(/^(?:Right|No)\. By this reading:/u);
+  await expect(game.getByRole('button', { name: /, right$/u })).toHaveCount(1);
   await game.getByRole('button', { name: 'Next' }).click();
-  await expect(game.locator('.result')).toBeHidden();
+  await expect(game.getByRole('status')).toBeHidden();
   await faultless(page, 'Size it');
   await page.getByRole('button', { name: 'Find the fault' }).click();
   // Every test that can be done ends the search; what must not be done yet says so.
-  const result = game.locator('.result');
+  const result = game.getByRole('status');
   for (let i = 0; i < 30 && !(await result.isVisible()); i++) {
-    const tests = game.locator('.test');
+    const tests = game.getByRole('list', { name: 'Tests to choose from' }).getByRole('button');
     await tests.nth(i % Math.max(1, await tests.count())).click();
   }
   await expect(result).toContainText(/You took \d+ min; the best order takes \d+ min here/u);
@@ -373,7 +392,7 @@ test('Size it and Find the fault answer by the same functions that the stages us
 test('without a trip it says what comes first, and readiness explains itself', async ({ page, app }) => {
   await open(page, app, '/prove');
   await (await figure(page, 'Ready')).click();
-  const panel = page.getByRole('dialog').or(page.locator('.explain')).first();
+  const panel = page.getByRole('dialog');
   await expect(panel).toContainText('hours at risk on the trip without any kit');
   await expect(panel).toContainText('raises it fastest');
 });

@@ -1,7 +1,7 @@
-import { entry, expect, faultless, goTo, open, test } from './fixtures';
-import { freshBike, row, stored } from './survey';
+import { expect, faultless, goTo, open, test } from './fixtures';
+import { freshBike, stored } from './survey';
+import { entry, row, sheet, title, tool, toolEntry } from './screen';
 
-const piece = (page: import('@playwright/test').Page) => page.locator('#piece');
 const toolbox = async (page: import('@playwright/test').Page) => {
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /^Toolbox/ }).click();
@@ -27,8 +27,8 @@ test('a word in a rider’s own tongue is asked about once, remembered, and chan
   });
   expect((await stored(page, app)).garage.words).toEqual([{ said: 'knarz', means: 'form:key' }]);
   await entry(page).fill('8 knarz tank bolt');
-  await expect(page.locator('#entry-says')).toContainText('inside hex 8');
-  await expect(page.locator('.ask')).toHaveCount(0);
+  await expect(entry(page)).toHaveAccessibleDescription(/inside hex 8/u);
+  await expect(question).toHaveCount(0);
   await entry(page).fill('');
   // The list of own words.
   await page.getByTitle('Garages and settings').click();
@@ -51,7 +51,7 @@ test('Tab goes through the readings of a doubt, and what is shown is what Enter 
   await expect(entry(page)).toHaveValue('24 axle nut 36nm');
   await page.keyboard.press('Tab');
   await expect(entry(page)).toHaveValue('24 axle nut far 36');
-  await expect(page.locator('#entry-says')).toContainText('far end hex 36');
+  await expect(entry(page)).toHaveAccessibleDescription(/far end hex 36/u);
   await page.keyboard.press('Tab');
   await page.keyboard.press('Tab');
   await expect(entry(page)).toHaveValue('24 axle nut 36');
@@ -70,7 +70,7 @@ test('Tab goes through the readings of a doubt, and what is shown is what Enter 
   });
   // A station that the name says is a guess that Tab changes.
   await entry(page).fill('13 rack bolt');
-  await expect(page.locator('#entry-says .part.doubt')).toHaveText(['at Guards and racks', 'job luggage rack']);
+  await expect(sheet(page).getByRole('emphasis')).toHaveText(['at Guards and racks', 'job luggage rack']);
   await page.keyboard.press('Tab');
   await expect(entry(page)).toHaveValue('13 rack bolt @front-wheel');
   // Without a doubt the key leaves the line, as everywhere.
@@ -82,15 +82,15 @@ test('Tab goes through the readings of a doubt, and what is shown is what Enter 
 test('tools, spares and runs in one line; a question about the drive is one key away', async ({ page, app }) => {
   await freshBike(page, app);
   await toolbox(page);
-  await piece(page).fill('10mm socket');
+  await toolEntry(page).fill('10mm socket');
   await expect(page.getByRole('group', { name: 'Which square drive?' })).toBeVisible();
   await page.keyboard.press('Tab');
-  await expect(piece(page)).toHaveValue('10mm socket 1/4');
+  await expect(toolEntry(page)).toHaveValue('10mm socket 1/4');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('1');
-  await piece(page).fill('sockets 3/8 12-14, 2 tyre levers and 20 cable ties');
-  await expect(page.locator('#piece-says')).toContainText('Cable ties ×20 → spares');
-  await piece(page).press('Enter');
+  await toolEntry(page).fill('sockets 3/8 12-14, 2 tyre levers and 20 cable ties');
+  await expect(toolEntry(page)).toHaveAccessibleDescription(/Cable ties ×20 → spares/u);
+  await toolEntry(page).press('Enter');
   const doc = await stored(page, app);
   expect(doc.pieces.map((p) => p.name).sort()).toEqual([
     'Socket ¼ in, 10',
@@ -101,17 +101,19 @@ test('tools, spares and runs in one line; a question about the drive is one key 
   ]);
   expect(doc.supplies).toMatchObject([{ kind: 'cable tie', quantity: 20 }]);
   // In the field the keys undo typing; outside of it, what was added.
-  await page.locator('h1').click();
+  await title(page).click();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('(1)');
   expect((await stored(page, app)).pieces).toHaveLength(1);
   // A tool of unknown size is kept, and turns nothing until it is measured.
-  await piece(page).fill('socket 3/8 ?');
-  await piece(page).press('Enter');
-  await page.locator('.piece-row', { hasText: 'size not known' }).click();
+  await toolEntry(page).fill('socket 3/8 ?');
+  await toolEntry(page).press('Enter');
+  await sheet(page)
+    .getByRole('button', { name: /size not known/u })
+    .click();
   await page.getByLabel('Its size, once you have measured it').fill('19');
   await page.getByLabel('Its size, once you have measured it').press('Enter');
-  await expect(page.locator('.piece-row', { hasText: 'Socket ⅜ in, 19' })).toBeVisible();
+  await expect(tool(page, 'Socket ⅜ in, 19')).toBeVisible();
 });
 
 test('a pasted list is read line by line, settled by keys, and taken', async ({ page, app }) => {
@@ -124,14 +126,14 @@ test('a pasted list is read line by line, settled by keys, and taken', async ({ 
     .getByLabel('The list')
     .fill('Tools:\n- spanners 8 10 12\n- needle nose\n* 10mm socket\n3. key 9\n20 cable ties, front tube\ntape');
   await dialog.getByRole('button', { name: 'Read the list' }).click();
-  await expect(dialog.locator('.line-row')).toHaveCount(6);
+  await expect(dialog.getByRole('checkbox')).toHaveCount(6);
   await expect(dialog).toContainText('6 lines. 2 to answer. 1 not understood.');
   await faultless(page, 'a pasted list');
   await dialog.getByLabel('Line “10mm socket”').focus();
   await page.keyboard.press('Tab');
   await expect(dialog.getByLabel('Line “10mm socket 1/4”')).toBeVisible();
   await dialog.getByRole('button', { name: 'Add 7 items' }).click();
-  await expect(dialog.locator('.line-row')).toHaveCount(2);
+  await expect(dialog.getByRole('checkbox')).toHaveCount(2);
   const doc = await stored(page, app);
   expect(doc.pieces).toHaveLength(5);
   expect(doc.supplies.map((s) => s.kind).sort()).toEqual(['cable tie', 'front tube']);

@@ -7,6 +7,7 @@ import { test as base } from '@playwright/test';
 import { newSupply } from '@necessaire/core';
 import { enter, expect, settled } from './fixtures';
 import { freePort, privatePostgres, serverOn } from '../scripts/postgres.mjs';
+import { saved } from './screen';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
 
@@ -81,7 +82,7 @@ test('a database that dies is survived and said; starting again brings it back u
   const second = starter.run();
   expect(await second.said).toContain(`Necessaire already runs: ${url}`);
   expect(await second.ended).toBe(0);
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await expect(page.getByRole('alert')).toHaveCount(0);
   first.child.kill('SIGINT');
   expect(await first.ended).toBe(0);

@@ -1,14 +1,19 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { askLightest, expect, faultless, open, packed, place, settled, test } from './fixtures';
+import { askLightest, expect, faultless, open, packed, settled, test } from './fixtures';
+import { beginning, head, item, items, paper, picture, place, placeMark, search, sheet, told } from './screen';
 
 test.beforeEach(({ app }) => askLightest(app));
 
-const tab = (page: Page, name: string | RegExp) => page.locator('.modes').getByRole('tab', { name }).click();
-const item = (page: Page, name: string) => page.locator('[data-item]', { hasText: name }).first();
+const tab = (page: Page, name: string | RegExp) => page.getByRole('tab', { name }).click();
+/** Places on the drawing are measured by their boxes, without their names. */
+const box = (mark: Locator) => mark.locator('rect').nth(1);
+/** The row that is lit. */
+const found = (page: Page) => items(page).filter({ has: page.getByRole('button', { pressed: true }) });
 /** Puts a piece somewhere by its menu. */
 async function put(page: Page, name: string, to: string) {
   await item(page, name)
+    .first()
     .getByRole('button', { name: /^Move / })
     .click();
   await page.getByRole('menuitem', { name: to, exact: true }).click();
@@ -17,7 +22,7 @@ async function put(page: Page, name: string, to: string) {
 
 test('a rule that the rider breaks is named with its reason, and one press mends it', async ({ page, app }) => {
   await open(page, app, '/stow');
-  await expect(page.locator('.stage-head')).toContainText('placed');
+  await expect(head(page)).toContainText('placed');
   // Wrapped in a soft roll, hard things may be worn; loose in the bag they may not.
   const bag = place(page, "Rider's bum bag");
   await bag.getByRole('button', { name: /change/i }).click();
@@ -26,7 +31,7 @@ test('a rule that the rider breaks is named with its reason, and one press mends
   await settled(page);
   await put(page, 'Combination spanner 27', "Rider's bum bag");
   const faults = page.getByRole('region', { name: 'Rules broken' });
-  const fault = faults.locator('[data-fault=body]');
+  const fault = faults.getByRole('article', { name: 'Combination spanner 27' });
   await expect(fault).toContainText('hard or sharp');
   await expect(fault).toContainText('It injures the rider in a fall');
   await expect(page.getByRole('navigation', { name: 'Stages' })).toContainText('broken');
@@ -48,9 +53,12 @@ test('too heavy for its mount: the cheapest move out of it is one press away', a
   await mud.getByLabel('Rated for, on tracks').fill('0.3');
   await mud.getByLabel('Rated for, on tracks').press('Tab');
   await settled(page);
-  const fault = page.locator('[data-fault=weight]');
+  const fault = page.getByRole('article').filter({ hasText: 'where the mount bears' });
   await expect(fault).toContainText('where the mount bears 300 g');
-  await fault.locator('.acts').getByRole('button').first().click();
+  await fault
+    .getByRole('button', { name: /^(?:Move|Swap) /u })
+    .first()
+    .click();
   await settled(page);
   await expect(fault).toHaveCount(0);
 });
@@ -59,61 +67,62 @@ test('sliders change the packing, with its proof', async ({ page, app }) => {
   await open(page, app, '/stow');
   await packed(page);
   await tab(page, 'Priorities');
-  await expect(page.locator('.proof')).toContainText('Proven');
-  const before = await page
-    .locator('[data-item]')
-    .evaluateAll((all) =>
-      all.map((e) => `${e.getAttribute('data-item')} ${e.closest('[data-place]')?.getAttribute('data-place')}`),
-    );
+  await told(page, 'Proven');
+  const lying = () =>
+    sheet(page)
+      .getByRole('region')
+      .evaluateAll((all) =>
+        all.flatMap((place) =>
+          [...place.querySelectorAll('[role=listitem]')].map(
+            (item) => `${item.textContent} in ${place.getAttribute('aria-label')}`,
+          ),
+        ),
+      );
+  const before = await lying();
   // All that counts is how soon it is at hand: what is used leaves the seat.
   for (const name of ['Low and central', 'Everyday part stays', 'Left and right even'])
     await page.getByRole('slider', { name }).press('Home');
   await page.getByRole('slider', { name: 'Soon at hand' }).press('End');
   await settled(page);
   await packed(page);
-  await expect(page.locator('.goal', { hasText: 'Low and central' })).toContainText('not at all');
-  const after = await page
-    .locator('[data-item]')
-    .evaluateAll((all) =>
-      all.map((e) => `${e.getAttribute('data-item')} ${e.closest('[data-place]')?.getAttribute('data-place')}`),
-    );
+  await expect(page.getByRole('group', { name: 'Low and central' })).toContainText('not at all');
+  const after = await lying();
   expect(after.sort()).not.toEqual(before.sort());
   await page.getByRole('button', { name: 'How this is calculated' }).click();
-  await expect(page.getByRole('complementary', { name: /Points/ }).or(page.locator('.explain'))).toContainText(
-    'nothing costs less than',
-  );
+  await expect(page.getByRole('dialog')).toContainText('nothing costs less than');
 });
 
 test('load: what the bike makes of it, live while a place is chosen, and explained', async ({ page, app }) => {
   await open(page, app, '/stow');
   await tab(page, 'Load');
-  const row = (name: string) =>
-    page
-      .locator('.load tbody tr')
-      .filter({ has: page.getByRole('rowheader', { name: new RegExp(`^${name}`, 'u') }) })
-      .locator('td');
+  const row = (name: string) => page.getByRole('row', { name: beginning(name) }).getByRole('cell');
   await expect(row('Weight')).toHaveText(['138.0', '230.0', /^23\d\.\d$/]);
   // 66 of 138 kg on the front; the rider of 92 kg at 62 % of 1485 mm puts 34.96 kg there: 100.96.
   await expect(row('Front axle')).toHaveText(['66.0', '101.0', /^10\d\.\d$/]);
   // (138 · 590 + 92 · 1115) / 230 = 800 mm.
   await expect(row('Centre of gravity height').nth(1)).toHaveText('800');
   await item(page, 'Tyre lever, alloy')
+    .first()
     .getByRole('button', { name: /^Move / })
     .click();
   await page.getByRole('menuitem', { name: 'Tail bag' }).focus();
-  await expect(page.locator('.stage-head')).toContainText('If Tyre lever, alloy, ring 27 in tail bag:');
-  await expect(page.locator('.stage-head')).toContainText('higher');
-  await expect(page.locator('.load')).toContainText('Packed, if moved');
+  await expect(head(page)).toContainText('If Tyre lever, alloy, ring 27 in tail bag:');
+  await expect(head(page)).toContainText('higher');
+  await expect(picture(page)).toContainText('Packed, if moved');
   await page.keyboard.press('Escape');
-  await expect(page.locator('.load')).not.toContainText('if moved');
+  await expect(picture(page)).not.toContainText('if moved');
   await page.getByLabel('Payload allowed').fill('97');
   await page.getByLabel('Payload allowed').press('Tab');
   await settled(page);
-  await expect(page.locator('[data-fault=payload]')).toContainText('where the maker allows 97.0 kg');
+  await expect(page.getByRole('article').filter({ hasText: 'the maker allows' })).toContainText(
+    'where the maker allows 97.0 kg',
+  );
   await page.getByLabel('Rear load index').fill('20');
   await page.getByLabel('Rear load index').press('Tab');
   await settled(page);
-  await expect(page.locator('[data-fault="rear tyre"]')).toContainText('load index 20 bears 80.0 kg');
+  await expect(page.getByRole('article').filter({ hasText: 'load index' })).toContainText(
+    'load index 20 bears 80.0 kg',
+  );
 });
 
 test('a place is moved on the drawing from the side and from behind, by mouse and by keys, and undone', async ({
@@ -122,24 +131,24 @@ test('a place is moved on the drawing from the side and from behind, by mouse an
 }) => {
   await open(page, app, '/stow');
   await page.getByRole('button', { name: 'Move places' }).click();
-  const mark = page.locator('[data-place-mark][aria-label^="Tail bag"]');
-  const before = (await mark.locator('.box').boundingBox())!;
+  const mark = placeMark(page, 'Tail bag');
+  const before = (await box(mark).boundingBox())!;
   await page.mouse.move(before.x + 10, before.y + 10);
   await page.mouse.down();
   await page.mouse.move(before.x - 50, before.y + 40, { steps: 5 });
   await page.mouse.up();
   await settled(page);
-  const after = (await mark.locator('.box').boundingBox())!;
+  const after = (await box(mark).boundingBox())!;
   expect(after.x).toBeLessThan(before.x - 40);
   expect(after.y).toBeGreaterThan(before.y + 20);
   await page.getByRole('button', { name: 'From behind' }).click();
-  const low = page.locator('[data-place-mark][aria-label^="Low frame"]');
+  const low = placeMark(page, 'Low frame');
   // The drawing from behind takes its size once it is there: only then is it measured.
-  await low.locator('.box').hover({ trial: true });
-  const middle = (await low.locator('.box').boundingBox())!;
+  await box(low).hover({ trial: true });
+  const middle = (await box(low).boundingBox())!;
   await low.focus();
   await page.keyboard.press('Shift+ArrowLeft');
-  await expect.poll(async () => (await low.locator('.box').boundingBox())!.x).toBeLessThan(middle.x - 5);
+  await expect.poll(async () => (await box(low).boundingBox())!.x).toBeLessThan(middle.x - 5);
   const section = place(page, 'Low frame, tied');
   await section.getByRole('button', { name: /^Change/ }).click();
   // 140 mm to the right less a step of 50 to the left.
@@ -175,15 +184,15 @@ test('places come from the library, from another bike, or are measured; a roll h
 
 test('the packing of a box is shown, and a full one says what to leave out', async ({ page, app }) => {
   await open(page, app, '/stow');
-  await page.locator('[data-place-mark][aria-label^="Tool tube"]').click();
+  await placeMark(page, 'Tool tube').click();
   const pictures = page.getByRole('img', { name: /^Tool tube on the frame from/ });
   await expect(pictures).toHaveCount(2);
-  const names = page.locator('.box .names li');
-  const pieces = await place(page, 'Tool tube on the frame').locator('[data-item]:not(.guest)').count();
+  const names = page.getByRole('list', { name: /^Inside tool tube/u }).getByRole('listitem');
+  const pieces = await place(page, 'Tool tube on the frame').getByRole('listitem').count();
   expect(await names.count()).toBeGreaterThan(5);
   expect(await names.count()).toBeLessThanOrEqual(pieces);
   await names.first().getByRole('button').click();
-  await expect(page.locator('.stow-row.found')).toHaveCount(1);
+  await expect(found(page)).toHaveCount(1);
   // Far too much for the mudguard pack, by hand.
   const mud = place(page, 'Front mudguard pack');
   await mud.getByRole('button', { name: /^Change/ }).click();
@@ -198,7 +207,7 @@ test('the packing of a box is shown, and a full one says what to leave out', asy
   await mud.getByRole('button', { name: 'Done' }).click();
   for (const name of ['Socket ⅜ in, 17 deep', 'Socket ⅜ in, 14 deep', 'Socket ⅜ in, 13 deep', 'Socket ½ in, 24'])
     await put(page, name, 'Front mudguard pack');
-  await expect(page.locator('[data-fault=size], [data-fault=packing], [data-fault=room]').first()).toBeVisible();
+  await expect(page.getByRole('article').filter({ hasText: 'front mudguard pack' }).first()).toBeVisible();
 });
 
 test('two packings are compared, and the kept one is packed again', async ({ page, app }) => {
@@ -212,30 +221,30 @@ test('two packings are compared, and the kept one is packed again', async ({ pag
   const difference = page.getByRole('region', { name: 'Difference' });
   await expect(difference).toContainText('Combination pliers 160: ');
   await expect(difference).toContainText('→ Tail bag');
-  await expect(difference.locator('.figures')).toContainText('less on the front axle');
+  await expect(difference).toContainText('less on the front axle');
   await page.getByRole('button', { name: 'Go back to this layout' }).click();
   await settled(page);
   await expect(difference).toContainText('Everything is in the same place.');
-  await expect(page.locator('[data-item]', { hasText: 'placed by you' }).first()).toBeVisible();
+  await expect(item(page, 'placed by you').first()).toBeVisible();
   await page.getByRole('button', { name: 'Place all automatically' }).click();
-  await expect(page.locator('[data-item]', { hasText: 'placed by you' })).toHaveCount(0);
+  await expect(item(page, 'placed by you')).toHaveCount(0);
   await page.reload();
   await settled(page);
   await tab(page, 'Saved layouts');
-  await expect(page.locator('.against')).toContainText('As the rules say');
+  await expect(page.getByLabel('Compare now with')).toHaveValue(/^As the rules say/u);
 });
 
 test('where is it: from any stage the place is lit on the bike', async ({ page, app }) => {
   await open(page, app, '/trip');
   await page.keyboard.press('Control+k');
-  await page.locator('#command').fill('first-aid');
+  await search(page).fill('first-aid');
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('option').first()).toContainText('Tail bag');
-  await expect(dialog.locator('.place-mark.lit')).toHaveCount(1);
+  await expect(dialog.getByRole('button', { name: /what you look for is here/u })).toHaveCount(1);
   await faultless(page, 'the command box with a place');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.stow-row.found')).toContainText('First-aid kit');
-  await expect(page.locator('.picture.stow .place-mark.lit')).toHaveCount(1);
+  await expect(found(page)).toContainText('First-aid kit');
+  await expect(picture(page).getByRole('button', { name: /what you look for is here/u })).toHaveCount(1);
 });
 
 test('the roll prints at 1 : 1 over sheets with labels, and is saved as SVG', async ({ page, app }) => {
@@ -245,7 +254,7 @@ test('the roll prints at 1 : 1 over sheets with labels, and is saved as SVG', as
   const size = /width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 ([\d.]+) ([\d.]+)"/.exec(svg)!;
   expect([size[1], size[2]]).toEqual([size[3], size[4]]);
   await page.getByRole('link', { name: 'Print at 1 : 1, with labels' }).click();
-  const sheets = page.locator('.roll-print img');
+  const sheets = paper(page).getByRole('img');
   // 744 mm over sheets of 277 that share 10; 274 mm over sheets of 178 that share 10; and the labels.
   await expect(sheets).toHaveCount(3 * 2 + 1);
   await expect
@@ -259,7 +268,7 @@ test('the roll prints at 1 : 1 over sheets with labels, and is saved as SVG', as
 test('a packet of several is split over two places and put together again', async ({ page, app }) => {
   await open(page, app, '/stow');
   await packed(page);
-  const ties = page.locator('[data-item^="supply cable tie"]');
+  const ties = item(page, 'Cable ties');
   await expect(ties).toHaveCount(1);
   await ties
     .first()
@@ -268,10 +277,11 @@ test('a packet of several is split over two places and put together again', asyn
   await page.getByRole('menuitem', { name: 'Split into two places' }).click();
   await packed(page);
   await expect(ties).toHaveCount(2);
-  const part = page.locator('[data-item*=" part "]');
-  await put(page, (await part.locator('.title').innerText()).split('\n')[0]!.trim(), 'Tail bag');
+  const part = ties.filter({ hasText: 'placed by you' });
+  await part.getByRole('button', { name: /^Move / }).click();
+  await page.getByRole('menuitem', { name: 'Tail bag', exact: true }).click();
   await packed(page);
-  await expect(place(page, 'Tail bag').locator('[data-item*=" part "]')).toHaveCount(1);
+  await expect(place(page, 'Tail bag').getByRole('listitem').filter({ hasText: 'Cable ties' })).toHaveCount(1);
   await part.getByRole('button', { name: /^Move / }).click();
   await page.getByRole('menuitem', { name: 'Keep all together' }).click();
   await packed(page);

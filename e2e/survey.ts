@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
 import { newGarage, newBike, type Bike } from '@necessaire/core';
 import { expect, settled, type App } from './fixtures';
+import { saved } from './screen';
 
 /** A garage of its own with one bike that nobody has looked at yet, opened at Walk. */
 export async function freshBike(page: Page, app: App, fields: Partial<Bike> = {}): Promise<Bike> {
@@ -29,7 +30,7 @@ export async function freshBike(page: Page, app: App, fields: Partial<Bike> = {}
 }
 /** The bike as the server has it. */
 export async function stored(page: Page, app: App) {
-  await expect(page.locator('.top')).toContainText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   const id = await page.evaluate(
     () => (JSON.parse(localStorage.getItem('necessaire.view')!) as { garageId: string }).garageId,
   );
@@ -38,6 +39,4 @@ export async function stored(page: Page, app: App) {
   };
   return document;
 }
-export const rows = (page: Page) => page.locator('[data-fastener]');
-export const row = (page: Page, name: string) => page.locator('[data-fastener]', { hasText: name });
 export const guide = (page: Page) => page.getByRole('region', { name: 'Next to look at' });

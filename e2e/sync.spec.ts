@@ -1,8 +1,9 @@
 import { connect, createServer, type Server, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import type { Browser, Page } from '@playwright/test';
-import { enter, entry, expect, open, settled, test, type App } from './fixtures';
-import { row, stored } from './survey';
+import { enter, expect, open, settled, test, type App } from './fixtures';
+import { stored } from './survey';
+import { entry, row, saved, search, told } from './screen';
 
 /** A line to the server that can be cut, or lose what comes back. */
 class Line {
@@ -64,7 +65,6 @@ class Line {
   }
 }
 
-const saved = (page: Page) => page.locator('.kept');
 async function device(browser: Browser, url: string, path = '/walk'): Promise<Page> {
   const page = await (await browser.newContext()).newPage();
   await page.goto(url + path);
@@ -292,7 +292,7 @@ test('undo takes back one’s own change only, and says when somebody else chang
   await expect(row(page, 'Main bolt')).toContainText('×3');
   // The row that was made here was changed by another since: it is not taken away.
   await page.keyboard.press('Control+z');
-  await expect(page.locator('.notice')).toContainText('Main bolt was changed in another window since');
+  await told(page, 'Main bolt was changed in another window since');
   await expect(row(page, 'Main bolt')).toBeVisible();
   await other.context().close();
 });
@@ -307,7 +307,7 @@ test('a part of the page that cannot be fetched beforehand is no fault, and is f
   await refused;
   await page.unroute(/CommandBox/);
   await page.keyboard.press('Control+k');
-  await expect(page.locator('#command')).toBeFocused();
+  await expect(search(page)).toBeFocused();
 });
 
 test('a stage that cannot be fetched while the server is away says so, and opens whole when it is back', async ({

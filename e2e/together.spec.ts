@@ -6,7 +6,6 @@ import {
   choose,
   askLightest,
   enter,
-  entry,
   expect,
   figure,
   goTo,
@@ -15,10 +14,24 @@ import {
   matched,
   open,
   packed,
-  place,
   settled,
   test,
 } from './fixtures';
+import {
+  entry,
+  head,
+  importGarage,
+  item,
+  place,
+  placeMark,
+  row,
+  rows,
+  saved,
+  sheet,
+  told,
+  tool,
+  toolEntry,
+} from './screen';
 
 test.beforeEach(({ app }) => askLightest(app));
 
@@ -40,17 +53,16 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
   await expect(await matched(page)).toContainText(`${cli.reached}/${cli.chosen}`);
   await expect(await figure(page, 'Gets home unaided')).toContainText((cli.home * 100).toFixed(1));
   await kitBy(page, 'By item');
-  const names = await page.locator('.kit-row .title').allTextContents();
-  expect(names.map((n) => n.replace(/ ×\d+$/, '').trim()).sort()).toEqual(
-    [...cli.tools, ...cli.spares].map((t: { name: string }) => t.name).sort(),
-  );
+  const whys = sheet(page).getByRole('button', { name: /^Why /u });
+  const names = await whys.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label')!.replace(/^Why /u, '')));
+  expect(names.sort()).toEqual([...cli.tools, ...cli.spares].map((t: { name: string }) => t.name).sort());
   await goTo(page, 'Stow');
   await packed(page);
   for (const { item, place: where } of cli.places.slice(0, 12))
-    await expect(place(page, where).locator('[data-item]', { hasText: item }).first()).toBeVisible();
+    await expect(place(page, where).getByRole('listitem').filter({ hasText: item }).first()).toBeVisible();
   // And the file comes back byte for byte.
-  await page.locator('input[type=file]').setInputFiles(file);
-  await expect(page.locator('.notice')).toContainText('imported as a garage of its own');
+  await importGarage(page, file);
+  await told(page, 'imported as a garage of its own');
   await settled(page);
   await page.getByTitle('Garages and settings').click();
   const [again] = await Promise.all([
@@ -69,7 +81,7 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
     ['{"format":"necessaire-garage","version":1,"garage":{"name":"x"}}', 'garage.practice: is missing'],
   ] as const) {
     writeFileSync(file, text);
-    await page.locator('input[type=file]').setInputFiles(file);
+    await importGarage(page, file);
     await expect(page.getByRole('alertdialog')).toContainText('That did not work. Nothing was changed.');
     await expect(page.getByRole('alertdialog')).toContainText(why);
     await page.getByRole('alertdialog').getByRole('button', { name: 'Close' }).click();
@@ -89,35 +101,35 @@ test('two devices: different fields are joined, the same field is asked about', 
   await open(other, app, '/match');
   for (const p of [page, other]) {
     await p.getByRole('tab', { name: /Toolbox/ }).click();
-    await p.locator('#piece').fill('combination spanner 27');
-    await p.locator('.piece-row[aria-expanded]', { hasText: 'Combination spanner 27' }).click();
+    await toolEntry(p).fill('combination spanner 27');
+    await tool(p, 'Combination spanner 27').click();
   }
   const mass = (p: typeof page) => p.getByLabel('Mass (g)');
   const setMass = async (p: typeof page, value: string) => {
     await mass(p).fill(value);
     await mass(p).blur();
-    await expect(p.locator('.kept')).not.toHaveText('Saving…');
+    await expect(saved(p)).not.toHaveText('Saving…');
   };
   await setMass(page, '390');
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   // Both see each other's edits as they come.
   await expect(mass(other)).toHaveValue('390');
   await choose(other.getByLabel('In the kit'), 'always');
-  await expect(other.locator('.kept')).toHaveText('Saved');
+  await expect(saved(other)).toHaveText('Saved');
   await expect(page.getByLabel('In the kit')).toHaveValue('always');
   // Now both change the same field, one of them without a network.
   await context.setOffline(true);
   await setMass(page, '370');
-  await expect(page.locator('.kept')).toHaveText('On this device, not sent');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   await setMass(other, '380');
-  await expect(other.locator('.kept')).toHaveText('Saved');
+  await expect(saved(other)).toHaveText('Saved');
   await context.setOffline(false);
   const asked = page.getByRole('alertdialog');
   await expect(asked).toContainText('Combination spanner 27: changed in another window');
   await expect(asked.getByRole('row')).toHaveText(['WhatYoursTheirs', 'mass370 g380 g']);
   await asked.getByRole('button', { name: 'Take theirs' }).click();
   await expect(mass(page)).toHaveValue('380');
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await other.context().close();
 });
 
@@ -136,16 +148,16 @@ test('the garage’s own fields are joined too: a name here, a practice there', 
   await page.getByRole('menuitem', { name: 'Rename this garage' }).click();
   await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Ossel shed');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await context.setOffline(true);
   await choose(other.getByLabel('Standing on a tool'), 'never');
-  await expect(other.locator('.kept')).toHaveText('Saved');
+  await expect(saved(other)).toHaveText('Saved');
   await expect(other.getByTitle('Garages and settings')).toHaveText('Ossel shed');
   await choose(page.getByLabel('Standing on a tool'), 'ratchet too');
   await context.setOffline(false);
   await expect(page.getByRole('alertdialog')).toContainText('never');
   await page.getByRole('alertdialog').getByRole('button', { name: 'Keep mine' }).click();
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await other.reload();
   await settled(other);
   await kitMode(other, 'Preferences');
@@ -157,56 +169,55 @@ test('a server that is away loses nothing that was typed', async ({ page, app })
   await open(page, app);
   await app.stop();
   await enter(page, '13 outer bolt');
-  await expect(page.locator('.kept')).toHaveText('On this device, not sent');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   await expect(page.getByRole('alert')).toContainText('Your changes are stored here and will be sent when it is back');
-  await expect(page.locator('[data-fastener]', { hasText: 'Outer bolt' })).toBeVisible();
+  await expect(row(page, 'Outer bolt')).toBeVisible();
   await app.startAgain();
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await page.reload();
   await settled(page);
-  await expect(page.locator('[data-fastener]', { hasText: 'Outer bolt' })).toBeVisible();
+  await expect(row(page, 'Outer bolt')).toBeVisible();
 });
 
 test('what was typed while the server was away survives closing the page', async ({ page, app }) => {
   await open(page, app);
   await app.stop();
   await enter(page, '13 spare bolt');
-  await expect(page.locator('.kept')).toHaveText('On this device, not sent');
+  await expect(saved(page)).toHaveText('On this device, not sent');
   page.on('dialog', (d) => void d.accept());
   await page.goto('about:blank');
   await app.startAgain();
   await open(page, app);
-  await expect(page.locator('[data-fastener]', { hasText: 'Spare bolt' })).toBeVisible();
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(row(page, 'Spare bolt')).toBeVisible();
+  await expect(saved(page)).toHaveText('Saved');
 });
 
-/** Drags as a hand does: takes hold, moves over, waits until the target shows that it would take it, lets go. */
-async function drag(page: Page, from: Locator, to: Locator, ready: Locator) {
+/** Drags as a hand does: takes hold, moves over until it is said what that would do, lets go. */
+async function drag(page: Page, from: Locator, to: Locator, says: RegExp) {
   await from.scrollIntoViewIfNeeded();
   await from.hover();
   await page.mouse.down();
   const start = (await from.boundingBox())!;
   await page.mouse.move(start.x + 20, start.y + 8, { steps: 3 });
-  await expect(page.locator('.stow-row.held')).toHaveCount(1);
-  await to.hover();
-  await page.mouse.move(0, 0);
-  await to.hover();
-  await expect(ready).toHaveClass(/over/);
+  // The browser begins its own dragging with the first moves; only then is a place under it told.
+  await expect(async () => {
+    await page.mouse.move(start.x + 20, start.y + 8);
+    await to.hover();
+    await expect(head(page)).toContainText(says, { timeout: 1000 });
+  }).toPass();
   await page.mouse.up();
 }
 
 test('a piece is dragged to another place, in the sheet and on the drawing', async ({ page, app }) => {
   await open(page, app, '/stow');
-  const item = page.locator('[data-item]', { hasText: 'Socket ½ in, 24' });
-  const tailOnBike = page.locator('[data-place-mark]').filter({ hasText: 'Tail bag' });
-  await drag(page, item.locator('.title'), tailOnBike, tailOnBike);
-  await expect(place(page, 'Tail bag').locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText(
-    'placed by you',
-  );
+  const socket = item(page, 'Socket ½ in, 24');
+  const lies = (where: string) => place(page, where).getByRole('listitem').filter({ hasText: 'Socket ½ in, 24' });
+  await drag(page, socket.getByRole('button').first(), placeMark(page, 'Tail bag'), /If Socket ½ in, 24 in tail bag/u);
+  await expect(lies('Tail bag')).toContainText('placed by you');
   const tube = place(page, 'Tool tube on the frame');
-  await item.scrollIntoViewIfNeeded();
-  await drag(page, item.locator('.title'), tube.locator('h2'), tube);
-  await expect(tube.locator('[data-item]', { hasText: 'Socket ½ in, 24' })).toContainText('placed by you');
+  await socket.scrollIntoViewIfNeeded();
+  await drag(page, socket.getByRole('button').first(), tube.getByRole('heading'), /If Socket ½ in, 24 in tool tube/u);
+  await expect(lies('Tool tube on the frame')).toContainText('placed by you');
 });
 
 test('a bike and a place are changed, deleted with what hangs on them, and brought back', async ({ page, app }) => {
@@ -220,14 +231,14 @@ test('a bike and a place are changed, deleted with what hangs on them, and broug
   await expect(dialog.getByRole('alert')).toContainText('Write a tyre as on its side');
   await dialog.getByRole('button', { name: 'Delete bike' }).click();
   await expect(page.getByTitle('Choose the bike')).toHaveText('Carrack 1100');
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await page.keyboard.press('Control+z');
   await expect(page.getByTitle('Choose the bike')).toHaveText('Quarrel 450');
   await expect(await matched(page)).toContainText('72/73');
-  await expect(page.locator('.kept')).toHaveText('Saved');
+  await expect(saved(page)).toHaveText('Saved');
   await page.reload();
   await settled(page);
-  await expect(page.locator('[data-fastener]')).toHaveCount(76);
+  await expect(rows(page)).toHaveCount(76);
 });
 
 test('the page stays alive while it computes, and the last of many changes wins', async ({ page, app }) => {

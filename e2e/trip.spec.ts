@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choose, expect, faultless, figure, goTo, open, settled, test } from './fixtures';
+import { giveFiles, head, picture, sheet } from './screen';
 
 const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 const point = (i: number) =>
@@ -16,48 +17,51 @@ test('a track becomes the way: help along it, the worst stretch, legs; bad files
   await open(page, app);
   await goTo(page, 'Trip');
   await tab(page, 'Route');
-  const input = page.locator('.sheet input[type=file]');
-  await input.setInputFiles(file('bad.gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>'));
+  const gpx = page.getByRole('button', { name: /^Import (?:other )?GPX files$/u });
+  await giveFiles(gpx, file('bad.gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>'));
   await expect(page.getByRole('alert')).toContainText('bad.gpx: it has a document type');
-  await input.setInputFiles(file('empty.gpx', ''));
+  await giveFiles(gpx, file('empty.gpx', ''));
   await expect(page.getByRole('alert')).toContainText('the file is empty');
-  await input.setInputFiles(file('way.gpx', GPX));
-  await expect(page.locator('.sheet')).toContainText('Over the plateau');
-  await expect(page.locator('.sheet')).toContainText('2 days by its times');
-  await expect(page.locator('.way .worst')).toContainText('Farthest from a workshop: km');
-  await page.locator('.kind', { hasText: 'fuel' }).click();
-  await expect(page.locator('.way .worst')).toContainText('Farthest from fuel');
-  const svg = page.locator('.way svg');
-  await svg.focus();
-  const was = await page.locator('.reads').innerText();
+  await giveFiles(gpx, file('way.gpx', GPX));
+  await expect(sheet(page)).toContainText('Over the plateau');
+  await expect(sheet(page)).toContainText('2 days by its times');
+  await expect(picture(page)).toContainText('Farthest from a workshop: km');
+  await page.getByRole('group', { name: 'Kind of help' }).getByRole('button', { name: 'fuel' }).click();
+  await expect(picture(page)).toContainText('Farthest from fuel');
+  await picture(page)
+    .getByRole('img', { name: /^Profile of/u })
+    .focus();
+  const was = await picture(page).getByRole('status').innerText();
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.reads')).not.toHaveText(was);
+  await expect(picture(page).getByRole('status')).not.toHaveText(was);
   await faultless(page, 'the way');
   // What a mark is good for decides.
-  await page.locator('.mark', { hasText: 'Sill' }).getByLabel('workshop').check();
-  await page.locator('.kind', { hasText: 'workshop' }).click();
-  await expect(page.locator('.reads')).toContainText('(Sill)');
+  await sheet(page).getByRole('group', { name: 'Sill' }).getByLabel('workshop').check();
+  await page.getByRole('group', { name: 'Kind of help' }).getByRole('button', { name: 'workshop' }).click();
+  await expect(picture(page).getByRole('status')).toContainText('(Sill)');
   await page.getByRole('button', { name: 'Make 2 legs' }).click();
   await tab(page, 'Legs');
   await expect(page.getByRole('region', { name: 'Day 2' })).toBeVisible();
   await settled(page);
-  await expect(page.locator('.stage-head')).toContainText('in 2 days');
+  await expect(head(page)).toContainText('in 2 days');
   await page.keyboard.press('Control+z');
-  await expect(page.locator('.stage-head')).toContainText('in 9 days');
+  await expect(head(page)).toContainText('in 9 days');
 });
 
 test('the own record, weak points, what falls due, air, and the trip ridden many times', async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Trip');
   await tab(page, 'Ride log');
-  await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.33');
+  await expect(sheet(page).getByRole('button', { name: /^Puncture, tubed/u })).toContainText('× 1.33');
   await page.getByRole('button', { name: 'Log a ride' }).click();
   await choose(page.getByLabel('What happened'), 'Puncture, tubed');
-  await expect(page.locator('.factor', { hasText: 'Puncture, tubed' })).toContainText('× 1.77');
-  await page.locator('.factor', { hasText: 'Puncture, tubed' }).click();
+  await expect(sheet(page).getByRole('button', { name: /^Puncture, tubed/u })).toContainText('× 1.77');
+  await sheet(page)
+    .getByRole('button', { name: /^Puncture, tubed/u })
+    .click();
   await expect(page.getByRole('dialog')).toContainText('negative binomial');
   await page.keyboard.press('Escape');
-  const battery = page.locator('.trouble', { hasText: 'Battery flat' });
+  const battery = picture(page).getByRole('button', { name: /^Battery flat/u });
   const odds = (await battery.textContent()) ?? '';
   await choose(page.getByLabel('Add a weak point'), 'Battery flat');
   await settled(page);
@@ -65,7 +69,7 @@ test('the own record, weak points, what falls due, air, and the trip ridden many
   await faultless(page, 'the record');
 
   await tab(page, 'Service');
-  const oil = page.locator('.due', { hasText: 'Engine oil' });
+  const oil = sheet(page).getByRole('group', { name: 'Engine oil', exact: true });
   await expect(oil).toContainText('on Across the plateau');
   await oil.getByRole('button').first().click();
   await page.getByRole('button', { name: 'Done today' }).click();
@@ -73,8 +77,8 @@ test('the own record, weak points, what falls due, air, and the trip ridden many
   await faultless(page, 'what falls due');
 
   await tab(page, 'Tyres and air');
-  await expect(page.locator('.sheet')).toContainText('Front 90/90-21');
-  await expect(page.locator('.sheet')).toContainText('Both tyres 6 times over the trip: 24 cartridges');
+  await expect(sheet(page)).toContainText('Front 90/90-21');
+  await expect(sheet(page)).toContainText('Both tyres 6 times over the trip: 24 cartridges');
   await faultless(page, 'air');
 
   await tab(page, 'Simulation');

@@ -3,11 +3,13 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { looksOf } from '@necessaire/core';
-import { choose, entry, expect, faultless, goTo, open, settled, test, type App } from './fixtures';
-import { freshBike, guide, row, rows, stored } from './survey';
+import { choose, expect, faultless, goTo, open, settled, test, type App } from './fixtures';
+import { freshBike, guide, stored } from './survey';
+import { entry, giveFiles, head, row, rows, saved, title, tool } from './screen';
 
 const root = join(import.meta.dirname ?? __dirname, '..');
-const bench = (page: Page) => page.locator('.bench');
+/** Where a size is found out, beside its jaw. */
+const bench = (page: Page) => page.getByRole('tabpanel');
 
 /** Runs a simulated instrument against the app and gives a way to switch it off. */
 function instrument(app: App, ...args: string[]) {
@@ -46,7 +48,7 @@ test('sixty fasteners with the keyboard alone, few strokes each', async ({ page,
     await type(line);
     await press('Enter');
   }
-  await expect(page.locator('.stage-head')).toContainText('of 56 measured or better');
+  await expect(head(page)).toContainText('of 56 measured or better');
   await expect(rows(page)).toHaveCount(60);
   // Under four strokes a fastener: at two strokes a second the typing takes two of the fifteen minutes.
   expect(strokes / 60).toBeLessThan(4);
@@ -65,20 +67,20 @@ test('from a reading to a size, the rival, and the try that settles it', async (
   await reading.press('Enter');
   await choose(bench(page).getByLabel('The head is'), 'worn');
   // 14 mm and 9/16 in lie on top of each other: both are shown, and what to put on it.
-  await expect(bench(page).locator('.odds-row').first()).toContainText(/14|9\/16/);
+  await expect(bench(page).getByRole('listitem').first()).toContainText(/14|9\/16/);
   // Worn, the two are so close that no tool tells them apart, which is said; clean flats leave a try that helps.
   await expect(bench(page)).toContainText('No common tool can tell hex 9⁄16 in from hex 14');
   await choose(bench(page).getByLabel('The head is'), 'clean');
-  await expect(bench(page).locator('.next-try')).toContainText('To be sure:');
-  const figcaption = bench(page).locator('figcaption');
-  await expect(figcaption).toContainText('°');
+  await expect(bench(page)).toContainText('To be sure:');
+  const jaw = bench(page).getByRole('figure');
+  await expect(jaw).toContainText('°');
   await page.getByLabel('Tool tried, and how it sat').fill('14 does not, 9/16in snug');
   await page.getByLabel('Tool tried, and how it sat').press('Enter');
-  await expect(bench(page).locator('.odds-row').first()).toContainText('9/16 in');
+  await expect(bench(page).getByRole('listitem').first()).toContainText('9/16 in');
   await bench(page).getByRole('button', { name: 'Take as hex 9⁄16 in' }).click();
   await expect(bench(page)).toContainText('Recorded as hex 9⁄16 in');
   await page.getByRole('tab', { name: 'How it is known' }).click();
-  await expect(page.locator('.trail')).toContainText('tried: calliper 14.05 mm; 14 does not go on; 9⁄16 in snug');
+  await expect(page.getByRole('tabpanel')).toContainText('tried: calliper 14.05 mm; 14 does not go on; 9⁄16 in snug');
   // Nonsense is refused and stays in the field.
   await page.getByRole('tab', { name: 'Size' }).click();
   await reading.fill('wide');
@@ -90,7 +92,7 @@ test('from a reading to a size, the rival, and the try that settles it', async (
     .getByRole('group', { name: 'Tool in the picture' })
     .getByRole('button', { name: '15', exact: true })
     .click();
-  await expect(figcaption).toContainText('15 mm: turns');
+  await expect(jaw).toContainText('15 mm: turns');
   await row(page, 'Subframe bolt').click();
   await expect(bench(page).getByRole('img', { name: /^T40: turns/ })).toBeVisible();
   await row(page, 'Bar clamp').click();
@@ -111,18 +113,18 @@ test('a calliper that types like a keyboard is heard wherever the focus is, and 
   // Into the entry line: it becomes a reading of what the walk asks for.
   await entry(page).focus();
   await page.keyboard.type('7.92');
-  await expect(page.locator('#entry-says')).toContainText('reading for front disc bolt');
+  await expect(entry(page)).toHaveAccessibleDescription(/reading for front disc bolt/u);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Front disc bolt' })).toBeVisible();
-  await expect(bench(page).locator('.big')).toContainText('7.92 mm');
+  await expect(bench(page)).toContainText('7.92 mm');
   // With no field focused the burst is held until the rider says what it belongs to.
-  await page.locator('h1').click();
+  await title(page).click();
   // A device strikes keys within a few milliseconds, which keys sent one by one to a busy browser do not.
   await page.evaluate(() => {
     for (const key of ['7', '.', '9', '5', 'Enter'])
       document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
   });
-  await expect(bench(page).locator('.pending')).toContainText('7.95 mm came in');
+  await expect(bench(page).getByRole('alert')).toContainText('7.95 mm came in');
   await expect(bench(page)).toContainText('One reading');
   await bench(page).getByRole('button', { name: 'Use it here' }).click();
   await expect(bench(page)).toContainText('2 readings');
@@ -150,7 +152,7 @@ test('a calliper that streams is shown live, its lost lines and its silence too'
     'Test calliper',
   );
   await expect(bench(page).getByRole('heading', { name: 'Calliper, live' })).toBeVisible({ timeout: 20_000 });
-  await expect(bench(page).locator('.big')).toContainText('12.60 mm');
+  await expect(bench(page)).toContainText('12.60 mm');
   await expect(bench(page)).toContainText(/Test calliper, \d+ lines lost/);
   await expect(bench(page)).toContainText('3 readings');
   await bench(page).getByRole('button', { name: 'Take this reading' }).click();
@@ -164,9 +166,9 @@ test('a piece put on the scale gets its mass in the toolbox, when told', async (
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('tab', { name: /^Toolbox/ }).click();
-  const piece = page.locator('.piece-row', { hasText: 'Combination spanner 17' });
+  const piece = tool(page, 'Combination spanner 17');
   await piece.click();
-  const strip = page.locator('.scale');
+  const strip = page.getByRole('group', { name: 'Scale', exact: true });
   await expect(strip).toContainText('No scale connected.');
   const off = instrument(
     app,
@@ -183,11 +185,11 @@ test('a piece put on the scale gets its mass in the toolbox, when told', async (
     'Test scale',
   );
   await expect(strip).toContainText('Test scale');
-  await expect(strip.locator('.big')).toContainText('151 g');
+  await expect(strip).toContainText('151 g');
   await expect(piece).toContainText('145 g');
   await strip.getByRole('button', { name: 'Take this mass' }).click();
   await expect(piece).toContainText('151 g');
-  await expect(page.locator('.detail')).toContainText('mass from the scale');
+  await expect(page.getByRole('group', { name: /^About /u })).toContainText('mass from the scale');
   await off();
   await expect(strip).toContainText(/Test scale not heard for \d+ s/);
 });
@@ -196,7 +198,7 @@ test('every field in the panel, and the same in the line', async ({ page, app })
   await open(page, app);
   await row(page, 'Rack stay').click();
   await page.getByRole('tab', { name: 'All fields' }).click();
-  const form = page.locator('#about .form');
+  const form = page.getByRole('tabpanel');
   await form.getByLabel('Far end').fill('i5');
   await form.getByLabel('Far end').press('Tab');
   await form.getByLabel('Torque (N·m)').fill('11,5');
@@ -238,19 +240,21 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   await menu();
   await page.getByRole('menuitem', { name: 'Import CSV' }).click();
   const dialog = page.getByRole('dialog', { name: 'Import fasteners from a table' });
-  await dialog.locator('input[type=file]').setInputFiles({
+  await giveFiles(dialog.getByRole('button', { name: 'Choose a file' }), {
     name: 'bad.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from('\ufeffname;head;torque N·m\r\nGood;10;9,5\r\nBad;10.3;much\r\n'),
   });
   await expect(dialog.getByRole('status')).toContainText('2 cells have errors');
-  await expect(dialog.locator('.bad')).toHaveCount(2);
-  await expect(dialog.locator('.bad').first()).toContainText('is a reading, not a size');
+  await expect(dialog.getByRole('note')).toHaveCount(2);
+  await expect(dialog.getByRole('note').first()).toContainText('is a reading, not a size');
   await expect(dialog.getByRole('button', { name: /^Import .*rows/ })).toBeDisabled();
   await faultless(page, 'the table dialog');
-  await dialog
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'no.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
+  await giveFiles(dialog.getByRole('button', { name: 'Choose a file' }), {
+    name: 'no.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('a,b\n1,2'),
+  });
   await expect(dialog.getByRole('alert')).toContainText('no column "head"');
 
   // The written table read again changes nothing but is known row by row.
@@ -262,7 +266,7 @@ test('a table out and in: bad cells are marked, nothing goes in by half', async 
   await dialog.getByRole('button', { name: 'Import 2 rows' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(rows(page)).toHaveCount(78);
-  await page.locator('h1').click();
+  await title(page).click();
   await page.keyboard.press('Control+z');
   await expect(rows(page)).toHaveCount(76);
 });
@@ -277,7 +281,7 @@ test('ten thousand rows are read, kept and taken back without stopping the page'
     { length: 10_000 },
     (_, i) => `Bolt ${i};${['8', '10', '12', '13'][i % 4]};front-wheel;left`,
   );
-  await dialog.locator('input[type=file]').setInputFiles({
+  await giveFiles(dialog.getByRole('button', { name: 'Choose a file' }), {
     name: 'many.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(`name;head;station;left out because\n${lines.join('\n')}`),
@@ -286,10 +290,10 @@ test('ten thousand rows are read, kept and taken back without stopping the page'
   await dialog.getByRole('button', { name: 'Import 10000 rows' }).click();
   await choose(page.getByLabel('Show'), 'left out');
   await expect(rows(page)).toHaveCount(300);
-  await expect(page.locator('.more')).toContainText('Show 300 of 9700 more');
-  await expect(page.locator('.top')).toContainText('Saved');
+  await expect(page.getByRole('button', { name: 'Show 300 of 9700 more' })).toBeVisible();
+  await expect(saved(page)).toHaveText('Saved');
   expect((await stored(page, app)).fasteners).toHaveLength(10_000);
-  await page.locator('h1').click();
+  await title(page).click();
   await page.keyboard.press('Control+z');
   await expect(rows(page)).toHaveCount(0);
 });
@@ -314,7 +318,7 @@ test('several rows at once, found, sorted, and taken back with one undo', async 
   await expect(bar).toContainText('3 chosen');
   await faultless(page, 'rows chosen');
   /** Sizes that are known, as Walk's head counts them. */
-  const known = async () => Number(/(\d+) of \d+/u.exec((await page.locator('.stage-head').textContent())!)![1]);
+  const known = async () => Number(/(\d+) of \d+/u.exec((await head(page).textContent())!)![1]);
   const before = await known();
   await bar.getByRole('button', { name: 'Evidence' }).click();
   await page.getByRole('menuitem', { name: 'proven' }).click();
@@ -322,7 +326,7 @@ test('several rows at once, found, sorted, and taken back with one undo', async 
   await bar.getByRole('button', { name: 'Leave out' }).click();
   await page.getByRole('menuitem', { name: 'no roadside job turns it' }).click();
   await expect(rows(page)).toHaveCount(4);
-  await page.locator('h1').click();
+  await title(page).click();
   await page.keyboard.press('Control+z');
   await expect(rows(page)).toHaveCount(7);
   await page.keyboard.press('Control+z');
@@ -348,6 +352,6 @@ test('a bike copied knows its sizes only as assumed; two bikes are compared', as
   await page.getByLabel('Name', { exact: true }).fill('Quarrel, mine');
   await page.getByRole('button', { name: 'Copy', exact: true }).click();
   await settled(page);
-  await expect(page.locator('.top')).toContainText('Quarrel, mine');
-  await expect(page.locator('.stage-head')).toContainText('0 of 73 measured or better, 73 still assumed');
+  await expect(page.getByRole('banner')).toContainText('Quarrel, mine');
+  await expect(head(page)).toContainText('0 of 73 measured or better, 73 still assumed');
 });

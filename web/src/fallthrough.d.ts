@@ -32,7 +32,9 @@ declare module 'vue' {
     accept?: string;
     autocomplete?: string;
     spellcheck?: boolean | 'false';
-    dataFigure?: string;
+    dataAt?: number;
+    dataState?: string;
+    dataStep?: number;
     dataFastener?: string;
     dataTake?: boolean | '';
     onClick?: (event: MouseEvent) => void;

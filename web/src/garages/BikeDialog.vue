@@ -9,6 +9,7 @@ import { bikeFaults } from './bikeFields';
 import { newBikeRows } from './newRows';
 import PlaceTicks from './PlaceTicks.vue';
 import * as texts from '../words/garages/bikeDialog';
+import * as edits from '../words/edits';
 
 const props = defineProps<{ bike: Bike | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -23,9 +24,9 @@ function keep() {
   tried.value = true;
   if (Object.keys(bikeFaults(draft.value)).length > 0) return;
   const bike = { ...draft.value, name: draft.value.name.trim() };
-  if (props.bike) garage.put(`change ${bike.name}`, 'bikes', bike);
+  if (props.bike) garage.put(edits.change(bike.name), 'bikes', bike);
   else {
-    garage.edit(`add ${bike.name}`, newBikeRows(bike, placeNames.value));
+    garage.edit(edits.add(bike.name), newBikeRows(bike, placeNames.value));
     view.bikeId = bike.id;
   }
   emit('close');
@@ -35,7 +36,7 @@ function remove() {
   const mine = <T extends { id: string; bikeId: string }>(rows: T[] | undefined) =>
     (rows ?? []).filter((r) => r.bikeId === bike.id);
   garage.remove(
-    `delete ${bike.name}`,
+    edits.remove(bike.name),
     ...mine(garage.doc?.pins).map((r) => ({ table: 'pins' as const, id: r.id })),
     ...mine(garage.doc?.places).map((r) => ({ table: 'places' as const, id: r.id })),
     ...mine(garage.doc?.fasteners).map((r) => ({ table: 'fasteners' as const, id: r.id })),

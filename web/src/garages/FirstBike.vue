@@ -10,6 +10,7 @@ import { newBikeRows } from './newRows';
 import { climbed } from '../stages/walk/climbed';
 import PlaceTicks from './PlaceTicks.vue';
 import * as texts from '../words/garages/firstBike';
+import * as edits from '../words/edits';
 
 /** An empty garage leads by the hand: first the bike, then its first head in Walk. */
 const garage = useGarage();
@@ -28,7 +29,7 @@ function add() {
   tried.value = true;
   if (Object.keys(bikeFaults(draft.value)).length > 0) return;
   const bike = { ...draft.value, name: draft.value.name.trim() };
-  garage.edit(`add ${bike.name}`, newBikeRows(bike, placeNames.value));
+  garage.edit(edits.add(bike.name), newBikeRows(bike, placeNames.value));
   view.bikeId = bike.id;
 }
 /** A bike with its usual fasteners and places, so that every stage can be seen at work; its own bike comes beside it at any time. */
@@ -48,9 +49,9 @@ function sample() {
 
 <template>
   <div class="stage">
-    <section class="picture">
-      <div class="stage-head">
-        <h1>{{ texts.firstTheBike }}</h1>
+    <section class="picture" aria-labelledby="title">
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.firstTheBike }}</h1>
         <p>
           {{ texts.fiveAnswersDrawItNext }} <strong>{{ texts.oneFastener }}</strong>{{ texts.andTheRestFollows }}
         </p>
@@ -58,7 +59,7 @@ function sample() {
       <BikeDrawing :bike="drawn" class="drawing" :faint="!drawable" />
       <p v-if="!drawable" class="empty">{{ texts.correctTheMarkedNumbersTo }}</p>
     </section>
-    <section class="sheet form">
+    <section class="sheet form" :aria-label="texts.yourBike">
       <form @submit.prevent="add">
         <BikeForm v-model="draft" :tried="tried" />
         <PlaceTicks v-model="placeNames" :bike="drawn" :label="texts.luggageAndStorageChooseWhat" />

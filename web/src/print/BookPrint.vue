@@ -66,7 +66,7 @@ const show = (id: string) => document.getElementById(id)?.scrollIntoView();
           }}
         </p>
       </header>
-      <section class="contents">
+      <section class="contents" :aria-label="texts.contents">
         <h2>{{ texts.contents }}</h2>
         <ol>
           <li v-for="p in parts" :key="p.id">
@@ -133,7 +133,7 @@ const show = (id: string) => document.getElementById(id)?.scrollIntoView();
         <h2>{{ texts.pocketCard(parts.findIndex((p) => p.id === 'card') + 1) }}</h2>
         <CardPart />
       </section>
-      <section id="repairs" class="chapter">
+      <section id="repairs" class="chapter" :aria-label="texts.repairs(parts.length)">
         <h2>{{ texts.repairs(parts.length) }}</h2>
         <p>{{ texts.torqueFromTheManualWins }}</p>
         <RepairPart v-for="r in sheets" :key="`${r.trouble.id} ${r.way.name}`" :of="r" />

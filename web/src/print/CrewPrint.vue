@@ -33,7 +33,7 @@ const aid = computed(() => {
   const kits = a.carriers.flatMap((c) =>
     c.tokens.some((t) => /first-aid/iu.test(t.name)) ? [at(a.names, c.number).name] : [],
   );
-  return texts.firstAidTrainedKitsWith(trained.join(', ') || 'nobody', kits.join(', ') || 'nobody');
+  return texts.firstAidTrainedKitsWith(trained.join(', ') || texts.nobody, kits.join(', ') || texts.nobody);
 });
 const print = () => window.print();
 </script>

@@ -115,7 +115,7 @@ const seeking = computed(() => a.value !== null && !a.value.packing.proven && se
                 >{{ s.item.name
                 }}<template v-if="s.slot !== null && !s.on"> {{ ' ' }}{{ texts.slot(s.slot + 1) }}</template
                 ><template v-if="s.on">
-                  · {{ s.on.how === 'wound' ? texts.round : 'in' }} {{ s.on.name }}</template
+                  · {{ s.on.how === 'wound' ? texts.round : texts.inside }} {{ s.on.name }}</template
                 ></span
               ><span class="num">{{ massText(view.units, s.item.mass) }}</span>
             </li>

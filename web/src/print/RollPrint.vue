@@ -25,7 +25,7 @@ watch(
   { immediate: true },
 );
 onBeforeUnmount(drop);
-const title = (i: number) => (i === sheets.value.length - 1 ? 'labels' : `sheet ${i + 1}`);
+const title = (i: number) => (i === sheets.value.length - 1 ? texts.labels : texts.sheet(i + 1));
 const save = (i: number) =>
   download(fileName(`${present(roll.value).name} ${title(i)}`, 'svg'), at(sheets.value, i), 'image/svg+xml');
 const print = () => window.print();

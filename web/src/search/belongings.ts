@@ -7,6 +7,7 @@ import { useView } from '../stores/view';
 import { massText } from '../ui/words';
 import { useGoing, type Found } from './found';
 import * as texts from '../words/search/belongings';
+import { counted } from '../words/counted';
 
 /** What is packed and where, what stays at home, places, and fasteners with the tools that turn them. */
 export function useBelongings() {
@@ -20,7 +21,11 @@ export function useBelongings() {
   const whereIs = (s: Stowed) =>
     [
       placeName(s.placeId),
-      s.on ? `${s.on.how === 'wound' ? 'round' : 'inside'} ${s.on.name}` : s.slot !== null ? `slot ${s.slot + 1}` : '',
+      s.on
+        ? (s.on.how === 'wound' ? texts.round : texts.inside)(s.on.name)
+        : s.slot !== null
+          ? texts.slot(s.slot + 1)
+          : '',
     ]
       .filter(Boolean)
       .join(', ');
@@ -46,7 +51,7 @@ export function useBelongings() {
         key: `place ${p.id}`,
         kind: 'place',
         name: p.name,
-        says: `${inside.length} ${inside.length === 1 ? 'item' : 'items'}, ${massText(view.units, mass)} · ${p.tier}`,
+        says: `${counted(inside.length, 'item')}, ${massText(view.units, mass)} · ${p.tier}`,
         placeId: p.id,
         run: go('/stow'),
       };

@@ -42,7 +42,7 @@ export function useProblems() {
   const symptoms = computed<Found[]>(() =>
     FAULT_TREES.map((f) => ({
       key: `symptom ${f.id}`,
-      kind: 'search for a fault',
+      kind: texts.searchForAFault,
       name: f.symptom,
       says: texts.stepByStep,
       words: f.words,

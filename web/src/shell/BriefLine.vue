@@ -7,6 +7,7 @@ import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
 import DropMenu from '../ui/DropMenu.vue';
 import * as texts from '../words/shell/briefLine';
+import { counted } from '../words/counted';
 
 /** What is not on the first view is loaded when it is asked for. */
 const BikeItems = defineAsyncComponent(() => import('./BikeItems.vue'));
@@ -23,7 +24,7 @@ const worst = computed(() => {
 });
 const company = computed(() => {
   const n = garage.trip?.companions ?? 0;
-  return n === 0 ? 'alone' : `with ${n} ${n === 1 ? 'companion' : 'companions'}`;
+  return n === 0 ? texts.alone : texts.withCompany(counted(n, 'companion'));
 });
 const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? at(text, 0).toLowerCase() + text.slice(1) : text);
 const keptWords = { kept: texts.saved, keeping: texts.saving, 'not kept': texts.onThisDeviceNotSent } as const;

@@ -96,7 +96,7 @@ function run(entry: Found | undefined) {
           <strong>{{ lit.place.name }}</strong> <span class="soft">{{ lit.place.tier }}</span>
         </p>
         <BikeDrawing :bike="garage.bike" class="bike" faint>
-          <template #default="{ x, y, s, width }"
+          <template #default="{ x, y, s, width, height }"
             ><PlaceMarks
               :marks="lit.marks"
               look="side"
@@ -104,6 +104,7 @@ function run(entry: Found | undefined) {
               :y="y"
               :s="s"
               :width="width"
+              :height="height"
               :ridden="null"
               :packed="null"
               :movable="false"

@@ -26,10 +26,10 @@ const folded = computed(() =>
     class="readout panel"
     :class="{ old: answers.old || answers.slow }"
     :aria-label="texts.readout"
-    :data-working="answers.busy ? 'yes' : 'no'"
+    :aria-busy="answers.busy"
   >
     <div class="cells wide">
-      <v-btn variant="text" v-for="c in cells" :key="c.key" class="cell" :data-figure="c.key" @click="c.explain">
+      <v-btn variant="text" v-for="c in cells" :key="c.key" class="cell" @click="c.explain">
         <span class="name">{{ c.label }}</span>
         <span class="value num"
           ><span class="big" :class="{ bad: c.bad }">{{ c.value }}</span

@@ -41,7 +41,7 @@ export function useStages() {
       {
         path: '/walk',
         name: texts.walk,
-        live: counted === 0 ? 'none' : `${counted - unsure}/${counted}`,
+        live: counted === 0 ? texts.none : `${counted - unsure}/${counted}`,
         done: counted > 0 && unsure === 0,
         begun: counted > 0,
       },
@@ -55,7 +55,7 @@ export function useStages() {
       {
         path: '/trip',
         name: texts.trip,
-        live: trip ? `${km} ${view.units === 'metric' ? 'km' : 'mi'}` : 'none',
+        live: trip ? `${km} ${view.units === 'metric' ? 'km' : 'mi'}` : texts.none,
         done: !!trip && trip.legs.length > 0,
         begun: !!trip && trip.legs.length > 0,
       },
@@ -107,7 +107,7 @@ export function useStages() {
       {
         path: '/road',
         name: texts.road,
-        live: watching > 0 ? `watch ${watching}` : 'ready',
+        live: watching > 0 ? texts.watch(watching) : texts.ready,
         done: false,
         begun: true,
       },

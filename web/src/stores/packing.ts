@@ -20,6 +20,8 @@ export const usePacking = defineStore('packing', () => {
   /** Share of the work done; null while nothing is searched. */
   const progress = ref<number | null>(null);
   const failed = ref<string | null>(null);
+  /** The packing may still become another one: nothing is packed yet, or it is searched on, now or in a moment. */
+  const working = computed(() => packing.value === null || progress.value !== null || soon.isPending.value);
   let worker: Worker | null = null;
   // One for each worker: when a second is let go of, the worker hears no more.
   let remote: Remote<StowWorker> | null = null;
@@ -58,10 +60,11 @@ export const usePacking = defineStore('packing', () => {
         }),
       );
       if (worker !== mine || tried !== key) return;
-      progress.value = null;
       // Nothing moves under a hand that is about to put something down.
       await letGo();
-      if (tried === key) answers.takePacking(found);
+      if (worker !== mine || tried !== key) return;
+      answers.takePacking(found);
+      progress.value = null;
     } catch (error) {
       if (worker !== mine) return;
       failed.value = error instanceof Error ? error.message : String(error);
@@ -95,5 +98,5 @@ export const usePacking = defineStore('packing', () => {
     stop();
     tried = key;
   }
-  return { packing, progress, failed, want, halt };
+  return { packing, progress, failed, working, want, halt };
 });

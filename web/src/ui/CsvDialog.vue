@@ -112,7 +112,7 @@ function write() {
               <tr v-for="l in lines" :key="l.number">
                 <th scope="row" class="num">{{ l.number }}</th>
                 <td v-for="c in titles" :key="c" :class="{ bad: cell(l, c)?.fault }">
-                  {{ cell(l, c)?.text }}<small v-if="cell(l, c)?.fault">{{ cell(l, c)?.fault }}</small>
+                  {{ cell(l, c)?.text }}<small v-if="cell(l, c)?.fault" role="note">{{ cell(l, c)?.fault }}</small>
                 </td>
               </tr>
             </tbody>

@@ -39,7 +39,7 @@ const words = computed(() => {
   const name = `${printSize(props.tool.size)}${/in$/.test(props.tool.size) ? '' : j.kind === 'lobe' ? '' : ' mm'}`;
   const tool = `${j.kind === 'lobe' ? 'T' : ''}${name}`;
   if (Number.isNaN(j.play)) return texts.doesNotGoOn(tool);
-  if (j.play >= 30) return `${tool} spins`;
+  if (j.play >= 30) return texts.spins(tool);
   const left = Math.round((1 - j.play / 30) * 100);
   const what = state.value === 'good' ? texts.fits : state.value === 'fair' ? texts.loose : texts.roundsItOff;
   return texts.turnsOfTheFlankHolds(tool, j.play.toFixed(1), what, left);

@@ -10,11 +10,11 @@ export function accessWords(a: Access, units: UnitSystem): string[] {
   const mm = (v: number) => `${figure(units, 'length', v)} ${unitOf(units, 'length')}`;
   return [
     a.approach !== 'any' ? a.approach : '',
-    a.recess > 0 ? `sunk ${mm(a.recess)}` : '',
-    a.clearance !== null ? `well ${mm(a.clearance)}` : '',
-    a.headroom !== null ? `room ${mm(a.headroom)}` : '',
-    a.thin !== null ? `thin ${mm(a.thin)}` : '',
-    a.swing !== null ? `swing ${a.swing}°` : '',
+    a.recess > 0 ? texts.sunk(mm(a.recess)) : '',
+    a.clearance !== null ? texts.well(mm(a.clearance)) : '',
+    a.headroom !== null ? texts.room(mm(a.headroom)) : '',
+    a.thin !== null ? texts.thin(mm(a.thin)) : '',
+    a.swing !== null ? texts.swing(a.swing) : '',
   ].filter(Boolean);
 }
 
@@ -24,11 +24,11 @@ export const subWords = (f: Fastener, units: UnitSystem): string =>
     f.far ? texts.farEnd(printShape(f.far)) : '',
     ...accessWords(f.access, units),
     ...(f.far ? accessWords(f.farAccess, units).map((w) => texts.farEnd(w)) : []),
-    f.shakesLoose ? 'shakes loose' : '',
+    f.shakesLoose ? texts.shakesLoose : '',
     f.getsLost ? texts.getsLost : '',
-    f.breaks ? 'breaks' : '',
+    f.breaks ? texts.breaks : '',
     f.condition !== 'dirty' && f.condition !== 'clean' ? f.condition : '',
-    f.accessory ? 'accessory' : '',
+    f.accessory ? texts.accessory : '',
     f.thread ?? '',
   ]
     .filter(Boolean)
@@ -44,8 +44,7 @@ export const massText = (units: UnitSystem, grams: number): string =>
 
 export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
 
-/** A count with its noun: `1 day`, `3 days`. */
-export const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+export { counted } from '../words/counted';
 
 /** Traits whose short name needs a word more on screen. */
 export const TRAIT_WORDS: Partial<Record<Trait, string>> = {

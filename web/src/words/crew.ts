@@ -56,7 +56,7 @@ export const gapWhose = (answer: CrewAnswer, gap: Pick<Gap, 'bikeId'>): string =
 export function gapsText(answer: CrewAnswer, gaps: readonly Gap[], most = 3): string {
   const said = [...new Set(gaps.map((g) => gapWhat(answer, g)))];
   const rest = said.length - most;
-  return rest > 0 ? `${said.slice(0, most).join(', ')} and ${counted(rest, 'more', 'more')}` : said.join(', ');
+  return rest > 0 ? `${said.slice(0, most).join(', ')} and ${counted(rest, 'more')}` : said.join(', ');
 }
 
 /** Why a thing is carried: whose troubles hang on it. */

@@ -36,7 +36,7 @@ const where = (k: CheckDue) => STATION_NAMES[k.where as Station] ?? NAMES[k.wher
             ><strong>{{ k.name }}</strong> <span class="at">{{ where(k) }}</span></span
           >
           <span class="num">{{
-            k.standing === 'done' ? 'done' : k.when === 'each evening' ? '' : whenText(k, km)
+            k.standing === 'done' ? texts.done : k.when === 'each evening' ? '' : whenText(k, km)
           }}</span>
         </li>
       </ul>

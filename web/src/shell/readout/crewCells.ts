@@ -102,7 +102,7 @@ export function useCrewCells() {
             formula: texts.sumOverRidersOfThe,
             inputs: crew.alone.map((x, i) => ({
               name: a.names[i]?.name ?? '',
-              value: x === null ? 'not known' : massText(view.units, x),
+              value: x === null ? texts.notKnown : massText(view.units, x),
             })),
             source: texts.theSameTroublesGradeAnd,
           }),

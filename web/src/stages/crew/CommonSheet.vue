@@ -26,7 +26,7 @@ watch(
 const FOR = {
   alone: texts.whenAlone,
   part: texts.whenTheCrewSplits,
-  all: 'together',
+  all: texts.together,
   none: texts.nothingHangsOnIt,
 } as const;
 const doubles = computed(() => doublesOf(props.answer));

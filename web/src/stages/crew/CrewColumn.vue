@@ -38,7 +38,7 @@ const unfolded = ref(false);
 const who = computed(() => at(props.answer.names, props.told.number));
 const says = computed(() =>
   who.value.bike
-    ? [who.value.bike.name, HAND_WORDS[(who.value.hand ?? 1) as 1 | 2 | 3], who.value.firstAid ? 'first aid' : '']
+    ? [who.value.bike.name, HAND_WORDS[(who.value.hand ?? 1) as 1 | 2 | 3], who.value.firstAid ? texts.firstAid : '']
         .filter(Boolean)
         .join(' · ')
     : who.value.vehicle
@@ -64,9 +64,9 @@ function show() {
     value: massText(view.units, t.mass),
     formula: texts.shareWeightCarriedWeightThat,
     inputs: [
-      { name: 'carried', value: massText(view.units, t.mass) },
+      { name: texts.carried, value: massText(view.units, t.mass) },
       { name: texts.mayCarry, value: massText(view.units, t.limit) },
-      { name: 'share', value: percent(t.share, 1) },
+      { name: texts.share, value: percent(t.share, 1) },
       { name: texts.roomTaken, value: withUnit(view.units, 'volume', t.bulk) },
       ...(t.room === null ? [] : [{ name: texts.roomThereIs, value: withUnit(view.units, 'volume', t.room) }]),
     ],

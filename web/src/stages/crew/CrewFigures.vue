@@ -64,10 +64,10 @@ const goesIn = (s: RiderStow | null) =>
   !s?.known
     ? texts.placesNotKnown
     : s.loose.length > 0
-      ? `${s.loose.length} nowhere`
+      ? texts.nowhere(s.loose.length)
       : s.broken.length > 0
         ? counted(s.broken.length, texts.ruleBroken, texts.rulesBroken)
-        : 'all';
+        : texts.allGoIn;
 const axle = (grams: number | undefined, share: number | undefined) =>
   grams === undefined ? '' : `${massText(view.units, grams)} · ${percent(share ?? 0)}`;
 const sayingText = (saying: Parameters<typeof said>[1]) => said(view.units, saying);
@@ -156,7 +156,7 @@ function showHome() {
             <td>{{ riders.find((r) => r.bike?.id === a.bikeId)?.name }}</td>
             <td class="num">{{ percent(a.odds, 1) }}</td>
             <td class="num">{{ (a.without * times).toFixed(1) }}</td>
-            <td>{{ a.who.map((i) => answer.names[i]?.name).join(', ') || 'nobody' }}</td>
+            <td>{{ a.who.map((i) => answer.names[i]?.name).join(', ') || texts.nobody }}</td>
           </tr>
         </tbody>
       </v-table>
@@ -221,8 +221,8 @@ function showHome() {
     <section>
       <h2>{{ texts.firstAid }}</h2>
       <p>
-        {{ texts.trained }} <strong>{{ trained.join(', ') || 'nobody' }}</strong>{{ texts.kitsWith }}
-        <strong>{{ kits.join(', ') || 'nobody' }}</strong>.
+        {{ texts.trained }} <strong>{{ trained.join(', ') || texts.nobody }}</strong>{{ texts.kitsWith }}
+        <strong>{{ kits.join(', ') || texts.nobody }}</strong>.
       </p>
       <p class="caution">{{ texts.firstCallTheLocalEmergency }}</p>
     </section>

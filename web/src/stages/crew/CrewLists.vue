@@ -14,7 +14,7 @@ const crew = useCrew();
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
-const trip = () => garage.trip?.name ?? 'trip';
+const trip = () => garage.trip?.name ?? texts.trip;
 const csv = (carriers: readonly number[], name: string) =>
   download(fileName(`${trip()} ${name}`, 'csv'), crewCsv(props.answer, carriers), 'text/csv');
 async function file(member: number) {

@@ -24,7 +24,7 @@ const from = computed(() => {
     .filter((o) => o.member !== props.by)
     .map((o) => props.answer.names[o.member]?.name ?? '');
   return [
-    others.length > 0 ? `from ${others.join(', ')}` : '',
+    others.length > 0 ? texts.from(others.join(', ')) : '',
     props.token.buy > 0 ? texts.toBuy : '',
     props.token.fixed ? texts.chosenByYou : '',
   ]

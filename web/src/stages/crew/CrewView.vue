@@ -90,13 +90,13 @@ function effectText(e: Effect, item: string, from: number, to: number): string {
   const parts = [
     Math.abs(e.mass) < 0.5
       ? texts.theSameWeightInAll
-      : texts.inAll(massText(view.units, Math.abs(e.mass)), e.mass > 0 ? 'more' : 'less'),
+      : texts.inAll(massText(view.units, Math.abs(e.mass)), e.mass > 0 ? texts.more : texts.less),
     texts.greatestSharePoints(e.share >= 0 ? '+' : '−', Math.abs(e.share * 100).toFixed(1)),
     e.lost.length > 0 ? texts.noLonger(gapsText(a, e.lost)) : '',
-    e.won.length > 0 ? `again: ${gapsText(a, e.won)}` : '',
+    e.won.length > 0 ? texts.again(gapsText(a, e.won)) : '',
     e.over.length > 0 ? texts.isOverTheLimit(a.names[to]?.name) : '',
   ].filter(Boolean);
-  return texts.ifTakes(a.names[to]?.name, token?.name.toLowerCase() ?? 'it', parts.join('; '));
+  return texts.ifTakes(a.names[to]?.name, token?.name.toLowerCase() ?? texts.something, parts.join('; '));
 }
 function give(item: string, from: number, to: number | 'home' | null) {
   const a = answer.value;
@@ -122,10 +122,11 @@ useTouchDrops((key, to) => drop(key, Number(to)));
   <div class="stage">
     <section
       class="picture crew"
-      :data-working="crew.busy || crew.first || (crew.crew !== null && !answer) ? 'yes' : 'no'"
+      aria-labelledby="title"
+      :aria-busy="crew.busy || crew.first || (crew.crew !== null && !answer)"
     >
-      <div class="stage-head">
-        <h1>{{ texts.whoCarriesWhat }}</h1>
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.whoCarriesWhat }}</h1>
         <p v-if="!garage.trip">{{ texts.planATripFirstA }}</p>
         <p v-else-if="!crew.crew && garage.trip.companions > 0">
           {{ texts.alongButNobodyIsNamed(counted(garage.trip.companions, texts.companionRides, texts.companionsRide)) }}

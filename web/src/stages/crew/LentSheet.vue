@@ -8,6 +8,7 @@ import { today } from '../../ui/day';
 import LineField from '../../ui/LineField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import * as texts from '../../words/crew/lentSheet';
+import * as edits from '../../words/edits';
 
 const garage = useGarage();
 const notice = useNotice();
@@ -38,12 +39,12 @@ function lend() {
     ...{ id: crypto.randomUUID(), item: what.value, name: what.title, count: 1, to: to.value.trim() },
     ...{ date: today(), settled: null, note: '' },
   };
-  if (!garage.put(`lend ${what.title}`, 'loans', row)) return;
-  notice.say(texts.isLentItIsMissing(what.title, row.to ? ` to ${row.to}` : ''));
+  if (!garage.put(edits.lend(what.title), 'loans', row)) return;
+  notice.say(texts.isLentItIsMissing(what.title, row.to ? texts.toThem(row.to) : ''));
   item.value = '';
 }
 const settle = (l: Loan, how: NonNullable<Loan['settled']>['how']) =>
-  garage.put(`${l.name} is ${how}`, 'loans', { ...l, settled: { how, date: today() } });
+  garage.put(edits.isNow(l.name, how), 'loans', { ...l, settled: { how, date: today() } });
 </script>
 
 <template>

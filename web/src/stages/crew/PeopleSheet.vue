@@ -32,6 +32,7 @@ import { counted } from '../../ui/words';
 import { HAND_ITEMS } from '../../words/crew';
 import TheirTools from './TheirTools.vue';
 import * as texts from '../../words/crew/peopleSheet';
+import * as edits from '../../words/edits';
 
 const crew = useCrew();
 const garage = useGarage();
@@ -114,12 +115,12 @@ function write(who: string, fields: Partial<Person>) {
   if (!person || !garage.doc) return;
   const next = { ...person, ...fields };
   if (who === ME) garage.edit(texts.changeTheRider, [], { ...garage.doc.garage, rider: next });
-  else garage.put(`change ${person.name}`, 'companions', { ...present(of(who)), person: next });
+  else garage.put(edits.change(person.name), 'companions', { ...present(of(who)), person: next });
 }
 const ride = (who: string, bikeId: string) =>
   crew.set(texts.chooseTheBike, { members: members.value.map((m) => (m.who === who ? { ...m, bikeId } : m)) });
 function settle(c: Companion, role: string, size: string) {
-  garage.put(`${c.person.name}: ${role} is ${size}`, 'companions', {
+  garage.put(edits.fieldOf(c.person.name, edits.isNow(role, size)), 'companions', {
     ...c,
     fasteners: settleSize(c.fasteners, role as never, size),
   });
@@ -131,7 +132,7 @@ function leave(who: string) {
   if (crew.leave(who)) notice.done(texts.doesNotRideAlongWhat(name));
 }
 function forget(c: Companion) {
-  garage.remove(`forget ${c.person.name}`, { table: 'companions', id: c.id });
+  garage.remove(edits.remove(c.person.name), { table: 'companions', id: c.id });
   notice.done(texts.isDeleted(c.person.name));
 }
 </script>
@@ -290,7 +291,7 @@ function forget(c: Companion) {
           <p v-for="u in unknownJobs(of(m.who)!.fasteners)" :key="u.role" class="unknown">
             <SelectField
               :label="texts.notKnownCountedAsMm(u.role, u.rows.map((f) => f.head.size).join(', '))"
-              :items="[{ title: 'not known', value: '' }, ...AXLES.map((s) => ({ title: texts.mm(s), value: s }))]"
+              :items="[{ title: texts.notKnown, value: '' }, ...AXLES.map((s) => ({ title: texts.mm(s), value: s }))]"
               model-value=""
               @update:model-value="$event && settle(of(m.who)!, u.role, $event as string)"
             />
@@ -300,9 +301,7 @@ function forget(c: Companion) {
               texts.known(
                 counted(of(m.who)!.fasteners.length, 'fastener'),
                 counted(of(m.who)!.pieces.length, 'tool'),
-                of(m.who)!.from.by === 'line'
-                  ? 'from one line: typical values until you know more.'
-                  : texts.fromTheirFile,
+                of(m.who)!.from.by === 'line' ? texts.fromOneLine : texts.fromTheirFile,
               )
             }}
           </p>

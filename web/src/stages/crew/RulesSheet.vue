@@ -13,6 +13,7 @@ import TextField from '../../ui/TextField.vue';
 import { massText } from '../../ui/words';
 import { ALONE_WORDS, SWITCH_WORDS, VEHICLE_WORDS } from '../../words/crew';
 import * as texts from '../../words/crew/rulesSheet';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ of: Crew; answer: CrewAnswer }>();
 const crew = useCrew();
@@ -31,7 +32,7 @@ function addSplit() {
   });
 }
 const setSplit = (s: Split, fields: Partial<Split>) =>
-  crew.set(`change ${s.name}`, { splits: props.of.splits.map((x) => (x.id === s.id ? { ...x, ...fields } : x)) });
+  crew.set(edits.change(s.name), { splits: props.of.splits.map((x) => (x.id === s.id ? { ...x, ...fields } : x)) });
 const groupOf = (s: Split, key: string) => s.groups.findIndex((g) => g.includes(key));
 function place(s: Split, key: string, to: number) {
   const groups = placed(s, key, to);
@@ -50,7 +51,7 @@ function addVehicle() {
   });
 }
 const setVehicle = (v: Vehicle, fields: Partial<Vehicle>) =>
-  crew.set(`change ${v.name}`, { vehicles: props.of.vehicles.map((x) => (x.id === v.id ? { ...x, ...fields } : x)) });
+  crew.set(edits.change(v.name), { vehicles: props.of.vehicles.map((x) => (x.id === v.id ? { ...x, ...fields } : x)) });
 const legItems = () => (garage.trip?.legs ?? []).map((l) => ({ title: l.name, value: l.id }));
 const aloneItems = Object.entries(ALONE_WORDS).map(([value, title]) => ({ value, title }));
 async function cost() {
@@ -134,7 +135,10 @@ const costOf = (name: string) => {
           :model-value="groupOf(s, n.key)"
           @update:model-value="place(s, n.key, $event as number)"
         />
-        <v-btn variant="text" @click="crew.set(`delete ${s.name}`, { splits: of.splits.filter((x) => x.id !== s.id) })">
+        <v-btn
+          variant="text"
+          @click="crew.set(edits.remove(s.name), { splits: of.splits.filter((x) => x.id !== s.id) })"
+        >
           {{ texts.delete2(s.name) }}
         </v-btn>
       </div>
@@ -176,7 +180,7 @@ const costOf = (name: string) => {
         />
         <v-btn
           variant="text"
-          @click="crew.set(`delete ${v.name}`, { vehicles: of.vehicles.filter((x) => x.id !== v.id) })"
+          @click="crew.set(edits.remove(v.name), { vehicles: of.vehicles.filter((x) => x.id !== v.id) })"
         >
           {{ texts.delete2(v.name) }}
         </v-btn>
@@ -192,7 +196,7 @@ const costOf = (name: string) => {
           hide-details
           density="compact"
           inset
-          @update:model-value="crew.set(`change: ${w.name.toLowerCase()}`, { [key]: !!$event })"
+          @update:model-value="crew.set(edits.changeRule(w.name.toLowerCase()), { [key]: !!$event })"
         />
         <p class="soft hint">
           {{ w.says }} <strong v-if="costOf(key)" class="num">{{ costOf(key) }}</strong>

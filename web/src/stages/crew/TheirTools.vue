@@ -37,8 +37,8 @@ function add() {
   for (const i of r.items)
     if (i.at === 'spare') supplies.push(newSupply({ id: crypto.randomUUID(), ...i.spare }));
     else pieces.push(newPiece(i.tool.model, { id: crypto.randomUUID(), ...i.tool.said }));
-  if (!write(`${name()} owns ${says.value ?? ''}`, { pieces, supplies })) return;
-  notice.done(`${name()} owns ${says.value ?? ''}.`);
+  if (!write(texts.owns(name(), says.value ?? ''), { pieces, supplies })) return;
+  notice.done(`${texts.owns(name(), says.value ?? '')}.`);
   line.value = '';
 }
 const things = computed(() => [

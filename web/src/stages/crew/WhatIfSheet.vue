@@ -103,7 +103,9 @@ function planFor(who: number) {
 }
 const cureText = (c: CrewCure) =>
   c.additions
-    .map((a) => `${props.answer.names[a.by]?.name} takes ${a.name.toLowerCase()}${a.count > 1 ? ` ×${a.count}` : ''}`)
+    .map((a) =>
+      texts.takes(props.answer.names[a.by]?.name, `${a.name.toLowerCase()}${a.count > 1 ? ` ×${a.count}` : ''}`),
+    )
     .join(', ');
 const held = computed(() => (gone.value === null ? [] : (absences.value[gone.value]?.gaps ?? [])));
 const byBike = computed(() => {
@@ -244,7 +246,7 @@ const fetch = computed(() => {
     <section v-if="riders.length > 1">
       <h2>{{ texts.whoLeansOnWhom }}</h2>
       <p class="soft">
-        {{ texts.hoursOfABikesRepairs(trip ? texts.theTrip : 'a trip') }}
+        {{ texts.hoursOfABikesRepairs(trip ? texts.theTrip : texts.aTrip) }}
       </p>
       <LeanPicture :answer="answer" :leaning="crew.leaning" />
     </section>

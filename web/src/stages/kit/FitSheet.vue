@@ -12,6 +12,7 @@ import NumberField from '../../ui/NumberField.vue';
 import TextField from '../../ui/TextField.vue';
 import OwnKinds from './OwnKinds.vue';
 import * as texts from '../../words/kit/fitSheet';
+import * as edits from '../../words/edits';
 
 const garage = useGarage();
 const view = useView();
@@ -37,7 +38,7 @@ function read(bikeId: string, slot: string, text: string) {
 /** The same reading for another bike in one press. */
 const supplies = computed(() => [...(garage.doc?.supplies ?? [])].sort((a, b) => (a.kind < b.kind ? -1 : 1)));
 const change = (s: Supply, fields: Partial<Supply>) =>
-  garage.put(`change ${garage.book.of(s.kind).name.toLowerCase()}`, 'supplies', { ...s, ...fields });
+  garage.put(edits.change(garage.book.of(s.kind).name.toLowerCase()), 'supplies', { ...s, ...fields });
 const serves = (s: Supply) =>
   bikes.value.filter((b) => whyNot(s, b, today(), own.value) === null && fitVerdict(s, b, own.value) !== 'another');
 const adding = ref('');
@@ -45,16 +46,21 @@ function add() {
   const kind = garage.book.all.find((k) => k.kind === adding.value);
   if (!kind) return;
   garage.put(
-    `own ${kind.name.toLowerCase()}`,
+    edits.own(kind.name.toLowerCase()),
     'supplies',
     newSupply({ id: crypto.randomUUID(), kind: kind.kind, quantity: 1 }),
   );
   adding.value = '';
 }
+const CONDITIONS: { value: Supply['condition']; title: string }[] = [
+  { value: 'new', title: texts.newOne },
+  { value: 'used, known good', title: texts.usedKnownGood },
+  { value: 'spent', title: texts.spent },
+];
 const MARKS: { value: NonNullable<Supply['mark']> | 'useful'; title: string }[] = [
-  { value: 'always', title: 'always' },
+  { value: 'always', title: texts.always },
   { value: 'useful', title: texts.ifUseful },
-  { value: 'never', title: 'never' },
+  { value: 'never', title: texts.never },
 ];
 const date = (text: string) => (/^\d{4}-\d{2}-\d{2}$/.test(text) ? text : null);
 function until(s: Supply): string {
@@ -101,7 +107,14 @@ function until(s: Supply): string {
       </tbody>
     </v-table>
     <h2 class="head">{{ texts.sparesAndSuppliesOwned }}</h2>
-    <div v-for="s in supplies" :key="s.id" class="supply" :class="{ off: serves(s).length === 0 }">
+    <div
+      v-for="s in supplies"
+      :key="s.id"
+      class="supply"
+      :class="{ off: serves(s).length === 0 }"
+      role="group"
+      :aria-label="garage.book.of(s.kind).name"
+    >
       <strong class="name">{{ garage.book.of(s.kind).name }}</strong>
       <p class="says">
         <span v-if="serves(s).length > 0">{{
@@ -134,7 +147,7 @@ function until(s: Supply): string {
         />
         <SelectField
           :label="texts.condition"
-          :items="['new', 'used, known good', 'spent']"
+          :items="CONDITIONS"
           :model-value="s.condition"
           @update:model-value="change(s, { condition: $event as Supply['condition'] })"
         />
@@ -173,7 +186,9 @@ function until(s: Supply): string {
         />
         <v-btn
           variant="tonal"
-          @click="garage.remove(`remove ${garage.book.of(s.kind).name.toLowerCase()}`, { table: 'supplies', id: s.id })"
+          @click="
+            garage.remove(edits.remove(garage.book.of(s.kind).name.toLowerCase()), { table: 'supplies', id: s.id })
+          "
         >
           {{ texts.remove }}
         </v-btn>

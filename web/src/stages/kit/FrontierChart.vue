@@ -149,7 +149,15 @@ function key(e: KeyboardEvent) {
         <g v-for="(l, i) in levels" :key="l.limit">
           <template v-if="l.limit <= picture.most">
             <path class="level" :d="`M${x(l.limit)} -18V${bottom}`" />
-            <rect class="level-dot" :x="x(l.limit) - 4" :y="y(l.value) - 4" width="8" height="8" />
+            <rect
+              class="level-dot"
+              role="img"
+              :aria-label="texts.levelSaves(String(LEVEL_NAMES[i]), massText(view.units, l.limit), words(l.value))"
+              :x="x(l.limit) - 4"
+              :y="y(l.value) - 4"
+              width="8"
+              height="8"
+            />
             <text class="level-name" :x="x(l.limit) + 5" :y="narrow && i % 2 === 1 ? 8 : -8">{{ LEVEL_NAMES[i] }}</text>
           </template>
         </g>

@@ -13,7 +13,7 @@ const view = useView();
 const rates = ({ of, factor }: Pick<RatesAt, 'of' | 'factor'>) =>
   `${of === 'all' ? texts.allRates : texts.ratesOf(of)} ${factor > 1 ? `× ${RATE_RANGE}` : `÷ ${RATE_RANGE}`}`;
 const when = (s: Sureness) => s.flips.map(rates).join(', ');
-const numbers = (s: Sureness) => (s.least === s.most ? `${s.now}` : `${s.least} to ${s.most}`);
+const numbers = (s: Sureness) => (s.least === s.most ? `${s.now}` : texts.to(s.least, s.most));
 const leave = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now > 0));
 const come = computed(() => (sure.result?.flipping ?? []).filter((s) => s.now === 0));
 const changes = computed(() =>

@@ -14,6 +14,7 @@ import { counted, massText, percent } from '../../ui/words';
 import KeptEditor from './KeptEditor.vue';
 import { useMoney } from '../../ui/useMoney';
 import * as texts from '../../words/kit/keptKits';
+import * as edits from '../../words/edits';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -45,7 +46,7 @@ function keep() {
     name: name.value.trim() || texts.kitOf(today()),
     made: new Date().toISOString(),
   };
-  garage.put(`keep ${kept.name}`, 'kits', kept);
+  garage.put(edits.save(kept.name), 'kits', kept);
   notice.done(texts.isSaved(kept.name, massText(view.units, kept.figures.mass)));
   name.value = '';
 }
@@ -60,21 +61,21 @@ async function keepList(list: KeptKit) {
   );
   const a = answers.answer;
   garage.put(
-    `keep ${plain.name}`,
+    edits.save(plain.name),
     'kits',
     point ? withFigures(plain, point, (a?.kit.saved ?? 0) + (a?.kit.atStake ?? 0), a?.chosen ?? 0) : plain,
   );
 }
 function use(k: KeptKit | null) {
   if (!garage.trip) return;
-  garage.put(k ? `pack ${k.name}` : texts.workAKitOutAgain, 'trips', {
+  garage.put(k ? edits.pack(k.name) : texts.workAKitOutAgain, 'trips', {
     ...garage.trip,
     kit: { ...garage.trip.kit, use: k?.id ?? null },
   });
 }
 const used = computed(() => garage.trip?.kit.use ?? null);
 const freeze = (k: KeptKit) =>
-  garage.put(k.frozen ? `thaw ${k.name}` : `freeze ${k.name}`, 'kits', { ...k, frozen: !k.frozen });
+  garage.put(k.frozen ? edits.unlock(k.name) : edits.lock(k.name), 'kits', { ...k, frozen: !k.frozen });
 const jsonOut = (k: KeptKit) =>
   download(fileName(k.name, 'json'), `${JSON.stringify(k, null, 2)}\n`, 'application/json');
 const csvOut = (k: KeptKit) => download(fileName(k.name, 'csv'), writeKit(k), 'text/csv');
@@ -88,9 +89,9 @@ const pair = computed(() => {
   return a && b && a !== b ? { a, b, ...compareKits(a, b) } : null;
 });
 const FIGURES = [
-  { name: 'weighs', of: (k: KeptKit) => massText(view.units, k.figures.mass) },
-  { name: 'room', of: (k: KeptKit) => withUnit(view.units, 'volume', k.figures.bulk) },
-  { name: 'worth', of: (k: KeptKit) => money(k.figures.price) },
+  { name: texts.weighs, of: (k: KeptKit) => massText(view.units, k.figures.mass) },
+  { name: texts.room, of: (k: KeptKit) => withUnit(view.units, 'volume', k.figures.bulk) },
+  { name: texts.worth, of: (k: KeptKit) => money(k.figures.price) },
   { name: texts.hoursSaved, of: (k: KeptKit) => `${k.figures.saved.toFixed(1)} h` },
   { name: texts.leftAtStake, of: (k: KeptKit) => `${k.figures.atStake.toFixed(1)} h` },
   { name: texts.getsHomeUnaided, of: (k: KeptKit) => percent(k.figures.home, 1) },
@@ -116,7 +117,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
     <p v-if="kits.length === 0" class="empty">
       {{ texts.noKitsSavedYetA }}
     </p>
-    <article v-for="k in kits" :key="k.id" class="kept-kit" :class="{ used: used === k.id }">
+    <article v-for="k in kits" :key="k.id" class="kept-kit" :class="{ used: used === k.id }" :aria-label="k.name">
       <h2>
         {{ k.name }}<template v-if="k.frozen"> {{ ' ' }}{{ texts.locked }}</template>
       </h2>
@@ -139,12 +140,16 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
         <v-btn variant="tonal" v-if="!k.frozen" @click="editing = k">{{ texts.edit }}</v-btn>
         <v-btn variant="tonal" @click="csvOut(k)">{{ texts.csv }}</v-btn>
         <v-btn variant="tonal" @click="jsonOut(k)">{{ texts.json }}</v-btn>
-        <v-btn variant="tonal" v-if="!k.frozen" @click="garage.remove(`delete ${k.name}`, { table: 'kits', id: k.id })">
+        <v-btn
+          variant="tonal"
+          v-if="!k.frozen"
+          @click="garage.remove(edits.remove(k.name), { table: 'kits', id: k.id })"
+        >
           {{ texts.deleteIt }}
         </v-btn>
       </p>
     </article>
-    <section v-if="choices.length > 1" class="compare">
+    <section v-if="choices.length > 1" class="compare" :aria-label="texts.sideBySide">
       <h2>{{ texts.sideBySide }}</h2>
       <div class="pick">
         <SelectField

@@ -22,6 +22,7 @@ import TermQuestion from '../../ui/TermQuestion.vue';
 import GradeMark from './GradeMark.vue';
 import { useMoney } from '../../ui/useMoney';
 import * as texts from '../../words/kit/kitLists';
+import * as edits from '../../words/edits';
 
 const { money } = useMoney();
 const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
@@ -96,7 +97,7 @@ function own(p: KitPiece) {
   const after = { ...p.piece, id: crypto.randomUUID() as string, count: p.count };
   const practice = { ...doc.garage.practice, from: 'drawer first' as const };
   garage.edit(
-    `own ${p.piece.name}`,
+    edits.own(p.piece.name),
     [{ table: 'pieces', id: after.id, before: null, after }],
     doc.garage.practice.from === 'drawer' ? { ...doc.garage, practice } : undefined,
   );
@@ -128,8 +129,8 @@ function explainPiece(p: KitPiece) {
         value: `${w.instead ? `${w.instead} (${w.grade})` : texts.noRepair}, −${time(w.hours)}`,
       })),
       { name: texts.expectedUses, value: p.uses.toFixed(2) },
-      { name: 'price', value: money(p.piece.price) },
-      ...cautionsOf(p).map((value) => ({ name: 'mind', value })),
+      { name: texts.price, value: money(p.piece.price) },
+      ...cautionsOf(p).map((value) => ({ name: texts.mind, value })),
     ],
     source: texts.massRatesAndHoursTypical(sourceWords(p.piece.source)),
     to: { path: '/match', label: texts.seeWhatTurnsIt },
@@ -138,10 +139,10 @@ function explainPiece(p: KitPiece) {
 function explainSpare(s: KitSpare) {
   explain.show({
     title: s.name,
-    value: `${s.quantity}, ${massText(view.units, s.mass)}, ${time(s.hours)} saved`,
+    value: texts.numberMassSaved(s.quantity, massText(view.units, s.mass), time(s.hours)),
     formula: s.formula,
     inputs: [
-      { name: 'owned', value: String(s.owned) },
+      { name: texts.ownedNow, value: String(s.owned) },
       { name: texts.alreadyFittedOnTheBike2, value: String(s.fitted) },
       { name: texts.toBuy3, value: String(s.buy) },
       { name: texts.expectedUse, value: s.expected.toFixed(2) },
@@ -270,45 +271,55 @@ const count = (key: keyof typeof TABS) =>
       <h2>{{ texts.toolsTheMostHoursFirst }}</h2>
       <span class="num">{{ massText(view.units, kit.toolMass) }}</span>
     </div>
-    <div v-for="p in pieces" :key="p.piece.id" class="row line3 kit-row" :class="{ picked: p.piece.id === picked }">
-      <v-btn variant="text" class="open" :aria-pressed="p.piece.id === picked" @click="emit('pick', p.piece.id)">
-        <span class="title"
-          >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
-        ><span class="sub"
-          ><strong v-if="p.toBuy">{{ texts.toBuy(money(p.piece.price)) }}{{ ' ' }} </strong>{{ reason(p) }}</span
-        ><span v-if="p.lighter" class="sub">{{
-          texts.aboutDoesTheSameAnd(p.lighter.name, money(p.lighter.price), massText(view.units, p.lighter.saves))
-        }}</span>
-      </v-btn>
-      <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
-      <v-btn variant="plain" class="num good" :aria-label="texts.why(p.piece.name)" @click="explainPiece(p)">
-        {{ time(p.hours) }}
-      </v-btn>
+    <div role="list" :aria-label="texts.toolsTheMostHoursFirst">
+      <div
+        v-for="p in pieces"
+        :key="p.piece.id"
+        role="listitem"
+        class="row line3"
+        :class="{ picked: p.piece.id === picked }"
+      >
+        <v-btn variant="text" class="open" :aria-pressed="p.piece.id === picked" @click="emit('pick', p.piece.id)">
+          <span class="title"
+            >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
+          ><span class="sub"
+            ><strong v-if="p.toBuy">{{ texts.toBuy(money(p.piece.price)) }}{{ ' ' }} </strong>{{ reason(p) }}</span
+          ><span v-if="p.lighter" class="sub">{{
+            texts.aboutDoesTheSameAnd(p.lighter.name, money(p.lighter.price), massText(view.units, p.lighter.saves))
+          }}</span>
+        </v-btn>
+        <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
+        <v-btn variant="plain" class="num good" :aria-label="texts.why(p.piece.name)" @click="explainPiece(p)">
+          {{ time(p.hours) }}
+        </v-btn>
+      </div>
     </div>
     <div class="sheet-head">
       <h2>{{ texts.spares }}</h2>
       <span class="num">{{ massText(view.units, kit.spareMass) }}</span>
     </div>
     <p v-if="spares.length === 0" class="empty">{{ texts.noSparesAskedFor }}</p>
-    <div v-for="s in spares" :key="s.kind" class="row line3 kit-row">
-      <span
-        ><span class="title"
-          >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span
-        ><span class="sub" :class="{ gap: s.buy > 0 }"
-          >{{ s.fitted > 0 ? texts.alreadyFittedOnTheBike(s.fitted) : ''
-          }}{{ s.buy > 0 ? texts.buy(s.buy) : texts.owned(s.owned) }} ·
-          {{
-            s.for
-              .map((f) => f.trouble.toLowerCase())
-              .slice(0, 2)
-              .join(', ')
-          }}</span
-        ></span
-      >
-      <span class="num">{{ massText(view.units, s.mass) }}</span>
-      <v-btn variant="plain" class="num good" :aria-label="texts.why(s.name)" @click="explainSpare(s)">{{
-        time(s.hours)
-      }}</v-btn>
+    <div role="list" :aria-label="texts.spares">
+      <div v-for="s in spares" :key="s.kind" role="listitem" class="row line3">
+        <span
+          ><span class="title"
+            >{{ s.name }}<span class="num soft"> ×{{ s.quantity }}</span></span
+          ><span class="sub" :class="{ gap: s.buy > 0 }"
+            >{{ s.fitted > 0 ? texts.alreadyFittedOnTheBike(s.fitted) : ''
+            }}{{ s.buy > 0 ? texts.buy(s.buy) : texts.owned(s.owned) }} ·
+            {{
+              s.for
+                .map((f) => f.trouble.toLowerCase())
+                .slice(0, 2)
+                .join(', ')
+            }}</span
+          ></span
+        >
+        <span class="num">{{ massText(view.units, s.mass) }}</span>
+        <v-btn variant="plain" class="num good" :aria-label="texts.why(s.name)" @click="explainSpare(s)">{{
+          time(s.hours)
+        }}</v-btn>
+      </div>
     </div>
     <template v-if="kit.prevention.length > 0">
       <div class="sheet-head">

@@ -180,7 +180,7 @@ function explainCurve() {
   if (!p) return;
   explain.show({
     title: texts.theBestKitOfEvery,
-    value: p.proven ? 'proven' : texts.withinMinOfProven((p.gap * 60).toFixed(0)),
+    value: p.proven ? texts.provenValue : texts.withinMinOfProven((p.gap * 60).toFixed(0)),
     formula: texts.mostOverKitsOfThat,
     inputs: [
       { name: texts.exactProblemsSolved, value: String(p.solves) },
@@ -199,14 +199,14 @@ function explainLevel(i: number) {
   if (!l) return;
   explain.show({
     title: texts.atMost2(LEVEL_NAMES[i], massText(view.units, l.limit)),
-    value: `${massText(view.units, l.mass)}, ${l.value.toFixed(1)} saved`,
+    value: texts.massSaved(massText(view.units, l.mass), l.value.toFixed(1)),
     formula: texts.theBestKitOfIts,
     inputs: [
       { name: texts.theBestOfThatLimit, value: l.free.toFixed(2) },
       { name: texts.whatNestingCosts, value: (l.free - l.value).toFixed(2) },
-      { name: 'tools', value: String(l.point.pieces.length) },
+      { name: texts.toolsOfIt, value: String(l.point.pieces.length) },
       { name: texts.kindsOfSpares, value: String(l.point.supplies.length) },
-      { name: 'proven', value: l.proven ? 'yes' : texts.toTheBand },
+      { name: texts.provenValue, value: l.proven ? texts.yes : texts.toTheBand },
     ],
     source: texts.limitsAreYours,
   });
@@ -232,14 +232,14 @@ function adds(i: number): string {
 
 <template>
   <div class="stage">
-    <section class="picture">
+    <section class="picture" aria-labelledby="title">
       <v-tabs v-model="mode" class="modes" :aria-label="texts.whatToLookAt">
         <v-tab v-for="(name, key) in MODES" :key="key" :value="key">
           {{ name }}
         </v-tab>
       </v-tabs>
-      <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head">
-        <h1>{{ mode === 'grams' ? texts.whatAddsWeight : texts.howMuchKitIsEnough }}</h1>
+      <div v-if="mode === 'enough' || mode === 'grams'" class="stage-head" role="group">
+        <h1 id="title">{{ mode === 'grams' ? texts.whatAddsWeight : texts.howMuchKitIsEnough }}</h1>
         <p v-if="kit && nothingYet">{{ texts.nothingToCarryYet }}</p>
         <p v-else-if="kit">
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
@@ -391,7 +391,7 @@ function adds(i: number): string {
       <template v-else-if="mode === 'grams'">
         <template v-if="kit && kit.pieces.length > 0">
           <MassStrip :pieces="pieces" :spares="kit.spares" :picked="chosen?.piece.id ?? null" @pick="picked = $event" />
-          <section v-if="chosen" class="without" aria-live="polite">
+          <section v-if="chosen" class="without" aria-live="polite" :aria-label="texts.without(chosen.piece.name)">
             <h2>{{ texts.without(chosen.piece.name) }}</h2>
             <p v-if="chosen.needed.length > 0">
               <strong class="gap num">{{ chosen.needed.length }}</strong>
@@ -421,24 +421,24 @@ function adds(i: number): string {
         </template>
       </template>
       <template v-else-if="mode === 'mends'">
-        <h1>{{ texts.whatCanGoWrongAnd }}</h1>
+        <h1 id="title">{{ texts.whatCanGoWrongAnd }}</h1>
         <MendsBrowser @mend="mend = $event" />
       </template>
       <template v-else-if="mode === 'fit'">
-        <h1>{{ texts.whatSparesMustMatch }}</h1>
+        <h1 id="title">{{ texts.whatSparesMustMatch }}</h1>
         <FitSheet />
       </template>
       <template v-else-if="mode === 'practice'">
-        <h1>{{ texts.howYouWorkAndWhat }}</h1>
+        <h1 id="title">{{ texts.howYouWorkAndWhat }}</h1>
         <PracticeSwitches />
         <PreventionSheet v-if="garage.bike" :bike="garage.bike" />
       </template>
       <template v-else>
-        <h1>{{ texts.kitsKept }}</h1>
+        <h1 id="title">{{ texts.kitsKept }}</h1>
         <KeptKits />
       </template>
     </section>
-    <section class="sheet">
+    <section class="sheet" :aria-label="texts.whatTheKitHolds">
       <KitLists
         v-if="kit"
         :kit="kit"

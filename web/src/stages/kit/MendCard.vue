@@ -131,7 +131,7 @@ function metBy(n: Need, w: Way): NeedMet {
       <p v-else-if="garage.bike && !appliesTo(trouble, garage.bike)" class="facts">
         {{ texts.thisCannotHappenOnThis }}
       </p>
-      <section v-for="w in ways" :key="w.name" class="way" :class="{ has: state(w).has }">
+      <section v-for="w in ways" :key="w.name" class="way" :class="{ has: state(w).has }" :aria-label="w.name">
         <h2>
           <GradeMark :grade="w.grade" /> {{ w.name }}
           <small>{{

@@ -11,6 +11,7 @@ import FaultSearch from './FaultSearch.vue';
 import GradeMark from './GradeMark.vue';
 import OwnMendForm from './OwnMendForm.vue';
 import * as texts from '../../words/kit/mendsBrowser';
+import * as edits from '../../words/edits';
 
 const emit = defineEmits<{ mend: [troubleId: string] }>();
 const answers = useAnswer();
@@ -45,7 +46,7 @@ watch(
 const own = computed(() => garage.doc?.mends ?? []);
 const writing = shallowRef<OwnMend | 'new' | null>(null);
 function keep(m: OwnMend) {
-  garage.put(`write ${m.name}`, 'mends', m);
+  garage.put(edits.write(m.name), 'mends', m);
   writing.value = null;
 }
 </script>
@@ -93,7 +94,7 @@ function keep(m: OwnMend) {
           }}</small></span
         >
         <v-btn variant="plain" @click="writing = m">{{ texts.change }}</v-btn>
-        <v-btn variant="plain" @click="garage.remove(`remove ${m.name}`, { table: 'mends', id: m.id })">
+        <v-btn variant="plain" @click="garage.remove(edits.remove(m.name), { table: 'mends', id: m.id })">
           {{ texts.remove }}
         </v-btn>
       </div>

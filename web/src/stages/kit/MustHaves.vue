@@ -17,7 +17,7 @@ const troubles = computed(() => (garage.doc ? troublesIn(garage.doc) : []));
 const nameOf = (must: Must) =>
   must.by === 'turn'
     ? texts.turnThe(must.role)
-    : `repair: ${(troubles.value.find((t) => t.id === must.trouble)?.name ?? must.trouble).toLowerCase()}`;
+    : texts.repairOf((troubles.value.find((t) => t.id === must.trouble)?.name ?? must.trouble).toLowerCase());
 const keyOf = (must: Must) => (must.by === 'turn' ? `turn ${must.role}` : `repair ${must.trouble}`);
 /** What may be demanded: what riders name first, the repairs, then each job that this bike has a fastener for. */
 const choices = computed(() => {

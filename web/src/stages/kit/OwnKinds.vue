@@ -14,7 +14,7 @@ const view = useView();
 const fresh = (): OwnKind => ({
   id: crypto.randomUUID(),
   name: '',
-  unit: 'piece',
+  unit: texts.piece,
   mass: 50,
   size: { length: 80, width: 50, height: 20 },
   price: 5,

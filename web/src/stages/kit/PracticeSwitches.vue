@@ -61,9 +61,9 @@ function words(c: SwitchCost): string {
   const minutes = Math.round(c.hours * 60);
   return [
     grams,
-    minutes === 0 ? '' : `${signed(minutes, `${Math.abs(minutes)} min`)} saved`,
+    minutes === 0 ? '' : texts.savedBy(signed(minutes, `${Math.abs(minutes)} min`)),
     c.loose === 0 ? '' : texts.notPacked(signed(c.loose, String(Math.abs(c.loose)))),
-    c.reached === 0 ? '' : `${signed(c.reached, String(Math.abs(c.reached)))} fasteners`,
+    c.reached === 0 ? '' : texts.fastenersMore(signed(c.reached, String(Math.abs(c.reached)))),
   ]
     .filter(Boolean)
     .join(', ');
@@ -74,12 +74,12 @@ function why(c: SwitchCost) {
     value: words(c),
     formula: texts.theKitWithThisPosition,
     inputs: [
-      { name: 'grams', value: c.grams.toFixed(0) },
+      { name: texts.grams, value: c.grams.toFixed(0) },
       { name: texts.hoursSavedOnTheTrip, value: `${signed(c.hours, Math.abs(c.hours).toFixed(2))} h` },
       { name: texts.getsHomeUnaided, value: signed(c.home, percent(Math.abs(c.home), 2)) },
       { name: texts.fastenersReached, value: String(c.reached) },
       { name: texts.thingsThatNoPlaceTakes, value: String(c.loose) },
-      { name: texts.bothProven, value: c.proven ? 'yes' : texts.notBoth },
+      { name: texts.bothProven, value: c.proven ? texts.yes : texts.notBoth },
     ],
     source: texts.differenceOfTwoKitsMasses,
   });

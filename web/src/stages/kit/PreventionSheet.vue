@@ -34,8 +34,8 @@ const signed = (v: number, text: string) => `${v > 0 ? '+' : '−'}${text}`;
 function words(c: PreventionCost): string {
   const minutes = Math.round(c.hours * 60);
   return [
-    Math.abs(c.grams) < 0.5 ? texts.kitAsHeavy : `kit ${signed(c.grams, massText(view.units, Math.abs(c.grams)))}`,
-    minutes === 0 ? texts.underAMinute : texts.minAtStake(Math.abs(minutes), minutes > 0 ? 'less' : 'more'),
+    Math.abs(c.grams) < 0.5 ? texts.kitAsHeavy : texts.kitBy(signed(c.grams, massText(view.units, Math.abs(c.grams)))),
+    minutes === 0 ? texts.underAMinute : texts.minAtStake(Math.abs(minutes), minutes > 0 ? texts.less : texts.more),
   ].join(', ');
 }
 function why(c: PreventionCost, name: string) {
@@ -85,7 +85,7 @@ function why(c: PreventionCost, name: string) {
         :items="[
           { title: texts.notDone, value: 'no' },
           { title: texts.consider, value: 'may' },
-          { title: 'done', value: 'done' },
+          { title: texts.done, value: 'done' },
         ]"
         :model-value="stateOf(p.id)"
         @update:model-value="set(p.id, $event)"

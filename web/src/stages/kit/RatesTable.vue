@@ -9,9 +9,9 @@ import * as texts from '../../words/kit/ratesTable';
 const props = defineProps<{ trouble: Trouble }>();
 const garage = useGarage();
 const NAMES: Readonly<Record<RateCell, string>> = {
-  paved: 'paved',
-  gravel: 'gravel',
-  track: 'track',
+  paved: texts.paved,
+  gravel: texts.gravel,
+  track: texts.track,
   crossing: texts.eachWaterCrossing,
 };
 const typical = computed(

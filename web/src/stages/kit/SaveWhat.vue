@@ -6,12 +6,17 @@ import * as texts from '../../words/kit/saveWhat';
 
 defineProps<{ question: KitQuestion }>();
 const emit = defineEmits<{ change: [fields: Partial<KitQuestion>] }>();
+/** What a kit may save: the code that is stored, and its word. */
+const WHAT = [
+  { title: texts.hours, value: 'hours' as const },
+  { title: texts.money, value: 'money' as const },
+];
 </script>
 
 <template>
   <v-select
     :label="texts.save"
-    :items="['hours', 'money']"
+    :items="WHAT"
     density="compact"
     variant="outlined"
     hide-details

@@ -20,7 +20,7 @@ function words(s: StepBetween): { main: string; rest: string } {
   const [main, rest] = down ? [s.leaves, s.comes] : [s.comes, s.leaves];
   return {
     main: list(main) || list(rest),
-    rest: main.length > 0 && rest.length > 0 ? `${down ? 'for' : texts.insteadOf} ${list(rest)}` : '',
+    rest: main.length > 0 && rest.length > 0 ? `${down ? texts.forIt : texts.insteadOf} ${list(rest)}` : '',
   };
 }
 </script>

@@ -110,8 +110,8 @@ function why(c: Chain, i: number): string {
   if (!before) return texts.theFirstChoice;
   const rank = [texts.oneHand, texts.byHand, texts.twoHands, 'a foot on the bar'];
   if (rank.indexOf(effort(c)) > rank.indexOf(effort(before)) && effort(before) !== effort(c))
-    return `takes ${effort(c)}`;
-  if (c.links.length > before.links.length) return `${c.links.length} pieces`;
+    return texts.takes(effort(c));
+  if (c.links.length > before.links.length) return texts.pieces(c.links.length);
   if (c.mass > before.mass) return texts.ofPieces(massText(view.units, c.mass));
   return texts.equalByName;
 }
@@ -127,8 +127,8 @@ function explainWay(a: Alternative) {
         name: texts.priceOfTheSetAgainst,
         value: `${a.euros > 0 ? '−' : '+'}${money(Math.abs(a.euros))}`,
       },
-      { name: 'leaves', value: a.leaves.join(', ') || 'nothing' },
-      { name: 'comes', value: a.comes.join(', ') || 'nothing' },
+      { name: texts.leaves, value: a.leaves.join(', ') || texts.nothing },
+      { name: texts.comes, value: a.comes.join(', ') || texts.nothing },
     ],
     source: texts.differenceOfTwoOptimaMasses,
   });
@@ -143,15 +143,19 @@ function explainChain(c: Chain) {
     value: c.margin === null ? texts.noTorqueKnown2 : `${c.margin.toFixed(2)} ×`,
     formula: texts.leastOfWeakestToolBreak,
     inputs: [
-      { name: texts.breakLooseTorque, value: need.value ? need.value.source : 'not known' },
+      { name: texts.breakLooseTorque, value: need.value ? need.value.source : texts.notKnown },
       { name: texts.weakestPiece(weak.piece.name), value: torque(weak.mode.bears) },
-      { name: 'arm', value: `${figure(view.units, 'length', c.arm)} ${unitOf(view.units, 'length')}` },
+      { name: texts.arm, value: `${figure(view.units, 'length', c.arm)} ${unitOf(view.units, 'length')}` },
       { name: texts.allowedForce, value: `${figure(view.units, 'force', c.force)} ${unitOf(view.units, 'force')}` },
       { name: texts.handGives, value: torque(c.handGives) },
       { name: texts.fitOnTheHead, value: c.fit.reason },
       {
         name: texts.lengthAgainstRecess,
-        value: `${figure(view.units, 'length', c.length)} against ${figure(view.units, 'length', props.fastener.access.recess)} ${unitOf(view.units, 'length')}`,
+        value: texts.against(
+          figure(view.units, 'length', c.length),
+          figure(view.units, 'length', props.fastener.access.recess),
+          unitOf(view.units, 'length'),
+        ),
       },
     ],
     source: texts.limitsArmsAndForcesTypical,
@@ -161,7 +165,7 @@ function buy() {
   const pieces = found.value?.cure?.buy ?? [];
   if (pieces.length === 0) return;
   garage.put(
-    texts.addToTheToolbox(pieces.map((p) => p.name).join(' and ')),
+    texts.addToTheToolbox(pieces.map((p) => p.name).join(texts.andMore)),
     'pieces',
     ...pieces.map((p) => ({ ...p, id: crypto.randomUUID(), count: 1, note: texts.toBuy2 })),
   );
@@ -203,11 +207,11 @@ function buy() {
           {{ texts.goesOnLooselyItSpins(found.loose) }}
         </p>
         <p v-if="found.barred.length > 0">
-          {{ texts.yourOwnWouldReachIt(found.barred.join(' and ')) }}
+          {{ texts.yourOwnWouldReachIt(found.barred.join(texts.andMore)) }}
         </p>
         <p v-if="found.cure">
           {{ texts.buyThisToReachIt }}
-          <strong>{{ found.cure.buy.map((p) => p.name).join(' and ') }}</strong>,
+          <strong>{{ found.cure.buy.map((p) => p.name).join(texts.andMore) }}</strong>,
           <span class="num">{{ massText(view.units, found.cure.mass) }}</span>.
           <v-btn variant="tonal" @click="buy">{{ texts.addItToTheToolbox }}</v-btn>
         </p>
@@ -237,18 +241,20 @@ function buy() {
           </ol>
         </div>
       </div>
-      <div v-if="choices.length > 1" class="others">
+      <div v-if="choices.length > 1" class="others" role="group" :aria-label="texts.otherOptionsBestFirst">
         <h3>{{ texts.otherOptionsBestFirst }}</h3>
-        <div v-for="(c, i) in choices" :key="i" class="way-row">
-          <v-btn variant="plain" class="way" :aria-pressed="other === i" @click="other = i">
-            {{ c.links.map((k) => k.piece.name).join(' + ') }}
-            <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
-            <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
-          </v-btn>
-          <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(costOf(c)!)">
-            {{ signed(-costOf(c)!.grams)
-            }}<small class="soft">{{ texts.kit(massText(view.units, costOf(c)!.set)) }}</small>
-          </v-btn>
+        <div role="list">
+          <div v-for="(c, i) in choices" :key="i" class="way-row" role="listitem">
+            <v-btn variant="plain" class="way" :aria-pressed="other === i" @click="other = i">
+              {{ c.links.map((k) => k.piece.name).join(' + ') }}
+              <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
+              <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
+            </v-btn>
+            <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(costOf(c)!)">
+              {{ signed(-costOf(c)!.grams)
+              }}<small class="soft">{{ texts.kit(massText(view.units, costOf(c)!.set)) }}</small>
+            </v-btn>
+          </div>
         </div>
         <p v-if="!priced">
           <v-btn variant="tonal" :disabled="pricing" @click="price">

@@ -85,9 +85,13 @@ const said = computed(() => {
   const column = columns.value.list[here.value.column];
   if (!row || !column) return '';
   const c = cell(row, column.piece);
-  const word = { fits: 'fits', some: texts.fitsSomeOfThem, limp: texts.goesOnBut, loose: 'loose:' };
+  const word = { fits: texts.fitsIt, some: texts.fitsSomeOfThem, limp: texts.goesOnBut, loose: texts.looseOn };
   const kit = inKit.value.has(column.piece.id) ? texts.inTheKit2 : '';
-  return `${column.piece.name}${kit} on ${row.key}: ${c ? `${word[c.state]} ${view.inWords(c.why)}` : texts.doesNotGoOnOr}`;
+  return texts.toolOn(
+    `${column.piece.name}${kit}`,
+    row.key,
+    c ? `${word[c.state]} ${view.inWords(c.why)}` : texts.doesNotGoOnOr,
+  );
 });
 const names = (row: HeadClass) =>
   row.fasteners
@@ -186,7 +190,16 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
           height="3"
         />
         <g v-for="(row, i) in rows" :key="row.key" :transform="`translate(0 ${y(i)})`">
-          <rect v-if="odd(row)" class="odd" x="0" y="0" width="3" :height="ROW - 1" />
+          <rect
+            v-if="odd(row)"
+            class="odd"
+            role="img"
+            :aria-label="texts.atMostOneToolTurns"
+            x="0"
+            y="0"
+            width="3"
+            :height="ROW - 1"
+          />
           <foreignObject x="6" y="0" width="70" :height="ROW"
             ><span class="row-head" :class="{ gap: row.fitting === 0 }"
               ><HeadGlyph :head="row.head" :size="15" tone="ink" :label="' '" aria-hidden="true" /><strong

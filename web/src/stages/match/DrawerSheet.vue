@@ -32,6 +32,7 @@ import ItemList from './ItemList.vue';
 import PieceEditor from './PieceEditor.vue';
 import ScaleStrip from './ScaleStrip.vue';
 import * as texts from '../../words/match/drawerSheet';
+import * as edits from '../../words/edits';
 
 const garage = useGarage();
 const view = useView();
@@ -76,7 +77,7 @@ const sub = (p: Piece) =>
     p.quality === 'cheap' ? 'cheap' : '',
     p.onlyBike ? texts.onlyFor2(garage.doc?.bikes.find((b) => b.id === p.onlyBike)?.name ?? texts.oneBike) : '',
     p.set,
-    p.kept ? `kept: ${p.kept}` : '',
+    p.kept ? texts.keptIn(p.kept) : '',
     p.note,
   ]
     .filter(Boolean)
@@ -88,7 +89,7 @@ function measure(p: Piece, size: string) {
   const read = withSize(p, size, { inch: view.units === 'inch' });
   sizeFault.value = read.ok ? null : read.reason;
   if (!read.ok) return;
-  garage.put(`measure ${p.name}`, 'pieces', read.piece);
+  garage.put(edits.measure(p.name), 'pieces', read.piece);
   notice.say(texts.itIsRecordedAs(read.piece.name));
 }
 const change = (p: Piece, label: string, fields: Partial<Piece>) => garage.put(label, 'pieces', { ...p, ...fields });
@@ -109,6 +110,15 @@ function writeTable(rows: Piece[]) {
   notice.done(texts.toolsRead(rows.length));
   reading.value = false;
 }
+const CONDITIONS = [
+  { title: texts.good, value: 'good' },
+  { title: texts.worn, value: 'worn' },
+  { title: texts.broken, value: 'broken' },
+];
+const QUALITIES = [
+  { title: texts.good, value: 'good' },
+  { title: texts.cheap, value: 'cheap' },
+];
 const csvOut = () => download(fileName('drawer', 'csv'), writePieces(garage.doc?.pieces ?? []), 'text/csv');
 
 /** What came as a set, against what the kit takes of it. */
@@ -179,7 +189,7 @@ const costWords = computed(() => {
         >
         <span class="num">{{ massText(view.units, p.mass) }}</span>
       </v-btn>
-      <div v-if="picked && p.id === picked.id" class="detail">
+      <div v-if="picked && p.id === picked.id" class="detail" role="group" :aria-label="texts.about(p.name)">
         <NumberField
           :label="texts.mass"
           quantity="mass"
@@ -197,9 +207,9 @@ const costWords = computed(() => {
           :label="texts.inTheKit"
           :items="[
             { title: texts.ifUseful, value: '' },
-            { title: 'always', value: 'always' },
+            { title: texts.always, value: 'always' },
             { title: texts.alwaysTwoOfThem, value: 'twice' },
-            { title: 'never', value: 'never' },
+            { title: texts.never, value: 'never' },
           ]"
           :model-value="p.mark ?? ''"
           @update:model-value="change(p, `mark ${p.name}`, { mark: markOf($event) })"
@@ -213,7 +223,7 @@ const costWords = computed(() => {
         />
         <SelectField
           :label="texts.condition"
-          :items="['good', 'worn', 'broken']"
+          :items="CONDITIONS"
           :model-value="p.condition"
           @update:model-value="
             change(p, texts.conditionOf(p.name), {
@@ -240,7 +250,7 @@ const costWords = computed(() => {
         />
         <SelectField
           :label="texts.quality"
-          :items="['good', 'cheap']"
+          :items="QUALITIES"
           :model-value="p.quality"
           @update:model-value="
             change(p, texts.qualityOf(p.name), {

@@ -85,9 +85,9 @@ const by = (f: Fastener) =>
 
 <template>
   <div class="stage">
-    <section class="picture">
-      <div class="stage-head">
-        <h1>{{ texts.whatYourToolsReach }}</h1>
+    <section class="picture" aria-labelledby="title">
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.whatYourToolsReach }}</h1>
         <p v-if="chosen.length === 0">{{ texts.noFastenerIsMeasuredYet }}</p>
         <p v-else-if="answers.figures">
           <strong class="num">{{ answers.figures.reached }}</strong> {{ texts.of2 }}
@@ -130,7 +130,7 @@ const by = (f: Fastener) =>
       </ul>
       <ChainCard v-if="picked" :key="picked.id" :fastener="picked" />
     </section>
-    <section class="sheet">
+    <section class="sheet" :aria-label="texts.fastenersAndTools">
       <v-tabs v-model="tab" class="tabs">
         <v-tab value="heads">{{ texts.fasteners3(chosen.length) }}</v-tab>
         <v-tab value="drawer"> {{ texts.toolbox(garage.doc?.pieces.length ?? 0) }} </v-tab>
@@ -162,7 +162,7 @@ const by = (f: Fastener) =>
                   texts.wouldReachIt(
                     cureOf(f)!
                       .buy.map((p) => p.name)
-                      .join(' and '),
+                      .join(texts.andMore),
                   )
                 }}
                 <span class="num">{{ massText(view.units, cureOf(f)!.mass) }}</span></span

@@ -28,6 +28,7 @@ import { TRAIT_WORDS } from '../../ui/words';
 import { useRules } from '../../ui/useRules';
 import { fieldWords } from '../../words/fields';
 import * as texts from '../../words/match/pieceEditor';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ piece: Piece | null }>();
 const emit = defineEmits<{ close: [] }>();
@@ -116,7 +117,7 @@ const names = (ids: string[]) => {
 function keep() {
   if (!valid.value) return;
   const plain = JSON.parse(JSON.stringify({ ...draft.value, name: draft.value.name.trim() })) as Piece;
-  garage.put(`${props.piece ? 'alter' : 'make'} ${plain.name}`, 'pieces', plain);
+  garage.put(props.piece ? edits.change(plain.name) : edits.make(plain.name), 'pieces', plain);
   notice.say(texts.isInTheToolboxAs(plain.name));
   emit('close');
 }
@@ -196,7 +197,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
           />
           <TextField
             v-else
-            :label="texts.whichTurnsIts(m.offer.shape.form === 'drive' ? 'square' : printShape(m.offer.shape))"
+            :label="texts.whichTurnsIts(m.offer.shape.form === 'drive' ? texts.square : printShape(m.offer.shape))"
             figures
             :value="said(m.offer.shape)"
             :fault="wrong[`offer ${i}`]"
@@ -215,7 +216,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
               { title: texts.sixFlats, value: 'six' },
               { title: texts.twelvePoints, value: 'twelve' },
               { title: texts.openTwoFlats, value: 'open' },
-              ...(m.grip === 'adjustable' ? [{ title: 'adjustable', value: 'adjustable' }] : []),
+              ...(m.grip === 'adjustable' ? [{ title: texts.adjustable, value: 'adjustable' }] : []),
             ]"
             :model-value="m.grip"
             @update:model-value="setMode(i, { grip: GRIPS.find((g) => g === $event) ?? 'six' })"

@@ -9,6 +9,7 @@ import { useView } from '../../stores/view';
 import { useWedge } from '../../ui/useWedge';
 import { massText } from '../../ui/words';
 import * as texts from '../../words/match/scaleStrip';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ piece: Piece }>();
 const garage = useGarage();
@@ -28,7 +29,7 @@ const sane = computed(() => shown.value !== null && shown.value > 0 && shown.val
 function take() {
   if (!sane.value || shown.value === null) return;
   typed.value = null;
-  garage.put(`weigh ${props.piece.name}`, 'pieces', { ...props.piece, mass: shown.value, weighed: true });
+  garage.put(edits.weigh(props.piece.name), 'pieces', { ...props.piece, mass: shown.value, weighed: true });
 }
 function typeIn(text: string) {
   const read = readLine(text, 'scale');
@@ -37,7 +38,7 @@ function typeIn(text: string) {
 </script>
 
 <template>
-  <p class="scale" :class="{ off: !live || live.lost }">
+  <p class="scale" :class="{ off: !live || live.lost }" role="group" :aria-label="texts.scale">
     <template v-if="live && !live.lost">
       <span class="num big">{{ shown === null ? '–' : massText(view.units, shown) }}</span>
       <span class="soft"

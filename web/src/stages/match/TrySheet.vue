@@ -10,6 +10,7 @@ import DropMenu from '../../ui/DropMenu.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { toneOf } from '../../ui/words';
 import * as texts from '../../words/match/trySheet';
+import * as edits from '../../words/edits';
 
 const garage = useGarage();
 const answers = useAnswer();
@@ -29,7 +30,7 @@ const words = (f: Fastener) => (kitChains.value[f.id] ?? []).map((c) => c.join('
 const by = () => ({ who: view.who, when: new Date().toISOString() });
 
 function works(f: Fastener) {
-  garage.put(`tried ${f.name}`, 'fasteners', workedBy(f, kitChains.value[f.id] ?? [], by()));
+  garage.put(edits.tried(f.name), 'fasteners', workedBy(f, kitChains.value[f.id] ?? [], by()));
   notice.say(texts.triedWorks(f.name));
 }
 function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
@@ -59,7 +60,14 @@ function stopped(f: Fastener, what: Stopped, end: 'near' | 'far') {
       ></v-expansion-panels
     >
     <p v-if="chosen.length > 0 && open.length === 0" class="empty good">{{ texts.everyHeadThatTheKit }}</p>
-    <div v-for="f in open" :key="f.id" class="row try-row" :class="{ picked: f.id === view.fastenerId }">
+    <div
+      v-for="f in open"
+      :key="f.id"
+      class="row try-row"
+      :class="{ picked: f.id === view.fastenerId }"
+      role="group"
+      :aria-label="f.name"
+    >
       <HeadGlyph :head="f.head" :tone="toneOf(f)" />
       <v-btn variant="text" class="text" @click="view.fastenerId = f.id">
         <span class="title"

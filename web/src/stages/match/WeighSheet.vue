@@ -12,6 +12,7 @@ import { massText } from '../../ui/words';
 import { useMoney } from '../../ui/useMoney';
 import WorkBar from '../../ui/WorkBar.vue';
 import * as texts from '../../words/match/weighSheet';
+import * as edits from '../../words/edits';
 
 const { money } = useMoney();
 const garage = useGarage();
@@ -22,8 +23,8 @@ const notice = useNotice();
 const most = computed(() => Math.max(1, ...(weighs.result?.swaps ?? []).map((s) => s.grams)));
 const goes = (d: Difference) =>
   [
-    d.leaves.length > 0 ? `leaves: ${d.leaves.join(', ')}` : '',
-    d.comes.length > 0 ? `comes: ${d.comes.join(', ')}` : '',
+    d.leaves.length > 0 ? texts.leaves(d.leaves.join(', ')) : '',
+    d.comes.length > 0 ? texts.comes(d.comes.join(', ')) : '',
   ]
     .filter(Boolean)
     .join('; ');
@@ -36,14 +37,14 @@ function why(title: string, d: Difference, what: string) {
     inputs: [
       { name: texts.toolsOfTheLightestSet, value: massText(view.units, weighs.result?.mass ?? 0) },
       { name: texts.andThen, value: massText(view.units, (weighs.result?.mass ?? 0) - d.grams) },
-      { name: 'leaves', value: d.leaves.join(', ') || 'nothing' },
-      { name: 'comes', value: d.comes.join(', ') || 'nothing' },
+      { name: texts.leavesName, value: d.leaves.join(', ') || texts.nothing },
+      { name: texts.comesName, value: d.comes.join(', ') || texts.nothing },
     ],
     source: texts.differenceOfTwoOptimaMasses,
   });
 }
 function buy(model: PieceModel) {
-  garage.put(`add ${model.name}`, 'pieces', newPiece(model, { id: crypto.randomUUID(), note: texts.toBuy }));
+  garage.put(edits.add(model.name), 'pieces', newPiece(model, { id: crypto.randomUUID(), note: texts.toBuy }));
   notice.say(texts.isInTheToolboxNoted(model.name));
 }
 </script>
@@ -66,7 +67,13 @@ function buy(model: PieceModel) {
         <span class="num soft">{{ weighs.result.swaps.length }}</span>
       </div>
       <p v-if="weighs.result.swaps.length === 0" class="empty">{{ texts.noToolIsCarriedFor }}</p>
-      <div v-for="s in weighs.result.swaps" :key="s.fastener.id" class="row weigh">
+      <div
+        v-for="s in weighs.result.swaps"
+        :key="s.fastener.id"
+        class="row weigh"
+        role="group"
+        :aria-label="s.fastener.name"
+      >
         <HeadGlyph :head="s.fastener.head" :size="30" />
         <v-btn variant="text" @click="view.fastenerId = s.fastener.id">
           <span class="title"

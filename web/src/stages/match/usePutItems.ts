@@ -2,6 +2,7 @@ import { newPiece, newSupply, type ReadItem } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { itemsText, itemText } from './items';
+import * as edits from '../../words/edits';
 
 /** Puts what a line says into the garage: tools into the toolbox, spares to the spares; all at once, and out at once on undo. */
 export function usePutItems() {
@@ -21,7 +22,7 @@ export function usePutItems() {
       return { table: 'pieces' as const, id, before: null, after };
     });
     const label = list.length === 1 ? itemText(first, garage.book) : `${list.length} items`;
-    if (!garage.edit(`add ${label}`, changes)) return false;
+    if (!garage.edit(edits.add(label), changes)) return false;
     notice.done(itemsText(list, garage.book));
     return true;
   }

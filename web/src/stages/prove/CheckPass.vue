@@ -69,9 +69,10 @@ useEventListener('keydown', onKey);
     fullscreen
     no-click-animation
     :aria-label="what === 'evening' ? texts.eveningRound : texts.beforeLeaving"
+    :data-at="at"
     @update:model-value="emit('close')"
   >
-    <div class="full-screen pass" :data-at="at">
+    <div class="full-screen pass">
       <div class="top-line">
         <h1>{{ what === 'evening' ? texts.eveningRound : texts.beforeLeaving }}</h1>
         <span class="num soft">{{ Math.min(at + 1, list.length) }}/{{ list.length }}</span>

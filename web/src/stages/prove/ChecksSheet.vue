@@ -13,6 +13,7 @@ import CheckAnswer from './CheckAnswer.vue';
 import CheckPass from './CheckPass.vue';
 import ReminderForm from './ReminderForm.vue';
 import * as texts from '../../words/prove/checksSheet';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ told: ProofTold }>();
 const garage = useGarage();
@@ -41,7 +42,7 @@ function leave(day: string) {
   const checked = tripSchema.safeParse({ ...trip, leaves: day === '' ? null : day });
   if (checked.success) garage.put(texts.theDayOfLeaving, 'trips', checked.data);
 }
-const why = (k: CheckDue) => (k.guards * 60 >= 1 ? `guards ${hoursText(k.guards)}` : '');
+const why = (k: CheckDue) => (k.guards * 60 >= 1 ? texts.guards(hoursText(k.guards)) : '');
 </script>
 
 <template>
@@ -96,7 +97,7 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? `guards ${hoursText(k.guards)
             </p>
             <CheckAnswer :check="k" />
             <p v-if="k.own">
-              <v-btn variant="plain" @click="garage.remove(`delete ${k.name}`, { table: 'reminders', id: k.key })">{{
+              <v-btn variant="plain" @click="garage.remove(edits.remove(k.name), { table: 'reminders', id: k.key })">{{
                 texts.deleteThisCheck
               }}</v-btn>
             </p>

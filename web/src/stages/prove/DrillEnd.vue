@@ -42,9 +42,7 @@ const pace = computed(() => (proof.made ? paceWith(proof.made.drills) : undefine
 const before = computed(() =>
   proof.made ? paceWith(proof.made.drills.filter((x) => x.id !== d.value.id)) : undefined,
 );
-const nth = computed(
-  () => ['first', 'second', 'third', 'fourth', 'fifth'][times.value.length - 1] ?? `${times.value.length}th`,
-);
+const nth = computed(() => texts.NTH[times.value.length - 1] ?? texts.nth(times.value.length));
 /** Readiness with and without this drill. */
 const ready = computed(() => {
   const c = proof.made;

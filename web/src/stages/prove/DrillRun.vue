@@ -27,6 +27,7 @@ import PlaceSpots from './PlaceSpots.vue';
 import StuckDialog from './StuckDialog.vue';
 import './fullScreen.css';
 import * as texts from '../../words/prove/drillRun';
+import * as edits from '../../words/edits';
 
 const proof = useProof();
 const garage = useGarage();
@@ -62,13 +63,13 @@ function done() {
   const turned = step.value?.needs.flatMap((n) => n.heads.map((h) => h.fastener.id)) ?? [];
   proof.step(
     (x, at) => stepDone(x, at, steps.value.length, turned),
-    `step ${d.value.step + 1}: ${r.value?.trouble.name ?? ''}`,
+    edits.step(d.value.step + 1, r.value?.trouble.name ?? ''),
   );
 }
 const back = () => proof.step(stepBack, 'a step back');
 const pause = () =>
   proof.step((x, at) => (x.state === 'running' ? pauseDrill(x, at) : resumeDrill(x, at)), texts.pauseTheDrill);
-const end = () => proof.step(giveUp, `stop: ${r.value?.trouble.name ?? ''}`);
+const end = () => proof.step(giveUp, edits.stop(r.value?.trouble.name ?? ''));
 const theEnd = ref<InstanceType<typeof DrillEnd>>();
 function leave() {
   theEnd.value?.finish();
@@ -104,8 +105,10 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
     persistent
     no-click-animation
     :aria-label="`${d.real ? texts.repair : texts.drill}: ${r?.trouble.name ?? ''}`"
+    :data-step="d.step"
+    :data-state="d.state"
   >
-    <div class="full-screen run" :class="{ paused: d.state === 'paused' }" :data-step="d.step" :data-state="d.state">
+    <div class="full-screen run" :class="{ paused: d.state === 'paused' }">
       <div class="top-line">
         <h1>{{ r?.trouble.name }}</h1>
         <p class="num clock" role="timer" :aria-label="texts.minutes(Math.floor(total / 60))">{{ clockText(total) }}</p>
@@ -141,11 +144,7 @@ const station = computed(() => step.value?.needs.flatMap((n) => n.heads.map((h) 
                     ><small v-else class="gap">{{ texts.nothingInThisKitTurns }}</small
                     ><small v-if="h.fastener.torque"
                       >{{ view.inWords([{ quantity: 'torque', value: h.fastener.torque.value }]) }},
-                      {{
-                        h.fastener.torque.source === 'manual'
-                          ? texts.byTheManual
-                          : 'a typical value: the manual’s comes first'
-                      }}</small
+                      {{ h.fastener.torque.source === 'manual' ? texts.byTheManual : texts.aTypicalValue }}</small
                     ></span
                   >
                 </p>

@@ -14,7 +14,7 @@ const emit = defineEmits<{ rehearse: [troubleId: string]; play: [] }>();
 const garage = useGarage();
 const proof = useProof();
 const TIMES = [
-  { title: 'any', value: 0 },
+  { title: texts.any, value: 0 },
   { title: texts.n15Min, value: 15 },
   { title: texts.n30Min, value: 30 },
   { title: texts.n60Min, value: 60 },
@@ -31,11 +31,11 @@ const share = (o: DrillOffer) => (props.told.ready.atStake > 0 ? o.proves / prop
 /** What a drill brings, in a line. */
 const brings = (o: DrillOffer): string =>
   [
-    o.proves > 0 ? `proves ${hoursText(o.proves)}` : texts.provenAlready,
+    o.proves > 0 ? texts.proves(hoursText(o.proves)) : texts.provenAlready,
     o.quicker * 60 >= 0.5 ? texts.lessOnThisTrip(minutesText(o.quicker * 60)) : '',
-    o.times > 0 ? `done ${counted(o.times, 'time')}` : texts.neverDone,
-    o.wheel ? `${o.wheel} wheel` : '',
-    o.on ? `on ${o.on}` : '',
+    o.times > 0 ? texts.doneTimes(counted(o.times, 'time')) : texts.neverDone,
+    o.wheel ? texts.wheel(o.wheel) : '',
+    o.on ? texts.on(o.on) : '',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -54,7 +54,7 @@ const brings = (o: DrillOffer): string =>
     </section>
     <section>
       <h2>{{ texts.worthMostForTheTime }}</h2>
-      <ul class="plain">
+      <ul class="plain" :aria-label="texts.worthMostForTheTime">
         <li v-for="(o, i) in shown" :key="o.troubleId">
           <v-btn variant="text" class="offer" @click="emit('rehearse', o.troubleId)">
             <span class="num at">{{ i + 1 }}</span>

@@ -60,7 +60,7 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
 </script>
 
 <template>
-  <section class="game">
+  <section class="game" :aria-label="texts.findTheFault">
     <h2 class="big">{{ drill.search.tree.symptom }}</h2>
     <p class="soft">
       {{ texts.itIsOneOfChoose(counted(odds.length, 'cause')) }}
@@ -73,7 +73,7 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
     </ol>
     <p v-if="says" class="gap" role="alert">{{ says }}</p>
     <template v-if="!found">
-      <ul class="plain">
+      <ul class="plain" :aria-label="texts.testsToChoose">
         <li v-for="t in tests" :key="t.id">
           <v-btn variant="text" class="test" @click="test(t.id)">
             <span
@@ -98,7 +98,8 @@ const lacking = computed(() => [...new Set([...drill.value.lacks.values()].flat(
       <p>
         <strong class="good">{{ name(drill.cause.trouble) }}</strong>: {{ drill.cause.seen }}.
         <template v-if="odds.length > 1">
-          {{ ' ' }}{{ texts.nothingInThisKitTells(counted(odds.length - 1, texts.otherCause)) }}</template
+          {{ ' '
+          }}{{ texts.nothingInThisKitTells(counted(odds.length - 1, texts.otherCause, texts.otherCauses)) }}</template
         >
       </p>
       <p>

@@ -102,14 +102,14 @@ function backText(due: string): string {
   return minutes < 90
     ? texts.inMin(Math.max(1, Math.round(minutes)))
     : minutes < 1440 * 1.5
-      ? 'tomorrow'
+      ? texts.tomorrow
       : texts.inDays(Math.round(minutes / 1440));
 }
 const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
 </script>
 
 <template>
-  <section class="game" :data-theme="dark ? 'dark' : undefined" :class="{ night: dark }">
+  <section class="game" :aria-label="texts.findIt" :data-theme="dark ? 'dark' : undefined" :class="{ night: dark }">
     <p class="soft">
       {{ texts.ofYourKitKnownBy(counted(cards.length, 'thing'), known, dark ? texts.inTheDark : '') }}
     </p>
@@ -120,7 +120,7 @@ const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
       <p class="ask">
         {{ card.step }}. <strong>{{ texts.whatDoYouTake }}</strong>
       </p>
-      <div class="choices">
+      <div class="choices" role="group" :aria-label="texts.whatDoYouTake">
         <v-btn
           v-for="l in choices"
           :key="l.key"
@@ -135,7 +135,7 @@ const waiting = computed(() => nextDue(memories.value, proof.who, dark.value));
         <p class="ask">
           <strong>{{ texts.whereDoesItLie }}</strong>
         </p>
-        <div class="choices">
+        <div class="choices" role="group" :aria-label="texts.whereDoesItLie">
           <v-btn
             v-for="p in places"
             :key="p.id"

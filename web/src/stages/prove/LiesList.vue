@@ -2,6 +2,7 @@
 /** Things with where they lie, place by place. */
 import { computed } from 'vue';
 import type { Lies } from '@necessaire/core';
+import * as texts from '../../words/prove/liesList';
 
 const props = defineProps<{ lies: readonly Lies[] }>();
 const byPlace = computed(() => {
@@ -10,7 +11,7 @@ const byPlace = computed(() => {
   return [...out].map(([place, list]) => ({ place, list, missing: list.every((l) => l.placeId === null) }));
 });
 const where = (l: Lies) =>
-  [l.slot !== null ? `slot ${l.slot}` : '', l.on ? `in ${l.on}` : ''].filter(Boolean).join(', ');
+  [l.slot !== null ? texts.slot(l.slot) : '', l.on ? texts.inIt(l.on) : ''].filter(Boolean).join(', ');
 </script>
 
 <template>

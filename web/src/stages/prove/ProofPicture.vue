@@ -27,7 +27,7 @@ const rest = computed(() => ready.value.troubles.slice(SHOWN));
 const x = computed(() => scaleLinear([0, most.value], [0, 100]));
 /** What is said of a trouble: how far its repair is shown to work. */
 function says(p: Proof): string {
-  if (p.by !== null) return p.proven < p.saved - 1e-6 ? texts.provenInPart(p.by) : `proven: ${p.by}`;
+  if (p.by !== null) return p.proven < p.saved - 1e-6 ? texts.provenInPart(p.by) : texts.provenBy(p.by);
   if (p.lapsed !== null) return NO_PROOF_WORDS[p.lapsed];
   return p.way === null ? texts.thisKitHasNoMethod : p.way;
 }
@@ -91,7 +91,7 @@ function says(p: Proof): string {
     </ul>
     <p v-if="rest.length > 0" class="soft more">
       <v-btn variant="plain" :aria-expanded="all" @click="all = !all">{{
-        all ? texts.showFewer : texts.show(counted(rest.length, 'more', 'more'))
+        all ? texts.showFewer : texts.show(counted(rest.length, 'more'))
       }}</v-btn>
       <template v-if="!all">
         {{ ' '

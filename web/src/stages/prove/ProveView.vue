@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
 import NextStage from '../../shell/NextStage.vue';
@@ -23,7 +22,6 @@ import * as texts from '../../words/prove/proveView';
 const EmptyStage = defineAsyncComponent(() => import('../../ui/EmptyStage.vue'));
 
 const garage = useGarage();
-const answers = useAnswer();
 const proof = useProof();
 const TABS = {
   drills: texts.drills,
@@ -48,9 +46,9 @@ const overdue = computed(
 
 <template>
   <div class="stage">
-    <section class="picture prove" :data-working="answers.busy ? 'yes' : 'no'">
-      <div class="stage-head">
-        <h1>{{ texts.whatIsProvenAndWhat }}</h1>
+    <section class="picture prove" aria-labelledby="title">
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.whatIsProvenAndWhat }}</h1>
         <p v-if="!garage.trip">{{ texts.planATripFirstWhat }}</p>
         <p v-else-if="told && told.ready.share !== null" role="status">
           <strong class="num ready">{{ percent(told.ready.share) }}</strong> {{ texts.ofThe }}
@@ -65,13 +63,13 @@ const overdue = computed(
         <p v-else-if="told">{{ texts.addLegsToTheTrip }}</p>
         <NextStage />
       </div>
-      <p v-if="open && !proof.drill" class="open-drill">
+      <p v-if="open && !proof.drill" class="open-drill" role="status">
         <span
           >{{ texts.aDrillIsOpen }} <strong>{{ openName }}</strong>{{ texts.step(open.step + 1) }}</span
         >
         <v-btn @click="proof.takeUp(open)">{{ texts.goOn }}</v-btn>
       </p>
-      <p v-if="overdue.length > 0" class="open-drill">
+      <p v-if="overdue.length > 0" class="open-drill" role="status">
         <span
           ><strong class="gap">{{ texts.you(counted(overdue.length, texts.checkNeeds, texts.checksNeed)) }}</strong
           >{{ ' ' }}

@@ -9,6 +9,7 @@ import NumberField from '../../ui/NumberField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { OCCASION_WORDS } from '../../words/prove';
 import * as texts from '../../words/prove/reminderForm';
+import * as edits from '../../words/edits';
 
 const garage = useGarage();
 const open = ref(false);
@@ -31,7 +32,7 @@ function add() {
     date: when.value === 'on a date' ? date.value || null : null,
     station: station.value === '' ? null : station.value,
   };
-  if (!garage.put(`check: ${row.name}`, 'reminders', row)) return;
+  if (!garage.put(edits.check(row.name), 'reminders', row)) return;
   name.value = '';
   how.value = '';
   open.value = false;

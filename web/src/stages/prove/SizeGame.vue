@@ -41,7 +41,7 @@ function next() {
 </script>
 
 <template>
-  <section v-if="q" class="game">
+  <section v-if="q" class="game" :aria-label="texts.sizeIt">
     <svg
       class="head"
       :viewBox="`${-box / 2} ${-box / 2} ${box} ${box}`"
@@ -66,12 +66,13 @@ function next() {
       <strong class="num">{{ reading }}</strong>.
       <strong>{{ q.ask === 'next' ? texts.whichToolDoYouTry : texts.whichToolTurnsIt }}</strong>
     </p>
-    <div class="choices">
+    <div class="choices" role="group" :aria-label="q.ask === 'next' ? texts.whichToolDoYouTry : texts.whichToolTurnsIt">
       <v-btn
         v-for="(c, i) in q.choices"
         :key="c.size"
         variant="tonal"
         :class="{ right: picked !== null && i === q.right, wrong: picked === i && i !== q.right }"
+        :aria-label="picked !== null && i === q.right ? texts.rightOne(sized(c.size)) : undefined"
         @click="choose(i)"
         >{{ sized(c.size) }}</v-btn
       >

@@ -19,6 +19,7 @@ import NumberField from '../../ui/NumberField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { STUCK_WORDS } from '../../words/prove';
 import * as texts from '../../words/prove/stuckDialog';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ rehearsal: Rehearsal; step: RehearsalStep }>();
 const emit = defineEmits<{ close: []; said: [text: string] }>();
@@ -136,7 +137,7 @@ function addStep() {
     { at: Math.max(0, d.step - got), text },
     { id: crypto.randomUUID(), minutes: props.rehearsal.planned },
   );
-  const ok = garage.edit(`a step of my own: ${props.rehearsal.trouble.name}`, [
+  const ok = garage.edit(edits.ownStep(props.rehearsal.trouble.name), [
     { table: 'drills', id: d.id, before: d, after: stuckAt(d, 'do not know how') },
     { table: 'mends', id: row.id, before: null, after: row },
   ]);

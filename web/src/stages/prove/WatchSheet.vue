@@ -11,6 +11,7 @@ import NumberField from '../../ui/NumberField.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import SelectField from '../../ui/SelectField.vue';
 import * as texts from '../../words/prove/watchSheet';
+import * as edits from '../../words/edits';
 
 const garage = useGarage();
 const view = useView();
@@ -50,7 +51,7 @@ function add() {
     ...{ station: station.value === '' ? null : station.value, from: 'hand', since: today(), atKm: bike.odometer },
     ...{ everyKm: everyKm.value, lastsKm: lastsKm.value, lastsKmh: lastsKmh.value, looked: [], closed: null },
   };
-  if (!garage.put(`watch ${row.name}`, 'watches', row)) return;
+  if (!garage.put(edits.watch(row.name), 'watches', row)) return;
   name.value = '';
   why.value = '';
   adding.value = false;

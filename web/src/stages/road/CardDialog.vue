@@ -125,7 +125,7 @@ const water = computed(() => {
       <section class="left">
         <p v-if="light">
           {{ texts.light }}
-          <strong class="num">{{ light.minutes > 0 ? hoursText(light.minutes / 60) : 'none' }}</strong>
+          <strong class="num">{{ light.minutes > 0 ? hoursText(light.minutes / 60) : texts.none }}</strong>
           {{ texts.leftSunset(new Date(light.until).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })) }}
         </p>
         <p v-if="range !== null">

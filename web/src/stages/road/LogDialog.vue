@@ -11,6 +11,7 @@ import { momentNow, whenAndWhere, whereNow } from '../../sync/position';
 import LineField from '../../ui/LineField.vue';
 import { fixedWords, matches } from '../../words/road';
 import * as texts from '../../words/road/logDialog';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ told: ProofTold; of: ProveCase }>();
 const emit = defineEmits<{ close: [] }>();
@@ -55,7 +56,7 @@ function repair(r: (typeof fixable.value)[number]) {
   if (!doc) return;
   const said = whenAndWhere(r.trouble.name);
   const fixed = fixedRows(doc, props.of, r, { ...momentNow(), who: proof.who, dark: false, said });
-  write(`log: ${r.trouble.name}`, fixed.rows, fixedWords(r.trouble.name, fixed.ending));
+  write(edits.log(r.trouble.name), fixed.rows, fixedWords(r.trouble.name, fixed.ending));
 }
 function thing(t: Thing) {
   const { doc } = garage;
@@ -63,18 +64,18 @@ function thing(t: Thing) {
   const at = momentNow();
   switch (does.value) {
     case 'used':
-      return write(`used: ${t.name}`, usedRows(doc, props.of, t, at), `${t.name} used.`);
+      return write(edits.used(t.name), usedRows(doc, props.of, t, at), texts.isUsed(t.name));
     case 'lent':
-      return write(`lent: ${t.name}`, lentRows(doc, t, '', at), texts.isLentOutOfYour(t.name));
+      return write(edits.lent(t.name), lentRows(doc, t, '', at), texts.isLentOutOfYour(t.name));
     case 'missed':
       return missed(t.name);
   }
 }
 const missed = (name: string) =>
-  write(`missing: ${name}`, missedRows(props.of, name, '', momentNow()), texts.isNotedAsMissing(name));
+  write(edits.missing(name), missedRows(props.of, name, '', momentNow()), texts.isNotedAsMissing(name));
 function check(k: CheckDue) {
   if (!proof.check(k, 'ok', whereNow())) return;
-  notice.done(`${k.name}: checked.`);
+  notice.done(texts.isChecked(k.name));
   emit('close');
 }
 </script>
@@ -122,7 +123,7 @@ function check(k: CheckDue) {
         </div>
         <p v-if="shown.length === 0" class="soft">{{ texts.nothingOfThatNameIs }}</p>
       </section>
-      <section v-if="checks.length > 0">
+      <section v-if="checks.length > 0" :aria-label="texts.checkedAndInOrder">
         <h2>{{ texts.checkedAndInOrder }}</h2>
         <div class="presses">
           <v-btn v-for="k in checks" :key="k.key" variant="tonal" class="press" @click="check(k)">{{ k.name }}</v-btn>

@@ -26,6 +26,7 @@ import { fixedWords } from '../../words/road';
 import InsteadOf from '../prove/InsteadOf.vue';
 import LiesList from '../prove/LiesList.vue';
 import * as texts from '../../words/road/mendPanel';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ trouble: Trouble; of: ProveCase }>();
 const proof = useProof();
@@ -66,17 +67,17 @@ function logged() {
   if (!doc || !r.value) return;
   const said = whenAndWhere(props.trouble.name);
   const fixed = fixedRows(doc, props.of, r.value, { ...momentNow(), who: proof.who, dark: dark.value, said });
-  if (garage.edit(`log: ${props.trouble.name}`, fixed.rows)) notice.done(fixedWords(props.trouble.name, fixed.ending));
+  if (garage.edit(edits.log(props.trouble.name), fixed.rows)) notice.done(fixedWords(props.trouble.name, fixed.ending));
 }
 /** It was needed and is not there: the review asks about it. */
 function missed(ask: string) {
-  if (garage.edit(`missing: ${ask}`, missedRows(props.of, ask, props.trouble.id, momentNow())))
+  if (garage.edit(edits.missing(ask), missedRows(props.of, ask, props.trouble.id, momentNow())))
     notice.done(texts.isNotedAsMissing(ask));
 }
 </script>
 
 <template>
-  <div v-if="!read" class="stop">
+  <div v-if="!read" class="stop" role="alert">
     <p v-for="s in stop" :key="s" class="big">{{ s }}</p>
     <v-btn class="press" @click="read = true">{{ texts.understood }}</v-btn>
   </div>
@@ -111,7 +112,7 @@ function missed(ask: string) {
         <v-btn class="press" variant="tonal" @click="logged">{{ texts.alreadyFixedLogIt }}</v-btn>
       </p>
       <p v-if="r.lasts.length > 0" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
-      <section v-if="lacking.length > 0" class="instead">
+      <section v-if="lacking.length > 0" class="instead" :aria-label="texts.missingFromYourKit">
         <h2>{{ texts.missingFromYourKit }}</h2>
         <ul>
           <li v-for="l in lacking" :key="l.ask">

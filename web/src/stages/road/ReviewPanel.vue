@@ -26,6 +26,7 @@ import { counted, massText } from '../../ui/words';
 import { hoursText, minutesText } from '../../words/prove';
 import { idleWords, usedWords } from '../../words/road';
 import * as texts from '../../words/road/reviewPanel';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ of: ProveCase }>();
 const garage = useGarage();
@@ -80,7 +81,7 @@ function addMissed() {
   if (!name) return;
   // Noon by the rider's own clock: the same day wherever that is.
   const at = { ...momentNow(), now: new Date(`${days.value.to}T12:00:00`).toISOString() };
-  if (garage.edit(`missing: ${name}`, missedRows(props.of, name, '', at))) more.value = '';
+  if (garage.edit(edits.missing(name), missedRows(props.of, name, '', at))) more.value = '';
 }
 const asks = computed(() => r.value.missed.filter((m) => props.of.troubles.some((t) => t.id === m.trouble)));
 const troubleName = (id: string) => props.of.troubles.find((t) => t.id === id)?.name ?? id;
@@ -88,7 +89,7 @@ const changes = computed(() =>
   [
     home.value.length > 0 ? texts.atHome(counted(home.value.length, texts.thingStays, texts.thingsStay)) : '',
     musts.value.length > 0 ? texts.theKitMustAllow(counted(musts.value.length, 'repair')) : '',
-    bought.value.length > 0 ? `${counted(bought.value.length, 'spare')} restocked` : '',
+    bought.value.length > 0 ? texts.restocked(counted(bought.value.length, 'spare')) : '',
     r.value.ride && takeKm.value ? texts.distanceIntoRideLogAnd : '',
   ].filter(Boolean),
 );
@@ -134,7 +135,7 @@ const why = (m: RateMoved) =>
 </script>
 
 <template>
-  <div class="review">
+  <div class="review" role="group" :aria-label="texts.review">
     <template v-if="saved">
       <p class="big" role="status">{{ texts.saved(saved.changes ? `${saved.changes}.` : texts.nothingElseChanged) }}</p>
       <p class="acts">
@@ -143,7 +144,7 @@ const why = (m: RateMoved) =>
       </p>
     </template>
     <template v-else>
-      <p class="big">{{ usedWords(r, mass) }}</p>
+      <p class="big" role="status">{{ usedWords(r, mass) }}</p>
       <div class="days">
         <LineField
           :label="texts.firstDay"

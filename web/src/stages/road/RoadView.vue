@@ -2,7 +2,6 @@
 /** What is wrong, and what to do: large presses, one thing at a time, without a signal. */
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import LineField from '../../ui/LineField.vue';
 import { matches } from '../../words/road';
@@ -17,7 +16,6 @@ const RoadWork = defineAsyncComponent(() => import('./RoadWork.vue'));
 const UnderWay = defineAsyncComponent(() => import('./UnderWay.vue'));
 
 const garage = useGarage();
-const answers = useAnswer();
 const route = useRoute();
 const router = useRouter();
 const ordered = symptomsInOrder();
@@ -38,9 +36,9 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
 
 <template>
   <div class="stage">
-    <section class="picture road" :data-working="answers.busy ? 'yes' : 'no'">
-      <div class="stage-head road-head">
-        <h1>{{ chosen ? title : texts.whatIsWrong }}</h1>
+    <section class="picture road" aria-labelledby="title">
+      <div class="stage-head road-head" role="group">
+        <h1 id="title">{{ chosen ? title : texts.whatIsWrong }}</h1>
         <span class="acts">
           <v-btn v-if="chosen" variant="tonal" class="card-press" @click="go({})">{{
             after ? texts.backToTheRoad : texts.beginAgain
@@ -69,7 +67,7 @@ const symptoms = computed(() => ordered.filter((t) => matches(typed.value, `${t.
             :placeholder="texts.flatWillNotStartLeaks"
             kind="search"
           />
-          <div class="symptoms">
+          <div class="symptoms" role="group" :aria-label="texts.whatYouSee">
             <v-btn v-for="t in symptoms" :key="t.id" variant="tonal" class="symptom" @click="go({ seek: t.id })">{{
               t.symptom
             }}</v-btn>

@@ -25,7 +25,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
 </script>
 
 <template>
-  <div v-if="!read" class="stop">
+  <div v-if="!read" class="stop" role="alert">
     <p class="big">{{ tree.first }}</p>
     <v-btn class="press" @click="read = true">{{ texts.thatIsDone }}</v-btn>
   </div>
@@ -37,7 +37,7 @@ const lacking = computed(() => [...new Set([...now.value.lacks.values()].flat())
         {{ minutesText(testMinutes(now.next))
         }}<template v-if="now.minutes !== null"> {{ ' ' }}{{ texts.aboutToKnowIt(minutesText(now.minutes)) }}</template>
       </p>
-      <div class="answers">
+      <div class="answers" role="group" :aria-label="texts.answers">
         <v-btn v-for="(a, i) in now.next.answers" :key="a.seen" variant="tonal" class="press" @click="take(i)">{{
           a.seen
         }}</v-btn>

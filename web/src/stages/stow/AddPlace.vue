@@ -5,6 +5,7 @@ import { at, newPlace, placeLibrary, type Bike, type Place } from '@necessaire/c
 import { useGarage } from '../../stores/garage';
 import DropMenu from '../../ui/DropMenu.vue';
 import * as texts from '../../words/stow/addPlace';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ bike: Bike }>();
 const emit = defineEmits<{ added: [id: string] }>();
@@ -22,7 +23,7 @@ const others = computed(() =>
 function add(...models: Omit<Place, 'id' | 'bikeId'>[]) {
   const rows = models.map((m): Place => ({ ...m, id: crypto.randomUUID(), bikeId: props.bike.id }));
   if (rows.length === 0) return;
-  garage.put(rows.length === 1 ? `add ${at(rows, 0).name}` : texts.addPlaces(rows.length), 'places', ...rows);
+  garage.put(rows.length === 1 ? edits.add(at(rows, 0).name) : texts.addPlaces(rows.length), 'places', ...rows);
   if (rows.length === 1) emit('added', at(rows, 0).id);
 }
 /** What the other bike has and this one has not, by name. */

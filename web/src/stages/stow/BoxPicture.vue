@@ -92,7 +92,7 @@ const mm = (v: number) => `${figure(view.units, 'length', v)}`;
         </svg>
         <figcaption>{{ look.name }}</figcaption>
       </figure>
-      <ol class="names">
+      <ol class="names" :aria-label="texts.inside(place.name.toLowerCase())">
         <li v-for="p in contents.poses" :key="p.key" :class="{ lit: view.itemKey === p.key }">
           <v-btn variant="text" @click="emit('pick', p.key)">{{ nameOf(p.key) }}</v-btn>
           <span v-if="with_(p.key).length > 0" class="soft"> {{ ' ' }}{{ texts.with2(with_(p.key).join(', ')) }}</span>

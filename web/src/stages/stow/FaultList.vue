@@ -34,7 +34,7 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
       <h2 class="gap">{{ broken === 0 ? texts.fitsNowhere : texts.rulesBroken }}</h2>
       <span class="num soft">{{ broken === 0 ? stowed.filter((s) => s.placeId === null).length : broken }}</span>
     </div>
-    <article v-for="f in faults" :key="f.id" class="fault" :data-fault="f.rule">
+    <article v-for="f in faults" :key="f.id" class="fault" :aria-label="f.title">
       <svg class="mark" viewBox="0 0 20 22" width="20" height="22" aria-hidden="true">
         <path d="M10 1l8.5 5v10L10 21 1.500 16V6z" />
         <path d="M10 6v6M10 15v1.500" />

@@ -14,7 +14,7 @@ const explain = useExplain();
 const search = usePacking();
 /** While a slider is held it only moves: the packing follows when it is let go. */
 const held = ref(false);
-const WORDS = [texts.notAtAll, 'a little', texts.asUsual, 'much', texts.aboveAll];
+const WORDS = [texts.notAtAll, texts.aLittle, texts.asUsual, texts.much, texts.aboveAll];
 const value = (goal: Goal) => present(garage.doc).garage.goals[goal];
 function set(goal: Goal, to: number) {
   const { doc } = garage;
@@ -76,7 +76,7 @@ function explainPoints() {
       :share="search.progress"
       @stop="search.halt()"
     />
-    <div v-for="g in GOALS" :key="g" class="goal">
+    <div v-for="g in GOALS" :key="g" class="goal" role="group" :aria-label="GOAL_TEXT[g].name">
       <span
         ><strong>{{ GOAL_TEXT[g].name }}</strong
         ><span class="soft says">{{ GOAL_TEXT[g].says }}</span></span

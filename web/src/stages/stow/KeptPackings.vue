@@ -20,6 +20,7 @@ import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
 import { massText } from '../../ui/words';
 import * as texts from '../../words/stow/keptPackings';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ packing: Packing }>();
 const garage = useGarage();
@@ -38,7 +39,7 @@ function keep() {
     figures: packingFigures(props.packing),
     note: '',
   };
-  garage.put(`keep ${row.name}`, 'packings', row);
+  garage.put(edits.save(row.name), 'packings', row);
   notice.done(texts.isSaved(row.name));
   name.value = '';
 }
@@ -52,12 +53,12 @@ const lines = computed(() => {
   const line = (is: number, least: number, more: string, less: string, text: string) =>
     Math.abs(is) < least ? [] : [{ text: `${text} ${is > 0 ? more : less}`, worse: is > 0 }];
   return [
-    ...line(d.higher, 0.5, 'higher', 'lower', mm(d.higher)),
+    ...line(d.higher, 0.5, texts.higher, texts.lower, mm(d.higher)),
     ...line(d.further, 0.5, texts.furtherBack, texts.furtherForward, mm(d.further)),
     ...line(d.side, 0.005, texts.moreToOneSide, texts.lessToOneSide, withUnit(view.units, 'moment', Math.abs(d.side))),
     ...line(-d.front, 50, texts.lessOnTheFrontAxle, texts.moreOnTheFrontAxle, massText(view.units, Math.abs(d.front))),
     ...line(d.back, 1, texts.moreOnTheRider, texts.lessOnTheRider, massText(view.units, Math.abs(d.back))),
-    ...line(d.mass, 1, 'heavier', 'lighter', massText(view.units, Math.abs(d.mass))),
+    ...line(d.mass, 1, texts.heavier, texts.lighter, massText(view.units, Math.abs(d.mass))),
     ...line(
       d.minutes,
       0.05,
@@ -129,7 +130,7 @@ function packAgain(p: KeptPacking) {
         <ul class="moved">
           <li v-for="m in difference.moved.slice(0, 40)" :key="m.key">
             <strong>{{ m.name }}</strong>
-            <template v-if="m.change === 'moved'">: {{ m.from ?? 'loose' }} → {{ m.to ?? 'loose' }}</template>
+            <template v-if="m.change === 'moved'">: {{ m.from ?? texts.loose }} → {{ m.to ?? texts.loose }}</template>
             <template v-else-if="m.change === 'new'">{{ texts.newIn(m.to?.toLowerCase() ?? texts.noPlace) }}</template>
             <template v-else>{{ texts.noLongerInTheKit }}</template>
           </li>
@@ -141,7 +142,7 @@ function packAgain(p: KeptPacking) {
         <v-btn
           variant="tonal"
           class="gap"
-          @click="garage.remove(`drop ${other.name}`, { table: 'packings', id: other.id })"
+          @click="garage.remove(edits.remove(other.name), { table: 'packings', id: other.id })"
         >
           {{ texts.drop(other.name) }}
         </v-btn>

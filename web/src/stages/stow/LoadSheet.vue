@@ -21,6 +21,7 @@ import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import * as texts from '../../words/stow/loadSheet';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ bike: Bike; load: LoadCase; trial: { name: string; load: LoadCase } | null }>();
 const garage = useGarage();
@@ -40,8 +41,8 @@ const columns = computed(() => [
 ]);
 const side = (l: Load) =>
   Math.abs(l.side) < 0.005
-    ? 'even'
-    : `${figure(view.units, 'moment', Math.abs(l.side))} ${l.side > 0 ? 'left' : 'right'}`;
+    ? texts.even
+    : `${figure(view.units, 'moment', Math.abs(l.side))} ${l.side > 0 ? texts.left : texts.right}`;
 const ROWS: { name: string; of: (l: Load) => string; unit: () => string }[] = [
   { name: texts.weight, of: (l) => kg(l.mass), unit: () => unitOf(view.units, 'weight') },
   {
@@ -77,11 +78,11 @@ const limits = computed<Limit[]>(() => {
     rule,
     is,
     most,
-    text: most === null ? texts.limitNotKnown(kg(is), w) : `${kg(is)} of ${kg(most)} ${w}`,
+    text: most === null ? texts.limitNotKnown(kg(is), w) : texts.ofMost(kg(is), kg(most), w),
   });
   const tyre = (index: number | null) => (index === null ? null : tyreBears(index) * 1000);
   return [
-    grams('Payload', 'payload', onBoard, props.bike.payload),
+    grams(texts.payload, 'payload', onBoard, props.bike.payload),
     grams(texts.rearRack, 'rack', rack, props.bike.rackLimit),
     grams(texts.frontTyre, 'front tyre', packed.front, tyre(props.bike.loadIndexFront)),
     grams(texts.rearTyre, 'rear tyre', packed.rear, tyre(props.bike.loadIndexRear)),
@@ -103,7 +104,7 @@ const limits = computed<Limit[]>(() => {
   ];
 });
 const setBike = (fields: Partial<Bike>) =>
-  garage.put(`change ${props.bike.name}`, 'bikes', { ...props.bike, ...fields });
+  garage.put(edits.change(props.bike.name), 'bikes', { ...props.bike, ...fields });
 function setRider(mass: number) {
   const { doc } = garage;
   if (doc) garage.edit(texts.changeTheRidersWeight, [], { ...doc.garage, rider: { ...doc.garage.rider, mass } });
@@ -117,13 +118,13 @@ function explainLoad(l: Load, name: string) {
     value: texts.onTheFront2(kg(l.mass), unitOf(view.units, 'weight'), share(l)),
     formula: texts.middleMRMRear,
     inputs: [
-      { name: 'wheelbase', value: `${mm(props.bike.wheelbase)} ${unitOf(view.units, 'length')}` },
+      { name: texts.wheelbase, value: `${mm(props.bike.wheelbase)} ${unitOf(view.units, 'length')}` },
       {
         name: texts.bareBikeOnTheFront,
         value:
           props.bike.frontAxle === null
             ? texts.n48TypicalValue
-            : `${kg(props.bike.frontAxle)} ${unitOf(view.units, 'weight')}, weighed`,
+            : texts.weighed(kg(props.bike.frontAxle), unitOf(view.units, 'weight')),
       },
       {
         name: texts.heightOfItsMiddle,
@@ -133,11 +134,11 @@ function explainLoad(l: Load, name: string) {
             : `${mm(props.bike.centreHeight)} ${unitOf(view.units, 'length')}`,
       },
       {
-        name: 'rider',
+        name: texts.rider,
         value: texts.n62OfTheWheelbase + withUnit(view.units, 'length', 190) + texts.aboveTheSeatTypicalValues,
       },
       {
-        name: 'pillion',
+        name: texts.pillion,
         value: texts.n88OfTheWheelbase + withUnit(view.units, 'length', 230) + texts.aboveTheSeatTypicalValues,
       },
     ],

@@ -11,6 +11,7 @@ import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TermQuestion from '../../ui/TermQuestion.vue';
 import * as texts from '../../words/stow/placeForm';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ place: Place }>();
 const emit = defineEmits<{ close: [] }>();
@@ -41,11 +42,11 @@ const FLAGS: { key: 'stays' | 'lockable' | 'dry' | 'hot' | 'wiring' | 'wrapped' 
 ];
 function remove() {
   const pins = (garage.doc?.pins ?? []).filter((p) => p.placeId === props.place.id);
-  garage.remove(`delete ${props.place.name}`, ...pins.map((p) => ({ table: 'pins' as const, id: p.id })), {
+  garage.remove(edits.remove(props.place.name), ...pins.map((p) => ({ table: 'pins' as const, id: p.id })), {
     table: 'places',
     id: props.place.id,
   });
-  notice.done(`${props.place.name} deleted.`);
+  notice.done(texts.isDeleted(props.place.name));
   emit('close');
 }
 </script>

@@ -32,7 +32,7 @@ const room = computed(() => {
   if (place.kind === 'roll') {
     const slots = slotCount(place);
     const taken = held.slots.reduce((sum, n) => sum + n, 0);
-    return { text: `${taken}/${slots} slots`, share: taken / Math.max(1, slots) };
+    return { text: texts.slotsTaken(taken, slots), share: taken / Math.max(1, slots) };
   }
   const all = usableVolume(place);
   const text = `${figure(view.units, 'volume', held.room)}/${figure(view.units, 'volume', all)} ${unitOf(view.units, 'volume')}`;
@@ -62,7 +62,7 @@ function explainRoom() {
               figure(view.units, 'length', s.length),
               unit('length'),
             ),
-            value: `${held.slots[i] ?? 0} taken`,
+            value: texts.taken(held.slots[i] ?? 0),
           })),
           source: texts.measuresAreYours,
         }
@@ -72,10 +72,10 @@ function explainRoom() {
           formula: texts.fillWhatClothesAndFood(place.kind === 'tube' ? texts.n4Bore2Length : texts.lengthWidthHeight),
           inputs: [
             {
-              name: 'inside',
+              name: texts.inside,
               value: `${figure(view.units, 'length', length)} × ${figure(view.units, 'length', width)} × ${figure(view.units, 'length', height)} ${unit('length')}`,
             },
-            { name: 'fill', value: String(place.fill) },
+            { name: texts.usableShare, value: String(place.fill) },
             { name: texts.clothesAndFood, value: withUnit(view.units, 'volume', place.taken * 1000) },
           ],
           source: texts.fill065ForOdd,
@@ -93,7 +93,7 @@ function explainWeight() {
       { name: texts.mountBears, value: kg(place.limit) },
       { name: texts.onTracks, value: place.roughLimit === null ? texts.theSame : kg(place.roughLimit) },
       { name: texts.clothesAndFood, value: kg(place.takenMass) },
-      { name: texts.thisTripRidesTracks, value: props.rough ? 'yes' : 'no' },
+      { name: texts.thisTripRidesTracks, value: props.rough ? texts.yes : texts.no },
     ],
     source: texts.limitsOfTheUsualPlaces,
   });
@@ -102,11 +102,11 @@ const facts = computed(() =>
   [
     props.place.tier,
     props.place.stays ? texts.staysOnTheBike : texts.leavesWithTheLuggage,
-    `longest ${figure(view.units, 'length', longestPiece(props.place))} ${unitOf(view.units, 'length')}`,
-    props.place.dry ? 'dry' : '',
-    props.place.lockable ? 'lockable' : '',
+    texts.longest(withUnit(view.units, 'length', longestPiece(props.place))),
+    props.place.dry ? texts.dry : '',
+    props.place.lockable ? texts.lockable : '',
     props.place.wiring ? texts.nextToWiring : '',
-    props.place.hot ? 'hot' : '',
+    props.place.hot ? texts.hot : '',
     props.place.onRack ? texts.onTheRack : '',
   ]
     .filter(Boolean)

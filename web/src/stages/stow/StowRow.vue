@@ -27,9 +27,9 @@ const care = computed(() => {
   const tied = props.places.find((p) => p.id === props.stowed.placeId)?.kind === 'tie-on';
   return [
     on ? `${on.how === 'wound' ? texts.woundRound : 'inside'} ${on.name}` : '',
-    props.stowed.slot !== null && !on ? `slot ${props.stowed.slot + 1}` : '',
+    props.stowed.slot !== null && !on ? texts.slot(props.stowed.slot + 1) : '',
     has('leaks') ? texts.inAZipBagOf : '',
-    has('upright') ? 'upright' : '',
+    has('upright') ? texts.upright : '',
     has('pierced easily') && has('soft') ? texts.dustedWithTalcWrapped : '',
     tied ? texts.checkTheTieEachEvening : '',
     props.pinned ? texts.putHereByYou : '',
@@ -47,6 +47,7 @@ function look(to: string | null) {
 <template>
   <div
     ref="row"
+    role="listitem"
     class="row stow-row"
     :class="{
       held: held === stowed.item.key,

@@ -43,6 +43,7 @@ import PlaceSection from './PlaceSection.vue';
 import RollPicture from './RollPicture.vue';
 import StowRow from './StowRow.vue';
 import * as texts from '../../words/stow/stowView';
+import * as edits from '../../words/edits';
 
 const answers = useAnswer();
 const garage = useGarage();
@@ -122,7 +123,7 @@ const trial = computed(() => {
   const item = packing.value?.stowed.find((s) => s.item.key === held.value);
   const changed = loadWith({ key: held.value, to: over.value });
   return item && changed
-    ? { name: `${item.item.name} in ${placeName(over.value).toLowerCase()}`, load: changed }
+    ? { name: texts.itemIn(item.item.name, placeName(over.value).toLowerCase()), load: changed }
     : null;
 });
 const now = computed(() => trial.value?.load ?? load.value);
@@ -163,7 +164,7 @@ const says = computed(() => {
   if (!c) return '';
   const parts = [
     Math.abs(c.z) >= 0.05
-      ? `${withUnit(view.units, 'length', Math.abs(c.z), view.units === 'metric' ? 1 : 2)} ${c.z > 0 ? 'higher' : 'lower'}`
+      ? `${withUnit(view.units, 'length', Math.abs(c.z), view.units === 'metric' ? 1 : 2)} ${c.z > 0 ? texts.higher : texts.lower}`
       : '',
     Math.abs(c.side) >= 0.0005
       ? `${withUnit(view.units, 'moment', Math.abs(c.side), 3)} ${c.side > 0 ? texts.lessEven : texts.moreEven}`
@@ -193,7 +194,7 @@ function move(key: string, to: string | null) {
     notice.say(texts.theRulesChoose(name));
     return;
   }
-  garage.put(`move ${name}`, 'pins', pinRow(key, to));
+  garage.put(edits.move(name), 'pins', pinRow(key, to));
   notice.done(texts.goesTo(name, placeName(to).toLowerCase()));
 }
 /** Half of a packet becomes a part of its own, where the whole lies; from there it can be moved. */
@@ -205,13 +206,13 @@ function split(key: string) {
   if (!spare || !to || !garage.bike) return;
   const units = Math.floor((spare.quantity - spare.fitted) / 2);
   if (units < 1) return;
-  garage.put(`split ${spare.name.toLowerCase()}`, 'pins', pinRow(partKey(kind, units), to));
+  garage.put(edits.split(spare.name.toLowerCase()), 'pins', pinRow(partKey(kind, units), to));
   notice.say(texts.ofLieApartNowMove(units, spare.name.toLowerCase()));
 }
 useTouchDrops((key, to) => move(key, to));
 function mend(fault: StowFault) {
   const moves = fault.mending?.moves ?? [];
-  garage.put(`mend: ${fault.title}`, 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
+  garage.put(edits.solve(fault.title), 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
   notice.done(`${moves.map((m) => texts.goesTo2(m.name, m.placeName.toLowerCase())).join(', ')}.`);
 }
 function freeAll() {
@@ -253,7 +254,7 @@ function settlePlace() {
   const s = shifted.value;
   const place = garage.places.find((p) => p.id === s?.id);
   shifted.value = null;
-  if (s && place) garage.put(`move ${place.name}`, 'places', { ...place, at: s.at });
+  if (s && place) garage.put(edits.move(place.name), 'places', { ...place, at: s.at });
 }
 // A bike without a place: which there are, in one press each.
 const ticked = ref<string[]>([]);
@@ -269,9 +270,9 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
 
 <template>
   <div v-if="garage.bike" class="stage">
-    <section class="picture stow" :data-proven="packing?.proven ?? false">
-      <div class="stage-head">
-        <h1>{{ texts.aPlaceForEachItem }}</h1>
+    <section class="picture stow" aria-labelledby="title" :aria-busy="search.working">
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.aPlaceForEachItem }}</h1>
         <p v-if="garage.places.length === 0">
           {{ texts.thisBikeHasNoPlaces }} <strong>{{ texts.chooseTheOnesYouHave }}</strong>{{
             texts.thenEveryItemGetsOne
@@ -296,7 +297,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
               }}</template
             >
             <strong v-if="loose.length > 0" class="gap">{{
-              texts.nowhere(loose.length, loose.length === 1 ? 'fits' : 'fit')
+              loose.length === 1 ? texts.oneNowhere : texts.nowhere(loose.length)
             }}</strong>
             <strong v-if="broken > 0" class="gap">{{
               texts.broken(broken, broken === 1 ? texts.ruleIs : texts.rulesAre)
@@ -317,7 +318,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           <span v-if="movable" class="soft">{{ texts.dragAPlaceOrUse }}</span>
         </div>
         <component :is="look === 'side' ? BikeDrawing : BehindDrawing" :bike="garage.bike" class="bike-picture" faint>
-          <template #default="{ x, y, s, width }"
+          <template #default="{ x, y, s, width, height }"
             ><PlaceMarks
               :marks="marks"
               :look="look"
@@ -325,6 +326,7 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
               :y="y"
               :s="s"
               :width="width"
+              :height="height"
               :ridden="now?.ridden.centre ?? null"
               :packed="now?.packed.centre ?? null"
               :movable="movable"
@@ -415,16 +417,18 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           <h2 class="gap">{{ texts.loose }}</h2>
           <span class="num soft">{{ loose.length }}</span>
         </div>
-        <StowRow
-          v-for="s in loose"
-          :key="s.item.key"
-          :stowed="s"
-          :places="garage.places"
-          :pinned="pinned(s.item.key)"
-          @move="move"
-          @split="split"
-          @pick="pickItem"
-        />
+        <div role="list">
+          <StowRow
+            v-for="s in loose"
+            :key="s.item.key"
+            :stowed="s"
+            :places="garage.places"
+            :pinned="pinned(s.item.key)"
+            @move="move"
+            @split="split"
+            @pick="pickItem"
+          />
+        </div>
       </template>
       <template v-for="p in garage.places" :key="p.id">
         <PlaceSection
@@ -438,16 +442,18 @@ const broken = computed(() => faults.value.filter((f) => f.rule !== 'loose').len
           @drop="move"
         >
           <PlaceForm v-if="editing === p.id" :place="p" @close="editing = null" />
-          <StowRow
-            v-for="s in at(p.id)"
-            :key="s.item.key"
-            :stowed="s"
-            :places="garage.places"
-            :pinned="pinned(s.item.key)"
-            @move="move"
-            @split="split"
-            @pick="pickItem"
-          />
+          <div v-if="at(p.id).length > 0" role="list">
+            <StowRow
+              v-for="s in at(p.id)"
+              :key="s.item.key"
+              :stowed="s"
+              :places="garage.places"
+              :pinned="pinned(s.item.key)"
+              @move="move"
+              @split="split"
+              @pick="pickItem"
+            />
+          </div>
         </PlaceSection>
       </template>
       <p class="acts">

@@ -94,7 +94,7 @@ function setAir(fields: Partial<Trip['air']>) {
 const gauge = computed(() => garage.doc?.garage.gauge ?? null);
 const off = computed(() => (gauge.value ? gauge.value.shows - gauge.value.good : 0));
 const kpa = (v: number) => `${figure(view.units, 'pressure', v)} ${unitOf(view.units, 'pressure')}`;
-const minutes = (v: number) => (v === Infinity ? 'stalls' : `${v < 10 ? v.toFixed(1) : Math.round(v)} min`);
+const minutes = (v: number) => (v === Infinity ? texts.stalls : `${v < 10 ? v.toFixed(1) : Math.round(v)} min`);
 function why(name: string, mark: string, f: Filling, from: number) {
   explain.show({
     title: texts.tyre(name, mark),
@@ -182,7 +182,7 @@ function why(name: string, mark: string, f: Filling, from: number) {
           >
             <th scope="row">
               <v-btn variant="plain" @click="why(r.name, r.mark, line.f, line.from)">
-                {{ line.from === 0 ? 'flat' : kpa(line.from) }}
+                {{ line.from === 0 ? texts.flat : kpa(line.from) }}
               </v-btn>
             </th>
             <td class="num">{{ line.f.cartridges }}</td>

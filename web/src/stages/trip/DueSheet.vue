@@ -25,6 +25,7 @@ import TextField from '../../ui/TextField.vue';
 import { massText } from '../../ui/words';
 import { today } from '../../ui/day';
 import * as texts from '../../words/trip/dueSheet';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ trip: Trip; bike: Bike }>();
 const garage = useGarage();
@@ -50,7 +51,9 @@ const when = (d: Due) =>
         );
 const setBike = (label: string, fields: Partial<Bike>) => garage.put(label, 'bikes', { ...props.bike, ...fields });
 const setService = (s: Service, fields: Partial<Service>) =>
-  setBike(`change ${s.name}`, { services: props.bike.services.map((x) => (x.id === s.id ? { ...x, ...fields } : x)) });
+  setBike(edits.change(s.name), {
+    services: props.bike.services.map((x) => (x.id === s.id ? { ...x, ...fields } : x)),
+  });
 function add() {
   const service: Service = {
     id: crypto.randomUUID(),
@@ -85,10 +88,10 @@ function why(d: Due) {
     value: when(d),
     formula: texts.dueWhenTheWearSince,
     inputs: [
-      { name: 'interval', value: d.formula },
+      { name: texts.interval, value: d.formula },
       { name: texts.leftBeforeTheTrip, value: d.leftKm === null ? texts.byDaysOnly : km(d.leftKm) },
       { name: texts.timesByTheEndOf, value: String(d.times) },
-      { name: 'takes', value: d.quantity > 0 ? `${d.quantity} × ${d.service.uses}` : 'nothing' },
+      { name: texts.usesUp, value: d.quantity > 0 ? `${d.quantity} × ${d.service.uses}` : texts.nothing },
     ],
     source: texts.yourBikesServiceBookWhat,
   });
@@ -156,7 +159,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
       {{ texts.noServicesYetAddOil }}
     </p>
     <template v-for="d in due" :key="d.service.id">
-      <div class="row due">
+      <div class="row due" role="group" :aria-label="d.service.name">
         <v-btn
           variant="text"
           :aria-expanded="opened === d.service.id"
@@ -169,7 +172,7 @@ function whyLeg(n: (typeof needs.value)[number]) {
           {{ d.times }}×<small v-if="d.quantity > 0" class="soft">{{ d.quantity }} {{ d.service.uses }}</small>
         </v-btn>
       </div>
-      <div v-if="opened === d.service.id" class="form detail">
+      <div v-if="opened === d.service.id" class="form detail" role="group" :aria-label="texts.change(d.service.name)">
         <TextField
           :label="texts.name"
           :most="120"

@@ -14,7 +14,6 @@ import {
   type Terrain,
   type Trip,
   type Quantity,
-  say,
 } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -25,6 +24,7 @@ import FormFaults from '../../ui/FormFaults.vue';
 import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TermQuestion from '../../ui/TermQuestion.vue';
 import * as texts from '../../words/trip/legSheet';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -34,7 +34,7 @@ const GROUND: Record<Terrain, string> = { paved: texts.paved, gravel: texts.grav
 const RECOVERY: Record<Trip['recovery'], string> = {
   service: texts.aRecoveryService,
   friend: texts.aFriendWithATrailer,
-  nobody: 'nobody',
+  nobody: texts.nobody,
 };
 
 const SPEEDS: Record<keyof Trip['speeds'], { label: string; quantity: Quantity }> = {
@@ -53,18 +53,18 @@ const { set: write, faults } = useRowForm<Trip>(
   (label, row) => garage.put(label, 'trips', row),
 );
 const setLeg = (leg: Leg, fields: Partial<Leg>) =>
-  write(`change ${leg.name}`, { legs: props.trip.legs.map((l) => (l.id === leg.id ? { ...l, ...fields } : l)) });
+  write(edits.change(leg.name), { legs: props.trip.legs.map((l) => (l.id === leg.id ? { ...l, ...fields } : l)) });
 const text = (event: Event) => (event.target as HTMLInputElement).value;
 const stranded = computed(() => new Map(props.trip.legs.map((l) => [l.id, strandedHours(l, props.trip)])));
 
 function add() {
   write(texts.addALeg2, {
-    legs: [...props.trip.legs, newLeg(crypto.randomUUID(), `Leg ${props.trip.legs.length + 1}`)],
+    legs: [...props.trip.legs, newLeg(crypto.randomUUID(), texts.legNumber(props.trip.legs.length + 1))],
   });
 }
 function remove(leg: Leg) {
-  write(`delete ${leg.name}`, { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
-  notice.done(`${leg.name} deleted.`);
+  write(edits.remove(leg.name), { legs: props.trip.legs.filter((l) => l.id !== leg.id) });
+  notice.done(texts.isDeleted(leg.name));
 }
 /** Who rides along is said in Crew: their number is not typed twice. */
 const crewed = computed(
@@ -72,19 +72,19 @@ const crewed = computed(
 );
 const planning = ref(false);
 function removeTrip() {
-  garage.remove(`delete ${props.trip.name}`, { table: 'trips', id: props.trip.id });
-  notice.done(`${props.trip.name} deleted.`);
+  garage.remove(edits.remove(props.trip.name), { table: 'trips', id: props.trip.id });
+  notice.done(texts.isDeleted(props.trip.name));
 }
 function show(leg: Leg) {
   const s = under(stranded.value, leg.id);
   explain.show({
     title: texts.strandedOn(leg.name),
     value: `${s.total.toFixed(1)} h`,
-    formula: say`raise help + wait for it + transport = ${s.formula}`,
+    formula: texts.threeParts(s.formula),
     inputs: [
       { name: texts.raiseHelp, value: `${s.raise.toFixed(1)} h` },
       { name: texts.untilItIsThere, value: `${s.arrive.toFixed(1)} h` },
-      { name: 'transport', value: `${s.transport.toFixed(1)} h` },
+      { name: texts.transport, value: `${s.transport.toFixed(1)} h` },
     ],
     source: texts.yourLegSpeedsAndTimes,
   });

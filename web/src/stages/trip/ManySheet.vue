@@ -53,7 +53,13 @@ async function ride() {
   result.value = await work.run((w, onProgress) => w.simulate(trip, list, kits, runs.value, seed.value, onProgress));
 }
 const CLASSES = SPREAD.map((top, i) =>
-  top === 0 ? 'none' : top === Infinity ? texts.over24H : `${i === 1 ? texts.upTo : `${SPREAD[i - 1]} to`} ${top} h`,
+  top === 0
+    ? texts.noHours
+    : top === Infinity
+      ? texts.over24H
+      : i === 1
+        ? texts.upToHours(top)
+        : texts.hoursFromTo(SPREAD[i - 1], top),
 );
 const most = computed(() => Math.max(...(result.value ?? []).flatMap((r) => r.spread), 0.01));
 const pm = (share: number, error: number) => `${percent(share, 1)} ± ${(error * 100).toFixed(2)}`;
@@ -63,7 +69,7 @@ function why(r: Simulated) {
     value: pm(r.home, r.homeError),
     formula: texts.shareOfSimulatedTripsOn,
     inputs: [
-      { name: 'trips', value: r.runs.toLocaleString('en') },
+      { name: texts.tripsRidden, value: r.runs.toLocaleString('en') },
       {
         name: texts.theClosedFormEveryRepair,
         value: r.name === texts.withThePresentKit ? percent(answers.answer?.kit.home ?? 0, 1) : '–',

@@ -8,6 +8,7 @@ import { useView } from '../../stores/view';
 import NumberField from '../../ui/NumberField.vue';
 import { massText, percent } from '../../ui/words';
 import * as texts from '../../words/trip/stockSheet';
+import * as edits from '../../words/edits';
 
 defineProps<{ trip: Trip }>();
 const answers = useAnswer();
@@ -27,7 +28,7 @@ const inKit = (kind: string) => answers.answer?.kit.spares.find((s) => s.kind ==
 
 function own(kind: string, quantity: number) {
   const row = ownedRow(kind);
-  garage.put(`own ${quantity} ${garage.book.of(kind).name.toLowerCase()}`, 'supplies', {
+  garage.put(edits.ownNumber(quantity, garage.book.of(kind).name.toLowerCase()), 'supplies', {
     ...(row ?? newSupply({ id: crypto.randomUUID(), kind, quantity: 0 })),
     quantity: Math.round(quantity),
   });

@@ -19,6 +19,7 @@ import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { THREE } from '../../words/trip';
 import * as texts from '../../words/trip/threeAnswers';
+import * as edits from '../../words/edits';
 
 const emit = defineEmits<{ made: [] }>();
 const garage = useGarage();
@@ -36,12 +37,12 @@ const trip = computed(() =>
 );
 const worst = computed(() => Math.max(...trip.value.legs.map((l) => strandedHours(l, trip.value).total)));
 function make() {
-  garage.put(`plan ${name.value}`, 'trips', trip.value);
+  garage.put(edits.plan(name.value), 'trips', trip.value);
   view.tripId = trip.value.id;
   emit('made');
 }
 function empty() {
-  const trip = newTrip(crypto.randomUUID(), `Trip ${(garage.doc?.trips.length ?? 0) + 1}`);
+  const trip = newTrip(crypto.randomUUID(), texts.tripNumber((garage.doc?.trips.length ?? 0) + 1));
   garage.put(texts.addATrip, 'trips', trip);
   view.tripId = trip.id;
   emit('made');

@@ -43,9 +43,9 @@ const worst = computed(() => {
 
 <template>
   <div class="stage">
-    <section class="picture">
-      <div class="stage-head">
-        <h1>{{ texts.whatThisRideCanDo }}</h1>
+    <section class="picture" aria-labelledby="title">
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.whatThisRideCanDo }}</h1>
         <p v-if="garage.trip && garage.trip.legs.length > 0">
           <span class="num"
             >{{ figure(view.units, 'distance', tripKm(garage.trip)) }} {{ unitOf(view.units, 'distance') }}</span
@@ -72,7 +72,7 @@ const worst = computed(() => {
       <TroubleBars v-else-if="answers.answer && garage.bike" :answer="answers.answer" :bike-id="garage.bike.id" />
       <WaitingPart v-else-if="garage.bike && !answers.failed" of="bars" :says="texts.workingOutWhatCanGo" />
     </section>
-    <section class="sheet">
+    <section class="sheet" :aria-label="texts.aboutTheTrip">
       <v-tabs v-if="garage.trip" v-model="tab" class="tabs">
         <v-tab v-for="(name, key) in TABS" :key="key" :value="key">
           {{ name }}

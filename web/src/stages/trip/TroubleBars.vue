@@ -3,7 +3,7 @@
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
-import { byTrouble, type Answer, type Exposure, type TroubleSum, say, unmarkedRole } from '@necessaire/core';
+import { byTrouble, type Answer, type Exposure, type TroubleSum, unmarkedRole } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useSize } from '../../ui/useSize';
 import { percent } from '../../ui/words';
@@ -64,7 +64,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   explain.show({
     title: t.name,
     value: texts.hereAtStake(percent(e.odds, 1), minutes(e.atStake)),
-    formula: say`${e.formula}. P(at least one) = 1 − e^−Λ. At risk = Λ × the most that any known way saves.`,
+    formula: texts.oddsAndRisk(e.formula),
     inputs: [
       {
         name: t.stops ? texts.hoursStrandedOverWhereIt : texts.hoursLostWithoutARepair,
@@ -72,7 +72,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
       },
       { name: texts.hoursOfTheMend, value: `${t.mend} h` },
       { name: texts.mendsThatTheKitAllows, value: m.mends === Infinity ? texts.asManyAsNeeded : String(m.mends) },
-      { name: 'lacking', value: m.lacks.join('; ') || 'nothing' },
+      { name: texts.lacking, value: m.lacks.join('; ') || texts.nothing },
       { name: texts.pNoMoreThanThat, value: percent(m.covered, 1) },
       { name: texts.leftAtStakeWithThe, value: minutes(m.hoursLeft) },
     ],

@@ -29,6 +29,7 @@ import type { GpxResult } from '../../workers/trip.worker';
 import { useTripWork } from './useTripWork';
 import WorkBar from '../../ui/WorkBar.vue';
 import * as texts from '../../words/trip/waySheet';
+import { counted } from '../../words/counted';
 
 const props = defineProps<{ trip: Trip }>();
 const garage = useGarage();
@@ -63,7 +64,9 @@ const setRoute = (label: string, fields: Partial<Route>) =>
   write(label, { route: { ...present(route.value), ...fields } });
 function setKind(mark: Mark, kind: MarkKind, on: boolean) {
   const kinds = on ? [...mark.kinds, kind] : mark.kinds.filter((k) => k !== kind);
-  setRoute(`mark ${mark.name}`, { marks: present(route.value).marks.map((m) => (m === mark ? { ...m, kinds } : m)) });
+  setRoute(texts.changeWaypoint(mark.name), {
+    marks: present(route.value).marks.map((m) => (m === mark ? { ...m, kinds } : m)),
+  });
 }
 
 // Legs from the way: kilometres by a mix of ground, the rest by what is worst on each section.
@@ -134,7 +137,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
       <p class="note">
         <template v-if="route.climb !== null">{{ texts.mOfClimb(Math.round(route.climb)) }}{{ ' ' }} </template
         ><template v-else>{{ texts.noHeightsInTheFile }}{{ ' ' }} </template>
-        {{ texts.byItsTimes(route.dayEnds.length + 1, route.dayEnds.length === 0 ? 'day' : 'days') }}
+        {{ texts.byItsTimes(counted(route.dayEnds.length + 1, 'day')) }}
       </p>
       <div class="form">
         <NumberField
@@ -147,7 +150,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
         <SelectField
           :label="texts.legsBy"
           :items="[
-            { title: 'day', value: 'day' },
+            { title: texts.day, value: 'day' },
             { title: texts.markOnTheWay, value: 'mark' },
           ]"
           v-model="by"
@@ -156,7 +159,7 @@ const km = (v: number) => `${figure(view.units, 'distance', v)} ${unitOf(view.un
       </div>
       <p class="acts">
         <v-btn @click="makeLegs">
-          {{ texts.makeOfIt(sections.length, sections.length === 1 ? texts.leg : 'legs') }}
+          {{ texts.makeOfIt(counted(sections.length, 'leg')) }}
         </v-btn>
       </p>
       <div class="sheet-head">

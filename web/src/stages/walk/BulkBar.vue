@@ -6,6 +6,7 @@ import { useGarage } from '../../stores/garage';
 import DropMenu from '../../ui/DropMenu.vue';
 import { climbed } from './climbed';
 import * as texts from '../../words/walk/bulkBar';
+import { counted } from '../../words/counted';
 
 const props = defineProps<{ chosen: Fastener[] }>();
 const emit = defineEmits<{ clear: []; all: [] }>();
@@ -15,10 +16,10 @@ const notice = useNotice();
 function change(label: string, to: (f: Fastener) => Fastener | null) {
   const n = props.chosen.length;
   garage.edit(
-    `${label} ${n} rows`,
+    texts.labelRows(label, counted(n, 'row')),
     props.chosen.map((before) => ({ table: 'fasteners' as const, id: before.id, before, after: to(before) })),
   );
-  notice.done(`${n} ${n === 1 ? 'row' : 'rows'}: ${label}.`);
+  notice.done(texts.rowsDone(counted(n, 'row'), label));
 }
 const TRAITS = [
   { key: 'shakesLoose', label: 'shakes loose' },

@@ -7,12 +7,13 @@ import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import * as texts from '../../words/walk/copyDialog';
+import * as edits from '../../words/edits';
 
 const emit = defineEmits<{ close: [] }>();
 const garage = useGarage();
 const view = useView();
 const notice = useNotice();
-const name = ref(`${garage.bike?.name ?? 'Bike'}, second`);
+const name = ref(texts.second(garage.bike?.name ?? 'Bike'));
 
 function copy() {
   const bike = garage.bike;
@@ -25,7 +26,7 @@ function copy() {
     new Date().toISOString(),
   );
   const places = garage.places.map((p) => ({ ...p, id: crypto.randomUUID() as string, bikeId: made.bike.id }));
-  garage.edit(`copy ${bike.name}`, [
+  garage.edit(edits.copy(bike.name), [
     { table: 'bikes', id: made.bike.id, before: null, after: made.bike },
     ...made.fasteners.map((after) => ({ table: 'fasteners' as const, id: after.id, before: null, after })),
     ...places.map((after) => ({ table: 'places' as const, id: after.id, before: null, after })),

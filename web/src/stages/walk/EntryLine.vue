@@ -57,7 +57,7 @@ const meaning = computed(() => {
   const e = entered.value;
   if (e.kind === 'reading') return e.says;
   if (e.kind !== 'row' || editing.value || reading.value.draft.name !== undefined) return '';
-  return e.row.leftOut !== null ? e.says : `for ${e.row.name.toLowerCase()}`;
+  return e.row.leftOut !== null ? e.says : texts.forIt(e.row.name.toLowerCase());
 });
 const putWhole = () => {
   if (entered.value.kind === 'row') keep();
@@ -185,7 +185,7 @@ function up() {
         ><kbd class="key">{{ texts.enter }}</kbd> {{ editing ? texts.keep : texts.add }}</v-btn
       >
     </form>
-    <p v-if="offered" class="undone">
+    <p v-if="offered" class="undone" role="status">
       <span
         >{{ texts.notSaved
         }}<template v-if="offered.row"> {{ ' ' }}{{ texts.for2(offered.row.name.toLowerCase()) }}</template

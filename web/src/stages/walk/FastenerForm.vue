@@ -23,13 +23,14 @@ import OptionalNumber from '../../ui/OptionalNumber.vue';
 import TextField from '../../ui/TextField.vue';
 import { climbed } from './climbed';
 import * as texts from '../../words/walk/fastenerForm';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ fastener: Fastener }>();
 const garage = useGarage();
 const wrong = ref<Record<string, string>>({});
 
 const change = (label: string, fields: Partial<Fastener>) =>
-  garage.put(`${label}: ${props.fastener.name}`, 'fasteners', { ...props.fastener, ...fields });
+  garage.put(edits.fieldOf(label, props.fastener.name), 'fasteners', { ...props.fastener, ...fields });
 const pick = <T extends string>(list: readonly T[], value: string): T | null => list.find((x) => x === value) ?? null;
 
 /** A head typed as in the line; what cannot be read stays in the field with its reason. */
@@ -48,7 +49,7 @@ function head(end: 'head' | 'far', typed: string) {
   }
   const sized = { ...props.fastener, [end]: read.head };
   garage.put(
-    `${props.fastener.name} is ${typeShape(read.head)}`,
+    edits.isNow(props.fastener.name, typeShape(read.head)),
     'fasteners',
     end === 'head' && props.fastener.evidence === 'assumed' ? climbed(sized, 'measured', texts.typedInTheForm) : sized,
   );
@@ -72,6 +73,12 @@ const TRAITS = [
   { key: 'breaks', label: 'breaks' },
   { key: 'accessory', label: 'accessory' },
 ] as const;
+const APPROACHES = [
+  { title: texts.anywhere, value: 'any' },
+  { title: texts.sideOnly, value: 'side only' },
+  { title: texts.inLineOnly, value: 'in line only' },
+  { title: texts.outOfLine, value: 'out of line' },
+];
 </script>
 
 <template>
@@ -108,7 +115,7 @@ const TRAITS = [
     />
     <SelectField
       :label="texts.thread"
-      :items="[{ title: 'not known', value: '' }, ...THREADS]"
+      :items="[{ title: texts.threadNotKnown, value: '' }, ...THREADS]"
       :model-value="fastener.thread ?? ''"
       @update:model-value="change('thread', { thread: pick(THREADS, $event) })"
     />
@@ -162,7 +169,7 @@ const TRAITS = [
       <span class="fields">
         <SelectField
           :label="texts.comesFrom"
-          :items="[{ title: texts.anywhere, value: 'any' }, 'side only', 'in line only', 'out of line']"
+          :items="APPROACHES"
           :model-value="fastener[e.key].approach"
           @update:model-value="
             setAccess(e.key, {

@@ -11,6 +11,7 @@ import FastenerForm from './FastenerForm.vue';
 import LadderList from './LadderList.vue';
 import SizeBench from './SizeBench.vue';
 import * as texts from '../../words/walk/fastenerPanel';
+import * as edits from '../../words/edits';
 
 export type PanelTab = 'size' | 'all' | 'ladder';
 const props = defineProps<{ fastener: Fastener }>();
@@ -43,14 +44,14 @@ function explainTorque() {
 }
 function again() {
   const copy = { ...props.fastener, id: crypto.randomUUID() as string, trail: [], gauge: null, farGauge: null };
-  garage.put(`double ${copy.name}`, 'fasteners', copy);
+  garage.put(edits.duplicate(copy.name), 'fasteners', copy);
   view.fastenerId = copy.id;
   notice.say(texts.aSecondWasAddedBelow(copy.name.toLowerCase()));
 }
 function remove() {
   const { id, name } = props.fastener;
-  garage.remove(`delete ${name}`, { table: 'fasteners', id });
-  notice.done(`${name} deleted.`);
+  garage.remove(edits.remove(name), { table: 'fasteners', id });
+  notice.done(texts.isDeleted(name));
   emit('close');
 }
 </script>
@@ -83,7 +84,7 @@ function remove() {
       <template v-if="fastener.leftOut">{{ texts.excluded(fastener.leftOut) }}</template>
       <template v-else-if="reach?.reached">
         <span class="good label">{{ texts.reached }}</span>
-        {{ texts.by(reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join('; the far end by '))
+        {{ texts.by(reach.best.map((c) => c.links.map((l) => l.piece.name).join(' + ')).join(texts.theFarEndBy))
         }}{{ ' ' }}
       </template>
       <template v-else-if="reach">

@@ -17,35 +17,37 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
 </script>
 
 <template>
-  <v-btn
-    variant="text"
-    class="row fastener"
-    :class="{ picked, chosen }"
-    :data-fastener="fastener.id"
-    :aria-pressed="choosing ? chosen : picked"
-    @click="emit('press', $event)"
-  >
-    <span v-if="choosing" class="box" aria-hidden="true"
-      ><svg v-if="chosen" viewBox="0 0 20 20" width="20" height="20"><path d="M3 10l5 5L17 4" /></svg
-    ></span>
-    <HeadGlyph v-else :head="fastener.head" :tone="toneOf(fastener)" />
-    <span class="text">
-      <span class="title"
-        >{{ fastener.name }}<span v-if="fastener.count > 1" class="soft num count"> ×{{ fastener.count }}</span></span
+  <div role="listitem">
+    <v-btn
+      variant="text"
+      class="row fastener"
+      :class="{ picked, chosen }"
+      :data-fastener="fastener.id"
+      :aria-pressed="choosing ? chosen : picked"
+      @click="emit('press', $event)"
+    >
+      <span v-if="choosing" class="box" aria-hidden="true"
+        ><svg v-if="chosen" viewBox="0 0 20 20" width="20" height="20"><path d="M3 10l5 5L17 4" /></svg
+      ></span>
+      <HeadGlyph v-else :head="fastener.head" :tone="toneOf(fastener)" />
+      <span class="text">
+        <span class="title"
+          >{{ fastener.name }}<span v-if="fastener.count > 1" class="soft num count"> ×{{ fastener.count }}</span></span
+        >
+        <span v-if="sub" class="sub">{{ sub }}</span>
+      </span>
+      <span v-if="!reached" class="out" :title="texts.noChainOfYourTools"
+        ><svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true"><path d="M2 2l10 10M12 2L2 12" /></svg
+        >{{ texts.gap }}</span
       >
-      <span v-if="sub" class="sub">{{ sub }}</span>
-    </span>
-    <span v-if="!reached" class="out" :title="texts.noChainOfYourTools"
-      ><svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true"><path d="M2 2l10 10M12 2L2 12" /></svg
-      >{{ texts.gap }}</span
-    >
-    <span v-else />
-    <span class="torque num"
-      >{{ fastener.torque ? figure(view.units, 'torque', fastener.torque.value) : '–'
-      }}<span class="soft unit">{{ fastener.torque ? ` ${unitOf(view.units, 'torque')}` : '' }}</span></span
-    >
-    <EvidenceBars :evidence="fastener.evidence" />
-  </v-btn>
+      <span v-else />
+      <span class="torque num"
+        >{{ fastener.torque ? figure(view.units, 'torque', fastener.torque.value) : '–'
+        }}<span class="soft unit">{{ fastener.torque ? ` ${unitOf(view.units, 'torque')}` : '' }}</span></span
+      >
+      <EvidenceBars :evidence="fastener.evidence" />
+    </v-btn>
+  </div>
 </template>
 
 <style scoped>

@@ -22,6 +22,7 @@ import DropMenu from '../../ui/DropMenu.vue';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { climbed } from './climbed';
 import * as texts from '../../words/walk/guideCard';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ guide: Guide; skipped: number }>();
 const emit = defineEmits<{ skip: []; measure: [fastener: Fastener]; type: [] }>();
@@ -108,7 +109,7 @@ function keep(head: Head, end: Head | 'nothing' | null) {
       ? texts.farEndNotChecked
       : texts.farEnd3(end === 'nothing' ? 'nothing' : printShape(end));
   put(
-    `${name} is ${typeShape(head)}`,
+    edits.isNow(name, typeShape(head)),
     climbed({ ...row.value, head, far: farEnd }, known ? 'tried' : 'assumed', texts.putOn(printShape(head), farWords)),
   );
   notice.say(`${name}: ${printShape(head)}, ${known ? 'tried' : texts.assumedUntilTheFarEnd}`);
@@ -118,7 +119,7 @@ function keep(head: Head, end: Head | 'nothing' | null) {
 function assume() {
   if (!row.value) return;
   const name = row.value.name;
-  put(`assume ${name}`, climbed(row.value, 'assumed', texts.usualOnSuchABike));
+  put(edits.assume(name), climbed(row.value, 'assumed', texts.usualOnSuchABike));
   notice.say(texts.standsAsAssumed(name));
 }
 function leaveOut(reason: string) {
@@ -130,7 +131,7 @@ function leaveOut(reason: string) {
 function measure() {
   if (!row.value) return;
   const made = isNew.value ? climbed(row.value, 'assumed', texts.usualOnSuchABike) : row.value;
-  if (isNew.value) put(`assume ${made.name}`, made);
+  if (isNew.value) put(edits.assume(made.name), made);
   emit('measure', made);
 }
 /** All that nobody looked at yet, as assumed rows in one edit: the kit can be worked out before the walk is over. */

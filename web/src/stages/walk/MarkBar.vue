@@ -26,7 +26,7 @@ const choices = computed(() => {
     .map(({ f }) => ({
       value: f.id,
       title: f.name,
-      subtitle: `${printShape(f.head)}, ${STATION_NAMES[f.station].toLowerCase()}${f.role ? `, now ${f.role}` : ''}`,
+      subtitle: `${printShape(f.head)}, ${STATION_NAMES[f.station].toLowerCase()}${f.role ? texts.nowRole(f.role) : ''}`,
     }));
 });
 function mark(id: string | null) {

@@ -36,6 +36,7 @@ import { useWedge } from '../../ui/useWedge';
 import { percent } from '../../ui/words';
 import { climbed } from './climbed';
 import * as texts from '../../words/walk/sizeBench';
+import * as edits from '../../words/edits';
 
 const props = defineProps<{ fastener: Fastener }>();
 const garage = useGarage();
@@ -181,7 +182,7 @@ function takeSize(to: Head) {
   const snug = gauging.value.tries.some((t) => t.outcome === 'snug' && t.tool.size === to.size);
   const evidence = snug ? 'tried' : 'measured';
   const sized = { ...props.fastener, [end.value === 'far' ? 'far' : 'head']: to };
-  garage.put(`${props.fastener.name} is ${typeShape(to)}`, 'fasteners', climbed(sized, evidence, how.value));
+  garage.put(edits.isNow(props.fastener.name, typeShape(to)), 'fasteners', climbed(sized, evidence, how.value));
 }
 const already = computed(
   () =>

@@ -170,7 +170,11 @@ function measured(id: string) {
   tab.value = 'size';
 }
 function writeTable() {
-  download(fileName(`${garage.bike?.name ?? 'bike'} fasteners`, 'csv'), writeFasteners(garage.fasteners), 'text/csv');
+  download(
+    fileName(texts.fastenersOf(garage.bike?.name ?? texts.bike), 'csv'),
+    writeFasteners(garage.fasteners),
+    'text/csv',
+  );
 }
 
 // A repair that found no fastener with its job leads here.
@@ -194,9 +198,9 @@ function takeTable(rows: Fastener[]) {
 
 <template>
   <div v-if="garage.bike" class="stage">
-    <section class="picture walk">
-      <div class="stage-head">
-        <h1>{{ texts.walkTheBike }}</h1>
+    <section class="picture walk" aria-labelledby="title">
+      <div class="stage-head" role="group">
+        <h1 id="title">{{ texts.walkTheBike }}</h1>
         <p v-if="counted.length > 0">
           <span class="num">{{ counted.length - assumed }}</span> {{ texts.of2 }}
           <span class="num">{{ counted.length }}</span>{{ ' ' }}<TermWord term="evidence" :label="texts.measured" />{{
@@ -281,15 +285,17 @@ function takeTable(rows: Fastener[]) {
           <h2>{{ g.station ? STATION_NAMES[g.station] : showing.sort }}</h2>
           <span class="num soft">{{ g.sure }} / {{ g.total }}</span>
         </div>
-        <FastenerRow
-          v-for="f in g.rows"
-          :key="f.id"
-          :fastener="f"
-          :picked="f.id === view.fastenerId"
-          :choosing="choosing"
-          :chosen="chosen.includes(f.id)"
-          @press="press(f, $event)"
-        />
+        <div v-if="g.rows.length > 0" role="list" :aria-label="g.station ? STATION_NAMES[g.station] : showing.sort">
+          <FastenerRow
+            v-for="f in g.rows"
+            :key="f.id"
+            :fastener="f"
+            :picked="f.id === view.fastenerId"
+            :choosing="choosing"
+            :chosen="chosen.includes(f.id)"
+            @press="press(f, $event)"
+          />
+        </div>
         <p v-if="g.total === 0" class="empty">
           {{ g.station ? texts.nothingHereYetPressA : texts.noFastenerMatches }}
         </p>
@@ -305,15 +311,17 @@ function takeTable(rows: Fastener[]) {
           <h2>{{ texts.leftOutWithTheReason }}</h2>
           <span class="num soft">{{ leftOut.length }}</span>
         </div>
-        <FastenerRow
-          v-for="f in leftOut.slice(0, FEW)"
-          :key="f.id"
-          :fastener="f"
-          :picked="f.id === view.fastenerId"
-          :choosing="choosing"
-          :chosen="chosen.includes(f.id)"
-          @press="press(f, $event)"
-        />
+        <div role="list" :aria-label="texts.leftOutWithTheReason">
+          <FastenerRow
+            v-for="f in leftOut.slice(0, FEW)"
+            :key="f.id"
+            :fastener="f"
+            :picked="f.id === view.fastenerId"
+            :choosing="choosing"
+            :chosen="chosen.includes(f.id)"
+            @press="press(f, $event)"
+          />
+        </div>
         <p v-if="leftOut.length > FEW" class="more">
           <v-btn variant="tonal" @click="showing = { ...showing, only: 'left out' }">
             {{ texts.showAllLeftOut(leftOut.length) }}

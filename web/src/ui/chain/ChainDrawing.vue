@@ -4,13 +4,14 @@ import { computed, ref } from 'vue';
 import { printShape, type Access, type Chain, type Head } from '@necessaire/core';
 import { useSize } from '../useSize';
 import { chainLayout } from './layout';
+import * as texts from '../../words/ui/chain/chainDrawing';
 
 const props = withDefaults(defineProps<{ chain: Chain; head: Head; access: Access; most?: number }>(), { most: 260 });
 const element = ref<HTMLElement>();
 const size = useSize(element);
 const l = computed(() => chainLayout(props.chain, props.head, props.access, size.width, props.most));
 const words = computed(
-  () => props.chain.links.map((k) => k.piece.name).join(', then ') + `, on ${printShape(props.head)}`,
+  () => props.chain.links.map((k) => k.piece.name).join(texts.then) + texts.onHead(printShape(props.head)),
 );
 </script>
 

@@ -64,7 +64,9 @@ defineExpose({ focus: () => box.value?.focus(), select: () => box.value?.select(
   <label class="hidden-label" :for="id">{{ label }}</label>
   <span class="field-wrap">
     <span ref="echo" class="echo num" aria-hidden="true"
-      ><span v-for="(s, i) in stretches" :key="i" :class="s.mark">{{ s.text }}</span></span
+      ><component :is="s.mark === 'bad' ? 'strong' : 'span'" v-for="(s, i) in stretches" :key="i" :class="s.mark">{{
+        s.text
+      }}</component></span
     >
     <input
       :id="id"
@@ -109,7 +111,7 @@ input {
   color: transparent;
   overflow: hidden;
 }
-.echo span {
+.echo > * {
   text-underline-offset: 6px;
   text-decoration-thickness: 2px;
   text-decoration-skip-ink: none;
@@ -124,6 +126,8 @@ input {
   text-decoration: underline dotted var(--gap);
 }
 .bad {
+  /* As wide as the field's own text over it. */
+  font-weight: inherit;
   text-decoration: underline wavy var(--gap);
 }
 input {

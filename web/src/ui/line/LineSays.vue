@@ -58,8 +58,13 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('.ask button'
       </v-btn>
     </div>
     <p v-if="parts.length > 0" class="parts">
-      <span v-for="(p, i) in parts" :key="i" class="part" :class="{ doubt: p.others.length > 0 }"
-        ><span class="what">{{ p.what }}</span> {{ says(p) }}</span
+      <component
+        :is="p.others.length > 0 ? 'em' : 'span'"
+        v-for="(p, i) in parts"
+        :key="i"
+        class="part"
+        :class="{ doubt: p.others.length > 0 }"
+        ><span class="what">{{ p.what }}</span> {{ says(p) }}</component
       >
       <template v-if="doubts.length > 0 && !ask">
         <span class="soft">{{ texts.or }}</span>
@@ -95,6 +100,7 @@ defineExpose({ focus: () => root.value?.querySelector<HTMLElement>('.ask button'
   font-size: 14.5px;
 }
 .part.doubt {
+  font-style: normal;
   border-bottom: 2px dashed var(--assumed);
 }
 .what {

@@ -6,6 +6,7 @@ import LineSays from './LineSays.vue';
 import { turned, type Turning } from './alternatives';
 import { useOwnWords } from './useOwnWords';
 import * as texts from '../../words/ui/line/listDialog';
+import { counted } from '../../words/counted';
 
 /** What one line of the list makes. */
 export interface ListLine<V> {
@@ -131,14 +132,13 @@ const state = (r: { reading: LineReading; values: readonly T[] }) =>
         </div>
       </div>
       <p v-if="rows.length > 0" class="sum" role="status">
-        {{ rows.length }} {{ rows.length === 1 ? 'line' : texts.lines }}.
-        <template v-if="asked > 0">{{ texts.toAnswer(asked) }}</template>{{ ' ' }}
+        {{ counted(rows.length, 'line') }}. <template v-if="asked > 0">{{ texts.toAnswer(asked) }}</template>{{ ' ' }}
         <template v-if="refused > 0"> {{ texts.notUnderstood(refused) }}</template>
         <template v-if="asked + refused > 0"> {{ ' ' }}{{ texts.theyStayHereUntilThey }}</template>
       </p>
       <p class="acts">
         <v-btn v-if="rows.length > 0" :disabled="count === 0" @click="take">{{
-          texts.add(count, count === 1 ? 'item' : 'items')
+          texts.add(counted(count, 'item'))
         }}</v-btn>
         <v-btn variant="tonal" @click="emit('close')">{{ texts.close }}</v-btn>
       </p>

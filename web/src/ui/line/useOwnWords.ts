@@ -3,6 +3,7 @@ import { MOST_OWN_WORDS, termWords, wordsOf, type OwnWord } from '@necessaire/co
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import * as texts from '../../words/ui/line/useOwnWords';
+import * as edits from '../../words/edits';
 
 const NONE: readonly OwnWord[] = [];
 
@@ -22,16 +23,16 @@ export function useOwnWords() {
   function learn(word: string, means: string): void {
     const others = own.value.filter((w) => w.said.toLowerCase() !== word.toLowerCase());
     if (others.length >= MOST_OWN_WORDS) {
-      notice.say(`A garage remembers ${MOST_OWN_WORDS} words. Delete some under the garage menu, My words.`);
+      notice.say(texts.fullOfWords(MOST_OWN_WORDS));
       return;
     }
-    if (write([...others, { said: word, means }], `remember “${word}”`))
+    if (write([...others, { said: word, means }], edits.remember(word)))
       notice.say(texts.meansFromNowOnChange(word, termWords(means)));
   }
   const forget = (word: OwnWord) =>
     write(
       own.value.filter((w) => w !== word),
-      `forget “${word.said}”`,
+      edits.forget(word.said),
     );
   return { own, known, learn, forget };
 }

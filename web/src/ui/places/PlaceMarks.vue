@@ -8,7 +8,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import type { At, Place } from '@necessaire/core';
 import { dropTarget } from './dragging';
 import { over } from './held';
-import { apart } from './labels';
+import { apart, beside } from './labels';
 import * as texts from '../../words/ui/places/placeMarks';
 
 export interface Mark {
@@ -25,6 +25,7 @@ const props = defineProps<{
   y: (mm: number) => number;
   s: number;
   width: number;
+  height: number;
   ridden: At | null;
   packed: At | null;
   movable: boolean;
@@ -39,6 +40,8 @@ const emit = defineEmits<{
 }>();
 const group = ref<SVGGElement>();
 const CHAR = 6.6;
+/** Half of what a handlebar is wide, mm. */
+const HANDLEBAR = 400;
 const across = (at: At) => (props.look === 'side' ? props.x(at.x) : props.x(at.y));
 const boxes = computed(() => {
   const list = props.marks.map((m) => {
@@ -50,20 +53,35 @@ const boxes = computed(() => {
     const high = Math.max(13, h * props.s);
     return { ...m, wide, high, left: across(at) - wide / 2, top: props.y(at.z) - high / 2 };
   });
-  const labels = apart(
-    list.map((b) => ({
-      x: b.left + b.wide / 2,
-      y: b.top - 5,
-      width: b.place.name.length * CHAR,
-      mark: { left: b.left, right: b.left + b.wide, top: b.top, bottom: b.top + b.high },
-    })),
-    props.width,
-  );
-  return list.map((b, i) => ({ ...b, label: itemAt(labels, i) }));
+  const wanted = list.map((b) => ({
+    x: b.left + b.wide / 2,
+    y: b.top - 5,
+    width: b.place.name.length * CHAR,
+    mark: { left: b.left, right: b.left + b.wide, top: b.top, bottom: b.top + b.high },
+  }));
+  if (props.look === 'behind') {
+    // From behind all lies one over another: the names stand in columns on both sides.
+    const middle = props.x(0);
+    const reach = Math.max(
+      HANDLEBAR * props.s,
+      ...wanted.flatMap(({ mark: m }) => [middle - m.left, m.right - middle]),
+    );
+    const labels = beside(wanted, { width: props.width, height: props.height }, middle, reach);
+    return list.map((b, i) => {
+      const { x, y, anchor, from, fits } = itemAt(labels, i);
+      return { ...b, label: { x, y, anchor, fits, line: `M${from.x} ${from.y}L${x} ${y - 5}` } };
+    });
+  }
+  const labels = apart(wanted, props.width);
+  return list.map((b, i) => {
+    const { x, y, shifted } = itemAt(labels, i);
+    const line = shifted ? `M${b.left + b.wide / 2} ${b.top}L${x} ${y + 3}` : null;
+    return { ...b, label: { x, y, anchor: 'middle' as const, fits: props.s > 0.19, line } };
+  });
 });
 
 /** A small picture names only what is asked for. */
-const named = (m: Mark) => props.s > 0.19 || m.picked || m.lit;
+const named = (m: Mark & { label: { fits: boolean } }) => m.label.fits || m.picked || m.lit;
 
 let cleanups: (() => void)[] = [];
 function listen() {
@@ -115,6 +133,10 @@ function nudge(event: KeyboardEvent, place: Place) {
 
 <template>
   <g ref="group">
+    <!-- Lines lie under the boxes: they pass by those that are not theirs. -->
+    <template v-for="b in boxes" :key="`line ${b.place.id}`">
+      <path v-if="b.label.line && named(b)" class="leader" :d="b.label.line" />
+    </template>
     <g
       v-for="(b, i) in boxes"
       :key="b.place.id"
@@ -123,7 +145,13 @@ function nudge(event: KeyboardEvent, place: Place) {
       role="button"
       tabindex="0"
       :data-place-mark="b.place.id"
-      :aria-label="texts.full(b.place.name, Math.round(b.share * 100), movable ? texts.arrowKeysMoveIt : '')"
+      :aria-label="
+        texts.full(
+          b.place.name,
+          Math.round(b.share * 100),
+          (b.lit ? texts.hereItIs : '') + (movable ? texts.arrowKeysMoveIt : ''),
+        )
+      "
       :aria-pressed="b.picked"
       @click="emit('pick', b.place.id)"
       @keydown.enter="emit('pick', b.place.id)"
@@ -143,12 +171,7 @@ function nudge(event: KeyboardEvent, place: Place) {
         :width="b.wide - 3"
         :height="Math.max(0, b.high * b.share - 3)"
       />
-      <path
-        v-if="b.label.shifted && named(b)"
-        class="leader"
-        :d="`M${b.left + b.wide / 2} ${b.top}L${b.label.x} ${b.label.y + 3}`"
-      />
-      <text v-if="named(b)" :x="b.label.x" :y="b.label.y" text-anchor="middle">{{ b.place.name }}</text>
+      <text v-if="named(b)" :x="b.label.x" :y="b.label.y" :text-anchor="b.label.anchor">{{ b.place.name }}</text>
       <text v-else-if="numbered" :x="b.left + b.wide / 2" :y="b.top + b.high / 2 + 5" text-anchor="middle">{{
         i + 1
       }}</text>

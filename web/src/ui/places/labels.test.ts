@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { apart } from './labels';
+import { apart, beside } from './labels';
 
 describe('labels of places', () => {
   test('one alone stays over its mark; of two on one spot the second goes up by a line', () => {
@@ -64,6 +64,52 @@ describe('labels of places', () => {
             expect(Math.abs(a.x - b.x) >= wide || Math.abs(a.y - b.y) >= 15.9).toBe(true);
           });
         });
+      }),
+    );
+  });
+});
+
+describe('names beside a bike seen from behind', () => {
+  const size = { width: 680, height: 300 };
+  const mark = (x: number, y: number) => ({
+    x,
+    y,
+    width: 120,
+    mark: { left: x - 20, right: x + 20, top: y - 8, bottom: y + 8 },
+  });
+  test('a name stands on the side of its mark, those in the middle where there are fewer, in the order of their heights', () => {
+    const put = beside([mark(300, 200), mark(340, 100), mark(380, 202), mark(341, 104)], size, 340, 90);
+    expect(put.map((l) => l.anchor)).toEqual(['end', 'start', 'start', 'end']);
+    expect(put[0]).toEqual({ x: 234, y: 205, anchor: 'end', from: { x: 280, y: 200 }, fits: true });
+    expect(put[1]).toEqual({ x: 446, y: 105, anchor: 'start', from: { x: 360, y: 100 }, fits: true });
+  });
+  test('a column that is too narrow for a name says so', () => {
+    const [left, right] = beside([mark(60, 100), mark(140, 100)], { width: 240, height: 200 }, 100, 50);
+    expect([left!.fits, right!.fits]).toEqual([false, false]);
+    expect(beside([{ ...mark(60, 100), width: 30 }], { width: 240, height: 200 }, 100, 50)[0]!.fits).toBe(true);
+  });
+  test('however the marks lie, no two names share a line, none lies over a mark or out of the picture, and lines of a side do not cross', () => {
+    const any = fc.record({ x: fc.integer({ min: 270, max: 410 }), y: fc.integer({ min: 10, max: 290 }) });
+    fc.assert(
+      fc.property(fc.array(any, { minLength: 1, maxLength: 12 }), (marks) => {
+        const put = beside(
+          marks.map(({ x, y }) => mark(x, y)),
+          size,
+          340,
+          90,
+        );
+        const wrong = put.flatMap((a, i) => [
+          ...(a.anchor === 'end' ? (a.x <= 250 ? [] : ['over']) : a.x >= 430 ? [] : ['over']),
+          ...(a.y <= size.height - 14 ? [] : ['below']),
+          ...put.flatMap((b, k) =>
+            k === i || b.anchor !== a.anchor
+              ? []
+              : Math.abs(a.y - b.y) < 17.9 || (a.from.y < b.from.y && a.y > b.y)
+                ? [`${i} ${k}`]
+                : [],
+          ),
+        ]);
+        expect(wrong).toEqual([]);
       }),
     );
   });

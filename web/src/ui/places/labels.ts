@@ -48,3 +48,70 @@ export function apart(labels: readonly PlaceLabel[], width: number): { x: number
   }
   return out;
 }
+
+/** A label in a column beside the picture, with the end of its mark that a line leads from. px */
+export interface BesideLabel {
+  x: number;
+  y: number;
+  anchor: 'start' | 'end';
+  from: { x: number; y: number };
+  /** Whether the column has room for the whole name. */
+  fits: boolean;
+}
+/** Rows of a column stand this far apart, and this far from the picture's edges, px. */
+const [ROW, EDGE] = [18, 14];
+/** A mark nearer to the middle than this may be named on either side, px. */
+const CENTRAL = 12;
+/** How far the columns stand from what they name, px. */
+const AWAY = 16;
+
+/** Rows as near to where they are wanted as they can be, in the same order, ROW apart and inside the picture. px */
+function spread(wanted: readonly number[], height: number): number[] {
+  const rows = [...wanted];
+  for (let i = 1; i < rows.length; i++) rows[i] = Math.max(at(rows, i), at(rows, i - 1) + ROW);
+  for (let i = rows.length - 1; i >= 0; i--)
+    rows[i] = Math.min(at(rows, i), i === rows.length - 1 ? height - EDGE : at(rows, i + 1) - ROW);
+  return rows;
+}
+
+/**
+ * Names in a column on either side of a narrow picture: none lies over a mark, and lines of one side never cross. px.
+ * @param middle of the picture, across
+ * @param reach of all that is drawn, from the middle to either side
+ */
+export function beside(
+  labels: readonly Required<PlaceLabel>[],
+  size: { width: number; height: number },
+  middle: number,
+  reach: number,
+): BesideLabel[] {
+  const across = (l: Required<PlaceLabel>) => (l.mark.left + l.mark.right) / 2 - middle;
+  const down = (l: Required<PlaceLabel>) => (l.mark.top + l.mark.bottom) / 2;
+  const sides: { left: number[]; right: number[] } = { left: [], right: [] };
+  const order = labels.map((_, i) => i).sort((a, b) => down(at(labels, a)) - down(at(labels, b)));
+  for (const i of order)
+    if (Math.abs(across(at(labels, i))) >= CENTRAL) sides[across(at(labels, i)) < 0 ? 'left' : 'right'].push(i);
+  for (const i of order)
+    if (Math.abs(across(at(labels, i))) < CENTRAL)
+      sides[sides.left.length < sides.right.length ? 'left' : 'right'].push(i);
+  const out: BesideLabel[] = [];
+  for (const side of ['left', 'right'] as const) {
+    const list = order.filter((i) => sides[side].includes(i));
+    const rows = spread(
+      list.map((i) => down(at(labels, i)) + 5),
+      size.height,
+    );
+    const x = side === 'left' ? middle - reach - AWAY : middle + reach + AWAY;
+    list.forEach((i, k) => {
+      const label = at(labels, i);
+      out[i] = {
+        x,
+        y: at(rows, k),
+        anchor: side === 'left' ? 'end' : 'start',
+        from: { x: side === 'left' ? label.mark.left : label.mark.right, y: down(label) },
+        fits: label.width <= (side === 'left' ? x : size.width - x) - 2,
+      };
+    });
+  }
+  return out;
+}

@@ -21,3 +21,4 @@ export const workingItOut = 'Working it out …';
 export const whenAlone = 'when alone';
 export const whenTheCrewSplits = 'when the crew splits';
 export const nothingHangsOnIt = 'nobody needs it';
+export const together = 'together';

@@ -14,3 +14,6 @@ export const roomTaken = 'volume used';
 export const roomThereIs = 'volume available';
 export const theLimitIs = (limitBy: Part) => said`the limit is ${limitBy}`;
 export const theLimitIsAsEntered = 'the limit is as entered';
+export const firstAid = 'first aid';
+export const carried = 'carried';
+export const share = 'share';

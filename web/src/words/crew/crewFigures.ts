@@ -50,3 +50,6 @@ export const productOverAllBikesAnd =
   'product over all bikes and all problems that end a ride of P(as many as the crew can repair at ride-out or better)';
 export const ratesAreTypicalValuesUntil =
   'rates are typical values until your ride log says more; spares are pooled over the bikes that they fit';
+export const nobody = 'nobody';
+export const nowhere = (loose: Part) => said`${loose} nowhere`;
+export const allGoIn = 'all';

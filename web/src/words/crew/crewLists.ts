@@ -9,3 +9,4 @@ export const csv = 'CSV';
 export const fileForThem = 'File for them';
 export const canReadThisFileInto = (name: Part) =>
   said`${name} can import this file into their own Necessaire: garage menu, Import a file.`;
+export const trip = 'trip';

@@ -9,3 +9,4 @@ export const leaveItAtHome = 'Leave it at home';
 export const chooseAutomatically = 'Choose automatically';
 export const toBuy = 'to buy';
 export const chosenByYou = 'chosen by you';
+export const from = (others: Part) => said`from ${others}`;

@@ -48,3 +48,7 @@ export const it = 'It';
 export const isPlacedAutomatically = 'is placed automatically';
 export const staysAtHome = 'stays at home';
 export const goesTo = (name: Part) => said`goes to ${name}`;
+export const more = 'more';
+export const less = 'less';
+export const again = (gaps: Part) => said`again: ${gaps}`;
+export const something = 'it';

@@ -15,3 +15,4 @@ export const nothingIsLent = 'Nothing is lent.';
 export const settled = 'Settled';
 export const isLentItIsMissing = (title: Part, to: Part) =>
   said`${title} is lent${to}: it is missing from your kits until it is back.`;
+export const toThem = (who: Part) => said` to ${who}`;

@@ -52,3 +52,5 @@ export const chooseTheBike = 'choose the bike';
 export const doesNotRideAlongWhat = (name: Part) => said`${name} no longer rides along. Their details stay saved.`;
 export const isDeleted = (name: Part) => said`${name} is deleted.`;
 export const fromTheirFile = 'from their file.';
+export const fromOneLine = 'from one line: typical values until you know more.';
+export const notKnown = 'not known';

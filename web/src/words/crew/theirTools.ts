@@ -11,3 +11,4 @@ export const showAll = (things: Part) => said`Show all ${things}`;
 export const sayWhichToolOrSpare = 'Say which tool or spare it is.';
 export const whatAlwaysBrings = (name: Part) => said`what ${name} always brings`;
 export const whatOwns2 = (name: Part) => said`what ${name} owns`;
+export const owns = (name: Part, what: Part) => said`${name} owns ${what}`;

@@ -42,3 +42,5 @@ export const planForTurningBack = (name: Part) => said`plan for ${name} turning 
 export const turnsBack = (name: Part) => said`${name} turns back`;
 export const bothMustGetHomeNow = (name: Part) => said`Both must get home now: ${name}, and the others.`;
 export const everybody = 'Everybody';
+export const aTrip = 'a trip';
+export const takes = (name: Part, what: Part) => said`${name} takes ${what}`;

@@ -10,3 +10,4 @@ export const lookAroundWithASample = 'Look around with a sample bike';
 export const sampleBike = 'Sample bike';
 export const usualOnSuchABike = 'usual on such a bike';
 export const addASampleBike = 'add a sample bike';
+export const yourBike = 'Your bike';

@@ -30,3 +30,8 @@ export const readTheOf = (slot: Part, name: Part) => said`read the ${slot} of ${
 export const ifUseful = 'if useful';
 export const pastItsDateSince = (day: Part) => said`past its date since ${day}`;
 export const keepsUntil = (day: Part) => said`keeps until ${day}`;
+export const always = 'always';
+export const never = 'never';
+export const newOne = 'new';
+export const usedKnownGood = 'used, known good';
+export const spent = 'spent';

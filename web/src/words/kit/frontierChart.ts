@@ -11,3 +11,4 @@ export const atMostFromProven = (gap: Part) => said`at most ${gap} from proven`;
 export const weightOfTheBestKit = 'Weight of the kit';
 export const weightLimitOfTheKit = 'Weight limit of the kit';
 export const saved2 = (limit: Part, saved: Part) => said`${limit}, ${saved} saved`;
+export const levelSaves = (name: Part, mass: Part, saved: Part) => said`${name}, ${mass}: ${saved} saved`;

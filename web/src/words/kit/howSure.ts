@@ -21,3 +21,4 @@ export const inTheKitMayLeave = 'In the kit, may leave';
 export const leavesWith = 'Leaves with';
 export const notInTheKitMay = 'Not in the kit, may come';
 export const comesWith = 'Comes with';
+export const to = (least: Part, most: Part) => said`${least} to ${most}`;

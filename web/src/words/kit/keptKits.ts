@@ -32,3 +32,6 @@ export const leftAtStake = 'left at risk';
 export const getsHomeUnaided = 'gets home unaided';
 export const fastenersReached = 'fasteners reached';
 export const noTrip = 'no trip';
+export const weighs = 'weighs';
+export const room = 'room';
+export const worth = 'worth';

@@ -54,3 +54,7 @@ export const byProblem = 'By problem';
 export const byItem = 'By item';
 export const byPlace = 'By place';
 export const atHome = 'At home';
+export const price = 'price';
+export const mind = 'caution';
+export const ownedNow = 'owned';
+export const numberMassSaved = (number: Part, mass: Part, hours: Part) => said`${number}, ${mass}, ${hours} saved`;

@@ -92,3 +92,8 @@ export const toTheBand = 'no, within the range shown';
 export const limitsAreYours = 'you set the limits';
 export const moveALevel = 'move a level';
 export const andMoreTools = (names: Part) => said` and ${names} more tools`;
+export const whatTheKitHolds = 'What the kit holds';
+export const provenValue = 'proven';
+export const massSaved = (mass: Part, saved: Part) => said`${mass}, ${saved} saved`;
+export const toolsOfIt = 'tools';
+export const yes = 'yes';

@@ -9,3 +9,4 @@ export const qualityOf = (it: Part) => said`Quality of ${it}`;
 export const notPossibleWithYourTools = 'Not possible with your tools:';
 export const bothWheels = 'both wheels';
 export const turnThe = (role: Part) => said`turn the ${role}`;
+export const repairOf = (trouble: Part) => said`repair: ${trouble}`;

@@ -21,3 +21,4 @@ export const itMustMatchTheBike = 'It must match the bike';
 export const thereIsAKindOf = 'There is already a kind with this name. Choose another name.';
 export const addTheSpare = (name: Part) => said`add the spare ${name}`;
 export const massOfOne = (mass: Part, unit: Part) => said`${mass} a ${unit}`;
+export const piece = 'piece';

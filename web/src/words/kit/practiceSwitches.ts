@@ -43,3 +43,7 @@ export const notBoth = 'not both';
 export const differenceOfTwoKitsMasses =
   'difference of two kits; masses, rates and hours are typical values until you change them';
 export const aBikeThatCannotGoOn = 'A bike that cannot go on';
+export const savedBy = (minutes: Part) => said`${minutes} saved`;
+export const fastenersMore = (number: Part) => said`${number} fasteners`;
+export const grams = 'grams';
+export const yes = 'yes';

@@ -18,3 +18,7 @@ export const gramsOfKit = 'grams of kit';
 export const hoursAtStakeLess = 'hours at risk less';
 export const getsHomeUnaided = 'gets home unaided';
 export const factorsOnRatesGramsAnd = 'factors on rates, grams and minutes: typical values';
+export const kitBy = (mass: Part) => said`kit ${mass}`;
+export const less = 'less';
+export const more = 'more';
+export const done = 'done';

@@ -9,3 +9,6 @@ export const howOften = (on: Part) => said`How often, ${on}`;
 export const typical = (number: Part) => said`Typical: ${number}`;
 export const eachWaterCrossing = 'each water crossing';
 export const setHowOften = (what: Part) => said`set how often: ${what}`;
+export const paved = 'paved';
+export const gravel = 'gravel';
+export const track = 'track';

@@ -59,3 +59,12 @@ export const limitsArmsAndForcesTypical =
   'limits, arms and forces: typical values unless you changed the tool. The manual’s torque is the one to tighten to.';
 export const addToTheToolbox = (name: Part) => said`add ${name} to the toolbox`;
 export const toBuy2 = 'to buy';
+export const takes = (effort: Part) => said`takes ${effort}`;
+export const pieces = (number: Part) => said`${number} tools`;
+export const leaves = 'no longer needed';
+export const comes = 'added';
+export const nothing = 'nothing';
+export const notKnown = 'not known';
+export const arm = 'arm';
+export const against = (length: Part, recess: Part, unit: Part) => said`${length} against ${recess} ${unit}`;
+export const andMore = ' and ';

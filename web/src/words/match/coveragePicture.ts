@@ -21,3 +21,6 @@ export const goesOnBut = 'goes on, but';
 export const inTheKit2 = ' (in the kit)';
 export const doesNotGoOnOr = 'does not go on, or rounds it off';
 export const andMore = (row: Part) => said` and ${row} more`;
+export const fitsIt = 'fits';
+export const looseOn = 'loose:';
+export const toolOn = (tool: Part, head: Part, says: Part) => said`${tool} on ${head}: ${says}`;

@@ -52,3 +52,11 @@ export const wouldCome = (comes: Part) => said`would come: ${comes}`;
 export const nothingElseChanges = 'nothing else changes';
 export const costsWithoutIt = (grams: Part, nothingElseChanges: Part) =>
   said`Costs ${grams}; without it ${nothingElseChanges}.`;
+export const about = (name: Part) => said`About ${name}`;
+export const keptIn = (place: Part) => said`kept: ${place}`;
+export const always = 'always';
+export const never = 'never';
+export const good = 'good';
+export const worn = 'worn';
+export const broken = 'broken';
+export const cheap = 'cheap';

@@ -27,3 +27,5 @@ export const isReached = 'reached';
 export const isAGap = 'gap';
 export const fastenersOfIt = (count: Part) => said`${count} fasteners`;
 export const farEnd = 'far end: ';
+export const fastenersAndTools = 'Fasteners and tools';
+export const andMore = ' and ';

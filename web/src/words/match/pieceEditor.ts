@@ -48,3 +48,5 @@ export const homeMadeTool = 'Home-made tool';
 export const orDrive38 = (reason: Part) => said`${reason}, or drive 3/8`;
 export const andMore = (list: Part) => said` and ${list} more`;
 export const isInTheToolboxAs = (name: Part) => said`${name} is in the toolbox as it is now`;
+export const square = 'square';
+export const adjustable = 'adjustable';

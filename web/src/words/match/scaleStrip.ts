@@ -9,3 +9,4 @@ export const noConnectionToTheServer = 'No connection to the server.';
 export const noScaleConnected = 'No scale connected.';
 export const whatTheScaleShows = 'What the scale shows';
 export const takeIt = 'Take it';
+export const scale = 'Scale';

@@ -25,3 +25,8 @@ export const differenceOfTwoOptimaMasses =
   'difference of two proven results; masses and prices are typical values until you weigh and pay';
 export const toBuy = 'to buy';
 export const isInTheToolboxNoted = (name: Part) => said`${name} is in the toolbox, noted “to buy”`;
+export const leaves = (tools: Part) => said`no longer needed: ${tools}`;
+export const comes = (tools: Part) => said`added: ${tools}`;
+export const leavesName = 'no longer needed';
+export const comesName = 'added';
+export const nothing = 'nothing';

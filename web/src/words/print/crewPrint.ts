@@ -14,3 +14,4 @@ export const nobodyRidesAlongOnThis = 'Nobody rides along on this trip. Open Cre
 export const sharingOut = 'Sharing out …';
 export const firstAidTrainedKitsWith = (trained: Part, kits: Part) =>
   said`First aid: trained ${trained}; kits with ${kits}.`;
+export const nobody = 'nobody';

@@ -15,3 +15,4 @@ export const takeCare = 'Take care';
 export const theTorqueInTheManual = 'The torque in the manual comes first.';
 export const workingOutTheList = 'Working out the list …';
 export const notPackedNoPlaceFound = 'Not packed: no place found';
+export const inside = 'in';

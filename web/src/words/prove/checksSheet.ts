@@ -16,3 +16,4 @@ export const eachEvening = 'Each evening';
 export const byDistance = 'By distance';
 export const onADate = 'On a date';
 export const theDayOfLeaving = 'the day of leaving';
+export const guards = (hours: Part) => said`guards ${hours}`;

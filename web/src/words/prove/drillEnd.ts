@@ -35,3 +35,5 @@ export const sayNow = (skill: Part) => said`Set it to “${skill}”`;
 export const stepByStep = 'Step by step';
 export const skillIn = (subject: Part) => said`skill in ${subject}`;
 export const skillInIsSet = (subject: Part) => said`Skill in ${subject} is set.`;
+export const nth = (number: Part) => said`${number}th`;
+export const NTH = ['first', 'second', 'third', 'fourth', 'fifth'] as const;

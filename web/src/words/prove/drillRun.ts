@@ -30,3 +30,4 @@ export const unpack = 'Unpack';
 export const out = 'Take apart';
 export const backIn = 'Put back';
 export const pauseTheDrill = 'pause the drill';
+export const aTypicalValue = 'a typical value: the manual’s comes first';

@@ -21,3 +21,8 @@ export const n60Min = '60 min';
 export const provenAlready = 'proven already';
 export const lessOnThisTrip = (minutesText: Part) => said`${minutesText} less on this trip`;
 export const neverDone = 'never done';
+export const any = 'any';
+export const proves = (hours: Part) => said`proves ${hours}`;
+export const doneTimes = (times: Part) => said`done ${times}`;
+export const wheel = (which: Part) => said`${which} wheel`;
+export const on = (scrap: Part) => said`on ${scrap}`;

@@ -2,7 +2,7 @@ import { said, type Part } from '../said';
 export { close } from '../verbs';
 
 /** What DrillStart says. */
-export const drill = (name: Part) => said`Drill: ${name}`;
+export const drill = (name: Part) => said`Before the drill: ${name}`;
 export const method = 'Method';
 export const whichWheel = 'Which wheel';
 export const planned = 'Planned';

@@ -1,4 +1,5 @@
 import { said, type Part } from '../said';
+export { findTheFault } from './gamesSheet';
 
 /** What FaultGame says. */
 export const itIsOneOfChoose = (odds: Part) =>
@@ -15,3 +16,5 @@ export const anotherFault = 'Another fault';
 export const oddsAreThoseOfYour = 'Odds are those of your trip; minutes of tests are typical values.';
 export const thisKitHasNothingFor = (id: Part) => said`This kit has nothing for it: ${id}.`;
 export const notYetItMayStill = (name: Part) => said`Not yet: it may still be “${name}”, and this would make it worse.`;
+export const testsToChoose = 'Tests to choose from';
+export const otherCauses = 'other causes';

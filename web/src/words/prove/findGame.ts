@@ -1,4 +1,5 @@
 import { said, type Part } from '../said';
+export { findIt } from './gamesSheet';
 
 /** What FindGame says. */
 export const inTheDark = ' in the dark';
@@ -23,3 +24,4 @@ export const packAKitInStow = 'Pack a kit in Stow first: the game asks where eac
 export const inMin = (minutes: Part) => said`in ${minutes} min`;
 export const inDays = (number: Part) => said`in ${number} days`;
 export const aRoundOfFindIt = 'a round of Find it';
+export const tomorrow = 'tomorrow';

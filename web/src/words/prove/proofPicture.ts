@@ -9,3 +9,4 @@ export const onlyPlanned = 'only planned';
 export const lostAnyway = 'lost anyway';
 export const provenInPart = (by: Part) => said`proven: ${by}, in part`;
 export const thisKitHasNoMethod = 'this kit has no method for it';
+export const provenBy = (way: Part) => said`proven: ${way}`;

@@ -1,4 +1,5 @@
 import { said, type Part } from '../said';
+export { sizeIt } from './gamesSheet';
 
 /** What SizeGame says. */
 export const headAcrossFlats = (form: Part, measure: Part) => said`${form} head, ${measure} across flats`;
@@ -15,3 +16,4 @@ export const next = 'Next';
 export const ofRightThisRoundAnswers = (right: Part, asked: Part) =>
   said`${right} of ${asked} right this round. The answers come from the makers’ limits of sizes.`;
 export const measureSomeHexagonsInWalk = 'Measure some hexagon heads in Walk first: the game asks for them.';
+export const rightOne = (choice: Part) => said`${choice}, right`;

@@ -40,3 +40,4 @@ export const thisDeviceDoesNotSay = 'This device gives no position.';
 export const youDidNotAllowThe =
   'You did not allow the position. Allow it in the browser, or read it from another device.';
 export const noPositionYetGoWhere = 'No position yet. Go where you can see the sky, and try again.';
+export const none = 'none';

@@ -22,3 +22,5 @@ export const logFall = 'log: fall';
 export const fallLoggedAndOnThe = 'Fall logged, and on the watch list.';
 export const isLentOutOfYour = (name: Part) => said`${name} is lent: it is in no kit until it is back.`;
 export const isNotedAsMissing = (name: Part) => said`${name} is noted as missing.`;
+export const isUsed = (name: Part) => said`${name} used.`;
+export const isChecked = (name: Part) => said`${name}: checked.`;

@@ -58,3 +58,5 @@ export const factorOnTheTypicalRate =
 export const happenedOnTheseDaysN = 'happened on these days (n)';
 export const expectedOverTheseDaysDistance = 'expected over these days’ distance by the typical rates (E)';
 export const yourOwnRideLogWith = 'your own ride log, with the typical rates weighing as two events';
+export const review = 'Review of the trip';
+export const restocked = (spares: Part) => said`${spares} restocked`;

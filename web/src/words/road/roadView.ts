@@ -10,3 +10,4 @@ export const flatWillNotStartLeaks = 'flat, will not start, leaks';
 export const firstGetOutOfDanger =
   'First get out of danger, then think. If anybody may be badly hurt, call the local emergency number. The maker’s manual and local law come first.';
 export const theDay = 'The day';
+export const whatYouSee = 'What you see, hear or smell';

@@ -10,3 +10,4 @@ export const whatItMayBe = 'What it may be';
 export const withMoreCouldBeTold = (lacking: Part) => said`With ${lacking} you could find out more.`;
 export const cannotTell = 'cannot tell';
 export const oddsAreThoseOfYour = 'Odds are those of your trip and bike; minutes are typical values.';
+export const answers = 'Answers';

@@ -13,3 +13,5 @@ export const ctrlK = 'Ctrl K';
 export const saved = 'Saved';
 export const saving = 'Saving…';
 export const onThisDeviceNotSent = 'On this device, not sent';
+export const alone = 'alone';
+export const withCompany = (companions: Part) => said`with ${companions}`;

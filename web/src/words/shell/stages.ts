@@ -1,3 +1,5 @@
+import { said, type Part } from '../said';
+
 /** What stages says. */
 export const walk = 'Walk';
 export const match = 'Match';
@@ -9,3 +11,6 @@ export const crew = 'Crew';
 export const notNamed = 'unnamed';
 export const prove = 'Prove';
 export const road = 'Road';
+export const none = 'none';
+export const watch = (watching: Part) => said`watch ${watching}`;
+export const ready = 'ready';

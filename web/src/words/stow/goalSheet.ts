@@ -24,3 +24,5 @@ export const notDryOrRattling = 'not dry, or rattling';
 export const nothingCostsLessThan = 'nothing costs less than';
 export const expectedMinutesOfOpeningPlaces = 'expected minutes of opening places';
 export const pointsOfEachGoalTypical = 'points of each goal: typical values; you set the sliders';
+export const aLittle = 'a little';
+export const much = 'much';

@@ -31,3 +31,8 @@ export const moreRulesBroken = 'more rules broken';
 export const fewerRulesBroken = 'fewer rules broken';
 export const packAsIn = (name: Part) => said`pack as in ${name}`;
 export const thingsLieAsIn = (wanted: Part, name: Part) => said`${wanted} items are placed as in ${name}.`;
+export const loose = 'not packed';
+export const higher = 'higher';
+export const lower = 'lower';
+export const heavier = 'heavier';
+export const lighter = 'lighter';

@@ -34,3 +34,4 @@ export const nextToWiring = 'next to wiring';
 export const toolsWrappedInARoll = 'tools wrapped in a roll or towel';
 export const onTheRearRack = 'on the rear rack';
 export const usableShare = 'usable share';
+export const isDeleted = (name: Part) => said`${name} deleted.`;

@@ -12,3 +12,5 @@ export const inAZipBagOf = 'in a zip bag of its own';
 export const dustedWithTalcWrapped = 'dusted with talc, wrapped';
 export const checkTheTieEachEvening = 'check the tie each evening';
 export const putHereByYou = 'placed by you';
+export const slot = (number: Part) => said`slot ${number}`;
+export const upright = 'upright';

@@ -58,3 +58,5 @@ export const electricFree = (flow: Part) => said`electric, ${flow} free`;
 export const typicalValuesNeverAboveThe = 'typical values; never above the tyre or rim maker’s seating pressure';
 export const fromAndTo = 'from and to';
 export const oneToTheOther = (from: Part, to: Part) => said`${from} to ${to}`;
+export const flat = 'flat';
+export const stalls = 'stalls';

@@ -63,3 +63,7 @@ export const atAndHInThe = (water: Part, temperature: Part, hours: Part) =>
   said`${water} at ${temperature} and ${hours} h in the saddle`;
 export const typicalValuesASeventhOf =
   'typical values: a seventh of the tank kept back, fuel a fifth farther than planned, half a litre to a litre of water an hour by the heat';
+export const change = (name: Part) => said`Change ${name}`;
+export const interval = 'interval';
+export const usesUp = 'uses up';
+export const nothing = 'nothing';

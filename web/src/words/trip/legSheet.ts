@@ -1,3 +1,4 @@
+import { say, type Saying } from '@necessaire/core';
 import { said, type Part } from '../said';
 export { deleteIt } from '../verbs';
 
@@ -63,3 +64,8 @@ export const aRecoveryService = 'a recovery service';
 export const aFriendWithATrailer = 'a friend with a trailer';
 export const aCallWithSignal = 'A call, with signal';
 export const enoughSpares = 'enough spares';
+export const nobody = 'nobody';
+export const legNumber = (number: Part) => said`Leg ${number}`;
+export const isDeleted = (name: Part) => said`${name} deleted.`;
+export const transport = 'transport';
+export const threeParts = (hours: Saying) => say`raise help + wait for it + transport = ${hours}`;

@@ -23,3 +23,7 @@ export const theClosedFormEveryRepair = 'the closed form, every repair holding';
 export const hoursThatHalfNineOf = 'hours that half, nine of ten, 99 of 100 trips stay within';
 export const ratesHoursAndHowOften =
   'rates, hours and how often a repair holds: typical values and your own ride log; stocks are shared and used up';
+export const noHours = 'none';
+export const upToHours = (hours: Part) => said`up to ${hours} h`;
+export const hoursFromTo = (from: Part, to: Part) => said`${from} to ${to} h`;
+export const tripsRidden = 'trips';

@@ -1,3 +1,5 @@
+import { said, type Part } from '../said';
+
 /** What ThreeAnswers says. */
 export const aTripInThreeAnswers = 'A trip in three answers';
 export const about = 'About';
@@ -7,3 +9,4 @@ export const theseAreTypicalValuesRefine =
 export const planThisTrip = 'Plan this trip';
 export const startWithAnEmptyTrip = 'Start with an empty trip';
 export const addATrip = 'add a trip';
+export const tripNumber = (number: Part) => said`Trip ${number}`;

@@ -16,3 +16,4 @@ export const rideLog = 'Ride log';
 export const service = 'Service';
 export const tyresAndAir = 'Tyres and air';
 export const simulation = 'Simulation';
+export const aboutTheTrip = 'About the trip';

@@ -1,3 +1,4 @@
+import { say, type Saying } from '@necessaire/core';
 import { said, type Part } from '../said';
 
 /** What TroubleBars says. */
@@ -17,3 +18,8 @@ export const pNoMoreThanThat = 'P(no more than that)';
 export const leftAtStakeWithThe = 'left at risk with the kit';
 export const ratesTypicalValuesByGround = (caution: Part) => said`rates: typical values by ground. ${caution}`;
 export const markThe = (unmarked: Part) => said`Mark the ${unmarked}`;
+export const lacking = 'lacking';
+export const nothing = 'nothing';
+/** Behind the formula of how often it comes. */
+export const oddsAndRisk = (odds: Saying) =>
+  say`${odds}. P(at least one) = 1 − e^−Λ. At risk = Λ × the most that any known way saves.`;

@@ -11,14 +11,13 @@ export const tracksRoutesAndWaypointsSeveral =
 export const theWay = 'The route';
 export const mOfClimb = (climb: Part) => said`${climb} m of climb.`;
 export const noHeightsInTheFile = 'No heights in the file.';
-export const byItsTimes = (route: Part, route2: Part) => said`${route} ${route2} by its times.`;
+export const byItsTimes = (days: Part) => said`${days} by its times.`;
 export const groundOverStraightLine = 'Detour factor';
 export const changeTheDetour = 'change the detour factor';
 export const legsBy = 'Legs by';
 export const markOnTheWay = 'waypoint on the route';
 export const ground = 'Ground';
-export const leg = 'leg';
-export const makeOfIt = (sections: Part, sections2: Part) => said`Make ${sections} ${sections2}`;
+export const makeOfIt = (legs: Part) => said`Make ${legs}`;
 export const marks = 'Waypoints';
 export const theFilesHaveNoWaypoints =
   'The files have no waypoints, so it is not known where help is. Add waypoints for fuel, workshops and signal to the file.';
@@ -31,3 +30,5 @@ export const allPaved = 'all paved';
 export const mostlyGravel = 'mostly gravel';
 export const gravelAndTrack = 'gravel and track';
 export const mostlyTrack = 'mostly track';
+export const day = 'day';
+export const changeWaypoint = (name: Part) => said`change waypoint ${name}`;

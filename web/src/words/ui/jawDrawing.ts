@@ -8,3 +8,4 @@ export const fits = 'fits';
 export const roundsItOff = 'rounds it off';
 export const turnsOfTheFlankHolds = (tool: Part, it: Part, what: Part, left: Part) =>
   said`${tool}: turns ${it}°, ${what}, ${left} % of the flank holds`;
+export const spins = (tool: Part) => said`${tool} spins`;

@@ -21,3 +21,5 @@ export const includeAgain = 'include again';
 export const allShown = 'All shown';
 export const none = 'None';
 export const getsLost = 'gets lost';
+export const labelRows = (what: Part, rows: Part) => said`${what}: ${rows}`;
+export const rowsDone = (rows: Part, what: Part) => said`${rows}: ${what}.`;

@@ -10,3 +10,4 @@ export const name = 'Name';
 export const copy2 = 'Copy';
 export const rowsAllOnlyAssumedUntil = (name: Part, fasteners: Part) =>
   said`${name}: ${fasteners} fasteners, all assumed until you put a tool on them`;
+export const second = (name: Part) => said`${name}, second`;

@@ -19,3 +19,4 @@ export const leaveOutOr = 'leave out, or';
 export const sizeNameThen = 'size, name, then:';
 export const addABikeFirst = 'Add a bike first';
 export const readingOf = (name: Part) => said`reading of ${name}`;
+export const forIt = (name: Part) => said`for ${name}`;

@@ -35,3 +35,7 @@ export const roomInLine = 'Room in line';
 export const thinnestTool = 'Thinnest tool';
 export const studThroughIt = 'Stud through it';
 export const getsLost = 'gets lost';
+export const threadNotKnown = 'not known';
+export const sideOnly = 'side only';
+export const inLineOnly = 'in line only';
+export const outOfLine = 'out of line';

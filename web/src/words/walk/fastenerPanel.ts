@@ -25,3 +25,5 @@ export const workedOutFrom = 'worked out from';
 export const thisOnlyPlansWhichTool =
   'This only plans which tool is strong enough. Tighten to the value in the manual.';
 export const aSecondWasAddedBelow = (name: Part) => said`A second ${name} was added below`;
+export const theFarEndBy = '; the far end by ';
+export const isDeleted = (name: Part) => said`${name} deleted.`;

@@ -7,3 +7,4 @@ export const whichFastenerIsThe = (role: Part) => said`Which fastener is the ${r
 export const noFastenerMatchesTypeIts = 'No fastener matches. Type its size and name in the line above.';
 export const markAs = (name: Part, role: Part) => said`mark ${name} as ${role}`;
 export const isThe = (name: Part, role: Part) => said`${name} is the ${role}.`;
+export const nowRole = (role: Part) => said`, now ${role}`;

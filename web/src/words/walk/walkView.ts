@@ -21,3 +21,5 @@ export const leftOutWithTheReason = 'Left out, with the reason';
 export const showAllLeftOut = (leftOut: Part) => said`Show all ${leftOut} left out`;
 export const readRowsFromATable = (rows: Part) => said`import ${rows} fasteners from a table`;
 export const rowsRead = (rows: Part) => said`${rows} fasteners imported.`;
+export const fastenersOf = (bike: Part) => said`${bike} fasteners`;
+export const bike = 'bike';

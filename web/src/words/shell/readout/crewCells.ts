@@ -31,3 +31,4 @@ export const notKnownYet = 'not known yet';
 export const sumOverRidersOfThe =
   'sum over riders of the lightest kit that does all for their own bike, out of the same toolboxes';
 export const theSameTroublesGradeAnd = 'the same problems, grade and spares, with nobody to share with';
+export const notKnown = 'not known';
