@@ -3,7 +3,12 @@ import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { said } from './said';
+import { NodeTypes, type RootNode, type TemplateChildNode } from '@vue/compiler-core';
+import { parse } from 'vue/compiler-sfc';
 import { TERMS } from './terms';
+
+/** Attributes that are read out or shown. */
+const SPOKEN = new Set(['label', 'title', 'placeholder', 'aria-label', 'alt']);
 
 const here = dirname(fileURLToPath(import.meta.url));
 /** Files of views: those in folders. The flat ones hold tables and functions of their own, with tests beside them. */
@@ -76,6 +81,27 @@ describe('a view', () => {
       .filter(([file, name]) => !new RegExp(`texts\\.${name}\\b`, 'u').test(used.get(file) ?? ''));
     expect(unused).toEqual([]);
     expect(views.length).toBeGreaterThan(150);
+  });
+  test('says nothing that is not among the words: no letters stand between its tags', () => {
+    const own: string[] = [];
+    for (const view of views) {
+      const { descriptor } = parse(readFileSync(join(here, '..', view), 'utf8'));
+      const look = (node: TemplateChildNode | RootNode) => {
+        if (node.type === NodeTypes.TEXT && /\p{L}{2}/u.test(node.content)) own.push(`${view}: ${node.content.trim()}`);
+        if (node.type === NodeTypes.ELEMENT)
+          for (const prop of node.props)
+            if (
+              prop.type === NodeTypes.ATTRIBUTE &&
+              SPOKEN.has(prop.name) &&
+              /\p{L}{2}/u.test(prop.value?.content ?? '')
+            )
+              own.push(`${view}: ${prop.name}="${prop.value?.content}"`);
+        if ('children' in node)
+          for (const child of node.children) if (typeof child === 'object') look(child as TemplateChildNode);
+      };
+      if (descriptor.template?.ast) look(descriptor.template.ast);
+    }
+    expect(own).toEqual([]);
   });
   test('explains each technical word on a press', () => {
     const code = views.map((v) => readFileSync(join(here, '..', v), 'utf8')).join('\n');

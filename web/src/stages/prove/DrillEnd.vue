@@ -42,7 +42,8 @@ const pace = computed(() => (proof.made ? paceWith(proof.made.drills) : undefine
 const before = computed(() =>
   proof.made ? paceWith(proof.made.drills.filter((x) => x.id !== d.value.id)) : undefined,
 );
-const nth = computed(() => texts.NTH[times.value.length - 1] ?? texts.nth(times.value.length));
+const NTH = [texts.first, texts.second, texts.third, texts.fourth, texts.fifth];
+const nth = computed(() => NTH[times.value.length - 1] ?? texts.nth(times.value.length));
 /** Readiness with and without this drill. */
 const ready = computed(() => {
   const c = proof.made;

@@ -15,7 +15,6 @@ export const n9In10TripsLose = '9 in 10 trips lose at most';
 export const withThePresentKit = 'with the present kit';
 export const withNothing = 'with nothing';
 export const over24H = 'over 24 h';
-export const upTo = 'up to';
 export const getsHomeUnaided2 = (name: Part) => said`Gets home unaided, ${name}`;
 export const shareOfSimulatedTripsOn =
   'share of simulated trips on which every problem that ends a ride was repaired and the repair held; ± one standard error';
