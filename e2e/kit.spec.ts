@@ -324,3 +324,22 @@ test('the curve and the steps beside it speak of the weight of the very kit that
     new RegExp(`below ${mass!.replace('.', '\\.')}$`, 'iu'),
   );
 });
+
+test('what stays at home says why, and is taken anyway by a press', async ({ page, app }) => {
+  await open(page, app, '/kit');
+  await kitBy(page, 'At home');
+  const left = sheet(page).getByRole('list', { name: 'Left at home' }).getByRole('listitem');
+  await expect(left.first()).toContainText(/the kit turns|not worth its weight|does the same|needs it|only for|never/u);
+  const many = await left.count();
+  const mass = kilograms(await (await figure(page, 'Kit')).innerText());
+  const meter = line(page, 'Multimeter').first();
+  await expect(meter).toContainText(/in the kit does the same|nothing that this kit repairs needs it/u);
+  await faultless(page, 'what stays at home');
+  await meter.getByRole('button', { name: /^Take .* anyway$/u }).click();
+  await settled(page);
+  await expect(left).toHaveCount(many - 1);
+  expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeGreaterThan(mass);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await settled(page);
+  await expect(left).toHaveCount(many);
+});

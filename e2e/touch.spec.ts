@@ -1,5 +1,5 @@
 import { askLightest, expect, goTo, open, test } from './fixtures';
-import { head, item, placeMark } from './screen';
+import { head, item, placeMark, title } from './screen';
 
 test.beforeEach(({ app }) => askLightest(app));
 
@@ -53,4 +53,20 @@ test('a finger carries a piece by its grip to another place, and undo takes it b
   await expect(target).toHaveCount(1);
   await page.keyboard.press('Control+z');
   await expect(spanner).not.toContainText('placed by you');
+});
+
+test('the part of a stage that is out of sight is one press away, there and back', async ({ page, app }) => {
+  await open(page, app);
+  await goTo(page, 'Trip');
+  const field = page.getByRole('textbox', { name: 'Trip', exact: true });
+  await expect(field).not.toBeInViewport();
+  await page.getByRole('button', { name: 'About the trip' }).click();
+  await expect(field).toBeInViewport();
+  await page.getByRole('button', { name: 'Picture', exact: true }).click();
+  await expect(title(page)).toBeInViewport();
+  // A long list of bars shows its first; the rest is a press away.
+  const bars = page.getByRole('group', { name: 'Problems by hours at risk' }).getByRole('button');
+  await expect(bars).toHaveCount(12);
+  await page.getByRole('button', { name: /^Show \d+ more$/u }).click();
+  expect(await bars.count()).toBeGreaterThan(30);
 });

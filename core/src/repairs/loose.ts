@@ -60,7 +60,7 @@ export const LOOSE: Trouble[] = [
   }),
   trouble({
     id: 'critical-lost',
-    name: 'Bolt of brake, axle, steering, wheel or engine mount lost',
+    name: 'Bolt of brake, axle, steering or engine lost',
     subject: 'loose and lost',
     rate: per(0.003, 0.01, 0.025),
     ways: [

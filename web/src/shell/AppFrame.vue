@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useTimeoutFn } from '@vueuse/core';
-import { defineAsyncComponent, onMounted } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
+import { useDisplay } from 'vuetify';
 import { useExplain } from '../stores/explain';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -21,6 +22,7 @@ const ExplainPanel = defineAsyncComponent(() => import('./ExplainPanel.vue'));
 const saying = () => import('./NoticeLine.vue');
 const alerts = () => import('./AlertLines.vue');
 const NoticeLine = defineAsyncComponent(saying);
+const OtherPart = defineAsyncComponent(() => import('./OtherPart.vue'));
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
 
 /** Fetched once the first view stands, so that they open at once: the search, and the menus of the first line. */
@@ -36,6 +38,10 @@ const garage = useGarage();
 const view = useView();
 const notice = useNotice();
 const explain = useExplain();
+
+const main = ref<HTMLElement>();
+const { width } = useDisplay();
+const narrow = computed(() => width.value <= 760);
 
 const SEARCH_AFTER_MS = 1500;
 const typing = (target: EventTarget | null) =>
@@ -91,9 +97,10 @@ useTimeoutFn(() => {
     <BriefLine class="top" />
     <AlertBar class="alert" />
     <StageRail class="rail" />
-    <main id="stage" class="main" tabindex="-1">
+    <main id="stage" ref="main" class="main" tabindex="-1">
       <FirstBike v-if="!garage.bike" />
       <router-view v-else />
+      <OtherPart v-if="narrow" :of="main ?? null" />
     </main>
     <ReadoutPanel class="foot" />
     <CommandBox v-if="view.commandOpen" />
@@ -121,6 +128,7 @@ useTimeoutFn(() => {
   grid-area: rail;
 }
 .main {
+  position: relative;
   grid-area: main;
   min-width: 0;
   min-height: 0;

@@ -37,3 +37,4 @@ export const isNow = (name: Part, what: Part) => said`${name} is ${what}`;
 export const fieldOf = (field: Part, name: Part) => said`${field}: ${name}`;
 export const ownNumber = (count: Part, name: Part) => said`own ${count} ${name}`;
 export const step = (number: Part, name: Part) => said`step ${number}: ${name}`;
+export const takeAlong = (name: Part) => said`always take ${name}`;

@@ -1,16 +1,21 @@
 <script setup lang="ts">
 /** The kit, by trouble, by piece, by place, what of it is to buy, and what stays at home. While the limit is dragged the kit of that limit. */
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import {
   byTrouble,
   reasonOf,
   troublesIn,
+  whyHome,
+  type AtHome,
+  type Coverage,
   type CurvePoint,
   type KitPiece,
   type KitSpare,
   type Kit,
+  type Piece,
   sourceWords,
 } from '@necessaire/core';
+import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -31,6 +36,9 @@ const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
 const explain = useExplain();
+const notice = useNotice();
+/** Names before the others are counted. */
+const FEW = 3;
 const tab = useTab(['trouble', 'piece', 'place', 'buy', 'home'], 'list');
 
 const time = (h: number) =>
@@ -106,6 +114,55 @@ const left = computed(() => {
   const carried = new Set(props.kit.pieces.map((p) => p.piece.id));
   return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
 });
+
+/** Which heads each tool goes on: asked for when the reasons for staying at home are looked at. */
+const coverage = shallowRef<Coverage | null>(null);
+watch(
+  () => [tab.value, garage.version, garage.bike?.id] as const,
+  async ([list]) => {
+    const { doc, bike } = garage;
+    if (list !== 'home' || !doc || !bike) return;
+    const made = await answers.ask((w) => w.coverage(doc, bike.id));
+    if (made && garage.doc === doc) coverage.value = made;
+  },
+  { immediate: true },
+);
+const few = (names: readonly string[]) =>
+  names.slice(0, FEW).join(', ') + (names.length > FEW ? texts.andOthers(names.length - FEW) : '');
+function homeWords(why: AtHome): string {
+  switch (why.code) {
+    case 'marked never':
+      return texts.youMarkedItNever;
+    case 'broken':
+      return texts.itIsBroken;
+    case 'another bike':
+      return texts.onlyForBike(garage.doc?.bikes.find((b) => b.id === why.bikeId)?.name);
+    case 'turned by others':
+      return texts.turnedByOthers(few(why.tools));
+    case 'not worth it':
+      return texts.notWorthIt(few(why.fasteners).toLowerCase());
+    case 'done by others':
+      return texts.doneByOthers(few(why.tools));
+    case 'not asked for':
+      return texts.notAskedFor;
+  }
+}
+const homeReason = (p: Piece): string =>
+  coverage.value && answers.answer && garage.bike
+    ? homeWords(
+        whyHome(p, {
+          pieces: props.kit.pieces,
+          kitUse: answers.answer.kitUse,
+          coverage: coverage.value,
+          bikeId: garage.bike.id,
+        }),
+      )
+    : '';
+/** Packed whatever the kit is chosen by. */
+function takeAnyway(p: Piece) {
+  if (garage.put(edits.takeAlong(p.name), 'pieces', { ...p, mark: 'always' }))
+    notice.done(texts.isPackedAlways(p.name));
+}
 
 const reason = (p: KitPiece) => reasonOf(p, garage.doc?.bikes ?? [], garage.bike?.id ?? null);
 /** Cautions of the mends that a piece is there for. */
@@ -380,11 +437,18 @@ const count = (key: keyof typeof TABS) =>
       <h2>{{ texts.leftAtHome }}</h2>
       <span class="num soft">{{ left.length }}</span>
     </div>
-    <div v-for="p in left" :key="p.id" class="row line">
-      <span
-        ><span class="title">{{ p.name }}</span
-        ><span v-if="p.mark === 'never'" class="sub">{{ texts.youMarkedItNever }}</span></span
-      ><span class="num soft">{{ massText(view.units, p.mass) }}</span>
+    <div role="list" :aria-label="texts.leftAtHome">
+      <div v-for="p in left" :key="p.id" role="listitem" class="row line">
+        <span
+          ><span class="title">{{ p.name }}</span
+          ><span class="sub">{{ homeReason(p) }}</span></span
+        ><span class="num soft"
+          >{{ massText(view.units, p.mass) }}
+          <v-btn variant="plain" class="own" :aria-label="texts.takeItAnyway(p.name)" @click="takeAnyway(p)">{{
+            texts.takeAnyway
+          }}</v-btn></span
+        >
+      </div>
     </div>
   </template>
 </template>

@@ -37,6 +37,11 @@ const rows = computed(() =>
     .map((e) => ({ e, m: sums.value.get(e.trouble.id) ?? NOTHING(e) }))
     .filter(({ e }) => e.atStake > 0.0005 || e.odds > 0.001),
 );
+/** A phone shows the first; the rest is a press away. */
+const FIRST = 12;
+const all = ref(false);
+const short = computed(() => size.width < 520 && !all.value);
+const shown = computed(() => (short.value ? rows.value.slice(0, FIRST) : rows.value));
 const labelWidth = computed(() => (size.width < 520 ? 138 : size.width < 620 ? 220 : size.width < 650 ? 256 : 292));
 const x = computed(() =>
   scaleLinear(
@@ -88,15 +93,15 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
       <span class="key-box" /> {{ texts.hoursAtRiskWithoutA }} <span class="key-box left" />
       {{ texts.leftWithThisKitThen }}
     </p>
-    <svg :width="size.width" :height="rows.length * ROW + 34" role="group" :aria-label="texts.troublesByHoursAtStake">
+    <svg :width="size.width" :height="shown.length * ROW + 34" role="group" :aria-label="texts.troublesByHoursAtStake">
       <g :transform="`translate(${labelWidth} 22)`">
         <template v-for="tick in x.ticks(tickCount)" :key="tick">
-          <path class="grid" :d="`M${x(tick)} 0V${rows.length * ROW}`" />
+          <path class="grid" :d="`M${x(tick)} 0V${shown.length * ROW}`" />
           <text class="tick" :x="x(tick)" y="-7" text-anchor="middle">{{ tick === 0 ? '0' : minutes(tick) }}</text>
         </template>
       </g>
       <g
-        v-for="(r, i) in rows"
+        v-for="(r, i) in shown"
         :key="r.e.trouble.id"
         class="trouble"
         role="button"
@@ -123,6 +128,9 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
         </text>
       </g>
     </svg>
+    <p v-if="short && rows.length > FIRST">
+      <v-btn variant="tonal" @click="all = true">{{ texts.showMore(rows.length - FIRST) }}</v-btn>
+    </p>
   </div>
 </template>
 

@@ -82,12 +82,11 @@ const sub = computed(() => props.fastener.leftOut ?? subWords(props.fastener, vi
   stroke-width: 3;
   fill: none;
 }
+/* A long name takes another line: it is what one looks for. */
 .title,
 .sub {
   display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 .count {
   font-size: 13px;

@@ -75,9 +75,17 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
   background: var(--ink);
   color: var(--sheet);
 }
-@media (max-width: 760px) {
+@media (max-width: 900px) {
   .tools {
     flex-wrap: wrap;
+  }
+  .words {
+    flex-basis: 100%;
+  }
+}
+@media (max-width: 760px) {
+  .words {
+    flex-basis: 60px;
   }
   .choose {
     min-height: 44px;

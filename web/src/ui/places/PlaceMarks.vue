@@ -40,6 +40,8 @@ const emit = defineEmits<{
 }>();
 const group = ref<SVGGElement>();
 const CHAR = 6.6;
+/** Between a line and the name that it leads to, px. */
+const GAP = 5;
 /** Half of what a handlebar is wide, mm. */
 const HANDLEBAR = 400;
 const across = (at: At) => (props.look === 'side' ? props.x(at.x) : props.x(at.y));
@@ -69,7 +71,10 @@ const boxes = computed(() => {
     const labels = beside(wanted, { width: props.width, height: props.height }, middle, reach);
     return list.map((b, i) => {
       const { x, y, anchor, from, fits } = itemAt(labels, i);
-      return { ...b, label: { x, y, anchor, fits, line: `M${from.x} ${from.y}L${x} ${y - 5}` } };
+      return {
+        ...b,
+        label: { x, y, anchor, fits, line: `M${from.x} ${from.y}L${x + (anchor === 'end' ? GAP : -GAP)} ${y - 5}` },
+      };
     });
   }
   const labels = apart(wanted, props.width);
@@ -80,8 +85,11 @@ const boxes = computed(() => {
   });
 });
 
-/** A small picture names only what is asked for. */
-const named = (m: Mark & { label: { fits: boolean } }) => m.label.fits || m.picked || m.lit;
+/** A small picture names only what is asked for; from behind a name that has no room is a number in its column. */
+const named = (m: Mark & { label: { fits: boolean } }) =>
+  m.label.fits || (props.look === 'side' && (m.picked || m.lit));
+/** Whether a line leads to what names the mark. */
+const led = (m: Mark & { label: { fits: boolean } }) => named(m) || (props.look === 'behind' && props.numbered);
 
 let cleanups: (() => void)[] = [];
 function listen() {
@@ -135,7 +143,7 @@ function nudge(event: KeyboardEvent, place: Place) {
   <g ref="group">
     <!-- Lines lie under the boxes: they pass by those that are not theirs. -->
     <template v-for="b in boxes" :key="`line ${b.place.id}`">
-      <path v-if="b.label.line && named(b)" class="leader" :d="b.label.line" />
+      <path v-if="b.label.line && led(b)" class="leader" :d="b.label.line" />
     </template>
     <g
       v-for="(b, i) in boxes"
@@ -172,6 +180,9 @@ function nudge(event: KeyboardEvent, place: Place) {
         :height="Math.max(0, b.high * b.share - 3)"
       />
       <text v-if="named(b)" :x="b.label.x" :y="b.label.y" :text-anchor="b.label.anchor">{{ b.place.name }}</text>
+      <text v-else-if="numbered && look === 'behind'" :x="b.label.x" :y="b.label.y" :text-anchor="b.label.anchor">{{
+        i + 1
+      }}</text>
       <text v-else-if="numbered" :x="b.left + b.wide / 2" :y="b.top + b.high / 2 + 5" text-anchor="middle">{{
         i + 1
       }}</text>

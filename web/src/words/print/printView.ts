@@ -7,7 +7,7 @@ export const things = (items: Part, mass: Part, bulk: Part, units: Part) =>
   said`${items} items, ${mass}, ${bulk} ${units}`;
 export const thisKitReachesOfFasteners = (carried: Part, chosen: Part) =>
   said`. This kit reaches ${carried} of ${chosen} fasteners.`;
-export const slot = (it: Part) => said`· pocket ${it}`;
+export const slot = (it: Part) => said`· slot ${it}`;
 export const round = 'round';
 export const toBuyBeforeLeaving = 'To buy before leaving';
 export const outOfReachWithEverything = 'Out of reach with everything you own';

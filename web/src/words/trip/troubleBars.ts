@@ -23,3 +23,4 @@ export const nothing = 'nothing';
 /** Behind the formula of how often it comes. */
 export const oddsAndRisk = (odds: Saying) =>
   say`${odds}. P(at least one) = 1 − e^−Λ. At risk = Λ × the most that any known way saves.`;
+export const showMore = (number: Part) => said`Show ${number} more`;

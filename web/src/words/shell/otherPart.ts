@@ -1,0 +1,3 @@
+/** What OtherPart says. */
+export const picture = 'Picture';
+export const below = 'Below';
