@@ -91,5 +91,9 @@ describe('why a tool stays at home', () => {
       tools: ['Ratchet'],
     });
     expect(whyHome(driver, of([cuts]))).toEqual({ code: 'not asked for' });
+    // A spanner for a size that this bike does not have.
+    const spanner = named('Spanner 19', { modes: doc.pieces.find((p) => p.kind === 'combination spanner')!.modes });
+    expect(whyHome(spanner, of([cuts]))).toEqual({ code: 'turns nothing' });
+    expect(whyHome({ ...spanner, functions: ['pry'] }, of([cuts]))).toEqual({ code: 'not asked for' });
   });
 });

@@ -14,6 +14,8 @@ export type AtHome =
   | { code: 'not worth it'; fasteners: string[] }
   /** Another tool of the kit does what it does, or is the same handle. */
   | { code: 'done by others'; tools: string[] }
+  /** It is there for heads of which this bike has none. */
+  | { code: 'turns nothing' }
   | { code: 'not asked for' };
 
 /** Names by how often they come, the most frequent first. */
@@ -57,7 +59,7 @@ export function whyHome(
       (p) =>
         p.functions.some((f) => piece.functions.includes(f)) || drives(p).some((size) => drives(piece).includes(size)),
     );
-  return same.length > 0
-    ? { code: 'done by others', tools: byCount(same.map((p) => p.name)) }
-    : { code: 'not asked for' };
+  if (same.length > 0) return { code: 'done by others', tools: byCount(same.map((p) => p.name)) };
+  const onlyTurns = piece.modes.length > 0 && piece.functions.length === 0 && drives(piece).length === 0;
+  return { code: onlyTurns ? 'turns nothing' : 'not asked for' };
 }

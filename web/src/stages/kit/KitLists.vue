@@ -143,6 +143,8 @@ function homeWords(why: AtHome): string {
       return texts.notWorthIt(few(why.fasteners).toLowerCase());
     case 'done by others':
       return texts.doneByOthers(few(why.tools));
+    case 'turns nothing':
+      return texts.turnsNothingHere;
     case 'not asked for':
       return texts.notAskedFor;
   }

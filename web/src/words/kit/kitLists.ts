@@ -68,3 +68,4 @@ export const notAskedFor = 'nothing that this kit repairs needs it';
 export const takeAnyway = 'Take it anyway';
 export const takeItAnyway = (name: Part) => said`Take ${name} anyway`;
 export const isPackedAlways = (name: Part) => said`${name} is in every kit now.`;
+export const turnsNothingHere = 'it turns nothing on this bike';
