@@ -119,6 +119,16 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/src/**/*.vue'],
+    rules: {
+      // The same in templates, which that rule does not see.
+      'vue/no-restricted-syntax': [
+        'error',
+        { selector: 'TSNonNullExpression', message: 'Read it by present(), which says so where it is not there.' },
+      ],
+    },
+  },
+  {
     files: ['core/src/**/*.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage', 'setTimeout'],

@@ -1,6 +1,6 @@
-import { askLightest, expect, matched, open, settled, test } from './fixtures';
+import { askLightest, expect, matched, open, settled, sharedOut, test } from './fixtures';
 import type { Page } from '@playwright/test';
-import { chains, entry, items, paper, place, search, sheet } from './screen';
+import { chains, entry, items, paper, picture, place, search, sheet, title } from './screen';
 
 test.beforeEach(({ app }) => askLightest(app));
 
@@ -97,6 +97,49 @@ test('the whole path with the keyboard alone', async ({ page, app }) => {
   await expect(found).not.toContainText('placed by you');
   await command(page, 'print the list');
   await expect(paper(page)).toContainText('Plug spanner 16');
+});
+
+test('Crew, Prove and Road with the keyboard alone', async ({ page, app }) => {
+  await open(page, app);
+  // Crew: somebody is added by a line.
+  await command(page, 'go to crew');
+  await tabTo(
+    page,
+    (e) => e instanceof HTMLInputElement && e.labels?.[0]?.textContent?.startsWith('Name, bike') === true,
+    'the line',
+    200,
+  );
+  await page.keyboard.type('Ada, enduro 250, tubes, handy');
+  await page.keyboard.press('Enter');
+  await sharedOut(page);
+  await expect(page.getByRole('region', { name: 'Ada', exact: true })).toBeVisible();
+
+  // Prove: a drill is begun, gone on with and left.
+  await command(page, 'go to prove');
+  await settled(page);
+  await tabTo(page, (e) => e?.textContent?.trim().startsWith('Clutch lever broken') === true, 'a repair', 300);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Begin/u })).toBeVisible();
+  await tabTo(page, (e) => e?.textContent?.trim().startsWith('Begin') === true, 'Begin');
+  await page.keyboard.press('Enter');
+  const drill = page.getByRole('dialog', { name: /^Drill: /u });
+  await expect(drill).toHaveAttribute('data-step', '0');
+  await page.keyboard.press('Space');
+  await expect(drill).toHaveAttribute('data-step', '1');
+  await tabTo(page, (e) => e?.textContent?.trim() === 'Leave for now', 'the way out');
+  await page.keyboard.press('Enter');
+  await expect(drill).toBeHidden();
+
+  // Road: from what is seen to the next question.
+  await command(page, 'go to road');
+  await tabTo(page, (e) => e?.textContent?.trim() === 'A tyre is flat', 'what is seen', 200);
+  await page.keyboard.press('Enter');
+  await expect(title(page)).toHaveText('A tyre is flat');
+  const asked = picture(page).getByRole('heading', { level: 2 });
+  const first = (await asked.textContent())!;
+  await tabTo(page, (e) => e?.textContent?.trim() === 'I cannot tell', 'an answer');
+  await page.keyboard.press('Enter');
+  await expect(asked).not.toHaveText(first);
 });
 
 test('an arrow that is pressed before a menu is there goes to its first item once it is', async ({ page, app }) => {

@@ -1,4 +1,4 @@
-import { enter, expect, figure, goTo, isPhone, kitBy, matched, open, settled, test } from './fixtures';
+import { enter, expect, faultless, figure, goTo, isPhone, kitBy, matched, open, settled, test } from './fixtures';
 import {
   chains,
   entry,
@@ -7,6 +7,7 @@ import {
   items,
   line,
   paper,
+  picture,
   place,
   row,
   rows,
@@ -175,4 +176,56 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await expect(await matched(page)).toContainText('1/1');
   if (!isPhone(page)) await expect(page.getByTitle('Choose the bike')).toHaveText('Plover 300');
   await settled(page);
+});
+
+test('first hour: from an empty garage to a priced, packed and printed kit without a dead end', async ({
+  page,
+  app,
+}) => {
+  test.slow();
+  await open(page, app);
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('First hour');
+  await page.getByRole('button', { name: 'Create' }).click();
+  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+  await faultless(page, 'the first bike');
+  await page.getByRole('button', { name: 'Look around with a sample bike' }).click();
+  await expect(rows(page).first()).toBeVisible();
+  await settled(page);
+  // Each stage says which is next.
+  await page.getByRole('link', { name: 'Next: Match, find tools for it' }).click();
+  await expect(title(page)).toHaveText('What your tools reach');
+  await goTo(page, 'Trip');
+  await expect(page.locator('body')).toContainText('Three answers are enough to begin');
+  await faultless(page, 'a trip in three answers');
+  await page.getByRole('radio', { name: /^A week seven/ }).check();
+  await page.getByRole('radio', { name: /^Hills and forest/ }).check();
+  await page.getByRole('radio', { name: /^Alone/ }).check();
+  await expect(page.getByRole('status').filter({ hasText: 'strands you' })).toContainText('1200 km');
+  await page.getByRole('button', { name: 'Plan this trip' }).click();
+  await expect(page.getByLabel('Trip', { exact: true })).toHaveValue('A week, hills and forest');
+  await settled(page);
+  // No tool is entered: the kit is what could be bought, with its price; what is owned is ticked off.
+  await goTo(page, 'Kit');
+  await expect(picture(page)).toContainText('Your toolbox is empty, so this is the best kit that you could buy');
+  await page.getByRole('button', { name: 'To buy', exact: true }).click();
+  await settled(page);
+  const own = page.getByRole('button', { name: /^I own / });
+  const name = (await own.first().getAttribute('aria-label'))!.replace('I own ', '');
+  const before = await own.count();
+  await own.first().click();
+  await settled(page);
+  await expect(page.getByRole('button', { name: `I own ${name}`, exact: true })).toHaveCount(0);
+  expect(await own.count()).toBeGreaterThan(0);
+  expect(await own.count()).toBeLessThanOrEqual(before + 3);
+  await goTo(page, 'Stow');
+  await expect(item(page, name).first()).toBeVisible();
+  if (!isPhone(page)) {
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText('Move a place on the drawing');
+    await page.keyboard.press('Escape');
+  }
+  await page.getByRole('link', { name: 'Print the list' }).click();
+  await expect(paper(page)).toContainText(name);
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import {
+  at,
   present,
   fieldsOf,
   garageSchema,
@@ -255,7 +256,7 @@ async function dangling(db: Knex, garage: string, error: unknown): Promise<unkno
   const { detail = '', table = '' } = error as { detail?: string; table?: string };
   const of = /\((?:garage_id, )(bike_id|place_id|id)[^)]*\)=\([^,]+, ([0-9a-f-]{36})/.exec(detail);
   if (!of || !['fasteners', 'places', 'pins'].includes(table)) return faultOf(error);
-  const [, column, missing] = of as unknown as [string, string, string];
+  const [column, missing] = [at(of, 1), at(of, 2)];
   const field = /place/.test(column + ((error as { constraint?: string }).constraint ?? '')) ? 'placeId' : 'bikeId';
   const what = field === 'placeId' ? 'place' : 'bike';
   if (column !== 'id')

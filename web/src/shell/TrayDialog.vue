@@ -104,12 +104,12 @@ async function copy(r: Refused) {
         </ul>
         <p class="acts">
           <v-btn v-if="isHere(r)" variant="outlined" size="small" @click="change(r)">{{ texts.change }}</v-btn>
-          <v-menu v-if="isHomeless(r) && garage.doc!.bikes.length > 0">
+          <v-menu v-if="isHomeless(r) && present(garage.doc).bikes.length > 0">
             <template #activator="{ props: menu }">
               <v-btn v-bind="menu" variant="outlined" size="small">{{ texts.putOnAnotherBike }}</v-btn>
             </template>
             <v-list>
-              <v-list-item v-for="b in garage.doc!.bikes" :key="b.id" :title="b.name" @click="place(r, b.id)" />
+              <v-list-item v-for="b in present(garage.doc).bikes" :key="b.id" :title="b.name" @click="place(r, b.id)" />
             </v-list>
           </v-menu>
           <v-btn variant="plain" @click="garage.retry(r.edit.id)">{{ texts.retry }}</v-btn>

@@ -22,6 +22,9 @@ export interface RowChange {
 /** Number of each row in the order in which rows were first made: the server's order, which a row that comes back takes up again. */
 export type RowOrder = Map<string, number>;
 
+/** Rows of the store were read by their schemas when they came: here they are only put together again. */
+const readAs = <T>(body: Body): T => body as unknown as T;
+
 /** What a page knows of a garage at the server, as it is opened: rows in their order, each with its revision. */
 export function openedOf(
   known: { edition: number; rows: ReadonlyMap<string, { revision: number; row: Body | null }> },
@@ -36,13 +39,14 @@ export function openedOf(
     const at = key.indexOf(' ');
     const table = key.slice(0, at) as TableName;
     if (row === null || !(table in rows)) continue;
-    rows[table].push(row as unknown as Row);
-    revisions[table][(row as unknown as Row).id] = revision;
+    const known = readAs<Row>(row);
+    rows[table].push(known);
+    revisions[table][known.id] = revision;
   }
   const place = (id: string) => order.get(id) ?? Number.MAX_SAFE_INTEGER;
   for (const table of TABLES) rows[table].sort((a, b) => place(a.id) - place(b.id));
   return {
-    document: { garage: own.row as unknown as GarageDocument['garage'], ...rows } as unknown as GarageDocument,
+    document: readAs<GarageDocument>({ garage: own.row, ...rows }),
     revisions,
     revision: own.revision,
   };

@@ -213,16 +213,27 @@ class Builder {
 const functionWords = (does: PieceFunction, count: number) =>
   count > 1 ? `${count} pieces to ${does}` : `a piece to ${does}`;
 
+/** What all ways of one bike are asked of: its heads, the requirements that are built up, and the kit's question. */
+interface AskedOf {
+  bike: Bike;
+  reaches: readonly Reach[];
+  build: Builder;
+  question: KitQuestion;
+}
+/** A lost fastener: the requirement of any head of its thread, and the thread, which says which spare bolt goes in. */
+interface Lost {
+  extra: number[];
+  bolt: string | null;
+}
+
+const NONE_LOST: Lost = { extra: [], bolt: null };
+
 /** The way as the kit sees it, or why it cannot be had. */
 function askWay(
   { way, needs, barred }: PractisedWay,
-  bike: Bike,
-  reaches: readonly Reach[],
-  build: Builder,
   exposure: Exposure,
-  question: KitQuestion,
-  extra: number[] = [],
-  bolt: string | null = null,
+  { bike, reaches, build, question }: AskedOf,
+  { extra, bolt }: Lost,
 ): { ok: AskWay } | { why: string; lacks: FunctionNeed[] } {
   if (barred) return { why: barred, lacks: [] };
   const requires = [...extra];
@@ -291,27 +302,32 @@ export function bikesFor(doc: KitRows, bikeId: string, trip: Trip | undefined): 
     .sort((a, b) => Number(b.id === bikeId) - Number(a.id === bikeId));
 }
 
+/** What the asks of all bikes are built from. */
+interface AsksFrom {
+  doc: KitRows;
+  trip: Trip;
+  tools: ToolCase;
+  build: Builder;
+  today: string | null;
+}
+
 function asksOf(
   bike: Bike,
-  doc: KitRows,
-  trip: Trip,
-  tools: ToolCase,
-  build: Builder,
-  today: string | null,
+  { doc, trip, tools, build, today }: AsksFrom,
   prevention: readonly Prevention[],
   musts: ReadonlyMap<string, Grade>,
 ): Ask[] {
-  const question = trip.kit;
   const practice = doc.garage.practice;
   const reduced = preventedBy(prevention);
   const chosen = tools.reaches.filter((r) => r.fastener.bikeId === bike.id);
   const out: Ask[] = [];
-  const add = (exposure: Exposure, key: string, name: string, law: CountLaw, extra: number[], bolt: string | null) => {
+  const of: AskedOf = { bike, reaches: tools.reaches, build, question: trip.kit };
+  const add = (exposure: Exposure, key: string, name: string, law: CountLaw, lost: Lost) => {
     if (law.mean <= 0) return;
     const ways: AskWay[] = [];
     const barred: Ask['barred'] = [];
     for (const p of practisedWays(exposure.trouble, bike, trip, practice)) {
-      const made = askWay(p, bike, tools.reaches, build, exposure, question, extra, bolt);
+      const made = askWay(p, exposure, of, lost);
       if ('ok' in made) ways.push(made.ok);
       else if (!p.way.helped) barred.push({ way: p.way, ...made });
     }
@@ -343,14 +359,10 @@ function asksOf(
           .filter((r) => (r.fastener.thread ?? usualThread(r.fastener.head)) === thread)
           .map((r) => r.fastener.id);
         const any = build.anyHead(heads, `a head on ${thread}`);
-        add(
-          exposure,
-          `${trouble.id} ${thread}`,
-          `${trouble.name}: ${thread}`,
-          scaled(law, share),
-          any === null ? [] : [any],
-          thread,
-        );
+        add(exposure, `${trouble.id} ${thread}`, `${trouble.name}: ${thread}`, scaled(law, share), {
+          extra: any === null ? [] : [any],
+          bolt: thread,
+        });
       }
     } else if (trouble.id === 'fastener-loose') {
       // Found loose: only its own head's tools tighten it. Heads with the same tools count together.
@@ -366,10 +378,10 @@ function asksOf(
       }
       for (const [n, g] of groups) {
         const name = `${trouble.name}: ${g.names.slice(0, 2).join(', ').toLowerCase()}${g.names.length > 2 ? ` and ${g.names.length - 2} more` : ''}`;
-        if (n !== null) add(exposure, `${trouble.id} ${n}`, name, scaled(law, g.share), [n], null);
+        if (n !== null) add(exposure, `${trouble.id} ${n}`, name, scaled(law, g.share), { extra: [n], bolt: null });
         else {
           const before = out.length;
-          add(exposure, `${trouble.id} none`, name, scaled(law, g.share), [], null);
+          add(exposure, `${trouble.id} none`, name, scaled(law, g.share), NONE_LOST);
           // What never happens on this trip is not asked for at all.
           const last = out[before];
           if (!last) continue;
@@ -377,7 +389,7 @@ function asksOf(
           out[before] = { ...last, ways: [], must: null, barred: last.ways.map((w) => ({ way: w.way, ...why })) };
         }
       }
-    } else add(exposure, trouble.id, trouble.name, law, [], null);
+    } else add(exposure, trouble.id, trouble.name, law, NONE_LOST);
   }
   return out;
 }
@@ -505,11 +517,7 @@ export function kitProblem(
     ? bikes.flatMap((bike) =>
         asksOf(
           bike,
-          doc,
-          trip,
-          tools,
-          build,
-          today,
+          { doc, trip, tools, build, today },
           bike.id === own.id ? prevention : preventionOf(bike),
           bike.id === own.id ? repairs : new Map(),
         ),

@@ -122,9 +122,9 @@ function showHome() {
         <tbody>
           <tr v-for="r in riders" :key="r.key">
             <th scope="row">{{ r.name }}</th>
-            <td class="num">{{ percent(hoursOf(r.bike!.id)?.home ?? 1, 1) }}</td>
-            <td class="num">{{ ((hoursOf(r.bike!.id)?.saved ?? 0) * times).toFixed(1) }}</td>
-            <td class="num">{{ ((hoursOf(r.bike!.id)?.left ?? 0) * times).toFixed(1) }}</td>
+            <td class="num">{{ percent(hoursOf(present(r.bike).id)?.home ?? 1, 1) }}</td>
+            <td class="num">{{ ((hoursOf(present(r.bike).id)?.saved ?? 0) * times).toFixed(1) }}</td>
+            <td class="num">{{ ((hoursOf(present(r.bike).id)?.left ?? 0) * times).toFixed(1) }}</td>
             <td class="num">{{ r.needs?.range ? distance(r.needs.range) : '' }}</td>
           </tr>
           <tr>
@@ -132,7 +132,7 @@ function showHome() {
             <td class="num">{{ percent(answer.home, 1) }}</td>
             <td class="num">{{ (answer.saved * times).toFixed(1) }}</td>
             <td class="num">{{ (answer.left * times).toFixed(1) }}</td>
-            <td class="num">{{ smallest ? distance(smallest.needs!.range!) : '' }}</td>
+            <td class="num">{{ smallest ? distance(present(present(smallest.needs).range)) : '' }}</td>
           </tr>
         </tbody>
       </v-table>
@@ -187,7 +187,7 @@ function showHome() {
             {{ r.name }}: {{ sayingText(w.message) }}: {{ w.why }}.
           </li>
           <li v-if="(stows[r.i]?.loose.length ?? 0) > 0" class="gap">
-            {{ texts.noPlaceFor(r.name, stows[r.i]!.loose.join(', ')) }}
+            {{ texts.noPlaceFor(r.name, present(stows[r.i]).loose.join(', ')) }}
           </li>
         </template>
       </ul>
@@ -196,10 +196,11 @@ function showHome() {
       <h2>{{ texts.fuelWaterAir }}</h2>
       <p>
         <strong>{{ smallest.name }}</strong> {{ texts.decidesTheStopsAbout }}
-        <strong class="num">{{ distance(smallest.needs!.range!) }}</strong> {{ texts.withAFullTankReserve }}
+        <strong class="num">{{ distance(present(present(smallest.needs).range)) }}</strong>
+        {{ texts.withAFullTankReserve }}
       </p>
       <p v-for="r in short" :key="r.key" class="gap">
-        {{ texts.needs(r.name) }} <span class="num">{{ litres(r.needs!.spareFuel!) }}</span>
+        {{ texts.needs(r.name) }} <span class="num">{{ litres(present(present(r.needs).spareFuel)) }}</span>
         {{ texts.moreForTheLongestWay }}
       </p>
       <p>

@@ -185,10 +185,10 @@ useTouchDrops((key, to) => drop(key, Number(to)));
         <div class="columns" :class="{ stale: crew.busy && !crew.first }">
           <CrewColumn
             v-for="c in answer.carriers"
-            :key="answer.names[c.number]!.key"
+            :key="present(answer.names[c.number]).key"
             :told="c"
             :answer="answer"
-            :bike="bikeOf(answer.names[c.number]!.key)"
+            :bike="bikeOf(present(answer.names[c.number]).key)"
             @give="give"
             @drop="drop"
           />

@@ -208,7 +208,7 @@ function forget(c: Companion) {
         <div class="grid">
           <TextField
             :label="texts.name"
-            :value="personOf(m.who)!.name"
+            :value="present(personOf(m.who)).name"
             :most="120"
             @take="write(m.who, { name: $event.trim() })"
           />
@@ -221,7 +221,7 @@ function forget(c: Companion) {
           <SelectField
             :label="texts.whatTheyCanDo"
             :items="[...HAND_ITEMS]"
-            :model-value="personOf(m.who)!.hand"
+            :model-value="present(personOf(m.who)).hand"
             @update:model-value="write(m.who, { hand: $event as Person['hand'] })"
           />
           <NumberField
@@ -229,7 +229,7 @@ function forget(c: Companion) {
             quantity="weight"
             :min="30000"
             :max="300000"
-            :model-value="personOf(m.who)!.mass"
+            :model-value="present(personOf(m.who)).mass"
             @update:model-value="write(m.who, { mass: $event })"
           />
           <OptionalNumber
@@ -238,7 +238,7 @@ function forget(c: Companion) {
             :min="0"
             :max="200000"
             :empty="texts.whatItsPlacesBear"
-            :model-value="personOf(m.who)!.mayCarry"
+            :model-value="present(personOf(m.who)).mayCarry"
             @update:model-value="write(m.who, { mayCarry: $event })"
           />
           <NumberField
@@ -246,26 +246,26 @@ function forget(c: Companion) {
             quantity="weight"
             :min="0"
             :max="30000"
-            :model-value="personOf(m.who)!.onBody"
+            :model-value="present(personOf(m.who)).onBody"
             @update:model-value="write(m.who, { onBody: $event })"
           />
           <NumberField
-            v-if="personOf(m.who)!.onBody > 0"
+            v-if="present(personOf(m.who)).onBody > 0"
             :label="texts.roomOnTheBodyL"
             :min="0"
             :max="60"
-            :model-value="personOf(m.who)!.bodyLitres"
+            :model-value="present(personOf(m.who)).bodyLitres"
             @update:model-value="write(m.who, { bodyLitres: $event })"
           />
           <v-checkbox
             :label="texts.trainedInFirstAid"
             hide-details
             density="compact"
-            :model-value="personOf(m.who)!.firstAid"
+            :model-value="present(personOf(m.who)).firstAid"
             @update:model-value="
               write(m.who, {
                 firstAid: !!$event,
-                skills: $event ? { ...personOf(m.who)!.skills, people: 3 } : personOf(m.who)!.skills,
+                skills: $event ? { ...present(personOf(m.who)).skills, people: 3 } : present(personOf(m.who)).skills,
               })
             "
           />
@@ -279,29 +279,29 @@ function forget(c: Companion) {
                   :key="s"
                   :label="s"
                   :items="[{ title: texts.asInGeneral, value: 0 }, ...HAND_ITEMS]"
-                  :model-value="personOf(m.who)!.skills[s] ?? 0"
+                  :model-value="present(personOf(m.who)).skills[s] ?? 0"
                   @update:model-value="setSkill(m.who, s, $event as number)"
                 />
               </div>
             </template>
           </v-expansion-panel>
         </v-expansion-panels>
-        <TheirTools v-if="of(m.who)" :of="of(m.who)!" />
+        <TheirTools v-if="of(m.who)" :of="present(of(m.who))" />
         <template v-if="of(m.who)">
-          <p v-for="u in unknownJobs(of(m.who)!.fasteners)" :key="u.role" class="unknown">
+          <p v-for="u in unknownJobs(present(of(m.who)).fasteners)" :key="u.role" class="unknown">
             <SelectField
               :label="texts.notKnownCountedAsMm(u.role, u.rows.map((f) => f.head.size).join(', '))"
               :items="[{ title: texts.notKnown, value: '' }, ...AXLES.map((s) => ({ title: texts.mm(s), value: s }))]"
               model-value=""
-              @update:model-value="$event && settle(of(m.who)!, u.role, $event as string)"
+              @update:model-value="$event && settle(present(of(m.who)), u.role, $event as string)"
             />
           </p>
           <p class="soft">
             {{
               texts.known(
-                counted(of(m.who)!.fasteners.length, 'fastener'),
-                counted(of(m.who)!.pieces.length, 'tool'),
-                of(m.who)!.from.by === 'line' ? texts.fromOneLine : texts.fromTheirFile,
+                counted(present(of(m.who)).fasteners.length, 'fastener'),
+                counted(present(of(m.who)).pieces.length, 'tool'),
+                present(of(m.who)).from.by === 'line' ? texts.fromOneLine : texts.fromTheirFile,
               )
             }}
           </p>
@@ -315,7 +315,7 @@ function forget(c: Companion) {
             @files="replaceBy(m.who, $event)"
           />
           <v-btn v-if="m.who !== ME" variant="outlined" @click="leave(m.who)">{{ texts.notOnThisRide }}</v-btn>
-          <v-btn v-if="of(m.who)" variant="text" @click="(leave(m.who), forget(of(m.who)!))">{{
+          <v-btn v-if="of(m.who)" variant="text" @click="(leave(m.who), forget(present(of(m.who))))">{{
             texts.deleteThem
           }}</v-btn>
         </p>

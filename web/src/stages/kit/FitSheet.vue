@@ -3,7 +3,16 @@
 import LineField from '../../ui/LineField.vue';
 import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
-import { compareFits, fitFaults, fitVerdict, goodUntil, newSupply, whyNot, type Supply } from '@necessaire/core';
+import {
+  present,
+  compareFits,
+  fitFaults,
+  fitVerdict,
+  goodUntil,
+  newSupply,
+  whyNot,
+  type Supply,
+} from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
@@ -95,7 +104,7 @@ function until(s: Supply): string {
               :label="texts.of2(l.line.slot, b.name)"
               hide-label
               :most="120"
-              :value="l.says.find((s) => s.bikeId === b.id)!.reading"
+              :value="present(l.says.find((s) => s.bikeId === b.id)).reading"
               @take="read(b.id, l.line.slot, $event)"
             />
             <span v-else class="soft">{{ texts.none }}</span>

@@ -3,7 +3,7 @@
 import SelectField from '../../ui/SelectField.vue';
 import LineField from '../../ui/LineField.vue';
 import { computed, ref, shallowRef } from 'vue';
-import { compareKits, keptOf, withFigures, writeKit, type KeptKit, withUnit } from '@necessaire/core';
+import { present, compareKits, keptOf, withFigures, writeKit, type KeptKit, withUnit } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -26,7 +26,7 @@ const kits = computed(() => garage.doc?.kits ?? []);
 const editing = shallowRef<KeptKit | 'new' | null>(null);
 const kit = computed(() => answers.answer?.kit ?? null);
 /** The kit worked out now, as if it were kept. */
-const present = computed<KeptKit | null>(() =>
+const kitNow = computed<KeptKit | null>(() =>
   kit.value && answers.answer
     ? keptOf(kit.value, {
         id: '00000000-0000-4000-8000-000000000000',
@@ -39,9 +39,9 @@ const present = computed<KeptKit | null>(() =>
     : null,
 );
 function keep() {
-  if (!present.value) return;
+  if (!kitNow.value) return;
   const kept = {
-    ...present.value,
+    ...kitNow.value,
     id: crypto.randomUUID(),
     name: name.value.trim() || texts.kitOf(today()),
     made: new Date().toISOString(),
@@ -82,7 +82,7 @@ const csvOut = (k: KeptKit) => download(fileName(k.name, 'csv'), writeKit(k), 't
 
 const first = ref('');
 const second = ref('');
-const choices = computed(() => [...(present.value ? [present.value] : []), ...kits.value]);
+const choices = computed(() => [...(kitNow.value ? [kitNow.value] : []), ...kits.value]);
 const pair = computed(() => {
   const of = (id: string, other: number) => choices.value.find((k) => k.id === id) ?? choices.value[other];
   const [a, b] = [of(first.value, 0), of(second.value, 1)];
@@ -110,7 +110,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
         :placeholder="texts.kitForThePlateau"
         @keydown.enter="keep"
       />
-      <v-btn :disabled="!present" @click="keep">{{ texts.saveThisKit }}</v-btn>
+      <v-btn :disabled="!kitNow" @click="keep">{{ texts.saveThisKit }}</v-btn>
       <v-btn variant="tonal" @click="editing = 'new'">{{ texts.enterWhatYouCarryNow }}</v-btn>
     </div>
     <KeptEditor v-if="editing" :kit="editing === 'new' ? null : editing" @keep="keepList" @close="editing = null" />
@@ -155,7 +155,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
         <SelectField
           :label="texts.first"
           :items="[
-            { title: String(choices[0]!.name), value: '' },
+            { title: String(present(choices[0]).name), value: '' },
             ...choices.slice(1).map((k) => ({ title: k.name, value: k.id })),
           ]"
           v-model="first"
@@ -163,7 +163,7 @@ const tripName = (k: KeptKit) => garage.doc?.trips.find((t) => t.id === k.tripId
         <SelectField
           :label="texts.second"
           :items="[
-            { title: String(choices[1]!.name), value: '' },
+            { title: String(present(choices[1]).name), value: '' },
             ...choices.map((k) => ({ title: k.name, value: k.id })),
           ]"
           v-model="second"

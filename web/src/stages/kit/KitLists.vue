@@ -2,6 +2,7 @@
 /** The kit, by trouble, by piece, by place, what of it is to buy, and what stays at home. While the limit is dragged the kit of that limit. */
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
+  present,
   byTrouble,
   reasonOf,
   troublesIn,
@@ -250,7 +251,7 @@ const count = (key: keyof typeof TABS) =>
   <template v-if="dragged">
     <div class="sheet-head">
       <h2>{{ texts.withThisLimit }}</h2>
-      <span class="num">{{ massText(view.units, point!.mass) }}</span>
+      <span class="num">{{ massText(view.units, present(point).mass) }}</span>
     </div>
     <template v-if="tab === 'trouble'">
       <div v-for="m in dragged.mends" :key="m.troubleId" class="row line">

@@ -245,7 +245,7 @@ function adds(i: number): string {
           <strong class="num big">{{ massText(view.units, kit.mass) }}</strong>
           <template v-if="kit.as === 'kept'"> {{ ' ' }}{{ texts.asSaved(kit.keptName) }}</template>
           {{ ' '
-          }}<template v-if="answers.answer!.unknown.home === null"
+          }}<template v-if="present(answers.answer).unknown.home === null"
             >{{ texts.saves }} <strong class="num">{{ kit.saved.toFixed(1) }} h</strong>{{ texts.getsHomeUnaidedOn }}
             <strong class="num">{{ percent(kit.home, 1) }}</strong> {{ texts.ofSuchTrips }}</template
           ><template v-else>{{ texts.addLegsInTripTo }}</template
@@ -303,7 +303,7 @@ function adds(i: number): string {
               :own="own"
               :now="nowDot"
               :limit="Math.round(curve.limit)"
-              :value="garage.trip!.kit.value"
+              :value="present(garage.trip).kit.value"
               :handle="handle"
               @drag="curve.dragged = $event"
               @settle="settle"
@@ -314,7 +314,7 @@ function adds(i: number): string {
                 <strong class="num">{{ massText(view.units, curve.settled ?? curve.knee ?? 0) }}</strong>{{
                   texts.moreWouldSaveLessThan(
                     weightStep(view.units),
-                    Number(figure(view.units, 'worth', garage.trip!.kit.knee, 2)),
+                    Number(figure(view.units, 'worth', present(garage.trip).kit.knee, 2)),
                   )
                 }}{{ ' ' }}
               </template>
@@ -342,7 +342,7 @@ function adds(i: number): string {
             </div>
             <section class="levels">
               <h2>{{ texts.threeSizesOfKitEach }}</h2>
-              <div v-for="(limit, i) in garage.trip!.kit.levels" :key="i" class="level">
+              <div v-for="(limit, i) in present(garage.trip).kit.levels" :key="i" class="level">
                 <strong>{{ LEVEL_NAMES[i] }}</strong>
                 <NumberField
                   :label="texts.atMost(LEVEL_NAMES[i])"
@@ -354,18 +354,25 @@ function adds(i: number): string {
                   @update:model-value="setLevel(i, $event)"
                 />
                 <v-btn variant="plain" v-if="curve.levels[i]" class="num" @click="explainLevel(i)">
-                  {{ inMoney ? money(curve.levels[i]!.value) : `${curve.levels[i]!.value.toFixed(1)} h` }}
+                  {{
+                    inMoney ? money(present(curve.levels[i]).value) : `${present(curve.levels[i]).value.toFixed(1)} h`
+                  }}
                 </v-btn>
                 <span v-else class="soft">…</span>
                 <span class="adds"
                   >{{ adds(i)
-                  }}<template v-if="curve.levels[i] && curve.levels[i]!.free - curve.levels[i]!.value > 0.02">{{
-                    texts.containingTheSmallerKitCosts(
-                      inMoney
-                        ? money(curve.levels[i]!.free - curve.levels[i]!.value)
-                        : texts.min(Math.round((curve.levels[i]!.free - curve.levels[i]!.value) * 60)),
-                    )
-                  }}</template></span
+                  }}<template
+                    v-if="curve.levels[i] && present(curve.levels[i]).free - present(curve.levels[i]).value > 0.02"
+                    >{{
+                      texts.containingTheSmallerKitCosts(
+                        inMoney
+                          ? money(present(curve.levels[i]).free - present(curve.levels[i]).value)
+                          : texts.min(
+                              Math.round((present(curve.levels[i]).free - present(curve.levels[i]).value) * 60),
+                            ),
+                      )
+                    }}</template
+                  ></span
                 >
               </div>
             </section>

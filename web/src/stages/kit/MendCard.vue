@@ -147,8 +147,8 @@ function metBy(n: Need, w: Way): NeedMet {
         <p v-else-if="state(w).why" class="gap">{{ texts.notWithThisKit }} <LackWords :lacks="[state(w).why]" />.</p>
         <template
           v-for="[title, steps] in [
-            [texts.out, stepsOn(w.out, garage.bike!)],
-            [texts.backIn, stepsOn(w.back, garage.bike!)],
+            [texts.out, stepsOn(w.out, present(garage.bike))],
+            [texts.backIn, stepsOn(w.back, present(garage.bike))],
           ] as const"
           :key="title"
         >

@@ -3,7 +3,7 @@
 import LineField from '../../ui/LineField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { appliesTo, byTrouble, FAULT_TREES, SUBJECTS, troublesIn, type OwnMend } from '@necessaire/core';
+import { present, appliesTo, byTrouble, FAULT_TREES, SUBJECTS, troublesIn, type OwnMend } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { percent } from '../../ui/words';
@@ -73,7 +73,7 @@ function keep(m: OwnMend) {
       <FaultSearch
         v-if="symptom"
         :key="symptom"
-        :tree="FAULT_TREES.find((f) => f.id === symptom)!"
+        :tree="present(FAULT_TREES.find((f) => f.id === symptom))"
         @mend="emit('mend', $event)"
       />
     </section>
@@ -111,7 +111,7 @@ function keep(m: OwnMend) {
               .join(' · ')
           }}</small></span
         >
-        <span class="num soft">{{ odds(t.id) === null ? '–' : percent(odds(t.id)!, 1) }}</span>
+        <span class="num soft">{{ odds(t.id) === null ? '–' : percent(present(odds(t.id)), 1) }}</span>
         <GradeMark :grade="sums.get(t.id)?.grade ?? null" />
       </v-btn>
     </section>

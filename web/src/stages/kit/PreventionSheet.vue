@@ -2,7 +2,7 @@
 /** What can be done or fitted before leaving, weighed against carrying: what it would do here, found by solving both. */
 import SelectField from '../../ui/SelectField.vue';
 import { computed } from 'vue';
-import { preventionsFor, TROUBLES, type Bike, type PreventionCost } from '@necessaire/core';
+import { present, preventionsFor, TROUBLES, type Bike, type PreventionCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { usePreventionCosts } from '../../stores/weighs';
@@ -90,8 +90,8 @@ function why(c: PreventionCost, name: string) {
         :model-value="stateOf(p.id)"
         @update:model-value="set(p.id, $event)"
       />
-      <v-btn variant="text" v-if="costOf(p.id)" class="cost" @click="why(costOf(p.id)!, p.name)">
-        {{ words(costOf(p.id)!) }}
+      <v-btn variant="text" v-if="costOf(p.id)" class="cost" @click="why(present(costOf(p.id)), p.name)">
+        {{ words(present(costOf(p.id))) }}
       </v-btn>
     </div>
   </section>

@@ -190,7 +190,7 @@ function buy() {
         </p>
         <div v-if="hangsOnTorque" class="planned">
           <p>
-            {{ texts.theTorqueIsNotKnown(torque(planned!.value), view.inWords(planned!.source)) }}
+            {{ texts.theTorqueIsNotKnown(torque(present(planned).value), view.inWords(present(planned).source)) }}
             <strong>{{ texts.enterTheValueFromYour }}</strong>
           </p>
           <OptionalNumber
@@ -250,9 +250,9 @@ function buy() {
               <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
               <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
             </v-btn>
-            <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(costOf(c)!)">
-              {{ signed(-costOf(c)!.grams)
-              }}<small class="soft">{{ texts.kit(massText(view.units, costOf(c)!.set)) }}</small>
+            <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(present(costOf(c)))">
+              {{ signed(-present(costOf(c)).grams)
+              }}<small class="soft">{{ texts.kit(massText(view.units, present(costOf(c)).set)) }}</small>
             </v-btn>
           </div>
         </div>

@@ -2,6 +2,7 @@
 /** Heads by form and size against the pieces that go on heads: what fits, what only goes on, and the odd ones out. */
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
 import {
+  present,
   at as itemAt,
   cellKey,
   plainSize,
@@ -172,7 +173,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
         <rect
           v-if="columns.list[here.column]"
           class="across"
-          :x="columns.list[here.column]!.x"
+          :x="present(columns.list[here.column]).x"
           :y="TOP"
           :width="columns.step"
           :height="rows.length * ROW"
@@ -243,7 +244,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
         <rect
           v-if="columns.list[at.column]"
           class="cursor"
-          :x="columns.list[at.column]!.x - 0.5"
+          :x="present(columns.list[at.column]).x - 0.5"
           :y="y(at.row) + 0.5"
           :width="columns.step"
           :height="ROW - 2"
@@ -269,7 +270,7 @@ const few = (list: string[]) => list.slice(0, 4).join(', ') + (list.length > 4 ?
     </template>
     <ul v-else class="narrow">
       <li v-for="h in byHead" :key="h.row.key" :class="{ lone: odd(h.row) }">
-        <v-btn variant="text" @click="view.fastenerId = h.row.fasteners[0]!.id">
+        <v-btn variant="text" @click="view.fastenerId = present(h.row.fasteners[0]).id">
           <HeadGlyph :head="h.row.head" :size="34" :tone="h.row.fitting > 0 ? 'proven' : 'gap'" />
           <span
             ><span class="soft">{{ names(h.row) }}</span>

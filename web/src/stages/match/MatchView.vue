@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useDisplay } from 'vuetify';
-import { HEAD_FORMS, millimetres, printShape, type Fastener } from '@necessaire/core';
+import { present, HEAD_FORMS, millimetres, printShape, type Fastener } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { useTab } from '../../ui/useTab';
@@ -160,12 +160,12 @@ const by = (f: Fastener) =>
               <span v-if="cureOf(f)" class="cure"
                 >{{
                   texts.wouldReachIt(
-                    cureOf(f)!
+                    present(cureOf(f))
                       .buy.map((p) => p.name)
                       .join(texts.andMore),
                   )
                 }}
-                <span class="num">{{ massText(view.units, cureOf(f)!.mass) }}</span></span
+                <span class="num">{{ massText(view.units, present(cureOf(f)).mass) }}</span></span
               >
               <span v-else class="cure">{{ texts.nothingInTheCatalogueCures }}</span></span
             >

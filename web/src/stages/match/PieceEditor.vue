@@ -4,6 +4,7 @@ import SelectField from '../../ui/SelectField.vue';
 import LineField from '../../ui/LineField.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
+  present,
   FUNCTIONS,
   GRIPS,
   HOLDS,
@@ -330,7 +331,7 @@ const tick = <T extends string>(list: readonly T[], all: readonly T[], item: T, 
               quantity="length"
               :max="5000"
               :model-value="draft.hollow[side]"
-              @update:model-value="draft = { ...draft, hollow: { ...draft.hollow!, [side]: $event } }"
+              @update:model-value="draft = { ...draft, hollow: { ...present(draft.hollow), [side]: $event } }"
             />
           </template>
         </fieldset>

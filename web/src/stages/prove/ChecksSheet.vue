@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What must be looked at for this bike, kit and trip: due when, why, how, and what came of it. */
 import { computed, ref } from 'vue';
-import { passOf, tripSchema, withUnit, type CheckDue } from '@necessaire/core';
+import { present, passOf, tripSchema, withUnit, type CheckDue } from '@necessaire/core';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
 import type { ProofTold } from '@necessaire/core';
@@ -92,7 +92,7 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? texts.guards(hoursText(k.guar
             <p v-if="k.last" class="soft">
               {{ texts.last(k.last.on.slice(0, 10), k.last.result, k.last.note ? `: ${k.last.note}` : '') }}
               <template v-if="proof.people.length > 1">{{
-                texts.by(proof.people.find((p) => p.value === k.last!.who)?.title ?? texts.somebody)
+                texts.by(proof.people.find((p) => p.value === present(k.last).who)?.title ?? texts.somebody)
               }}</template>
             </p>
             <CheckAnswer :check="k" />

@@ -187,7 +187,7 @@ defineExpose({ finish });
         <p v-if="ending.watch?.caution" class="caution">{{ ending.watch.caution }}</p>
       </section>
       <p v-if="learned" class="line">
-        {{ texts.youWereIn(SKILL_WORDS[skillIn(garage.doc!.garage.rider, learned.subject)], learned.subject) }}
+        {{ texts.youWereIn(SKILL_WORDS[skillIn(present(garage.doc).garage.rider, learned.subject)], learned.subject) }}
         <v-btn variant="tonal" @click="setSkill">{{ texts.sayNow(SKILL_WORDS[learned.skill]) }}</v-btn>
       </p>
       <p class="acts">

@@ -2,6 +2,7 @@
 /** A drill before it begins: the way, what it takes and where that lies, cautions first. */
 import { computed, onMounted, ref } from 'vue';
 import {
+  present,
   isEither,
   noProof,
   pacesOf,
@@ -109,7 +110,7 @@ function begin() {
         <p v-if="onScrap" class="times">{{ texts.practiseOnNotOnThe(onScrap) }}</p>
         <template v-if="r.steps[0]?.part === 'get out'">
           <h2>{{ texts.whatItTakesInThe }}</h2>
-          <LiesList :lies="r.steps[0].needs[0]!.lies" />
+          <LiesList :lies="present(r.steps[0].needs[0]).lies" />
         </template>
         <div class="switches">
           <v-switch v-if="!r.dry" v-model="dry" :label="texts.dryRunTurnNothingUse" />

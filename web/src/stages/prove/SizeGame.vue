@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Size it: a head of this bike drawn to scale, worn or painted, and what a calliper said of it; one tool settles it. */
 import { computed, ref } from 'vue';
-import { FORM_WORDS, printSize, sizeQuestion, withUnit, type ProveCase } from '@necessaire/core';
+import { present, FORM_WORDS, printSize, sizeQuestion, withUnit, type ProveCase } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import JawDrawing from '../../ui/JawDrawing.vue';
 import { percent } from '../../ui/words';
@@ -94,7 +94,7 @@ function next() {
       <JawDrawing
         v-if="q.choices[picked]"
         :head="q.odds[0]?.head ?? q.head"
-        :tool="q.choices[picked]!"
+        :tool="present(q.choices[picked])"
         :measure="q.measure"
       />
     </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What is looked at again since a repair, with its limits, until a workshop has seen to it. */
 import { computed, ref } from 'vue';
-import { STATION_NAMES, STATIONS, watchState, withUnit, type Station, type Watch } from '@necessaire/core';
+import { present, STATION_NAMES, STATIONS, watchState, withUnit, type Station, type Watch } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -93,7 +93,7 @@ function add() {
           </p>
           <p v-if="w.lastsKm !== null || w.lastsKmh !== null" :class="{ gap: state.ended }">
             <template v-if="state.endsIn !== null">{{
-              state.ended ? texts.goodForAndThatHas(km(w.lastsKm!)) : texts.goodForMore(km(state.endsIn))
+              state.ended ? texts.goodForAndThatHas(km(present(w.lastsKm))) : texts.goodForMore(km(state.endsIn))
             }}</template>
             <template v-if="w.lastsKmh !== null">
               {{

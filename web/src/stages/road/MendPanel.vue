@@ -2,6 +2,7 @@
 /** Mend it: what not to do first, the way that this kit, these people and this light allow, where each thing lies, and what would do instead. */
 import { computed, ref } from 'vue';
 import {
+  present,
   havingOf,
   lasting,
   needMet,
@@ -126,7 +127,7 @@ function missed(ask: string) {
       </section>
       <template v-if="r.steps[0]?.part === 'get out'">
         <h2>{{ texts.takeOutInThisOrder }}</h2>
-        <LiesList :lies="r.steps[0].needs[0]!.lies" />
+        <LiesList :lies="present(r.steps[0].needs[0]).lies" />
       </template>
     </template>
     <p v-else class="big">{{ texts.noMethodIsKnownFor }}</p>

@@ -54,9 +54,9 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
           <v-expansion-panels v-if="because(stowed.find((s) => s.item.key === f.key)).length > 0"
             ><v-expansion-panel
               ><v-expansion-panel-title
-                >{{ placeName(because(stowed.find((s) => s.item.key === f.key))[0]!.placeId) }}:
+                >{{ placeName(present(because(stowed.find((s) => s.item.key === f.key))[0]).placeId) }}:
                 {{
-                  because(stowed.find((s) => s.item.key === f.key))[0]!
+                  present(because(stowed.find((s) => s.item.key === f.key))[0])
                     .rules.map((r) => view.inWords(r.message))
                     .join('; ')
                 }}</v-expansion-panel-title

@@ -2,6 +2,7 @@
 /** What the bike makes of the load: bare, with its people, packed; against every limit; and what one move would change. */
 import { computed } from 'vue';
 import {
+  present,
   figure,
   frontShare,
   loadWarnings,
@@ -186,7 +187,7 @@ function explainLoad(l: Load, name: string) {
         quantity="weight"
         :max="250000"
         :digits="1"
-        :model-value="garage.doc!.garage.rider.mass"
+        :model-value="present(garage.doc).garage.rider.mass"
         @update:model-value="setRider"
       />
       <NumberField

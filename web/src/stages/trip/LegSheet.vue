@@ -5,6 +5,7 @@ import SelectField from '../../ui/SelectField.vue';
 import LineField from '../../ui/LineField.vue';
 import { computed, ref } from 'vue';
 import {
+  present,
   under,
   newLeg,
   strandedHours,
@@ -211,10 +212,10 @@ function show(leg: Leg) {
         <v-btn
           variant="plain"
           class="num"
-          :aria-label="texts.whyHoursLostHere(stranded.get(leg.id)!.total.toFixed(1))"
+          :aria-label="texts.whyHoursLostHere(present(stranded.get(leg.id)).total.toFixed(1))"
           @click="show(leg)"
         >
-          {{ texts.hLostHere(stranded.get(leg.id)!.total.toFixed(1)) }}
+          {{ texts.hLostHere(present(stranded.get(leg.id)).total.toFixed(1)) }}
         </v-btn>
         <v-btn variant="plain" class="gap" :aria-label="texts.delete2(leg.name)" @click="remove(leg)">{{
           texts.deleteIt

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { newSupply, type Stock, type Trip } from '@necessaire/core';
+import { present, newSupply, type Stock, type Trip } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -74,7 +74,8 @@ function show(s: Stock) {
         ><span class="sub num"
           >{{ texts.inTheKitExpected(inKit(s.kind), s.expected.toFixed(2), massText(view.units, s.mass))
           }}<template v-if="groupOf(s.kind)">
-            {{ ' ' }}{{ texts.apartPooled(groupOf(s.kind)!.alone, groupOf(s.kind)!.together) }}</template
+            {{ ' '
+            }}{{ texts.apartPooled(present(groupOf(s.kind)).alone, present(groupOf(s.kind)).together) }}</template
           ></span
         ></span
       >

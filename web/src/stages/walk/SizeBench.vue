@@ -213,12 +213,12 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
         <template v-if="live.missed > 0">{{ texts.linesLost(live.missed) }}</template>
       </p>
       <p v-else-if="instruments.line === 'broken'" class="soft small">{{ texts.noConnectionToTheServer }}</p>
-      <v-btn v-if="live && !live.lost && live.value !== null" @click="add(live.value!)">
+      <v-btn v-if="live && !live.lost && live.value !== null" @click="add(present(live.value))">
         {{ texts.takeThisReading }}
       </v-btn>
       <p v-if="pending !== null" class="pending" role="alert">
         <span class="num">{{ mm(pending) }}</span> {{ texts.cameIn }}
-        <v-btn @click="add(pending!)">{{ texts.useItHere }}</v-btn>
+        <v-btn @click="add(present(pending))">{{ texts.useItHere }}</v-btn>
         <v-btn variant="plain" @click="pending = null">{{ texts.discardIt }}</v-btn>
       </p>
       <form class="typed" @submit.prevent="keep">
@@ -307,7 +307,12 @@ const meaning = (m: { outcome: Outcome; head: Head; odds: number }) =>
           </p>
         </div>
         <p v-else-if="measured && !result.settled && result.sizes.length > 1" class="soft small">
-          {{ texts.noCommonToolTellsAnd(printShape(result.sizes[0]!.head), printShape(result.sizes[1]!.head)) }}
+          {{
+            texts.noCommonToolTellsAnd(
+              printShape(present(result.sizes[0]).head),
+              printShape(present(result.sizes[1]).head),
+            )
+          }}
         </p>
         <form class="typed" @submit.prevent="tried">
           <LineField
