@@ -19,14 +19,14 @@ const curve = (page) => page.locator('.level-dot').nth(3).waitFor({ timeout: 90_
 const four = async (page) => {
   await page.getByRole('button', { name: 'nine days on the Ossel plateau' }).click();
   await page.getByRole('menuitem', { name: 'Three days on the Tamber ridge' }).click();
-  await page.locator('.picture.crew[data-working="no"] .columns').waitFor({ timeout: 90_000 });
+  await page.locator('.picture.crew[aria-busy="false"] .columns').waitFor({ timeout: 90_000 });
   await page.getByText('if each packed alone').waitFor();
   await page.locator('.lean').waitFor();
 };
 
 /** name, address, size, theme, what is pressed first */
 /** The packing as it is in the end. */
-const proven = (page) => page.locator('.picture.stow[data-proven="true"]').waitFor({ timeout: 60_000 });
+const proven = (page) => page.locator('.picture.stow[aria-busy="false"]').waitFor({ timeout: 60_000 });
 const SHOTS = [
   ['crew', '/crew', LAPTOP, 'light', four],
   ['prove', '/prove', LAPTOP, 'light'],
@@ -39,7 +39,7 @@ const SHOTS = [
       await page.locator('.rows').getByRole('button', { name: 'Puncture, tubed' }).click();
       await page.getByRole('button', { name: /^Begin/ }).click();
       for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Done', exact: true }).click();
-      await page.locator('.run[data-step="3"]').waitFor();
+      await page.locator('[role="dialog"][data-step="3"]').waitFor();
     },
   ],
   [
@@ -151,10 +151,10 @@ try {
     if (asked.length > 0 && !asked.includes(name)) continue;
     const page = await browser.newPage({ viewport, colorScheme, reducedMotion: 'reduce' });
     await page.goto(app.url + path);
-    await page.locator('.readout[data-working="no"], .paper').first().waitFor();
+    await page.locator('.readout[aria-busy="false"], .paper').first().waitFor();
     if (press) {
       await press(page);
-      await page.locator('.readout[data-working="no"]').waitFor();
+      await page.locator('.readout[aria-busy="false"]').waitFor();
     }
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(folder, `${name}.png`) });

@@ -153,7 +153,7 @@ for (let i = 0; i < 5; i++) {
   stood.push(
     await cold.evaluate(() => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Infinity),
   );
-  await cold.locator('.readout[data-working="no"]').waitFor({ timeout: 60_000 });
+  await cold.locator('.readout[aria-busy="false"]').waitFor({ timeout: 60_000 });
   // Neither of the two that stop first with what not to do.
   presses.push(await press(cold, '.symptom:nth-child(6)'));
   await cold.locator('.answers .unsure').waitFor();
