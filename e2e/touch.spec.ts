@@ -60,10 +60,15 @@ test('the part of a stage that is out of sight is one press away, there and back
   await goTo(page, 'Trip');
   const field = page.getByRole('textbox', { name: 'Trip', exact: true });
   await expect(field).not.toBeInViewport();
-  await page.getByRole('button', { name: 'About the trip' }).click();
+  const parts = page.getByRole('navigation', { name: 'Parts of the stage' });
+  const [overview, about] = ['Overview', 'About the trip'].map((name) => parts.getByRole('button', { name }));
+  await expect(overview!).toHaveAttribute('aria-current', 'true');
+  await about!.click();
   await expect(field).toBeInViewport();
-  await page.getByRole('button', { name: 'Picture', exact: true }).click();
+  await expect(about!).toHaveAttribute('aria-current', 'true');
+  await overview!.click();
   await expect(title(page)).toBeInViewport();
+  await expect(overview!).toHaveAttribute('aria-current', 'true');
   // A long list of bars shows its first; the rest is a press away.
   const bars = page.getByRole('group', { name: 'Problems by hours at risk' }).getByRole('button');
   await expect(bars).toHaveCount(12);

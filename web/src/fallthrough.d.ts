@@ -17,6 +17,7 @@ declare module 'vue' {
     placeholder?: string | undefined;
     'aria-label'?: string | undefined;
     'aria-hidden'?: boolean | 'true' | 'false';
+    'aria-current'?: 'true' | undefined;
     'aria-pressed'?: boolean;
     'aria-expanded'?: boolean | 'true';
     'aria-selected'?: boolean;

@@ -22,7 +22,7 @@ const ExplainPanel = defineAsyncComponent(() => import('./ExplainPanel.vue'));
 const saying = () => import('./NoticeLine.vue');
 const alerts = () => import('./AlertLines.vue');
 const NoticeLine = defineAsyncComponent(saying);
-const OtherPart = defineAsyncComponent(() => import('./OtherPart.vue'));
+const PartTabs = defineAsyncComponent(() => import('./PartTabs.vue'));
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'));
 
 /** Fetched once the first view stands, so that they open at once: the search, and the menus of the first line. */
@@ -100,8 +100,8 @@ useTimeoutFn(() => {
     <main id="stage" ref="main" class="main" tabindex="-1">
       <FirstBike v-if="!garage.bike" />
       <router-view v-else />
-      <OtherPart v-if="narrow" :of="main ?? null" />
     </main>
+    <PartTabs v-if="narrow" class="part" :of="main ?? null" />
     <ReadoutPanel class="foot" />
     <CommandBox v-if="view.commandOpen" />
     <ExplainPanel v-if="explain.shown" />
@@ -128,7 +128,6 @@ useTimeoutFn(() => {
   grid-area: rail;
 }
 .main {
-  position: relative;
   grid-area: main;
   min-width: 0;
   min-height: 0;
@@ -136,6 +135,9 @@ useTimeoutFn(() => {
 }
 .foot {
   grid-area: foot;
+}
+.part {
+  grid-area: part;
 }
 .skip {
   position: absolute;
@@ -163,8 +165,8 @@ useTimeoutFn(() => {
 }
 @media (max-width: 760px) {
   .frame {
-    grid-template: auto auto minmax(0, 1fr) auto 60px / minmax(0, 1fr);
-    grid-template-areas: 'top' 'alert' 'main' 'foot' 'rail';
+    grid-template: auto auto minmax(0, 1fr) auto auto 60px / minmax(0, 1fr);
+    grid-template-areas: 'top' 'alert' 'main' 'part' 'foot' 'rail';
   }
 }
 </style>

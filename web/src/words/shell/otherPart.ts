@@ -1,3 +1,0 @@
-/** What OtherPart says. */
-export const picture = 'Picture';
-export const below = 'Below';
