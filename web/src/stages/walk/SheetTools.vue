@@ -5,6 +5,7 @@ import SelectField from '../../ui/SelectField.vue';
 import DropMenu from '../../ui/DropMenu.vue';
 import { ONLY, SORTS, type Only, type Showing, type Sort } from './rows';
 import * as texts from '../../words/walk/sheetTools';
+import { ONLY_WORDS, SORT_WORDS } from '../../words/walk';
 
 const showing = defineModel<Showing>({ required: true });
 defineProps<{ shown: number; of: number; choosing: boolean }>();
@@ -26,14 +27,14 @@ const set = (fields: Partial<Showing>) => (showing.value = { ...showing.value, .
     <SelectField
       hide-label
       :label="texts.show"
-      :items="ONLY"
+      :items="ONLY.map((o) => ({ title: ONLY_WORDS[o], value: o }))"
       :model-value="showing.only"
       @update:model-value="set({ only: $event as Only })"
     />
     <SelectField
       hide-label
       :label="texts.sort"
-      :items="SORTS"
+      :items="SORTS.map((s) => ({ title: SORT_WORDS[s], value: s }))"
       :model-value="showing.sort"
       @update:model-value="set({ sort: $event as Sort })"
     />

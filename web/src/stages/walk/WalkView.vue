@@ -33,6 +33,7 @@ import MarkBar from './MarkBar.vue';
 import { EVERYTHING, groupsOf, stretch, type Showing } from './rows';
 import SheetTools from './SheetTools.vue';
 import * as texts from '../../words/walk/walkView';
+import { SORT_WORDS } from '../../words/walk';
 
 const garage = useGarage();
 const view = useView();
@@ -282,10 +283,14 @@ function takeTable(rows: Fastener[]) {
       </p>
       <template v-for="g in groups" :key="g.key">
         <div class="sheet-head">
-          <h2>{{ g.station ? STATION_NAMES[g.station] : showing.sort }}</h2>
+          <h2>{{ g.station ? STATION_NAMES[g.station] : SORT_WORDS[showing.sort] }}</h2>
           <span class="num soft">{{ g.sure }} / {{ g.total }}</span>
         </div>
-        <div v-if="g.rows.length > 0" role="list" :aria-label="g.station ? STATION_NAMES[g.station] : showing.sort">
+        <div
+          v-if="g.rows.length > 0"
+          role="list"
+          :aria-label="g.station ? STATION_NAMES[g.station] : SORT_WORDS[showing.sort]"
+        >
           <FastenerRow
             v-for="f in g.rows"
             :key="f.id"
