@@ -1,6 +1,6 @@
 import { enter, expect, faultless, figure, goTo, open, settled, test } from './fixtures';
 import { freshBike, stored } from './survey';
-import { entry, head, picture, readout, row, saved, sheet, title, told, toolEntry } from './screen';
+import { emptyGarage, entry, head, picture, readout, row, saved, sheet, title, told, toolEntry } from './screen';
 
 test('a trip without legs, a head and no tools: every stage says what is missing, and none says more than is known', async ({
   page,
@@ -168,11 +168,7 @@ test('in inch units no stage, tab or reason keeps a metric figure', async ({ pag
 
 test('a new garage shows no figure of the one before', async ({ page, app }) => {
   await open(page, app);
-  await page.getByTitle('Garages and settings').click();
-  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
-  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Mine');
-  await page.getByRole('button', { name: 'Create' }).click();
-  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+  await emptyGarage(page, 'Mine');
   await expect(readout(page)).not.toContainText(/\d/);
   await settled(page);
   await expect(readout(page)).not.toContainText(/\d/);

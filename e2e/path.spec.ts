@@ -1,6 +1,7 @@
 import { enter, expect, faultless, figure, goTo, isPhone, kitBy, matched, open, settled, test } from './fixtures';
 import {
   chains,
+  emptyGarage,
   entry,
   head,
   item,
@@ -134,11 +135,7 @@ test('what cannot be read stays in the line, underlined, with its reason', async
 test('an empty garage leads to the first bike and the first head', async ({ page, app }) => {
   await open(page, app);
   const menu = () => page.getByTitle('Garages and settings').click();
-  await menu();
-  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
-  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('My own');
-  await page.getByRole('button', { name: 'Create' }).click();
-  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+  await emptyGarage(page, 'My own');
   await page.getByRole('button', { name: 'Add this bike' }).click();
   await expect(page.getByRole('alert')).toContainText('name');
   await page.getByLabel(/^Name/).fill('Plover 300');
@@ -184,11 +181,7 @@ test('first hour: from an empty garage to a priced, packed and printed kit witho
 }) => {
   test.slow();
   await open(page, app);
-  await page.getByTitle('Garages and settings').click();
-  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
-  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('First hour');
-  await page.getByRole('button', { name: 'Create' }).click();
-  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+  await emptyGarage(page, 'First hour');
   await faultless(page, 'the first bike');
   await page.getByRole('button', { name: 'Look around with a sample bike' }).click();
   await expect(rows(page).first()).toBeVisible();

@@ -69,3 +69,11 @@ export async function importGarage(page: Page, files: Parameters<Locator['setInp
   await page.getByTitle('Garages and settings').click();
   await giveFiles(page.getByRole('menuitem', { name: 'Import a file' }), files);
 }
+/** An empty garage of this name, at its first question. */
+export async function emptyGarage(page: Page, name: string): Promise<void> {
+  await page.getByTitle('Garages and settings').click();
+  await page.getByRole('menuitem', { name: 'New empty garage' }).click();
+  await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill(name);
+  await page.getByRole('button', { name: 'Create' }).click();
+  await expect(page.getByRole('heading', { name: 'First, the bike' })).toBeVisible();
+}

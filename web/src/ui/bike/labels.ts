@@ -11,7 +11,12 @@ export interface Label {
  * Spreads labels along a line so that none overlap: each as near to its mark as its neighbours allow, all within the width.
  * @returns middle x of each label by key; when they cannot all fit they stay in order and run over the left end
  */
-export function spread(labels: readonly Label[], from: number, to: number, gap: number): Map<string, number> {
+export function spread(
+  labels: readonly Omit<Label, 'text'>[],
+  from: number,
+  to: number,
+  gap: number,
+): Map<string, number> {
   const sorted = [...labels].sort((a, b) => a.anchorX - b.anchorX || (a.key < b.key ? -1 : 1));
   const lefts = sorted.map((l) => l.anchorX - l.width / 2);
   for (let i = 0; i < sorted.length; i++) {

@@ -1,4 +1,6 @@
 import { at, present } from '@necessaire/core';
+import { spread } from '../bike/labels';
+
 /** A label over its mark, and where it ends when labels are kept from lying on each other. */
 export interface PlaceLabel {
   x: number;
@@ -65,15 +67,6 @@ const CENTRAL = 12;
 /** How far the columns stand from what they name, px. */
 const AWAY = 16;
 
-/** Rows as near to where they are wanted as they can be, in the same order, ROW apart and inside the picture. px */
-function spread(wanted: readonly number[], height: number): number[] {
-  const rows = [...wanted];
-  for (let i = 1; i < rows.length; i++) rows[i] = Math.max(at(rows, i), at(rows, i - 1) + ROW);
-  for (let i = rows.length - 1; i >= 0; i--)
-    rows[i] = Math.min(at(rows, i), i === rows.length - 1 ? height - EDGE : at(rows, i + 1) - ROW);
-  return rows;
-}
-
 /**
  * Names in a column on either side of a narrow picture: none lies over a mark, and lines of one side never cross. px.
  * @param middle of the picture, across
@@ -97,21 +90,24 @@ export function beside(
   const out: BesideLabel[] = [];
   for (const side of ['left', 'right'] as const) {
     const list = order.filter((i) => sides[side].includes(i));
+    // Down a column rows spread as names do along a line.
     const rows = spread(
-      list.map((i) => down(at(labels, i)) + 5),
-      size.height,
+      list.map((i) => ({ key: String(i), anchorX: down(at(labels, i)) + 5, width: ROW })),
+      EDGE - ROW / 2,
+      size.height - EDGE + ROW / 2,
+      0,
     );
     const x = side === 'left' ? middle - reach - AWAY : middle + reach + AWAY;
-    list.forEach((i, k) => {
+    for (const i of list) {
       const label = at(labels, i);
       out[i] = {
         x,
-        y: at(rows, k),
+        y: present(rows.get(String(i))),
         anchor: side === 'left' ? 'end' : 'start',
         from: { x: side === 'left' ? label.mark.left : label.mark.right, y: down(label) },
         fits: label.width <= (side === 'left' ? x : size.width - x) - 2,
       };
-    });
+    }
   }
   return out;
 }
