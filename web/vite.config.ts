@@ -70,7 +70,8 @@ export default defineConfig({
         // Few pieces: each costs a slow phone more than the bytes in it. What the first view needs is one; what stages share goes by who shares it.
         codeSplitting: {
           groups: [
-            { name: 'first', tags: ['$initial'], priority: 2 },
+            { name: 'first', tags: ['$initial'], priority: 3 },
+            { name: 'common', minShareCount: 3, priority: 2 },
             { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 20_000, priority: 1 },
           ],
         },
