@@ -2,10 +2,9 @@ import type { Solve } from '../ground/milp.js';
 import { boundStow, type StowBound } from './bound.js';
 import type { StowCase } from './brokenRules.js';
 import { solveStow } from './exact.js';
-import { stowUnits, windings, type Unit } from './item.js';
+import { stowUnits, type Unit } from './item.js';
 import { LaidMemory } from './laid.js';
 import { described, type Packing } from './packing.js';
-import { standingRules } from './rules.js';
 import { stowKey, type StowInput } from './stowInput.js';
 import { costOf, keepsRules, placeIn, SCALE, stowProblem, type Cut, type StowProblem } from './stowProblem.js';
 import { searchStow } from './stowSearch.js';
@@ -40,23 +39,10 @@ const TURNS = 2;
 /** The whole problem with the cuts found so far, for tests that look at the search from outside. */
 export function stowCase(
   input: StowInput,
-  apart: ReadonlySet<string> = withoutPlace(input),
+  apart: ReadonlySet<string> = new Set(),
 ): { problem: StowProblem; units: Unit[] } {
   const units = stowUnits(input.items, input.pins, apart);
   return { units, problem: stowProblem({ ...input, units }) };
-}
-
-/** Items that no place takes even by themselves: what would hang on them must not be lost with them. */
-function withoutPlace({ items, places }: StowInput): Set<string> {
-  return new Set(
-    items
-      .filter((i) => i.hollow !== null || windings(i) > 0)
-      .filter((i) => {
-        const [alone] = stowUnits([i], []);
-        return alone !== undefined && places.every((p) => standingRules(p, alone).length > 0);
-      })
-      .map((i) => i.key),
-  );
 }
 
 /**
@@ -65,7 +51,7 @@ function withoutPlace({ items, places }: StowInput): Set<string> {
  */
 export function assign(input: StowInput, options: StowOptions = {}): Packing {
   const { hint } = options;
-  const apart = hint && hint.key === stowKey(input) ? new Set(hint.apart) : withoutPlace(input);
+  const apart = hint && hint.key === stowKey(input) ? new Set(hint.apart) : new Set<string>();
   for (;;) {
     const packing = assignOnce(input, apart, options);
     const carriers = packing.stowed.filter(

@@ -3,10 +3,10 @@ import type { Solve } from '../ground/milp.js';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
-import { bareBike, people } from './load/index.js';
-import { newBike } from '../bike/index.js';
-import { TRAITS, type Trait } from '../toolbox/tools/index.js';
+import { bareBike } from './load/index.js';
+import type { Trait } from '../toolbox/tools/index.js';
 import { uuid } from '../testing/make.js';
+import { bike, input, item, place, someItems, unit, usual } from '../testing/stow.js';
 import { assign, searchOn, stowCase } from './assign.js';
 import { type Packing } from './packing.js';
 import { stowKey, type StowInput } from './stowInput.js';
@@ -36,63 +36,6 @@ beforeAll(async () => {
   solve = await loadSolver();
 });
 
-const bike = newBike(uuid(1), 'Test');
-const place = (n: number, given: Partial<Place> = {}): Place => ({
-  id: uuid(n),
-  bikeId: bike.id,
-  name: `Place ${n}`,
-  kind: 'box',
-  inside: { length: 200, width: 100, height: 100 },
-  fill: 0.65,
-  taken: 0,
-  takenMass: 0,
-  limit: 2000,
-  roughLimit: null,
-  onRack: false,
-  at: { x: 900, y: 0, z: 800 },
-  tier: 'one zip',
-  opening: null,
-  stays: true,
-  lockable: false,
-  dry: true,
-  hot: false,
-  wiring: false,
-  wrapped: false,
-  slots: null,
-  note: '',
-  ...given,
-});
-const item = (n: number, given: Partial<StowItem> = {}): StowItem => ({
-  key: `piece ${n}`,
-  name: `Item ${n}`,
-  kind: 'other',
-  mass: 200,
-  size: { length: 100, width: 40, height: 20 },
-  volume: 80,
-  traits: [],
-  holds: null,
-  cuts: false,
-  hollow: null,
-  uses: 0,
-  group: null,
-  ...given,
-});
-const input = (
-  items: StowItem[],
-  places: Place[],
-  pins: [string, string][] = [],
-  more: Partial<StowInput> = {},
-): StowInput => ({
-  items,
-  places,
-  pins: pins.map(([key, placeId], i): Pin => ({ id: uuid(900 + i), bikeId: bike.id, placeId, item: key })),
-  bike,
-  goals: NEW_GOALS,
-  rough: false,
-  people: people(bike, { mass: 80_000 }, null),
-  ...more,
-});
-const unit = (i: StowItem) => stowUnits([i], [])[0]!;
 const rules = (p: Place, i: StowItem) => standingRules(p, unit(i)).map((b) => b.rule);
 const shared = (p: Place, i: StowItem, ...held: StowItem[]) =>
   sharedRules(
@@ -141,6 +84,28 @@ describe('rules of a place', () => {
     [{ dry: false }, 'kept dry', 'wet'],
   ])('%p refuses %s', (given, trait, rule) => {
     expect(rules(place(1, given), item(1, { traits: [trait] }))).toEqual([rule]);
+  });
+  test.each<[Partial<Place>, Trait]>([
+    [{ kind: 'body' }, 'soft'],
+    [{ kind: 'body', wrapped: true }, 'sharp'],
+    [{}, 'conductive'],
+    [{ wiring: true }, 'hard'],
+    [{ wiring: true, wrapped: true }, 'conductive'],
+    [{}, 'leaks'],
+    [{ hot: true }, 'kept dry'],
+    [{ dry: false }, 'hard'],
+    [{}, 'fragile'],
+  ])('%p takes %s', (given, trait) => {
+    expect(rules(place(1, given), item(1, { traits: [trait] }))).toEqual([]);
+  });
+  test('what must stand lies in a roll, in a tube and tied on; a height that is just enough will do', () => {
+    const flask = item(1, { size: { length: 130, width: 20, height: 20 }, traits: ['upright'] });
+    const inside = { length: 200, width: 130, height: 130 };
+    for (const kind of ['tube', 'tie-on'] as const)
+      expect(rules(place(1, { kind, inside }), flask)).toEqual(['upright']);
+    const slots = [{ count: 1, width: 45, length: 200 }];
+    expect(rules(place(1, { kind: 'roll', inside, slots }), flask)).toEqual(['upright']);
+    expect(rules(place(1, { inside }), flask)).toEqual([]);
   });
   test('what stands needs its height, and lies nowhere', () => {
     const bottle = item(1, { size: { length: 120, width: 40, height: 40 }, traits: ['upright'] });
@@ -253,6 +218,17 @@ describe('one thing with another', () => {
     const hint = searchOn(input([heavy, ...small], [place(1)]), full, solve);
     expect(assign(input([heavy, ...small], [place(1)]), { hint }).stowed).toEqual(full.stowed);
   });
+  test('a hollow takes the largest first, and of equal ones the first by key', () => {
+    const cup = item(1, { hollow: { length: 60, width: 30, height: 30 }, size: { length: 70, width: 74, height: 74 } });
+    const guest = (n: number, long: number) =>
+      item(n, { size: { length: long, width: 25, height: 25 }, volume: long * 0.6, traits: ['nests'] });
+    const nested = (...list: StowItem[]) =>
+      stowUnits([cup, ...list], [])
+        .find((u) => u.host.key === cup.key)!
+        .nested.map((i) => i.key);
+    expect(nested(guest(2, 35), guest(3, 55), guest(4, 45))).toEqual(['piece 3']);
+    expect(nested(guest(7, 50), guest(5, 50), guest(6, 50))).toEqual(['piece 5']);
+  });
   test('bits lie in a filter socket as far as they go in beside each other', () => {
     const cup = item(1, { hollow: { length: 60, width: 40, height: 40 }, size: { length: 70, width: 74, height: 74 } });
     const bits = Array.from({ length: 30 }, (_, i) =>
@@ -267,27 +243,57 @@ describe('one thing with another', () => {
   });
 });
 
-const someItem = (n: number) =>
-  fc
-    .record({
-      mass: fc.integer({ min: 2, max: 900 }),
-      length: fc.integer({ min: 20, max: 420 }),
-      width: fc.integer({ min: 5, max: 120 }),
-      height: fc.integer({ min: 3, max: 70 }),
-      traits: fc.subarray([...TRAITS], { maxLength: 3 }),
-      uses: fc.double({ min: 0, max: 1, noNaN: true }),
-      group: fc.constantFrom(null, 'wheels', 'drive'),
-    })
-    .map(({ length, width, height, ...rest }) =>
-      item(n, { ...rest, size: { length, width, height }, volume: (length * width * height) / 1000 }),
-    );
-const someItems = (most: number) =>
-  fc.integer({ min: 1, max: most }).chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => someItem(i))));
-const usual = usualPlaces({ ...bike, fitted: ['side racks', 'crash bars'] }).map((p, i): Place => ({
-  ...p,
-  id: uuid(100 + i),
-  bikeId: bike.id,
-}));
+describe('the assignment stated as numbers', () => {
+  const slots = [
+    { count: 2, width: 45, length: 200 },
+    { count: 1, width: 25, length: 120 },
+  ];
+  const roll = place(1, { kind: 'roll', slots, at: { x: 900, y: -250, z: 800 } });
+  const box = place(2, { limit: 900, takenMass: 400, at: { x: 900, y: 300, z: 800 } });
+  const knife = item(1, { traits: ['sharp'], group: 'wheels', uses: 0.5 });
+  const tube = item(2, {
+    traits: ['pierced easily'],
+    group: 'drive',
+    uses: 0.2,
+    size: { length: 100, width: 44, height: 20 },
+  });
+  const { problem: p } = stowCase(
+    input([knife, tube, item(3, { group: 'drive', uses: 0.1 })], [roll, box], [[tube.key, roll.id]]),
+  );
+  test('each group of slots is a bin, a box is one; a roll has slots for its room, and parts what lies in it', () => {
+    expect(p.bins).toEqual([
+      { place: 0, slot: 0, count: 2 },
+      { place: 0, slot: 1, count: 1 },
+      { place: 1, slot: null, count: Infinity },
+    ]);
+    expect([p.placeOf.at(0), p.placeOf.at(1), p.placeOf.at(2), p.placeOf.at(p.loose)]).toEqual([0, 0, 1, -1]);
+    expect([p.room.at(0, 0), p.room.at(0, 1)]).toEqual([0, 80]);
+    expect([p.roomIn.at(0), p.roomIn.at(1)]).toEqual([Infinity, usableVolume(box)]);
+    expect([p.bears.at(0), p.bears.at(1)]).toEqual([2000, 500]);
+    expect(p.parted).toEqual([true, false]);
+  });
+  test('metres to the left, the moment of what is there already, blades and what they pierce', () => {
+    expect([p.y.at(0), p.y.at(1), p.sideBefore]).toEqual([-0.25, 0.3, 120]);
+    expect(p.sideCost).toBeCloseTo((NEW_GOALS.even * POINTS.side * SCALE) / 1000, 12);
+    expect([p.sharp, p.pierced]).toEqual([
+      [true, false, false],
+      [false, true, false],
+    ]);
+  });
+  test('groups by name, each further place by the most used of its own', () => {
+    expect(p.groupNames).toEqual(['drive', 'wheels']);
+    expect([p.group.at(0), p.group.at(1), p.group.at(2)]).toEqual([1, 0, 0]);
+    const further = (uses: number) =>
+      Math.round(SCALE * NEW_GOALS.together * (POINTS.spread + POINTS.spreadUse * uses));
+    expect([p.spread.at(0), p.spread.at(1)]).toEqual([further(0.2), further(0.5)]);
+  });
+  test('what the rider put into a roll lies in the slots that take it', () => {
+    // 44 mm across do not go into the narrow slots, which stand second.
+    expect([p.fixed.at(0), p.fixed.at(1), p.fixed.at(2)]).toEqual([-1, 0, -1]);
+    const turned = stowCase(input([tube], [{ ...roll, slots: [...slots].reverse() }], [[tube.key, roll.id]])).problem;
+    expect(turned.fixed.at(0)).toBe(1);
+  });
+});
 
 describe('the assignment', () => {
   long(

@@ -1,0 +1,90 @@
+/** Places, items and whole questions for tests of stowing. */
+import fc from 'fast-check';
+import { newBike } from '../bike/index.js';
+import { people } from '../stow/load/index.js';
+import { NEW_GOALS } from '../stow/goals.js';
+import { stowUnits, type StowItem, type Unit } from '../stow/item.js';
+import type { Pin, Place } from '../stow/place.js';
+import type { StowInput } from '../stow/stowInput.js';
+import { usualPlaces } from '../stow/usual.js';
+import { TRAITS } from '../toolbox/tools/index.js';
+import { uuid } from './make.js';
+
+export const bike = newBike(uuid(1), 'Test');
+export const place = (n: number, given: Partial<Place> = {}): Place => ({
+  id: uuid(n),
+  bikeId: bike.id,
+  name: `Place ${n}`,
+  kind: 'box',
+  inside: { length: 200, width: 100, height: 100 },
+  fill: 0.65,
+  taken: 0,
+  takenMass: 0,
+  limit: 2000,
+  roughLimit: null,
+  onRack: false,
+  at: { x: 900, y: 0, z: 800 },
+  tier: 'one zip',
+  opening: null,
+  stays: true,
+  lockable: false,
+  dry: true,
+  hot: false,
+  wiring: false,
+  wrapped: false,
+  slots: null,
+  note: '',
+  ...given,
+});
+export const item = (n: number, given: Partial<StowItem> = {}): StowItem => ({
+  key: `piece ${n}`,
+  name: `Item ${n}`,
+  kind: 'other',
+  mass: 200,
+  size: { length: 100, width: 40, height: 20 },
+  volume: 80,
+  traits: [],
+  holds: null,
+  cuts: false,
+  hollow: null,
+  uses: 0,
+  group: null,
+  ...given,
+});
+export const input = (
+  items: StowItem[],
+  places: Place[],
+  pins: [string, string][] = [],
+  more: Partial<StowInput> = {},
+): StowInput => ({
+  items,
+  places,
+  pins: pins.map(([key, placeId], i): Pin => ({ id: uuid(900 + i), bikeId: bike.id, placeId, item: key })),
+  bike,
+  goals: NEW_GOALS,
+  rough: false,
+  people: people(bike, { mass: 80_000 }, null),
+  ...more,
+});
+export const unit = (i: StowItem) => stowUnits([i], [])[0] as Unit;
+const someItem = (n: number) =>
+  fc
+    .record({
+      mass: fc.integer({ min: 2, max: 900 }),
+      length: fc.integer({ min: 20, max: 420 }),
+      width: fc.integer({ min: 5, max: 120 }),
+      height: fc.integer({ min: 3, max: 70 }),
+      traits: fc.subarray([...TRAITS], { maxLength: 3 }),
+      uses: fc.double({ min: 0, max: 1, noNaN: true }),
+      group: fc.constantFrom(null, 'wheels', 'drive'),
+    })
+    .map(({ length, width, height, ...rest }) =>
+      item(n, { ...rest, size: { length, width, height }, volume: (length * width * height) / 1000 }),
+    );
+export const someItems = (most: number) =>
+  fc.integer({ min: 1, max: most }).chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => someItem(i))));
+export const usual = usualPlaces({ ...bike, fitted: ['side racks', 'crash bars'] }).map((p, i): Place => ({
+  ...p,
+  id: uuid(100 + i),
+  bikeId: bike.id,
+}));
