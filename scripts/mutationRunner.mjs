@@ -4,8 +4,8 @@
  * keeps outlives a run; tests, hooks and `expect` are Jest's own. What runs while a file is read or in its hooks counts as covered by each of its
  * tests.
  */
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { createRequire, isBuiltin } from 'node:module';
 import { dirname, join, relative } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { Script } from 'node:vm';
@@ -21,6 +21,7 @@ import { build } from 'esbuild';
 import * as circus from 'jest-circus';
 
 const WORDS = { ...circus, expect: jestExpect };
+const packageNamed = async (name) => (name === '@jest/globals' ? WORDS : import(name));
 // Some of what tests share (core/src/testing) takes them as globals.
 Object.assign(globalThis, WORDS);
 /** What the instrumented code looks at: which fault is active, what was run, how often. */
@@ -28,7 +29,7 @@ const marks = (globalThis.__stryker__ ??= {});
 
 /** A file of tests with all that it asks for of this repository; packages stay outside. */
 async function bundle(file, root, to) {
-  await build({
+  const { outputFiles } = await build({
     stdin: {
       contents: `import './core/src/testing/setup.ts'; import './${file}';`,
       resolveDir: root,
@@ -40,6 +41,7 @@ async function bundle(file, root, to) {
     format: 'cjs',
     target: 'node20',
     logLevel: 'error',
+    write: false,
     // Tests are asked for by what they do, not by what they export.
     ignoreAnnotations: true,
     plugins: [
@@ -50,8 +52,16 @@ async function bundle(file, root, to) {
             path: join(root, path.slice('@necessaire/'.length), 'src/index.ts'),
           }));
           b.onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
-            kind === 'entry-point' ? undefined : { path, external: true },
+            kind === 'entry-point' || isBuiltin(path) ? undefined : { path, namespace: 'package' },
           );
+          // A package is imported once by the runner, as the program imports it, and handed to each bundle.
+          b.onLoad({ filter: /.*/, namespace: 'package' }, async ({ path }) => {
+            const names = Object.keys(await packageNamed(path)).filter((n) => /^[\w$]+$/u.test(n) && n !== 'default');
+            return {
+              contents: `const m = packages.get(${JSON.stringify(path)});\nexport default m.default;\nexport const { ${names.join(', ')} } = m;`,
+              loader: 'js',
+            };
+          });
           // A bundle has no place of its own: each module keeps its.
           b.onLoad({ filter: /\.ts$/ }, ({ path }) => {
             const code = readFileSync(path, 'utf8')
@@ -63,6 +73,10 @@ async function bundle(file, root, to) {
       },
     ],
   });
+  // Two runners may write it at once: each its own, and the name is changed in one step.
+  const mine = `${to}.${process.pid}`;
+  writeFileSync(mine, outputFiles[0].text);
+  renameSync(mine, to);
 }
 
 class BundleRunner {
@@ -71,6 +85,7 @@ class BundleRunner {
     this.files = options.bundles.tests;
     this.scripts = new Map();
     this.took = new Map();
+    this.packages = new Map();
   }
   capabilities() {
     return { reloadEnvironment: true };
@@ -81,11 +96,14 @@ class BundleRunner {
     for (const file of this.files) {
       const out = join(to, `${file.replaceAll('/', '-')}.cjs`);
       if (!existsSync(out)) await bundle(file, this.root, out);
-      const wrapped = `(function (require, module, exports) {${readFileSync(out, 'utf8')}\n})`;
-      this.scripts.set(file, new Script(wrapped, { filename: out }).runInThisContext());
+      const code = readFileSync(out, 'utf8');
+      for (const [, name] of code.matchAll(/\bpackages\.get\("([^"]+)"\)/gu))
+        if (!this.packages.has(name)) this.packages.set(name, await packageNamed(name));
+      this.scripts.set(
+        file,
+        new Script(`(function (packages, require, module, exports) {${code}\n})`, { filename: out }).runInThisContext(),
+      );
     }
-    const own = createRequire(join(this.root, 'package.json'));
-    this.require = (name) => (name === '@jest/globals' ? WORDS : own(name));
   }
   /** Runs those tests of a file that are asked for; ends at the first that fails, unless all are wanted. */
   async file(file, wanted, all) {
@@ -97,7 +115,7 @@ class BundleRunner {
     };
     circus.resetState();
     marks.currentTestId = ofFile;
-    this.scripts.get(file)(this.require, { exports: {} }, {});
+    this.scripts.get(file)(this.packages, createRequire(import.meta.url), { exports: {} }, {});
     const hooks = async (block, type) => {
       for (const hook of block.hooks) if (hook.type === type) await call(hook.fn);
     };

@@ -77,6 +77,55 @@ describe('from readings to a size', () => {
     expect(Math.abs(said - right) / heads).toBeLessThan(0.02);
     expect(Math.abs(surely - surelyRight) / sure).toBeLessThan(0.02);
   });
+  test('the likeliest measure of the head itself, against the mean over what it was made and how it wore', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 6, max: 30, noNaN: true }),
+        fc.constantFrom(1, 4, 25, 100),
+        fc.constantFrom('clean' as const, 'worn' as const),
+        (reading, n, surface) => {
+          const g = gauging(
+            Array.from({ length: n }, () => reading),
+            { surface },
+          );
+          const [u, w] = [readingSpread(g) / Math.sqrt(n), WEAR[surface]];
+          // Of a head made x, worn by w and read r ± u: what it measures now lies between both by their weights.
+          const now = (x: number) => (w === 0 ? x : (x * u * u + reading * w * w) / (u * u + w * w));
+          let [sum, moment] = [0, 0];
+          for (const size of FORM_SIZES.hex!) {
+            const { min, max } = headBand(size);
+            const steps = 4000;
+            for (let i = 0; i < steps; i++) {
+              const x = min + ((max - min) * (i + 0.5)) / steps;
+              const p = Math.exp(-((reading - x) ** 2) / (2 * (u * u + w * w))) / steps;
+              sum += p;
+              moment += p * now(x);
+            }
+          }
+          // Where no size is near there is nothing to weigh by.
+          fc.pre(sum > 1e-12);
+          expect(Math.abs(sizeOdds('hex', g).measure - moment / sum)).toBeLessThan(0.002);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test('many readings of one head leave its size alone, however narrow their spread is', () => {
+    // A hundred readings strike a band that is thirty of their spreads wide: only there is it looked at closely.
+    const g = gauging(
+      Array.from({ length: 400 }, () => 12.86),
+      { surface: 'clean' },
+    );
+    const sized = sizeOdds('hex', g);
+    expect(sized.sizes[0]).toMatchObject({ head: { size: '13' }, inch: false });
+    expect(sized.sizes[0]!.odds).toBeCloseTo(1, 6);
+    expect(sized.measure).toBeCloseTo(12.86, 3);
+  });
+  test('a size of which nobody has any has no odds, whatever is read', () => {
+    const sized = sizeOdds('hex', gauging([12.9]), (head) => (head.size === '13' ? 0 : 1));
+    expect(sized.sizes.some((s) => s.head.size === '13')).toBe(false);
+    expect(sizeOdds('hex', gauging([12.9]), () => 0)).toMatchObject({ sizes: [], settled: false, measure: 12.9 });
+  });
   test('a single reading of a worn head strays as the table says', () => {
     for (const surface of ['clean', 'worn', 'ruler'] as const)
       expect(Math.hypot(WEAR[surface], HAND[surface])).toBeCloseTo(SPREADS[surface], 12);

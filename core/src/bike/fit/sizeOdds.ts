@@ -57,7 +57,7 @@ const MOST_WEAR = 8;
 /**
  * Weight of every size of a form: prior × mean, over what such a head measures now, of N(mean reading; y, u/√n) × chances of what the tries gave on
  * a head of measure y. Wear belongs to the head: it is the same at every reading and for every tool. The repeats' own scatter is the same for all
- * sizes and drops out. Simpson's rule.
+ * sizes and drops out, and so do the factors of the normal curve and of Simpson’s rule.
  */
 function tally(
   form: HeadForm,
@@ -86,12 +86,12 @@ function tally(
     for (let i = 0; i <= STEPS; i++) {
       const x = from + ((to - from) * i) / STEPS;
       const share = i === 0 || i === STEPS ? 1 / 3 : i % 2 === 1 ? 4 / 3 : 2 / 3;
-      let p = share * density(x) * (n === 0 ? 1 : Math.exp(-((mean - x) ** 2) / (2 * u * u)) / u);
+      let p = share * density(x) * (n === 0 ? 1 : Math.exp(-((mean - x) ** 2) / (2 * u * u)));
       for (const chance of said) p *= chance(x);
       sum += p;
       moment += p * x;
     }
-    if (sum > 0) out.push({ head, weight: (prior(head) * (to - from) * sum) / STEPS, measure: moment / sum });
+    if (sum > 0) out.push({ head, weight: prior(head) * (to - from) * sum, measure: moment / sum });
   }
   return out;
 }

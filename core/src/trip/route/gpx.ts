@@ -54,7 +54,6 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
   const path: string[] = [];
   let words = '';
   let point: (TrackPoint & Waypoint) | null = null;
-  let sawGpx = false;
   /** How deep the point lies whose words are read: only its own children speak of it. */
   let pointDepth = 0;
   let begins = false;
@@ -70,10 +69,8 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
     path.push(name);
     words = '';
     if (path.length > MOST_DEPTH) throw new Refused('it is nested too deep to be a track');
-    if (path.length === 1) {
-      if (name !== 'gpx') throw new Refused(`this is ${name.slice(0, 30)}, not GPX: export the track as GPX`);
-      sawGpx = true;
-    }
+    if (path.length === 1 && name !== 'gpx')
+      throw new Refused(`this is ${name.slice(0, 30)}, not GPX: export the track as GPX`);
     if (name === 'trkseg' || name === 'rte') begins = true;
     if (name !== 'trkpt' && name !== 'rtept' && name !== 'wpt') return;
     pointDepth = path.length;
@@ -128,7 +125,6 @@ export function readGpx(text: string): { ok: true; file: GpxFile } | { ok: false
     throw error;
   }
   const points = tracks.length > 0 ? tracks : routes;
-  if (!sawGpx) return { ok: false, message: 'this is no GPX: export the track as GPX' };
   if (points.length === 0 && waypoints.length === 0)
     return { ok: false, message: 'it holds neither track, route nor waypoint: record or draw one' };
   return { ok: true, file: { points, waypoints, name: names[0] ?? '' } };
