@@ -75,11 +75,11 @@ function tally(
     const band = gaugedBand(head);
     if (!band) continue;
     const [low, high] = [band.min - MOST_WEAR * wear, band.max + MOST_WEAR * wear];
+    const away = n === 0 ? 0 : Math.max(0, low - mean, mean - high);
     // A band far from every reading needs no closer look.
-    if (n > 0 && (mean < low - FAR * u || mean > high + FAR * u)) continue;
+    if (away > FAR * u) continue;
     // Only where the curve has not died away against its highest in the band: far from a reading that is a sliver at the band's edge.
-    const away = Math.max(0, low - mean, mean - high);
-    const reach = n === 0 ? Infinity : Math.sqrt(away * away + 2 * DEAD * u * u);
+    const reach = Math.sqrt(away * away + 2 * DEAD * u * u);
     const [from, to] = n === 0 ? [low, high] : [Math.max(low, mean - reach), Math.min(high, mean + reach)];
     const density = wornDensity(band, wear);
     let [sum, moment] = [0, 0];
