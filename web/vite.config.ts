@@ -67,7 +67,8 @@ export default defineConfig({
         chunkFileNames: (chunk) => `assets/${chunk.name.split('~')[0]}-[hash].js`,
         assetFileNames: (asset) =>
           `assets/${(asset.names[0] ?? 'part').split('~')[0]!.replace(/\.[^.]*$/u, '')}-[hash][extname]`,
-        // Few pieces: each costs a slow phone more than the bytes in it. What the first view needs is one; what stages share goes by who shares it.
+        // Few pieces: each costs a slow phone more than the bytes in it. What the first view needs is one, what three entries or more share is another;
+        // what two share goes by who shares it.
         codeSplitting: {
           groups: [
             { name: 'first', tags: ['$initial'], priority: 3 },

@@ -86,6 +86,52 @@ describe('the days that a review looks back on', () => {
 });
 
 describe('what was used, missed and never touched', () => {
+  test('a repair that was broken off after a step had its tools in the hand; one of another bike had not', () => {
+    const [tool, other] = [c.kit.pieces[0]!.piece, c.kit.pieces[1]!.piece];
+    const real = { real: true, ended: '2026-05-30T12:00:00Z', state: 'given up' as const };
+    const rows = rowsWith({
+      drills: [
+        doneDrill(c, 'puncture-tube', 'Patch the tube', { ...real, step: 2, tools: [tool.id] }),
+        {
+          ...doneDrill(c, 'puncture-tube', 'Patch the tube', { ...real, step: 2, tools: [other.id] }),
+          bikeId: uuid(9),
+        },
+      ],
+      happened: [happened({ item: '' })],
+    });
+    const used = new Map(reviewOf(c, rows, days).carried.map((t) => [t.item, t.used]));
+    expect([used.get(pieceKey(tool.id)), used.get(pieceKey(other.id)), used.has('')]).toEqual([1, 0, false]);
+  });
+  test('of two looks back on the same day the later one is the last; one of the day itself is not before it', () => {
+    const past = [
+      { ...reviewed('2026-05-10', [['a', 0]]), made: '2026-05-10T21:00:00Z' },
+      { ...reviewed('2026-05-10', [['a', 1]]), made: '2026-05-10T22:00:00Z' },
+      reviewed('2026-05-01', [['a', 0]]),
+    ];
+    expect(idleBefore(past, c.bike.id, 'a', '2026-05-20')).toBe(0);
+    expect(idleBefore([past[0]!, past[2]!], c.bike.id, 'a', '2026-05-20')).toBe(2);
+    expect(idleBefore([past[0]!, past[2]!], c.bike.id, 'a', '2026-05-10')).toBe(1);
+  });
+  test('the trip’s own km stand in where none of this bike’s were written down on these days', () => {
+    const legs = c.trip!.legs;
+    const own = {
+      km: {
+        paved: legs.reduce((s, l) => s + l.km.paved, 0),
+        gravel: legs.reduce((s, l) => s + l.km.gravel, 0),
+        track: legs.reduce((s, l) => s + l.km.track, 0),
+      },
+      crossings: legs.reduce((s, l) => s + l.crossings, 0),
+    };
+    const of = (rides: Ride[], more: Partial<ProveCase> = {}) =>
+      reviewOf({ ...c, ...more }, rowsWith({ rides }), days).ride;
+    expect(of([])).toEqual(own);
+    expect(of([ride('2026-05-30', { bike: uuid(9) }), ride('2026-04-30')])).toEqual(own);
+    expect(of([ride('2026-05-30', { km: { paved: 0, gravel: 0, track: 0 } })])).toEqual(own);
+    expect(of([ride('2026-05-30')])).toBeNull();
+    expect(of([], { trip: null })).toBeNull();
+    const still = { ...c.trip!, legs: legs.map((l) => ({ ...l, km: { paved: 0, gravel: 0, track: 0 } })) };
+    expect(of([], { trip: still })).toBeNull();
+  });
   test('tools by repairs on the road and by the log, spares by the log alone; at home does not count', () => {
     const tool = c.kit.pieces[0]!.piece;
     const other = c.kit.pieces[1]!.piece;

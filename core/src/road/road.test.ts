@@ -8,6 +8,8 @@ import { darkShare } from '../trip/odds/index.js';
 import { apart, marksOnTheWay, routeKm, spotsAlong } from '../trip/route/index.js';
 import { demoCase, TODAY } from '../testing/proveCase.js';
 import { fit } from '../bike/fit/index.js';
+import { adjustable, combinationSpanner, functional } from '../toolbox/tools/index.js';
+import { owned } from '../testing/make.js';
 import { insteadOf, lendersOf } from './instead.js';
 import { mayDo, seek, type Seen } from './seeking.js';
 import { stopFirst, waysNow } from './waysNow.js';
@@ -200,6 +202,19 @@ describe('what would do instead', () => {
     expect(
       insteadOf({ ...c, kit: { ...c.kit, pieces: [] } }, { by: 'head', role: 'front axle', ifAny: false }),
     ).toEqual([]);
+  });
+  test('first what is set to it, then what clamps, then what grips: two of each at most, and nothing else', () => {
+    const grips = (n: number) => functional(`Pliers ${n}`, ['grip'], 180, [160, 50, 18], 12);
+    const models = [grips(1), grips(2), grips(3), functional('Vice', ['clamp'], 400, [150, 60, 40], 20)];
+    const pieces = [...models, combinationSpanner('13'), adjustable(250, 30, 370)].map((m) => ({
+      ...c.kit.pieces[0]!,
+      piece: owned(m),
+    }));
+    const list = insteadOf({ ...c, kit: { ...c.kit, pieces } }, { by: 'head', role: 'front axle', ifAny: false });
+    expect(list.map((x) => x.name)).toEqual([pieces.at(-1)!.piece.name, 'Vice', 'Pliers 1', 'Pliers 2']);
+    // What was never packed lies nowhere.
+    expect(list.map((x) => x.lies)).toEqual([[], [], [], []]);
+    expect(insteadOf(c, { by: 'supply', kind: 'no such thing', units: 1 })).toEqual([]);
   });
 });
 

@@ -121,6 +121,51 @@ describe('the roll laid open', () => {
     expect(rollLayout({ ...roll, inside: { ...roll.inside, width: 500 } }, packing)!.over).toBe(true);
     expect(rollLayout({ ...roll, slots: null }, packing)).toBeNull();
   });
+  test('shows what lies in this roll alone, each with what hangs on it, as high as its longest slot', () => {
+    const as = (item: StowItem, given: Partial<(typeof packing.stowed)[number]>) => ({
+      ...packing.stowed[0]!,
+      item,
+      placeId: roll.id,
+      slot: null,
+      on: null,
+      ...given,
+    });
+    const [spanner, cloth, other, lost] = [10, 11, 12, 13].map((n) => item(n, `Thing ${n}`, 'other', 100, 20)) as [
+      StowItem,
+      StowItem,
+      StowItem,
+      StowItem,
+    ];
+    const laid = rollLayout(
+      {
+        ...roll,
+        slots: [
+          { count: 1, width: 30, length: 200 },
+          { count: 2, width: 40, length: 150 },
+        ],
+      },
+      {
+        stowed: [
+          as(spanner, { slot: 0 }),
+          as(cloth, { slot: 0, on: { key: spanner.key, how: 'wound' } as never }),
+          as(other, { slot: 1, placeId: uuid(99) }),
+          as(lost, {}),
+        ],
+      },
+    )!;
+    expect(laid.slots.map((s) => [s.piece?.name ?? null, s.with])).toEqual([
+      ['Thing 10', ['Thing 11']],
+      [null, []],
+      [null, []],
+    ]);
+    // Three things are in it, one of them in a slot.
+    expect([laid.taken, laid.mass, laid.height]).toEqual([1, 150, HEM + 200 + LABELS]);
+    expect(laid.width).toBe(HEM + 30 + SEAM + 40 + SEAM + 40 + HEM);
+  });
+  test('is too wide from the first millimetre on, and never where its width is not known', () => {
+    const over = (width: number) => rollLayout({ ...roll, inside: { ...roll.inside, width } }, packing)!.over;
+    expect([over(layout.width - 1), over(layout.width), over(0)]).toEqual([true, false, false]);
+  });
   test('labels keep what tells pieces apart', () => {
     expect(slotLabel({ name: 'Combination spanner 10', kind: '' })).toBe('10');
     expect(slotLabel({ name: 'Socket ⅜ in, 13 deep', kind: '' })).toBe('⅜·13 deep');

@@ -398,7 +398,8 @@ function searched(
     options,
     total: total / TENTHS,
     proven: found.proven,
-    gap: 1 - found.bound / Math.max(1, found.cost),
+    // Where nothing is needed nothing costs: that is proven too.
+    gap: found.proven ? 0 : 1 - found.bound / Math.max(1, found.cost),
   };
 }
 
