@@ -79,6 +79,40 @@ async function bundle(file, root, to) {
   renameSync(mine, to);
 }
 
+const call = (fn) => (fn.length === 0 ? fn() : new Promise((done, fail) => fn((e) => (e ? fail(e) : done()))));
+const hooks = async (block, type) => {
+  for (const hook of block.hooks) if (hook.type === type) await call(hook.fn);
+};
+/** A block and those round it, the outermost first. */
+const around = (block) => (block ? [...around(block.parent), block] : []);
+const namesOf = (t) => [
+  ...around(t.parent)
+    .slice(1)
+    .map((b) => b.name),
+  t.name,
+];
+
+/** Runs one test with the hooks before and after it. What it failed by; null where it passed. */
+async function failureOf(test, block, id) {
+  jestExpect.setState({
+    suppressedErrors: [],
+    assertionCalls: 0,
+    expectedAssertionsNumber: null,
+    isExpectingAssertions: false,
+    currentTestName: id,
+  });
+  try {
+    for (const a of around(block)) await hooks(a, 'beforeEach');
+    await call(test.fn);
+    for (const a of around(block).reverse()) await hooks(a, 'afterEach');
+    const [missed] = jestExpect.extractExpectedAssertionsErrors();
+    if (missed) throw missed.error;
+    return null;
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  }
+}
+
 class BundleRunner {
   constructor(options) {
     this.root = process.cwd();
@@ -109,23 +143,11 @@ class BundleRunner {
   async file(file, wanted, all) {
     const results = [];
     const ofFile = `${file}#`;
-    const call = async (fn) => {
-      if (fn.length === 0) return fn();
-      return new Promise((done, fail) => fn((e) => (e ? fail(e) : done())));
-    };
     circus.resetState();
     marks.currentTestId = ofFile;
     this.scripts.get(file)(this.packages, createRequire(import.meta.url), { exports: {} }, {});
-    const hooks = async (block, type) => {
-      for (const hook of block.hooks) if (hook.type === type) await call(hook.fn);
-    };
-    const around = (block) => (block ? [...around(block.parent), block] : []);
-    const any = (block) => block.children.some((c) => (c.type === 'test' ? wanted(idOf(c)) : any(c)));
-    const idOf = (t) => {
-      const names = [t.name];
-      for (let b = t.parent; b && b.name !== 'ROOT_DESCRIBE_BLOCK'; b = b.parent) names.unshift(b.name);
-      return `${file}: ${names.join(' > ')}`;
-    };
+    const idOf = (t) => `${file}: ${namesOf(t).join(' > ')}`;
+    const any = (b) => b.children.some((c) => (c.type === 'test' ? wanted(idOf(c)) : any(c)));
     let stop = false;
     const block = async (b, skipped) => {
       if (stop || !any(b)) return;
@@ -143,24 +165,8 @@ class BundleRunner {
             continue;
           }
           marks.currentTestId = id;
-          jestExpect.setState({
-            suppressedErrors: [],
-            assertionCalls: 0,
-            expectedAssertionsNumber: null,
-            isExpectingAssertions: false,
-            currentTestName: id,
-          });
           const from = performance.now();
-          let failure = null;
-          try {
-            for (const a of around(b)) await hooks(a, 'beforeEach');
-            await call(child.fn);
-            for (const a of around(b).reverse()) await hooks(a, 'afterEach');
-            const [missed] = jestExpect.extractExpectedAssertionsErrors();
-            if (missed) throw missed.error;
-          } catch (error) {
-            failure = error instanceof Error ? error.message : String(error);
-          }
+          const failure = await failureOf(child, b, id);
           const timeSpentMs = performance.now() - from;
           results.push(
             failure === null

@@ -33,6 +33,10 @@ const boxes = [
   place(2, { inside: { length: 110, width: 60, height: 40 }, fill: 0.95, at: { x: 1500, y: -150, z: 950 } }),
 ];
 
+/** Two of them have room in a box of 100 × 60 × 20 mm, and cross in it nowhere. */
+const stick = (n: number) =>
+  item(n, { mass: 300, size: { length: 70, width: 35, height: 18 }, volume: 40, traits: ['hard'] });
+
 /** Oracle: the least cost over every assignment that keeps the rules and lies in its places. */
 function leastLaid(given: StowInput): number {
   const { problem: p, units } = stowCase(given);
@@ -86,8 +90,6 @@ describe('what has room but does not lie beside each other', () => {
     );
   });
   test('two sticks that cross nowhere: one is put into the dearer box, none is loose', () => {
-    const stick = (n: number) =>
-      item(n, { mass: 300, size: { length: 70, width: 35, height: 18 }, volume: 40, traits: ['hard'] });
     const flat = place(1, { inside: { length: 100, width: 60, height: 20 }, fill: 0.95, at: { x: 700, y: 0, z: 500 } });
     const high = place(2, { inside: { length: 100, width: 60, height: 20 }, fill: 0.95, at: { x: 700, y: 0, z: 900 } });
     const packing = assign(input([stick(1), stick(2)], [flat, high], [], { goals: { ...NEW_GOALS, even: 0 } }));
@@ -97,8 +99,6 @@ describe('what has room but does not lie beside each other', () => {
     expect(packing.cost - apart(1) - apart(2)).toBeCloseTo(NEW_GOALS.ride * 0.3 * 5 * 0.4, 1);
   });
   test('what the rider pinned together stays, as a broken rule, and is no reason against the others', () => {
-    const stick = (n: number) =>
-      item(n, { mass: 300, size: { length: 70, width: 35, height: 18 }, volume: 40, traits: ['hard'] });
     const flat = place(1, { inside: { length: 100, width: 60, height: 20 }, fill: 0.95 });
     const packing = assign(
       input(

@@ -51,7 +51,7 @@ export function stowCase(
  */
 export function assign(input: StowInput, options: StowOptions = {}): Packing {
   const { hint } = options;
-  const apart = hint && hint.key === stowKey(input) ? new Set(hint.apart) : new Set<string>();
+  const apart = new Set(hint && hint.key === stowKey(input) ? hint.apart : []);
   for (;;) {
     const packing = assignOnce(input, apart, options);
     const carriers = packing.stowed.filter(

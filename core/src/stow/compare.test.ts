@@ -1,11 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { newBike } from '../bike/index.js';
-import { people } from './load/index.js';
 import { uuid } from '../testing/make.js';
+import { input, item as stowItem } from '../testing/stow.js';
 import { assign } from './assign.js';
-import { type StowInput } from './stowInput.js';
 import { comparePackings, keptItems, packingFigures } from './compare.js';
-import { NEW_GOALS } from './goals.js';
 import type { StowItem } from './item.js';
 import { packingSchema, type KeptPacking } from './keptPacking.js';
 import { placeLibrary } from './usual.js';
@@ -15,38 +13,17 @@ const bike = { ...newBike(uuid(1), 'Test'), fitted: ['side racks' as const] };
 const places = placeLibrary(bike)
   .filter((p) => p.name.includes('pannier') || p.name === 'Tank bag')
   .map((p, i): Place => ({ ...p, id: uuid(10 + i), bikeId: bike.id, taken: 0, takenMass: 0 }));
-const item = (n: number, mass: number): StowItem => ({
-  key: `piece ${n}`,
-  name: `Item ${n}`,
-  kind: 'other',
-  mass,
-  size: { length: 100, width: 40, height: 30 },
-  volume: 120,
-  traits: [],
-  holds: null,
-  cuts: false,
-  hollow: null,
-  uses: 0,
-  group: null,
-});
-const packed = (items: StowItem[], where: Record<string, string>) => {
-  const pins = Object.entries(where).map(([key, name], i) => ({
-    id: uuid(50 + i),
-    bikeId: bike.id,
-    item: key,
-    placeId: places.find((p) => p.name === name)!.id,
-  }));
-  const input: StowInput = {
-    items,
-    places,
-    pins,
-    bike,
-    goals: NEW_GOALS,
-    rough: false,
-    people: people(bike, { mass: 80_000 }, null),
-  };
-  return assign(input);
-};
+const item = (n: number, mass: number) =>
+  stowItem(n, { mass, size: { length: 100, width: 40, height: 30 }, volume: 120 });
+const packed = (items: StowItem[], where: Record<string, string>) =>
+  assign(
+    input(
+      items,
+      places,
+      Object.entries(where).map(([key, name]) => [key, places.find((p) => p.name === name)!.id]),
+      { bike },
+    ),
+  );
 const keep = (packing: ReturnType<typeof packed>): KeptPacking => ({
   id: uuid(90),
   bikeId: bike.id,

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import type { Solve } from '../ground/milp.js';
 import { Matrix, Vector } from '../ground/numbers.js';
-import { item, place, unit } from '../testing/stow.js';
+import { item, leastOfAll, place, unit } from '../testing/stow.js';
 import { boundStow } from './bound.js';
 import { solveStow } from './exact.js';
 import { costOf, keepsRules, type Cut, type StowProblem } from './stowProblem.js';
@@ -83,23 +83,6 @@ const someProblem = fc
       }));
   });
 
-/** Oracle: the least cost over every assignment that keeps the rules; Infinity where none does. */
-function leastOfAll(p: StowProblem, cuts: readonly Cut[]): number {
-  let best = Infinity;
-  const where: number[] = [];
-  const every = (u: number) => {
-    if (u === p.units.length) {
-      if (keepsRules(p, where, cuts)) best = Math.min(best, costOf(p, where));
-      return;
-    }
-    for (const bin of p.fixed.at(u) >= 0 ? [p.fixed.at(u)] : [...p.bins.keys(), p.loose]) {
-      where[u] = bin;
-      every(u + 1);
-    }
-  };
-  every(0);
-  return best;
-}
 const allOpen = (p: StowProblem) => p.units.map(() => p.bins.map(() => true));
 
 describe('an assignment as numbers, against every one that there is', () => {

@@ -6,7 +6,7 @@ import { loadSolver } from '@necessaire/solver';
 import { bareBike } from './load/index.js';
 import type { Trait } from '../toolbox/tools/index.js';
 import { uuid } from '../testing/make.js';
-import { bike, input, item, place, someItems, unit, usual } from '../testing/stow.js';
+import { bike, input, item, leastOfAll, place, someItems, unit, usual } from '../testing/stow.js';
 import { assign, searchOn, stowCase } from './assign.js';
 import { type Packing } from './packing.js';
 import { stowKey, type StowInput } from './stowInput.js';
@@ -26,7 +26,7 @@ import {
   type Pin,
   type Place,
 } from './place.js';
-import { costOf, keepsRules, SCALE, type StowProblem } from './stowProblem.js';
+import { costOf, keepsRules, SCALE } from './stowProblem.js';
 import { heldWith, nothingHeld, sharedRules, standingRules } from './rules.js';
 import { searchStow } from './stowSearch.js';
 import { placeLibrary, usualPlaces } from './usual.js';
@@ -381,24 +381,6 @@ describe('the assignment', () => {
     points += goals.even * 10 * Math.abs(side);
     for (const [g, set] of groups) points += goals.together * (0.3 + 0.5 * groupUse.get(g)!) * (set.size - 1);
     return points;
-  }
-
-  /** Oracle: the least cost over every assignment that keeps the rules. */
-  function leastOfAll(p: StowProblem): number {
-    let best = Infinity;
-    const where: number[] = [];
-    const every = (u: number) => {
-      if (u === p.units.length) {
-        if (keepsRules(p, where)) best = Math.min(best, costOf(p, where));
-        return;
-      }
-      for (const bin of p.fixed.at(u) >= 0 ? [p.fixed.at(u)] : [...p.bins.keys(), p.loose]) {
-        where[u] = bin;
-        every(u + 1);
-      }
-    };
-    every(0);
-    return best;
   }
 
   test('against every assignment there is: least cost, true bound, proof; goals and pins at random', () => {

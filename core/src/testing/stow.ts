@@ -6,6 +6,7 @@ import { NEW_GOALS } from '../stow/goals.js';
 import { stowUnits, type StowItem, type Unit } from '../stow/item.js';
 import type { Pin, Place } from '../stow/place.js';
 import type { StowInput } from '../stow/stowInput.js';
+import { costOf, keepsRules, type Cut, type StowProblem } from '../stow/stowProblem.js';
 import { usualPlaces } from '../stow/usual.js';
 import { TRAITS } from '../toolbox/tools/index.js';
 import { uuid } from './make.js';
@@ -88,3 +89,21 @@ export const usual = usualPlaces({ ...bike, fitted: ['side racks', 'crash bars']
   id: uuid(100 + i),
   bikeId: bike.id,
 }));
+
+/** Oracle: the least cost over every assignment that keeps the rules; Infinity where none does. */
+export function leastOfAll(p: StowProblem, cuts: readonly Cut[] = []): number {
+  let best = Infinity;
+  const where: number[] = [];
+  const every = (u: number) => {
+    if (u === p.units.length) {
+      if (keepsRules(p, where, cuts)) best = Math.min(best, costOf(p, where));
+      return;
+    }
+    for (const bin of p.fixed.at(u) >= 0 ? [p.fixed.at(u)] : [...p.bins.keys(), p.loose]) {
+      where[u] = bin;
+      every(u + 1);
+    }
+  };
+  every(0);
+  return best;
+}
