@@ -101,18 +101,19 @@ export default tseslint.config(
     ]);
   }),
   arrows(['solver/src/**'], ['^@necessaire/(?!core$)', 'solver may import core only']),
+  arrows(['words/src/**'], ['^@necessaire/(?!core$)', 'words may import core only']),
   arrows(['server/src/**'], ['^@necessaire/(?!core$|demo$)|(^|/)web(/|$)', 'server may import core and demo only']),
   arrows(['demo/src/**'], ['^@necessaire/(?!core$)', 'demo may import core only']),
   arrows(
     ['cli/src/**'],
-    ['^@necessaire/(?!core$|solver$)|(^|/)web(/|$)', 'the command line may import core and solver only'],
+    ['^@necessaire/(?!core$|solver$|words$)|(^|/)web(/|$)', 'the command line may import core, solver and words only'],
   ),
   arrows(
     ['web/src/**/*.{ts,vue}'],
-    ['^@necessaire/(?!core$|solver$)|(^|/)server(/|$)', 'web may import core and solver only'],
+    ['^@necessaire/(?!core$|solver$|words$)|(^|/)server(/|$)', 'web may import core, solver and words only'],
   ),
   {
-    files: ['{core,solver,server,web,cli,demo}/src/**/*.{ts,vue}'],
+    files: ['{core,solver,words,server,web,cli,demo}/src/**/*.{ts,vue}'],
     rules: {
       // What a list or a table must have is read through ground/numbers.ts, which says so where it has not.
       '@typescript-eslint/no-non-null-assertion': 'error',

@@ -4,6 +4,7 @@ export default {
   roots: [
     '<rootDir>/core',
     '<rootDir>/solver',
+    '<rootDir>/words',
     '<rootDir>/server',
     '<rootDir>/cli',
     '<rootDir>/demo',

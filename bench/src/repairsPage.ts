@@ -4,7 +4,6 @@ import {
   GRADE_WORTH,
   lasting,
   needsOf,
-  said,
   SKILL_WORDS,
   SUBJECTS,
   supplyKind,
@@ -12,6 +11,7 @@ import {
   type Trouble,
   type Way,
 } from '@necessaire/core';
+import { said } from '@necessaire/words';
 
 const times = (what: string, n: number) => (n > 1 ? `${what} ×${n}` : what);
 const on = (w: { only: object }): string => {

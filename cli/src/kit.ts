@@ -1,17 +1,15 @@
 import { readFileSync, statSync } from 'node:fs';
 import {
   frontShare,
-  neededWords,
-  reasonOf,
   MOST_BYTES,
   readGarageFile,
-  said,
   wholeAnswer,
   type Answer,
   type Bike,
   type GarageDocument,
 } from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
+import { faultTitle, neededWords, reasonOf, said, whyRules } from '@necessaire/words';
 import { UsageError, type Io } from './io.js';
 
 interface Options {
@@ -95,7 +93,7 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: Pick<Bike, 
       neededBy: p.neededBy.map((n) => neededWords(n, doc.bikes, bike.id)),
       why: reasonOf(p, doc.bikes, bike.id),
       hours: p.hours,
-      serves: p.serves,
+      serves: p.serves.map((t) => t.name),
     })),
     spares: kit.spares.map((s) => ({ name: s.name, quantity: s.quantity, mass: s.mass, buy: s.buy })),
     outOfReach: answer.fasteners
@@ -119,8 +117,8 @@ export function summaryOf(doc: GarageDocument, answer: Answer, bike: Pick<Bike, 
       proven: answer.packing.proven,
       broken: answer.packing.faults.map((f) => ({
         rule: f.rule,
-        what: f.title,
-        why: said('metric', f.message) || f.why,
+        what: faultTitle(f),
+        why: said('metric', f.message) || whyRules(f.breaks),
       })),
     },
     load: answer.packing.load,

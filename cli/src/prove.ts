@@ -4,11 +4,11 @@ import {
   proofTold,
   proveCaseOf,
   readGarageFile,
-  said,
   tripDays,
   type ProofTold,
 } from '@necessaire/core';
 import { loadSolver } from '@necessaire/solver';
+import { calendarWords, checkWords, said } from '@necessaire/words';
 import type { Io } from './io.js';
 import { named, readFile, today } from './kit.js';
 
@@ -38,7 +38,9 @@ export async function proveCommand(file: string, options: Options, io: Io): Prom
   const told = proofTold(doc, proveCaseOf(doc, question, answer, question.today));
   if (options.calendar) {
     const of = { id: trip.id, name: trip.name, leaves: trip.leaves, days: tripDays(trip) };
-    io.out(calendarFile(told.checks, { bike, trip: of, units: 'metric', now: new Date().toISOString() }));
+    io.out(
+      calendarFile(told.checks, { bike, trip: of, words: calendarWords('metric'), now: new Date().toISOString() }),
+    );
     return 0;
   }
   const summary = summaryOf(told, bike.name, trip.name);
@@ -60,12 +62,12 @@ function summaryOf(told: ProofTold, bike: string, trip: string) {
       .filter((o) => o.worth > 0)
       .map((o) => ({ name: o.name, way: o.way, wheel: o.wheel, minutes: o.minutes, proves: o.proves, worth: o.worth })),
     checks: told.checks.map((k) => ({
-      name: k.name,
+      name: checkWords(k.about).name,
       when: k.when,
       due: k.due,
       standing: k.standing,
       guards: k.guards,
-      how: said('metric', k.how),
+      how: said('metric', checkWords(k.about).how),
     })),
   };
 }

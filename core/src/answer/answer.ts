@@ -234,13 +234,13 @@ function inParts(spare: Kit['spares'][number], packed: number, pins: readonly Pi
 export function stowItems(kit: Kit, exposures: readonly Exposure[], pins: readonly Pin[] = []): StowItem[] {
   const known = new Map<string, { subject: string; lambda: number }>();
   for (const e of exposures) {
-    const lambda = (known.get(e.trouble.name)?.lambda ?? 0) + e.lambda;
-    known.set(e.trouble.name, { subject: e.trouble.subject, lambda });
+    const lambda = (known.get(e.trouble.id)?.lambda ?? 0) + e.lambda;
+    known.set(e.trouble.id, { subject: e.trouble.subject, lambda });
   }
-  const groupOf = (names: readonly string[]): string | null => {
+  const groupOf = (ids: readonly string[]): string | null => {
     const by = new Map<string, number>();
-    for (const name of new Set(names)) {
-      const k = known.get(name);
+    for (const id of new Set(ids)) {
+      const k = known.get(id);
       if (k) by.set(k.subject, (by.get(k.subject) ?? 0) + k.lambda);
     }
     const sum = [...by.values()].reduce((s, n) => s + n, 0);
@@ -249,7 +249,7 @@ export function stowItems(kit: Kit, exposures: readonly Exposure[], pins: readon
   };
   const pieces = kit.pieces.flatMap(({ piece, count, uses, serves, turnsFor }) =>
     Array.from({ length: count }, (_, copy) =>
-      itemOfPiece(piece, copy + 1, count, { uses, group: groupOf([...serves, ...turnsFor]) }),
+      itemOfPiece(piece, copy + 1, count, { uses, group: groupOf([...serves, ...turnsFor].map((t) => t.id)) }),
     ),
   );
   const spares = kit.spares
@@ -258,7 +258,7 @@ export function stowItems(kit: Kit, exposures: readonly Exposure[], pins: readon
     .map(({ spare, packed, key }) =>
       itemOfSpare({ ...spare.of, name: spare.name, kind: spare.kind }, packed, key, {
         uses: (spare.expected * packed) / (spare.quantity - spare.fitted),
-        group: groupOf(spare.for.map((f) => f.trouble)),
+        group: groupOf(spare.for.map((f) => f.troubleId)),
       }),
     );
   return [...pieces, ...spares];

@@ -4,7 +4,6 @@ import { FORM_SIZES, HEAD_FORMS, THREADS, type Head } from '../ground/sizes/inde
 import { CONDITIONS, newFastener, ROLES, type Condition } from './fastener.js';
 import { isCritical } from './critical.js';
 import { breakLoose, headTorque, isPlanned, planningTorque, ROLE_TORQUE } from './torque.js';
-import { said } from '../ground/units/index.js';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const base = newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '13' } });
@@ -13,15 +12,21 @@ const at = (given: Partial<typeof base>) => planningTorque({ ...base, ...given }
 describe('torque to plan by', () => {
   test('own figure, then the job, then the thread, then the head', () => {
     const typed = { value: 20, source: 'manual' as const };
-    expect(planningTorque({ ...base, torque: typed, role: 'rear axle' })).toEqual({ value: 20, source: ['manual'] });
+    expect(planningTorque({ ...base, torque: typed, role: 'rear axle' })).toEqual({
+      value: 20,
+      source: { code: 'torque.source', source: 'manual' },
+    });
     expect(at({ head: { form: 'hex', size: '24' }, role: 'front axle', thread: 'M16' })).toBe(75);
     expect(at({ head: { form: 'hex', size: '27' }, role: 'rear axle' })).toBe(100);
     expect(at({ head: { form: 'hex', size: '14' }, role: 'mirror', thread: 'M10' })).toBe(20);
     expect(at({ thread: 'M10' })).toBe(47);
     expect(at({})).toBe(24);
-    expect(said('metric', planningTorque(base).source)).toMatch(/typical value for such a head/);
+    expect(planningTorque(base).source).toEqual({ code: 'torque.head' });
+    expect(planningTorque({ ...base, thread: 'M10' }).source).toEqual({ code: 'torque.thread', thread: 'M10' });
+    const plug = { form: 'plug', size: '16' } as const;
+    expect(planningTorque({ ...base, head: plug, role: 'plug' }).source).toEqual({ code: 'torque.plug' });
     const axle = planningTorque({ ...base, head: { form: 'hex', size: '27' }, role: 'rear axle' });
-    expect(said('inch', axle.source)).toBe('typical value for a rear axle, usually 59.0 lb·ft to 110.6 lb·ft');
+    expect(axle.source).toEqual({ code: 'torque.job', role: 'rear axle', from: 80, to: 150 });
     expect(at({ head: { form: 'hex', size: '27' } })).toBe(100);
     expect(at({ head: { form: 'plug', size: '16' }, role: 'plug' })).toBe(17);
     expect(at({ head: { form: 'plug', size: '13/16in' } })).toBe(25);

@@ -1,13 +1,20 @@
 import { entry, present } from '../ground/numbers.js';
-import { sourceWords } from '../ground/fields.js';
+import type { Source } from '../ground/fields.js';
 import { millimetres, USUAL_THREAD, USUAL_TORQUE, type Head } from '../ground/sizes/index.js';
-import { asTyped, say, type Saying } from '../ground/units/index.js';
-import { CONDITIONS, type Fastener, type Role } from './fastener.js';
+import { CONDITIONS, type Condition, type Fastener, type Role } from './fastener.js';
 
-/** A torque with where it comes from. */
+/** Where a torque comes from: whoever gave it, or what it is typical for; or a tightening torque times the factor of a state. */
+export type TorqueFact =
+  | { code: 'torque.source'; source: Source }
+  | { code: 'torque.plug' | 'torque.head' }
+  /** Usual for a job, N·m. */
+  | { code: 'torque.job'; role: Role; from: number; to: number }
+  | { code: 'torque.thread'; thread: string }
+  | { code: 'torque.break-loose'; tightening: number; of: TorqueFact; factor: number; condition: Condition };
+/** A torque, N·m, with where it comes from. */
 export interface Torque {
   value: number;
-  source: Saying;
+  source: TorqueFact;
 }
 
 /**
@@ -132,18 +139,15 @@ export function headTorque(head: Head): number {
  */
 export function planningTorque(fastener: Pick<Fastener, 'torque' | 'role' | 'thread' | 'head'>): Torque {
   const { torque, role, thread, head } = fastener;
-  if (torque) return { value: torque.value, source: say`${sourceWords(torque.source)}` };
+  if (torque) return { value: torque.value, source: { code: 'torque.source', source: torque.source } };
   // A plug's hexagon says more of its thread than its job does.
-  if (head.form === 'plug') return { value: headTorque(head), source: say`typical value for a spark plug` };
+  if (head.form === 'plug') return { value: headTorque(head), source: { code: 'torque.plug' } };
   // Small heads that serve a job, such as a screw beside an axle, are not wrung as the job's main nut is.
   const job = role ? ROLE_TORQUE[role] : undefined;
-  if (job && fitsJob(head, job.plan))
-    return {
-      value: job.plan,
-      source: say`typical value for a ${role ?? ''}, usually ${asTyped('torque', job.from)} to ${asTyped('torque', job.to)}`,
-    };
-  if (thread) return { value: entry(USUAL_TORQUE, thread), source: say`typical value for ${thread}` };
-  return { value: headTorque(head), source: say`typical value for such a head` };
+  if (role && job && fitsJob(head, job.plan))
+    return { value: job.plan, source: { code: 'torque.job', role, from: job.from, to: job.to } };
+  if (thread) return { value: entry(USUAL_TORQUE, thread), source: { code: 'torque.thread', thread } };
+  return { value: headTorque(head), source: { code: 'torque.head' } };
 }
 
 /** Whether a head is of a size that bears a job's torque: an M6 pinch screw marked as an axle is not tightened to 75 N·m. */
@@ -159,6 +163,9 @@ export function breakLoose(fastener: Pick<Fastener, 'torque' | 'role' | 'thread'
   const factor = CONDITIONS[fastener.condition];
   return {
     value: torque.value * factor,
-    source: say`${asTyped('torque', torque.value)} (${torque.source}) × ${factor} ${fastener.condition}`,
+    source: {
+      code: 'torque.break-loose',
+      ...{ tightening: torque.value, of: torque.source, factor, condition: fastener.condition },
+    },
   };
 }

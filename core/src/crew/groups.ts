@@ -1,6 +1,7 @@
 import { at, present } from '../ground/numbers.js';
 import { countPmf } from '../trip/odds/index.js';
 import { gradeMeets, GRADES, type Grade } from '../repairs/index.js';
+import type { LackFact } from '../kit/index.js';
 import type { Ask, AskWay, KitProblem } from '../kit/optimum/kitProblem.js';
 import type { Trip } from '../trip/index.js';
 import { STRANGERS_BIKE } from '../kit/strangers.js';
@@ -47,7 +48,7 @@ export interface Group {
   /** Troubles for which somebody rides and fetches what is missing, within the hours that the crew allows. */
   fetched: number[];
   /** Troubles that nobody of the group could mend, whatever is carried, with why. */
-  never: { ask: number; why: string }[];
+  never: { ask: number; why: LackFact[] }[];
 }
 
 /** Share of what comes loose that must be tightened by whoever is apart from the others. Planning value. */
@@ -95,7 +96,7 @@ interface Given {
   absent: ReadonlySet<number>;
 }
 
-function demandOf(given: Given, a: number, people: readonly Member[], grade: Grade): GroupDemand | string {
+function demandOf(given: Given, a: number, people: readonly Member[], grade: Grade): GroupDemand | LackFact[] {
   const ask = at(given.problem.asks, a);
   const able = ask.ways.flatMap((w, way): GroupOption[] =>
     gradeMeets(w.grade, grade) && canGo(w, ask, people, given.anyHelp)
@@ -104,8 +105,8 @@ function demandOf(given: Given, a: number, people: readonly Member[], grade: Gra
   );
   const options = able.filter((o, i) => !able.some((p, k) => k !== i && noMore(p, o) && (!noMore(o, p) || k < i)));
   if (options.length > 0) return { ask: a, options, grade };
-  if (ask.ways.some((w) => gradeMeets(w.grade, grade))) return 'nobody here has done it';
-  return ask.barred.find((b) => gradeMeets(b.way.grade, grade))?.why ?? 'no way of that grade is known';
+  if (ask.ways.some((w) => gradeMeets(w.grade, grade))) return [{ code: 'lack.nobody-here' }];
+  return ask.barred.find((b) => gradeMeets(b.way.grade, grade))?.why ?? [{ code: 'lack.grade' }];
 }
 /** What one mend uses beyond what sits beside the live part. */
 const unfitted = (ask: Ask, w: AskWay) =>
@@ -271,7 +272,7 @@ function withDemands(given: Given, { group, wanted, grade }: Base): Group {
       return;
     }
     const made = demandOf(given, a, people, gradeFor(ask, grade));
-    if (typeof made === 'string') never.push({ ask: a, why: made });
+    if (Array.isArray(made)) never.push({ ask: a, why: made });
     else if (made.options.every((o) => o.requires.length + o.supplies.length > 0)) demands.push(made);
   });
   const tightens = group.kind === 'part' || (group.kind === 'alone' && crew.alone.includes('fastener-loose'));

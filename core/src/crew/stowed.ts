@@ -9,6 +9,7 @@ import {
   type Goals,
   type StowItem,
 } from '../stow/index.js';
+import type { StowFault } from '../stow/index.js';
 import { frontShare, loadWarnings, people, type LoadWarning } from '../stow/load/index.js';
 import type { Assignment } from './assignment.js';
 import type { CrewCase } from './crewCase.js';
@@ -19,8 +20,8 @@ export interface RiderStow {
   known: boolean;
   /** Names of things that fit nowhere. */
   loose: string[];
-  /** Rules that are broken, in words. */
-  broken: string[];
+  /** Rules that are broken, each with the thing or place that breaks it; null for the load as a whole. */
+  broken: Pick<StowFault, 'rule' | 'name'>[];
   /** Share of the weight on the front axle, with the rider alone and packed, 0 to 1. */
   frontRidden: number;
   frontPacked: number;
@@ -62,7 +63,7 @@ export function stowOfRider(c: CrewCase, a: Assignment, r: number, goals: Goals 
   return {
     known: packing !== null,
     loose: packing ? fitsNowhere(packing).map((s) => s.item.name) : [],
-    broken: packing ? packing.faults.filter((f) => f.rule !== 'loose').map((f) => f.title) : [],
+    broken: packing ? packing.faults.filter((f) => f.rule !== 'loose').map(({ rule, name }) => ({ rule, name })) : [],
     frontRidden: frontShare(load.ridden),
     frontPacked: frontShare(load.packed),
     front: load.packed.front,

@@ -1,5 +1,6 @@
 import { at } from '../ground/numbers.js';
 import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
+import type { LackFact } from '../kit/index.js';
 import { greatestShare, loads, type Assignment } from './assignment.js';
 import type { CarrierId, Vehicle } from './crew.js';
 import type { CrewCase } from './crewCase.js';
@@ -47,7 +48,7 @@ export interface GroupTold {
   splitId: string | null;
   members: number[];
   gaps: Gap[];
-  never: { ask: number; why: string }[];
+  never: { ask: number; why: LackFact[] }[];
   fetched: number[];
   /** Hours of its bikes that it saves and that stay at stake, over the whole trip, and chance of getting home by own means. */
   saved: number;

@@ -18,6 +18,7 @@ export const euros = z.number().min(0).max(100_000);
 
 /** Where a figure comes from. Planning values are from general engineering knowledge; the manual's always win. */
 export const SOURCES = ['planning value', 'user', 'manual', 'own log'] as const;
+export type Source = (typeof SOURCES)[number];
 /** A source as the screens say it; what is stored keeps the name of old files. */
 export const sourceWords = (source: (typeof SOURCES)[number]): string =>
   source === 'planning value' ? 'typical value' : source;

@@ -9,6 +9,7 @@ export {
   rewritten,
   tokensOf,
   type LineAsk,
+  type LineFact,
   type LineFault,
   type LineOption,
   type LinePart,
@@ -18,6 +19,7 @@ export {
 export * from './fields.js';
 export { cleaned, cut } from './text.js';
 export * from './terrain.js';
+export { eachOnce, type Coded } from './facts.js';
 export * from './faults.js';
 export * from './json.js';
 export * from './milp.js';

@@ -1,4 +1,6 @@
+import { eachOnce } from '../ground/facts.js';
 import type { Kit, Mend } from './kit.js';
+import type { LackFact } from './lacks.js';
 
 /** What a kit gives one bike against a trouble, over the parts that it is looked at in, such as threads. */
 export interface TroubleSum {
@@ -14,7 +16,7 @@ export interface TroubleSum {
   /** The least over its parts. */
   mends: number;
   covered: number;
-  lacks: string[];
+  lacks: LackFact[];
   below: boolean;
   hoursSaved: number;
   hoursLeft: number;
@@ -41,7 +43,7 @@ export function byTrouble(kit: Pick<Kit, 'mends'>, bikeId: string): Map<string, 
     if (stake > known.stake) Object.assign(known, { grade, wayName, stake });
     known.mends = Math.min(known.mends, m.mends);
     known.covered *= m.covered;
-    known.lacks = [...new Set([...known.lacks, ...m.lacks])];
+    known.lacks = eachOnce([...known.lacks, ...m.lacks]);
     known.below ||= m.below;
     known.hoursSaved += m.hoursSaved;
     known.hoursLeft += m.hoursLeft;

@@ -4,6 +4,7 @@ export * from './doubles.js';
 export * from './toolCase.js';
 export * from './done.js';
 export * from './kit.js';
+export * from './lacks.js';
 export * from './stock.js';
 export * from './told/index.js';
 export * from './choose.js';

@@ -3,6 +3,7 @@ import type { Grade, Prevention } from '../repairs/index.js';
 import type { SupplyKind } from '../repairs/supplies/index.js';
 import type { FunctionNeed } from '../toolbox/cover/index.js';
 import type { Piece } from '../toolbox/tools/index.js';
+import type { LackFact } from './lacks.js';
 
 /** A fastener that only one piece of the kit turns, with the heads that it turns of it. */
 export interface NeededBy {
@@ -13,6 +14,12 @@ export interface NeededBy {
   heads: Fastener['head'][];
 }
 
+/** A trouble by its id, with its name for whoever tells it. */
+export interface TroubleName {
+  id: string;
+  name: string;
+}
+
 /** A piece in the kit, with the reason for it. */
 export interface KitPiece {
   piece: Piece;
@@ -21,9 +28,9 @@ export interface KitPiece {
   needed: string[];
   neededBy: NeededBy[];
   /** Troubles whose mend it serves by what it does. */
-  serves: string[];
+  serves: TroubleName[];
   /** Troubles whose mend turns a head with it. */
-  turnsFor: string[];
+  turnsFor: TroubleName[];
   /** Pieces that it stands in for, should they be lost or break. */
   standsInFor: string[];
   /** Whether it is in nobody's drawer yet. */
@@ -57,11 +64,10 @@ export interface KitSpare {
   mass: number;
   owned: number;
   buy: number;
-  /** Mends that it is set aside for. */
-  for: { trouble: string; mends: number; units: number }[];
+  /** Mends that it is set aside for: of which trouble, or part of one; how many, units of each, and how often the trouble comes. */
+  for: { troubleId: string; trouble: string; mends: number; units: number; mean: number }[];
   /** Hours that the kit saves less without any of it. */
   hours: number;
-  formula: string;
 }
 
 /** A way as whoever rides the trip many times needs it: what it costs, uses and leaves. */
@@ -89,8 +95,8 @@ export interface Mend {
   grade: Grade | null;
   /** Mends at ride-out or better that the kit allows; Infinity when nothing is used up. */
   mends: number;
-  /** Why the ways that the kit lacks are lacking, in words; empty when it has the one asked for. */
-  lacks: string[];
+  /** Why the ways that the kit lacks are lacking; empty when it has the one asked for. */
+  lacks: LackFact[];
   /** Whether it was asked for and is not met at the grade. */
   below: boolean;
   /** P(N ≤ mends). */
@@ -100,7 +106,7 @@ export interface Mend {
   /** All ways that the kit has, the best first. */
   ways: RiddenWay[];
   /** The other known ways, with what keeps the kit from them. */
-  others: { name: string; why: string }[];
+  others: { name: string; why: LackFact[] }[];
 }
 
 export interface Kit {
@@ -129,8 +135,8 @@ export interface Kit {
   reached: string[];
   /** Functions that some trouble asks for and that nothing in the toolbox does. */
   missing: FunctionNeed[];
-  /** What the rider demands and cannot be had, in words. */
-  unmet: string[];
+  /** What the rider demands and cannot be had. */
+  unmet: LackFact[];
   mends: Mend[];
   prevention: Prevention[];
   /** Home by own means: Π over troubles that end the ride of P(N ≤ mends at ride-out or better). */

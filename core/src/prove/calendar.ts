@@ -1,12 +1,12 @@
 import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
-import { said, type UnitSystem } from '../ground/units/index.js';
 import { dayAfter, type CheckDue } from './checks/index.js';
 
 /** What a calendar is made for. */
 export interface CalendarGiven {
   bike: { id: string; name: string };
   trip: { id: string; name: string; leaves: string | null; days: number } | null;
-  units: UnitSystem;
+  /** What a check is called, and how it is done and why. */
+  words: (check: CheckDue) => { name: string; text: string };
   /** ISO moment of making it: the later file wins. */
   now: string;
 }
@@ -23,7 +23,7 @@ const REMIND_SECONDS = 4 * 3600;
  * number that grows, so that importing it again corrects what is there. What is done or dropped is sent as cancelled.
  */
 export function calendarFile(due: readonly CheckDue[], given: CalendarGiven): string {
-  const { bike, trip, units, now } = given;
+  const { bike, trip, words, now } = given;
   const calendar = ical({
     name: `${bike.name}${trip ? `: ${trip.name}` : ''}`,
     prodId: { company: 'Necessaire', product: 'Checks', language: 'EN' },
@@ -55,12 +55,13 @@ export function calendarFile(due: readonly CheckDue[], given: CalendarGiven): st
   const dated = due.flatMap((d) =>
     d.due !== null && (d.when === 'before leaving' || d.when === 'on a date') ? [{ ...d, due: d.due }] : [],
   );
-  for (const d of dated.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.key < b.key ? -1 : 1)))
+  for (const d of dated.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.key < b.key ? -1 : 1))) {
+    const { name, text } = words(d);
     add(d.key, d.due, 1, {
-      summary: d.name,
-      description: [said(units, d.how), said(units, d.why), d.caution].filter(Boolean).join('\n'),
+      ...{ summary: name, description: text },
       off: d.standing === 'done' || d.standing === 'skipped',
     });
+  }
   if (trip?.leaves)
     add('trip', trip.leaves, Math.max(1, trip.days), { summary: trip.name, description: bike.name, off: false });
   // One maker's own properties say nothing that the standard's do not.

@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import ICAL from 'ical.js';
 import { isCritical, newBike } from '../bike/index.js';
-import { said } from '../ground/units/index.js';
 import { TROUBLES } from '../repairs/index.js';
 import { newSupply } from '../repairs/supplies/index.js';
 import type { GarageDocument } from '../garage/index.js';
@@ -61,8 +60,6 @@ describe('checks are made from data', () => {
     const list = checksFor(c, rows);
     expect(new Set(keys(list)).size).toBe(list.length);
     for (const k of list) {
-      expect(said('metric', k.how).length).toBeGreaterThan(15);
-      expect(said('metric', k.why).length).toBeGreaterThan(4);
       expect(WALK).toContain(k.where);
       expect(k.guards).toBeGreaterThanOrEqual(0);
       expect(k.key.length).toBeLessThanOrEqual(160);
@@ -90,8 +87,9 @@ describe('checks are made from data', () => {
     expect(marks.reduce((s, k) => s + k.guards, 0)).toBeCloseTo(guarded, 9);
     const front = watched.filter((f) => f.station === 'front-wheel');
     const front_ = marks.find((k) => k.where === 'front-wheel')!;
-    for (const f of front.slice(0, 5)) expect(said('metric', front_.how)).toContain(f.name);
-    expect(front_.caution).toContain('brakes');
+    expect(front_.about).toEqual({
+      ...{ code: 'check.marks', station: 'front-wheel', names: front.map((f) => f.name), critical: true },
+    });
   });
   test('tubes, glue and dates of what is packed, and nothing of what is not', () => {
     const tube = c.kit.spares.find((s) => s.kind === 'front tube');
@@ -117,10 +115,14 @@ describe('checks are made from data', () => {
       expect(electric || traits.includes('kept dry')).toBe(true);
     }
     expect(charged.some((k) => pieceOf(k.key).functions.includes('light'))).toBe(true);
-    expect(charged.some((k) => /whistle/iu.test(k.name))).toBe(false);
+    expect(charged.some((k) => /whistle/iu.test(pieceOf(k.key).name))).toBe(false);
     const jump = c.kit.pieces[0]!;
     const pack = { ...jump, piece: { ...jump.piece, id: uuid(41), functions: ['jump-start' as const] } };
-    expect(of(`charge ${uuid(41)}`, { ...c, kit: { ...c.kit, pieces: [pack] } })!.caution).toContain('swollen');
+    expect(of(`charge ${uuid(41)}`, { ...c, kit: { ...c.kit, pieces: [pack] } })!.about).toEqual({
+      ...{ code: 'check.charge', name: jump.piece.name, everyDays: 90, lithium: true },
+    });
+    for (const k of charged)
+      expect(k.about).toMatchObject({ lithium: pieceOf(k.key).functions.includes('jump-start') });
   });
   test('worn tools, lent things, what is to be bought and what has no place', () => {
     const worn = { ...c.kit.pieces[0]!, piece: { ...c.kit.pieces[0]!.piece, condition: 'worn' as const } };
@@ -138,8 +140,11 @@ describe('checks are made from data', () => {
       settled: null,
       note: '',
     };
-    expect(of(`loan ${uuid(42)}`, c, { loans: [loan] })!.name).toBe('Get back: Pump');
-    expect(of(`loan ${uuid(42)}`, c, { loans: [{ ...loan, to: 'missing' }] })!.name).toBe('Find or replace: Pump');
+    const lent = { code: 'check.loan', name: 'Pump', to: 'Ada', on: '2026-05-01' };
+    expect(of(`loan ${uuid(42)}`, c, { loans: [loan] })!.about).toEqual(lent);
+    expect(of(`loan ${uuid(42)}`, c, { loans: [{ ...loan, to: 'missing' }] })!.about).toEqual({
+      ...{ ...lent, to: 'missing' },
+    });
     expect(of(`loan ${uuid(42)}`, c, { loans: [{ ...loan, settled: { how: 'back', date: TODAY } }] })).toBeUndefined();
     const buying = [...c.kit.spares.filter((s) => s.buy > 0), ...c.kit.pieces.filter((p) => p.toBuy)];
     expect(of('buy') !== undefined).toBe(buying.length > 0);
@@ -148,7 +153,10 @@ describe('checks are made from data', () => {
       9,
     );
     const lost = { ...c, packing: { stowed: c.packing.stowed.map((s, i) => (i === 0 ? { ...s, placeId: null } : s)) } };
-    expect(said('metric', of('no-place', lost)!.how)).toContain(c.packing.stowed[0]!.item.name);
+    expect(of('no-place', lost)!.about).toEqual({
+      code: 'check.no-place',
+      names: [c.packing.stowed[0]!.item.name],
+    });
     expect(of('no-place')).toBeUndefined();
   });
   test('a key with somebody else only where somebody rides along, a rehearsal only before a long trip', () => {
@@ -179,8 +187,11 @@ describe('checks are made from data', () => {
     };
     const at = (lastKm: number) => ({ ...c, bike: { ...c.bike, services: [{ ...service, lastKm }] } });
     const key = `service ${service.id}`;
-    expect(said('metric', of(key, at(c.bike.odometer - 100))!.how)).toContain('falls due on the trip');
-    expect(said('metric', of(key, at(c.bike.odometer - 600))!.how)).toContain('overdue');
+    expect(of(key, at(c.bike.odometer - 100))!.about).toMatchObject({
+      ...{ code: 'check.service', name: service.name, overdue: false },
+      due: { km: { every: 500, gone: 100 }, hours: null, days: null },
+    });
+    expect(of(key, at(c.bike.odometer - 600))!.about).toMatchObject({ overdue: true, due: { km: { gone: 600 } } });
     const never = { ...c, bike: { ...c.bike, services: [{ ...service, everyKm: 90_000 }] } };
     expect(of(key, never)).toBeUndefined();
   });
@@ -286,8 +297,8 @@ describe('when a check is due', () => {
     expect(
       at({ atKm: c.bike.odometer - 100, looked: [{ on: TODAY, km: c.bike.odometer, ok: true, note: '' }] }).standing,
     ).toBe('overdue');
-    expect(said('metric', at({ atKm: c.bike.odometer - 100 }).how)).toContain('has ended');
-    expect(said('metric', at({}).how)).toContain('Good for 100 km at no more than 80 km/h');
+    expect(at({ atKm: c.bike.odometer - 100 }).about).toMatchObject({ code: 'check.watch', ended: true });
+    expect(at({}).about).toMatchObject({ ended: false, lastsKm: 100, lastsKmh: 80, everyKm: watch.everyKm });
     expect(due(key, [], c, { watches: [{ ...watch, closed: { on: TODAY, how: 'replaced' } }] })).toBeUndefined();
     const mine: Reminder = {
       id: uuid(43),
@@ -336,11 +347,12 @@ describe('when a check is due', () => {
 });
 
 describe('the calendar', () => {
+  const words = (k: CheckDue) => ({ name: `Look at ${k.key}`, text: `How to look at ${k.key}` });
   const file = (list: readonly CheckDue[], now = '2026-06-01T10:00:00.000Z') =>
     calendarFile(list, {
       bike: c.bike,
       trip: { id: c.trip!.id, name: c.trip!.name, leaves: LEAVES, days: 9 },
-      units: 'metric',
+      words,
       now,
     });
   /** Read by another program than wrote it. */
@@ -374,9 +386,9 @@ describe('the calendar', () => {
         (e) => e.whole && e.alarms.length === 1 && e.alarms[0]![0] === 'DISPLAY' && e.alarms[0]![1] === '-PT4H',
       ),
     ).toBe(true);
-    const papers = read.find((e) => e.summary.startsWith('Papers'))!;
+    const papers = read.find((e) => e.summary === 'Look at papers')!;
     expect([papers.start, papers.end, papers.status]).toEqual(['2026-06-18', '2026-06-19', 'CONFIRMED']);
-    expect(papers.description).toContain('Licence');
+    expect(papers.description).toBe('How to look at papers');
     const trip = read.find((e) => e.summary === c.trip!.name)!;
     expect([trip.start, trip.end]).toEqual(['2026-06-20', '2026-06-29']);
     for (const e of read) expect(e.uid).toMatch(/^[\w.-]+@necessaire$/u);
@@ -386,29 +398,29 @@ describe('the calendar', () => {
     const later = events(file(all([done('papers')]), '2026-06-02T10:00:00.000Z'));
     expect(later.map((e) => e.uid).sort()).toEqual(first.map((e) => e.uid).sort());
     expect(later[0]!.sequence).toBeGreaterThan(first[0]!.sequence);
-    const papers = later.find((e) => e.summary.startsWith('Papers'))!;
+    const papers = later.find((e) => e.summary === 'Look at papers')!;
     expect([papers.status, papers.alarms]).toEqual(['CANCELLED', []]);
     expect(sequenceAt('2026-06-01T10:01:00.000Z') - sequenceAt('2026-06-01T10:00:00.000Z')).toBe(1);
     expect(sequenceAt('2020-01-01T00:00:00.000Z')).toBe(0);
     expect(file(all())).toBe(file(all()));
   });
   test('keeps to the standard: lines end in CR LF and are folded at 75 octets, texts are escaped, no maker’s own fields', () => {
-    const odd: CheckDue = {
-      ...all().find((k) => k.key === 'papers')!,
-      name: 'Ölkanne; “Größe”, \\ und mehr, sehr lang '.repeat(4),
-    };
-    const text = file([odd]);
+    const name = 'Ölkanne; “Größe”, \\ und mehr, sehr lang '.repeat(4);
+    const text = calendarFile(
+      all().filter((k) => k.key === 'papers'),
+      { bike: c.bike, trip: null, words: () => ({ name, text: '' }), now: '2026-06-01T10:00:00.000Z' },
+    );
     expect(text.startsWith('BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:')).toBe(true);
     expect(text.split('\r\n').every((line) => new TextEncoder().encode(line).length <= 75)).toBe(true);
     expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/u);
     expect(text).not.toContain('X-MICROSOFT');
-    expect(events(text)[0]!.summary).toBe(odd.name);
+    expect(events(text)[0]!.summary).toBe(name);
   });
   test('without a trip there are dates alone', () => {
     const bare = calendarFile([], {
       bike: newBike(uuid(2), 'Bike'),
       trip: null,
-      units: 'metric',
+      words,
       now: '2026-06-01T10:00:00.000Z',
     });
     expect(events(bare)).toEqual([]);

@@ -12,7 +12,7 @@ import {
 } from '../repairs/index.js';
 import { baseWay, paceOf, plannedMinutes, type ProveCase } from './proveCase.js';
 import { noProof, readiness, wheelsLeft, type Proof, type Readiness } from './proven.js';
-import { dryWhy, practiseOn } from './rehearsal.js';
+import { dryWhy, practiseOn, type DryWhy } from './rehearsal.js';
 
 /**
  * Of ways that nobody went through, so many fail with the kit as it is, the more so the more they ask of hands: a piece forgotten, a head that does
@@ -43,8 +43,8 @@ export interface DrillOffer {
   /** Hours in all, and for each hour of practice. */
   worth: number;
   rate: number;
-  /** Why it is gone through dry only; empty where it can be done. */
-  dry: string;
+  /** Why it is gone through dry only; null where it can be done. */
+  dry: DryWhy | null;
   /** What to practise on in the bike's stead; empty for the bike itself. */
   on: string;
 }
@@ -73,7 +73,7 @@ function offer(c: ProveCase, p: Proof, known: Known): DrillOffer | null {
   const saves = (minutes: number) => savedByWay({ ...way, minutes }, e.without, e.away);
   // What anybody can do at once has nothing to learn.
   const quicker =
-    dry === '' && p.saved > 0 && way.skill > 1
+    dry === null && p.saved > 0 && way.skill > 1
       ? e.lambda * (saves((way.minutes / now) * then) - saves(way.minutes))
       : 0;
   const shown = c.drills.filter(
@@ -81,7 +81,7 @@ function offer(c: ProveCase, p: Proof, known: Known): DrillOffer | null {
   );
   const wheels = wheelsLeft(base, shown);
   // One drill shows one wheel.
-  const proves = dry === '' ? Math.max(0, p.saved - p.proven) / Math.max(1, wheels.length) : 0;
+  const proves = dry === null ? Math.max(0, p.saved - p.proven) / Math.max(1, wheels.length) : 0;
   const guards = proves * UNTRIED_FAILS[way.skill];
   const worth = quicker + guards;
   return {

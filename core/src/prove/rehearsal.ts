@@ -6,13 +6,13 @@ import {
   hasTraits,
   isEither,
   lasting,
+  type LastingFact,
   onWheel,
   type Need,
   type Trouble,
   type Way,
   type Wheel,
 } from '../repairs/index.js';
-import type { Saying } from '../ground/units/index.js';
 import { TIERS } from '../stow/index.js';
 import { baseWay, havingOf, plannedMinutes, type ProveCase } from './proveCase.js';
 
@@ -65,9 +65,9 @@ export interface Rehearsal {
   steps: RehearsalStep[];
   /** Each sentence once. */
   cautions: string[];
-  lasts: Saying;
+  lasts: LastingFact | null;
   /** Why it is only gone through in thought and hand; empty where it can be done. */
-  dry: string;
+  dry: DryWhy | null;
   /** Ids of the tools that it takes, and of the heads that it turns. */
   tools: string[];
   turned: string[];
@@ -141,14 +141,15 @@ export function cautionsAt(text: string, cautions: readonly string[]): string[] 
 
 const sentences = (text: string): string[] => text.split(/(?<=\.) /u).filter(Boolean);
 
-/** Why a way is only gone through dry; empty where it can be done on a sound bike. */
-export function dryWhy(trouble: Pick<Trouble, 'subject'>, way: Pick<Way, 'out' | 'back' | 'travel'>): string {
-  if (trouble.subject === 'people') return 'It is done to people: talk it through, and take a first-aid course.';
-  if (way.travel !== null) return 'It ends on the road: lay out each tool and talk the steps through.';
+/** Why a way is only gone through dry: it is done to people, it ends on the road, or it harms a sound bike. */
+export type DryWhy = 'dry.people' | 'dry.road' | 'dry.harms';
+/** Why a way is only gone through dry; null where it can be done on a sound bike. */
+export function dryWhy(trouble: Pick<Trouble, 'subject'>, way: Pick<Way, 'out' | 'back' | 'travel'>): DryWhy | null {
+  if (trouble.subject === 'people') return 'dry.people';
+  if (way.travel !== null) return 'dry.road';
   const needs = [...way.out, ...way.back].flatMap((s) => s.needs);
-  if (needs.some((n) => n.by === 'function' && NOT_ON_A_SOUND_BIKE.has(n.does)))
-    return 'It harms a sound bike, or needs one that is not: lay out each piece and go through the steps.';
-  return '';
+  if (needs.some((n) => n.by === 'function' && NOT_ON_A_SOUND_BIKE.has(n.does))) return 'dry.harms';
+  return null;
 }
 /** What to practise on in the bike’s stead; empty where the bike serves. */
 export function practiseOn(way: Pick<Way, 'out' | 'back'>): string {

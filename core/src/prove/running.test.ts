@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
+import type { DryWhy } from './rehearsal.js';
 import { drillSchema, TROUBLES, type Drill } from '../repairs/index.js';
 import { uuid } from '../testing/make.js';
 import {
@@ -17,9 +18,16 @@ import {
 
 const at = (seconds: number) => new Date(Date.parse('2026-05-01T10:00:00Z') + seconds * 1000).toISOString();
 const puncture = TROUBLES.find((t) => t.id === 'puncture-tube')!;
-const begun = (more: { dry?: boolean; real?: boolean; dryWhy?: string } = {}): Drill =>
+const begun = (more: { dry?: boolean; real?: boolean; dryWhy?: DryWhy } = {}): Drill =>
   startDrill(
-    { trouble: puncture, wayName: 'New tube', wheel: 'front', planned: 50, tools: ['a', 'b'], dry: more.dryWhy ?? '' },
+    {
+      trouble: puncture,
+      wayName: 'New tube',
+      wheel: 'front',
+      planned: 50,
+      tools: ['a', 'b'],
+      dry: more.dryWhy ?? null,
+    },
     {
       ...{ id: uuid(1), bikeId: uuid(2), tripId: null, who: 'me', dark: false, now: at(0), dry: more.dry ?? false },
       ...(more.real === undefined ? {} : { real: more.real }),
@@ -85,8 +93,8 @@ describe('a drill', () => {
   });
   test('a dry run turns nothing, and what harms a sound bike is dry unless it is needed', () => {
     expect(stepDone(begun({ dry: true }), at(5), 3, [uuid(7)]).turned).toEqual([]);
-    expect(begun({ dryWhy: 'It harms.' }).dry).toBe(true);
-    expect(begun({ dryWhy: 'It harms.', real: true }).dry).toBe(false);
+    expect(begun({ dryWhy: 'dry.harms' }).dry).toBe(true);
+    expect(begun({ dryWhy: 'dry.harms', real: true }).dry).toBe(false);
     expect(begun().dry).toBe(false);
   });
   test('stuck is written at its step, the clock goes on', () => {

@@ -22,7 +22,7 @@ export const startDrill = (
   ended: null,
   state: 'running',
   real: given.real ?? false,
-  dry: given.dry || (r.dry !== '' && given.real !== true),
+  dry: given.dry || (r.dry !== null && given.real !== true),
   dark: given.dark,
   planned: r.planned,
   step: 0,

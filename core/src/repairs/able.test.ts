@@ -2,7 +2,6 @@ import { describe, expect, test } from '@jest/globals';
 import { FAULT_TREES } from './faults.js';
 import { TROUBLES } from './known.js';
 import { GRADES, lasting, needsOf, readStep, stepsOn, type Need, type WayStep } from './way.js';
-import { said } from '../ground/units/index.js';
 import { newBike } from '../bike/index.js';
 import { uuid } from '../testing/make.js';
 
@@ -233,14 +232,11 @@ describe('what a way says of itself', () => {
         }
     expect(GRADES[0]).toBe('proper');
   });
-  test('in the units on show', () => {
+  test('what is as at home needs no end', () => {
     const plugged = { lasts: { km: 150, kmh: 80 }, ruin: 'heat' };
-    expect(said('metric', lasting(plugged))).toBe(
-      'Good for about 150 km at no more than 80 km/h: a typical value, the maker’s rule comes first. What ends it: heat.',
-    );
-    expect(said('inch', lasting(plugged))).toMatch(/^Good for about 93 mi at no more than 50 mph:/);
-    expect(said('metric', lasting({ lasts: null, ruin: 'heat' }))).toBe('What ends it: heat.');
-    expect(lasting({ lasts: null, ruin: '' })).toEqual([]);
+    expect(lasting(plugged)).toEqual({ code: 'way.lasting', ...plugged });
+    expect(lasting({ lasts: null, ruin: 'heat' })).toEqual({ code: 'way.lasting', lasts: null, ruin: 'heat' });
+    expect(lasting({ lasts: null, ruin: '' })).toBeNull();
   });
   test('steps of other bikes are left out, and so is what they take', () => {
     const steps = [

@@ -13,3 +13,5 @@ export * from './faultOrder.js';
 export * from './prevention.js';
 export * from './own.js';
 export * from './rates.js';
+/** Cautions that several repairs and checks share. */
+export * as CAUTIONS from './words.js';

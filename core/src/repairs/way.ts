@@ -4,7 +4,6 @@ import { ROLES } from '../bike/fastener.js';
 import { HANDS } from '../toolbox/practice.js';
 import type { PieceFunction } from '../toolbox/tools/index.js';
 import { FUNCTIONS } from '../toolbox/tools/piece.js';
-import { measure, say, type Saying } from '../ground/units/index.js';
 
 /** How good a mend is: as at home, reaching a workshop, or at walking pace to the road. The best first. */
 export const GRADES = ['proper', 'ride-out', 'limp'] as const;
@@ -259,15 +258,15 @@ export function needsOf(w: Pick<Way, 'out' | 'back'>, bike: Bike | null = null):
   };
 }
 
-/** How long a way is good for and what ends it, in a sentence; empty where it is as at home. */
-export function lasting(way: Pick<Way, 'lasts' | 'ruin'>): Saying {
-  const { lasts, ruin } = way;
-  const far = lasts
-    ? say`Good for about ${measure('distance', lasts.km)} at no more than ${measure('speed', lasts.kmh)}: a typical value, the maker’s rule comes first.`
-    : say``;
-  const end = ruin ? say`What ends it: ${ruin}.` : say``;
-  return lasts && ruin ? say`${far} ${end}` : lasts ? far : end;
+/** How long a mend is good for, km and km/h, and what ends it early; null and empty where nothing does. */
+export interface LastingFact {
+  code: 'way.lasting';
+  lasts: Way['lasts'];
+  ruin: string;
 }
+/** How long a way is good for and what ends it; null where it is as at home. */
+export const lasting = ({ lasts, ruin }: Pick<Way, 'lasts' | 'ruin'>): LastingFact | null =>
+  lasts || ruin ? { code: 'way.lasting', lasts, ruin } : null;
 
 /** The steps of a way that are done on a bike. */
 export const stepsOn = (steps: readonly WayStep[], bike: Bike): readonly WayStep[] =>

@@ -1,4 +1,4 @@
-import { wayMet } from '../kit/index.js';
+import { wayMet, type LackFact } from '../kit/index.js';
 import { practisedWays } from '../kit/optimum/ways.js';
 import { GRADES, NIGHT_WORK, type Grade, type Trouble, type Way } from '../repairs/index.js';
 import { darkShare } from '../trip/odds/index.js';
@@ -10,9 +10,9 @@ export interface WayNow {
   grade: Grade;
   /** Minutes at this hour, own times in them. */
   minutes: number;
-  /** Whether the kit and the people do it; why not, in words, where they do not. */
+  /** Whether the kit and the people do it; why not where they do not. */
   has: boolean;
-  why: string;
+  why: readonly LackFact[];
 }
 
 /**
@@ -34,7 +34,7 @@ export function waysNow(c: ProveCase, trouble: Trouble, dark: boolean): WayNow[]
         grade: way.grade,
         minutes: (way.minutes / light) * (dark ? NIGHT_WORK : 1),
         has,
-        why: has ? '' : (barred ?? others.get(way.name) ?? 'something that it takes is not in the kit'),
+        why: has ? [] : barred ? [barred] : (others.get(way.name) ?? [{ code: 'lack.something' }]),
       };
     })
     .sort(

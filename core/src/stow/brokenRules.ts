@@ -1,11 +1,12 @@
-import { loadWarnings, type LoadCase, type LoadRule } from './load/index.js';
-import { say, together, type Saying } from '../ground/units/index.js';
+import { loadWarnings, type LoadCase, type LoadFact, type LoadRule } from './load/index.js';
+import { eachOnce } from '../ground/facts.js';
 import { at } from '../ground/numbers.js';
 import { loadCase } from './carried.js';
 import type { StowInput } from './stowInput.js';
 import type { LaidMemory } from './laid.js';
 import { placeIn, type StowProblem } from './stowProblem.js';
-import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, WHY_RULE, type Held, type Rule } from './rules.js';
+import type { StowFact } from './facts.js';
+import { goesIn, heldWith, nothingHeld, sharedRules, standingRules, type Held, type Rule } from './rules.js';
 import type { Place } from './place.js';
 import type { Unit } from './item.js';
 
@@ -22,9 +23,12 @@ export interface StowFault {
   /** The piece, and the place; null for the whole bike. */
   key: string | null;
   placeId: string | null;
-  title: string;
-  message: Saying;
-  why: string;
+  /** The piece’s name, or else the place’s; null for the whole bike. */
+  name: string | null;
+  /** What is so; empty for what is loose. */
+  message: readonly (StowFact | LoadFact)[];
+  /** All rules that it breaks, the gravest first: why each matters is told by them. */
+  breaks: readonly (Rule | LoadRule | 'loose')[];
   mending: Mending | null;
   /** For what is loose: names of pieces each of which, left out, makes room for it. */
   leaveOut: { key: string; name: string }[];
@@ -111,22 +115,22 @@ export function faultsAt(c: StowCase, where: readonly number[]): { faults: BareF
     rule: w.rule,
     key: null,
     placeId: null,
-    title: TITLE[w.rule],
-    message: w.message,
-    why: w.why,
+    name: null,
+    message: [w.message],
+    breaks: [w.rule],
   }));
   return { faults: [...inPlaces, ...loadFaults], load };
 }
 
 /** A fault of a piece in a place, or of the place itself. */
-const fault = (rule: Rule, place: Place, unit: Unit | null, message: Saying): BareFault => ({
+const fault = (rule: Rule, place: Place, unit: Unit | null, message: readonly StowFact[]): BareFault => ({
   id: `${rule} ${unit?.host.key ?? ''} ${place.id}`,
   rule,
   key: unit?.host.key ?? null,
   placeId: place.id,
-  title: unit?.host.name ?? place.name,
+  name: unit?.host.name ?? place.name,
   message,
-  why: WHY_RULE[rule],
+  breaks: [rule],
 });
 
 /** What a piece breaks in its place by itself, as one fault, the gravest rule first. */
@@ -136,9 +140,9 @@ function standingFault(place: Place, unit: Unit): BareFault[] {
   if (!gravest) return [];
   return [
     {
-      ...fault(gravest.rule, place, unit, together(rules.map((r) => r.message))),
+      ...fault(gravest.rule, place, unit, eachOnce(rules.map((r) => r.message))),
       id: `standing ${unit.host.key} ${place.id}`,
-      why: [...new Set(rules.map((r) => WHY_RULE[r.rule]))].join('; '),
+      breaks: [...new Set(rules.map((r) => r.rule))],
     },
   ];
 }
@@ -158,7 +162,7 @@ function sharedFaults({ p, input }: StowCase, where: readonly number[], place: P
       const ofPlace = r.rule === 'weight' || r.rule === 'room';
       if (r.rule === 'slot' || said.has(r.rule)) return [];
       if (ofPlace) said.add(r.rule);
-      return [fault(r.rule, place, ofPlace ? null : unit, r.message)];
+      return [fault(r.rule, place, ofPlace ? null : unit, [r.message])];
     });
   });
 }
@@ -166,7 +170,7 @@ function sharedFaults({ p, input }: StowCase, where: readonly number[], place: P
 function slotFaults({ p }: StowCase, where: readonly number[], place: Place, here: readonly number[]): BareFault[] {
   const { slots } = heldIn(p, where, place, here);
   return (place.slots ?? []).some((s, i) => at(slots, i) > s.count)
-    ? [fault('slot', place, null, say`more pieces than slots of their size`)]
+    ? [fault('slot', place, null, [{ code: 'stow.more-than-slots' }])]
     : [];
 }
 
@@ -174,14 +178,5 @@ function layingFaults({ p, memory }: StowCase, place: Place, here: readonly numb
   const within = here.map((u) => at(p.units, u)).filter((unit) => goesIn(place, unit));
   if (memory.lay(place, within) !== null) return [];
   const names = memory.stubborn(place, within, true).map((u) => u.host.name);
-  return [fault('packing', place, null, say`no way was found to lay these beside each other: ${names.join(', ')}`)];
+  return [fault('packing', place, null, [{ code: 'stow.not-laid', names }])];
 }
-const TITLE: Record<LoadRule, string> = {
-  payload: 'Over the payload',
-  rack: 'Over the rack’s limit',
-  'front tyre': 'Over the front tyre’s load',
-  'rear tyre': 'Over the rear tyre’s load',
-  'front share': 'Light front wheel',
-  side: 'One side is heavier',
-  back: 'Much on the rider’s body',
-};

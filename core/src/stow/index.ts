@@ -3,6 +3,7 @@ export * from './keptPacking.js';
 export * from './place.js';
 export * from './item.js';
 export * from './itemOf.js';
+export * from './facts.js';
 export * from './rules.js';
 export * from './cost.js';
 export * from './pack/index.js';

@@ -1,9 +1,7 @@
 import { at } from '../ground/numbers.js';
-import { say } from '../ground/units/index.js';
 import { contentsOf, faultsAt, type BareFault, type Mending, type StowCase, type StowFault } from './brokenRules.js';
 import { itemsOf } from './item.js';
 import { loadWarnings, type LoadCase } from './load/index.js';
-import { WHY_RULE } from './rules.js';
 import { costOf, mayGo, placeIn, SCALE, type StowProblem } from './stowProblem.js';
 
 /** Changes that are looked at for one fault, the cheapest first. */
@@ -139,9 +137,9 @@ function looseFaults(c: StowCase, where: readonly number[]): StowFault[] {
             rule: 'loose',
             key: host.key,
             placeId: null,
-            title: host.name,
+            name: host.name,
             message: [],
-            why: 'what has no place does not come along',
+            breaks: ['loose'],
             mending: null,
             leaveOut: madeRoomBy(c, where, u),
           },
@@ -176,9 +174,9 @@ function shutIn(p: StowProblem, where: readonly number[]): StowFault[] {
       rule: 'blade',
       key,
       placeId: first.place.id,
-      title: name,
-      message: say`${first.place.name} is tied shut, and every blade lies inside: keep one outside`,
-      why: WHY_RULE.blade,
+      name,
+      message: [{ code: 'stow.blade-shut-in', place: first.place.name }],
+      breaks: ['blade'],
       mending: best ? mendingOf(p, best.moves, best.more) : null,
       leaveOut: [],
     },

@@ -1,5 +1,4 @@
 import { at } from '../ground/numbers.js';
-import { say } from '../ground/units/index.js';
 import { contentsOf, heldIn, type StowCase, type StowFault } from './brokenRules.js';
 import { placePoints, POINTS, type Points } from './cost.js';
 import { itemsOf, type StowItem, type Unit } from './item.js';
@@ -136,8 +135,7 @@ function looseBecause(p: StowProblem, unit: Unit, held: readonly Held[], rough: 
   return p.places
     .map((place, k) => {
       const rules = [...standingRules(place, unit), ...sharedRules(place, unit, at(held, k), rough)];
-      if (rules.length === 0)
-        rules.push({ rule: 'packing', message: say`no way was found to lay it beside what is there` });
+      if (rules.length === 0) rules.push({ rule: 'packing', message: { code: 'stow.not-laid', names: [] } });
       return { placeId: place.id, rules };
     })
     .sort((a, b) => a.rules.length - b.rules.length);

@@ -1,6 +1,6 @@
 import { at } from '../ground/numbers.js';
 import type { Trait } from '../toolbox/tools/index.js';
-import { massOf, measure, say, type Saying } from '../ground/units/index.js';
+import type { StowFact } from './facts.js';
 import type { Unit } from './item.js';
 import { fitsTurned } from './pack/index.js';
 import { bears, longestPiece, roomTaken, slotCount, usableVolume, type Place } from './place.js';
@@ -24,26 +24,8 @@ export const RULES = [
 export type Rule = (typeof RULES)[number];
 export interface BrokenRule {
   rule: Rule;
-  message: Saying;
+  message: StowFact;
 }
-
-/** Why each rule matters, in a rider's words. */
-export const WHY_RULE: Record<Rule, string> = {
-  size: 'what is forced in bends, or keeps the lid from closing',
-  slot: 'a slot that is too small tears, or the roll does not close',
-  tie: 'ties hold long things; small ones slip out and are lost',
-  upright: 'lying down it leaks',
-  body: 'it injures the rider in a fall',
-  wiring: 'it can short the battery or rub through wires: fire',
-  heat: 'it melts, leaks or bursts near the exhaust',
-  wet: 'water ruins it',
-  fragile: 'stones and falls break it outside',
-  sharp: 'a blade beside a tube or a glue pierces it on the first rough road',
-  room: 'it would stay at home',
-  weight: 'mounts crack and bags tear off, most of all on rough ground',
-  packing: 'the volumes add up, but the pieces do not lie beside each other',
-  blade: 'what is tied shut is cut open, and the blade must not lie inside',
-};
 
 /** What a place holds, as far as rules of several items ask for it. */
 export interface Held {
@@ -68,8 +50,6 @@ export const nothingHeld = (place: Place): Held => ({
 const sortedSides = (u: Unit) =>
   [u.host.size.length, u.host.size.width, u.host.size.height].sort((a, b) => b - a) as [number, number, number];
 export const roomOf = (place: Place, unit: Unit): number => roomTaken(place, unit.host.volume, unit.traits.has('soft'));
-const mm = (value: number) => measure('length', value);
-const litres = (value: number, digits: number) => measure('volume', value, digits);
 
 /** Groups of slots that a unit goes into, the narrowest first (docs/model.md, section 7: width ≤ slot width, length ≤ slot length). */
 export function slotsFor(place: Place, unit: Unit): number[] {
@@ -93,27 +73,27 @@ function sizeRule(place: Place, unit: Unit): BrokenRule | null {
     const widest = Math.max(0, ...(place.slots ?? []).map((s) => s.width));
     return {
       rule: 'slot',
-      message: say`${mm(long)} × ${mm(middle)}, the longest slot is ${mm(longestPiece(place))} and the widest ${mm(widest)}`,
+      message: { code: 'stow.no-slot', long, middle, longest: longestPiece(place), widest },
     };
   }
   const room = longestPiece(place);
-  if (long > room) return { rule: 'size', message: say`${mm(long)} long, the longest that goes in is ${mm(room)}` };
+  if (long > room) return { rule: 'size', message: { code: 'stow.too-long', long, longest: room } };
   if (place.kind === 'tie-on')
     return long >= LEAST_TIED || unit.host.kind.endsWith('tube')
       ? null
-      : { rule: 'tie', message: say`too small to be tied on` };
+      : { rule: 'tie', message: { code: 'stow.too-small-to-tie' } };
   if (soft) return null;
   const { length, width, height } = place.inside;
   if (place.kind === 'tube') {
     const bore = Math.min(width, height);
     return Math.hypot(middle, thin) <= bore
       ? null
-      : { rule: 'size', message: say`${mm(middle)} × ${mm(thin)} across, the tube is ${mm(bore)} wide` };
+      : { rule: 'size', message: { code: 'stow.bore', middle, thin, bore } };
   }
   if (fitsTurned(unit.host.size, place.inside)) return null;
   return {
     rule: 'size',
-    message: say`${mm(long)} × ${mm(middle)} × ${mm(thin)} does not fit at any angle, there is ${mm(length)} × ${mm(width)} × ${mm(height)}`,
+    message: { code: 'stow.no-angle', sides: [long, middle, thin], inside: [length, width, height] },
   };
 }
 
@@ -126,19 +106,18 @@ export function standingRules(place: Place, unit: Unit): BrokenRule[] {
   if (has('upright')) {
     const tall = unit.host.size.length;
     if (place.kind === 'roll' || place.kind === 'tube' || place.kind === 'tie-on')
-      out.push({ rule: 'upright', message: say`must stand, here it would lie` });
+      out.push({ rule: 'upright', message: { code: 'stow.must-stand' } });
     else if (tall > place.inside.height)
-      out.push({ rule: 'upright', message: say`stands ${mm(tall)} tall, there is ${mm(place.inside.height)}` });
+      out.push({ rule: 'upright', message: { code: 'stow.too-tall', tall, room: place.inside.height } });
   }
   if (place.kind === 'body' && (has('hard') || has('sharp')) && !place.wrapped)
-    out.push({ rule: 'body', message: say`hard or sharp, and not wrapped: it injures in a fall` });
+    out.push({ rule: 'body', message: { code: 'stow.injures' } });
   if (place.wiring && has('conductive') && place.kind !== 'roll' && !place.wrapped)
-    out.push({ rule: 'wiring', message: say`conductive, and not wrapped, next to wiring` });
+    out.push({ rule: 'wiring', message: { code: 'stow.shorts' } });
   if (place.hot && (has('melts') || has('pressurised') || has('leaks')))
-    out.push({ rule: 'heat', message: say`must stay away from heat` });
-  if (!place.dry && has('kept dry')) out.push({ rule: 'wet', message: say`must be kept dry` });
-  if (place.kind === 'tie-on' && has('fragile'))
-    out.push({ rule: 'fragile', message: say`fragile, and tied on outside` });
+    out.push({ rule: 'heat', message: { code: 'stow.heat' } });
+  if (!place.dry && has('kept dry')) out.push({ rule: 'wet', message: { code: 'stow.dry' } });
+  if (place.kind === 'tie-on' && has('fragile')) out.push({ rule: 'fragile', message: { code: 'stow.fragile' } });
   return out;
 }
 
@@ -155,21 +134,24 @@ export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean
   if (place.kind === 'roll') {
     const fitting = slotsFor(place, unit);
     if (fitting.length > 0 && fitting.every((i) => !slotFree(place, held.slots, i)))
-      out.push({ rule: 'slot', message: say`all slots of its size are taken, ${slotCount(place)} in all` });
+      out.push({ rule: 'slot', message: { code: 'stow.slots-taken', count: slotCount(place) } });
   } else {
     if (held.room + roomOf(place, unit) > usableVolume(place) + 1e-9)
       out.push({
         rule: 'room',
-        message: say`${litres(roomOf(place, unit), 2)} more in ${litres(usableVolume(place), 1)} with ${litres(held.room, 1)} taken`,
+        message: {
+          code: 'stow.no-room',
+          ...{ more: roomOf(place, unit), usable: usableVolume(place), taken: held.room },
+        },
       });
     if (unit.traits.has('sharp') && held.pierced > 0)
-      out.push({ rule: 'sharp', message: say`sharp, beside what is pierced easily` });
+      out.push({ rule: 'sharp', message: { code: 'stow.sharp-beside' } });
     if (unit.traits.has('pierced easily') && held.sharp > 0)
-      out.push({ rule: 'sharp', message: say`pierced easily, beside something sharp` });
+      out.push({ rule: 'sharp', message: { code: 'stow.pierced-beside' } });
   }
   const limit = bears(place, rough);
   if (held.mass + unit.mass > limit + 1e-9)
-    out.push({ rule: 'weight', message: say`${massOf(held.mass + unit.mass)} where the mount bears ${massOf(limit)}` });
+    out.push({ rule: 'weight', message: { code: 'stow.over-weight', mass: held.mass + unit.mass, bears: limit } });
   return out;
 }
 

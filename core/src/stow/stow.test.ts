@@ -435,7 +435,7 @@ describe('the assignment', () => {
     expect(packing.faults).toMatchObject([
       { rule: 'body', key: hard.key, mending: { moves: [{ key: hard.key, placeId: box.id }] } },
     ]);
-    expect(packing.faults[0]!.why).toContain('fall');
+    expect(packing.faults[0]).toMatchObject({ breaks: ['body'], message: [{ code: 'stow.injures' }], name: hard.name });
     const mended = assign(input([hard], [bag, box], [[hard.key, packing.faults[0]!.mending!.moves[0]!.placeId]]));
     expect(mended.faults).toEqual([]);
   });
@@ -600,7 +600,11 @@ describe('a bag that is tied shut', () => {
     const long = item(2, { size: { length: 280, width: 40, height: 40 }, volume: 448 });
     const all = faults([tied, box], [knife, long], [pinned('piece 1', 1), pinned('piece 2', 1)]);
     const blade = all.find((f) => f.rule === 'blade')!;
-    expect(blade).toMatchObject({ key: 'piece 1', title: 'Item 1' });
+    expect(blade).toMatchObject({
+      key: 'piece 1',
+      name: 'Item 1',
+      message: [{ code: 'stow.blade-shut-in', place: tied.name }],
+    });
     expect(blade.mending?.moves).toEqual([{ key: 'piece 1', name: 'Item 1', placeId: box.id, placeName: box.name }]);
   });
   test('with a blade in another place, or none at all, it asks nothing', () => {

@@ -42,7 +42,7 @@ export const small: fc.Arbitrary<KitProblem> = fc
     const sets = requirements.map((list) =>
       list.map((bits) => masses.flatMap((_, i) => (bits & (1 << i) ? [i] : []))).filter((s) => s.length > 0),
     );
-    const exposure = certain(TROUBLES[0]!, 1, []);
+    const exposure = certain(TROUBLES[0]!, 1, { code: 'count.due', services: [] });
     return {
       tools: {
         reaches: [],

@@ -1,19 +1,41 @@
-import { measure, say, type Saying } from '../ground/units/index.js';
 import type { Leg, Trip } from './trip.js';
+
+/** How help is raised: hours, and over how many km at how many km/h where there is no signal. */
+interface Raised {
+  raise: number;
+  by: 'signal' | 'companion' | 'foot';
+  helpKm: number;
+  helpSpeed: number;
+}
+/** The sum of hours stranded, as a fact. */
+export type StrandedFact =
+  /** Nobody comes: so many hours of waiting, then hitching or on tow. */
+  | (Raised & {
+      code: 'stranded.no-rescue';
+      wait: number;
+      beyondCover: boolean;
+      workshopKm: number;
+      onTow: boolean;
+      speed: number;
+    })
+  /** Somebody comes after so many hours, and takes the bike back. */
+  | (Raised & {
+      code: 'stranded.rescued';
+      recovery: Trip['recovery'];
+      arrive: number;
+      transport: number;
+      workshopKm: number;
+      speed: number;
+    });
 
 export interface Stranded {
   raise: number;
   arrive: number;
   transport: number;
   total: number;
-  /** The sum in words, for whoever asks where the figure comes from. */
-  formula: Saying;
+  /** What the sum is made of, for whoever asks where the figure comes from. */
+  formula: StrandedFact;
 }
-
-const h = (value: number) => measure('hours', value);
-/** A tenth of a km counts near the road and nowhere else. */
-const km = (value: number) => measure('distance', value, value < 10 && value % 1 > 0.05 ? 1 : 0);
-const speed = (value: number) => measure('speed', value, value % 1 === 0 ? 0 : 1);
 
 /**
  * Hours lost at a leg's worst point without a mend: time to raise help + time for it to arrive + transport (docs/model.md, section 5).
@@ -27,11 +49,12 @@ export function strandedHours(
   const walk = leg.helpKm / s.walking;
   const ride = trip.companions > 0 ? leg.helpKm / s.companionRiding : Infinity;
   const raise = leg.signal ? s.callWithSignal : Math.min(walk, ride);
-  const how = leg.signal
-    ? say`call with signal`
-    : ride < walk
-      ? say`companion rides ${km(leg.helpKm)} at ${speed(s.companionRiding)}`
-      : say`walk ${km(leg.helpKm)} at ${speed(s.walking)}`;
+  const call = {
+    raise,
+    by: leg.signal ? ('signal' as const) : ride < walk ? ('companion' as const) : ('foot' as const),
+    helpKm: leg.helpKm,
+    helpSpeed: ride < walk ? s.companionRiding : s.walking,
+  };
   // A service stops at the limit of its cover; a friend does not.
   const covered = trip.recovery !== 'service' || trip.coverKm === null || leg.workshopKm <= trip.coverKm;
   if (trip.recovery === 'nobody' || !covered) {
@@ -43,7 +66,12 @@ export function strandedHours(
       arrive,
       transport,
       total: raise + arrive + transport,
-      formula: say`${h(raise)} ${how} + ${h(arrive)} wait${covered ? '' : ' (beyond the cover)'} + ${km(leg.workshopKm)} ${towed ? 'on tow' : 'hitching'} at ${speed(towed ? s.towing : s.hitching)}`,
+      formula: {
+        code: 'stranded.no-rescue',
+        ...call,
+        ...{ wait: arrive, beyondCover: !covered, workshopKm: leg.workshopKm },
+        ...{ onTow: towed, speed: towed ? s.towing : s.hitching },
+      },
     };
   }
   const arrive = trip.callOut + leg.workshopKm / s.recoveryTruck;
@@ -53,6 +81,10 @@ export function strandedHours(
     arrive,
     transport,
     total: raise + arrive + transport,
-    formula: say`${h(raise)} ${how} + ${h(arrive)} until the ${trip.recovery} is there + ${h(transport)} back over ${km(leg.workshopKm)} at ${speed(s.recoveryTruck)}`,
+    formula: {
+      code: 'stranded.rescued',
+      ...call,
+      ...{ recovery: trip.recovery, arrive, transport, workshopKm: leg.workshopKm, speed: s.recoveryTruck },
+    },
   };
 }

@@ -8,7 +8,6 @@ import {
   HOOKED_CAUTION,
   isHooked,
   printShape,
-  said,
   STATION_NAMES,
   tripDays,
   unitOf,
@@ -51,7 +50,7 @@ const gaps = computed(() =>
 /** Its size and where it is, and what keeps the nearest tool from it. */
 const outOfReach = (f: Fastener): string => {
   const fail = a.value?.fasteners.find((x) => x.id === f.id)?.fails[0]?.fail;
-  return `${printShape(f.head)}, ${STATION_NAMES[f.station].toLowerCase()}${fail ? `: ${said(view.units, fail.message)}` : ''}`;
+  return `${printShape(f.head)}, ${STATION_NAMES[f.station].toLowerCase()}${fail ? `: ${view.inWords(fail.message)}` : ''}`;
 };
 const buying = computed(() => a.value?.kit.spares.filter((s) => s.buy > 0) ?? []);
 const cautions = computed(() => {

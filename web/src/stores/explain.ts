@@ -1,13 +1,13 @@
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import type { Saying } from '@necessaire/core';
+import type { Sayable } from '@necessaire/words';
 
 /** What stands behind a number: inputs, formula, source. */
 export interface Explanation {
   title: string;
   value: string;
-  formula: string | Saying;
-  inputs: { name: string; value: string | Saying }[];
+  formula: Sayable;
+  inputs: { name: string; value: Sayable }[];
   source: string;
   /** Where the reason is worked on. */
   to?: { path: string; label: string };

@@ -14,6 +14,7 @@ import {
   type ProveCase,
   type Rehearsal,
 } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { whenAndWhere, whereNow } from '../sync/position';
 import { today } from '../ui/day';
 import { useAnswer } from './answer';
@@ -139,7 +140,7 @@ export const useProof = defineStore('proof', () => {
         { on: today(), km: c.bike.odometer, ok: result === 'ok', note: row.note.slice(0, 200) },
       ].slice(-200),
     };
-    return garage.edit(`${k.name}: ${result}`, [
+    return garage.edit(`${checkWords(k.about).name}: ${result}`, [
       { table: 'checks', id: row.id, before: null, after: row },
       ...(watch && looked && result !== 'skipped'
         ? [{ table: 'watches' as const, id: watch.id, before: watch, after: looked }]

@@ -1,7 +1,8 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { cut, said, type Saying, type UnitSystem } from '@necessaire/core';
+import { cut, type UnitSystem } from '@necessaire/core';
+import { said, type Sayable } from '@necessaire/words';
 import { currencyFrom, EURO, type Currency } from '../words/money';
 
 const KEY = 'necessaire.view';
@@ -78,8 +79,8 @@ export const useView = defineStore('view', () => {
   const typedAhead = ref('');
   /** Whether the keys of the present stage are listed. */
   const keysOpen = ref(false);
-  /** A sentence of the core with its quantities in the units on show. */
-  const inWords = (saying: Saying | string): string => said(units.value, saying);
+  /** What core says, in words and in the units on show. */
+  const inWords = (what: Sayable): string => said(units.value, what);
   return {
     inWords,
     theme,

@@ -1,11 +1,11 @@
 import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue';
 import { faultsOf } from '@necessaire/core';
+import { sentence } from './words';
 
 /** As much of a schema of core as a form needs. */
 interface Schema<T> {
   safeParse(value: unknown): { success: true; data: T } | { success: false; error: Parameters<typeof faultsOf>[0] };
 }
-const sentence = (text: string) => `${text.charAt(0).toUpperCase()}${text.slice(1)}${/[.!?]$/u.test(text) ? '' : '.'}`;
 
 /** The first fault of each field, by its path, as a sentence to stand at that field; empty where all fits. */
 export function faultsByField<T>(schema: Schema<T>, draft: unknown): Readonly<Record<string, string>> {

@@ -52,3 +52,7 @@ export const TRAIT_WORDS: Partial<Record<Trait, string>> = {
   wound: texts.woundRoundAnother,
   nests: texts.liesInsideAnother,
 };
+
+/** A text as a sentence: a capital in front, a full stop behind. */
+export const sentence = (text: string): string =>
+  `${text.charAt(0).toUpperCase()}${text.slice(1)}${/[.!?]$/u.test(text) ? '' : '.'}`;

@@ -4,5 +4,6 @@ export * from './lobes.js';
 export * from './sizeOdds.js';
 export * from './readTries.js';
 export * from './tried.js';
+export * from './facts.js';
 export * from './freePlay.js';
 export * from './verdict.js';

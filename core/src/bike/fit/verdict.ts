@@ -1,5 +1,6 @@
 import { millimetres, type Shape } from '../../ground/sizes/index.js';
 import { pairBands } from './bands.js';
+import type { FitFact, PlainFit } from './facts.js';
 import { freePlay, freePlayTwelvePoint } from './freePlay.js';
 
 /** How a tool's opening is closed round a head. */
@@ -15,7 +16,7 @@ export interface Fit {
   odds: Record<Verdict, number>;
   /** Free play in degrees at the worst made pair that goes on; NaN where it is not a matter of hexagons. */
   worstPlay: number;
-  reason: string;
+  reason: FitFact;
 }
 
 const FITS_UP_TO = 5;
@@ -36,12 +37,12 @@ export function worstOwnPlay(tool: Shape, grip: Grip): number {
 
 const playOf = (grip: Grip) => (grip === 'twelve' ? freePlayTwelvePoint : freePlay);
 
-const certain = (verdict: Verdict, reason: string): Fit => ({
+const certain = (verdict: Verdict, code: PlainFit): Fit => ({
   verdict,
   goesOn: verdict === 'no' ? 0 : 1,
   odds: { fits: 0, loose: 0, rounds: 0, no: 0, [verdict]: 1 },
   worstPlay: Number.NaN,
-  reason,
+  reason: { code },
 });
 
 /** Verdict for one made pair of opening and hexagon, mm. `own` is the tool size's own worst play in degrees. */
@@ -69,17 +70,12 @@ function hexFit(tool: Shape, head: Shape, grip: Grip): Fit {
   const worstPlay = opening.max >= hexagon.min ? playOf(grip)(opening.max, hexagon.min) : Number.NaN;
   // A tool that fails to go on one head in many, or is loose on many, is not one to rely on: the worst common outcome counts.
   const verdict: Verdict = odds.no > RARE ? 'no' : odds.rounds > RARE ? 'rounds' : odds.loose > RARE ? 'loose' : 'fits';
-  const play = `${worstPlay.toFixed(1)}° of free play at worst`;
-  const reason =
-    verdict === 'fits'
-      ? play
-      : verdict === 'loose'
-        ? `loose: ${play}; spins it by hand, rounds it under load`
-        : verdict === 'rounds'
-          ? `rounds the head off: ${play}`
-          : goesOn < RARE
-            ? 'does not go on'
-            : `goes on ${Math.round(goesOn * 100)} of 100 such heads only`;
+  const reason: FitFact =
+    verdict !== 'no'
+      ? { code: 'fit.play', verdict, degrees: worstPlay }
+      : goesOn < RARE
+        ? { code: 'fit.does-not-go-on' }
+        : { code: 'fit.goes-on', of100: Math.round(goesOn * 100) };
   return { verdict, goesOn, odds, worstPlay, reason };
 }
 
@@ -115,21 +111,19 @@ function judge(tool: Shape, head: Shape, grip: Grip): Fit {
         return hexFit(tool, head, 'six');
       case 'slot': {
         const gap = millimetres(head.size) - millimetres(tool.size);
-        if (gap < -0.5) return certain('no', 'the blade is wider than the slot');
-        return gap <= 1
-          ? certain('fits', 'blade fills the slot')
-          : certain('loose', 'the blade is narrow for the slot');
+        if (gap < -0.5) return certain('no', 'fit.blade-wide');
+        return gap <= 1 ? certain('fits', 'fit.blade-fills') : certain('loose', 'fit.blade-narrow');
       }
       case 'hook': {
         const gap = Math.abs(millimetres(head.size) - millimetres(tool.size));
-        return gap <= 6 ? certain('fits', 'hook reaches the notch') : certain('no', 'hook of another diameter');
+        return gap <= 6 ? certain('fits', 'fit.hook-reaches') : certain('no', 'fit.hook-differs');
       }
       case 'spoke':
         return Math.abs(millimetres(head.size) - millimetres(tool.size)) <= SPOKE_PLAY + 1e-9
-          ? certain('fits', 'same size')
-          : certain('no', 'spoke key of another size');
+          ? certain('fits', 'fit.same-size')
+          : certain('no', 'fit.spoke-differs');
       default:
-        return tool.size === head.size ? certain('fits', 'same size') : certain('no', 'one size fits one recess');
+        return tool.size === head.size ? certain('fits', 'fit.same-size') : certain('no', 'fit.recess-differs');
     }
   }
   // A plug's hexagon is a deep one, and a plug socket turns any hexagon of its size.
@@ -137,12 +131,10 @@ function judge(tool: Shape, head: Shape, grip: Grip): Fit {
     return hexFit(tool, head, grip);
   // Twelve-point heads take twelve-point tools, of their own size or of one that plays no more.
   if (head.form === 'hex12' && tool.form === 'hex')
-    return grip === 'twelve' ? hexFit(tool, head, grip) : certain('no', 'a 12-point head takes a 12-point tool only');
+    return grip === 'twelve' ? hexFit(tool, head, grip) : certain('no', 'fit.twelve-point-only');
   if (head.form === 'lobe' && tool.form === 'lobe-pin' && head.size === tool.size)
-    return certain('fits', 'a drilled bit turns a plain recess too');
-  if (head.form === 'jis' && tool.form === 'ph')
-    return certain('rounds', 'a PH driver rides up in a Japanese cross and ruins it');
-  if (head.form === 'ph' && tool.form === 'jis' && head.size === tool.size)
-    return certain('loose', 'a Japanese-cross driver sits shallow in PH: light screws only');
-  return certain('no', 'another form of head');
+    return certain('fits', 'fit.drilled-bit');
+  if (head.form === 'jis' && tool.form === 'ph') return certain('rounds', 'fit.ph-in-jis');
+  if (head.form === 'ph' && tool.form === 'jis' && head.size === tool.size) return certain('loose', 'fit.jis-in-ph');
+  return certain('no', 'fit.other-form');
 }

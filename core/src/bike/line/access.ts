@@ -1,8 +1,7 @@
-import { Phrasebook, unitAt, type Token } from '../../ground/line/index.js';
-import { measure, say, type Saying } from '../../ground/units/index.js';
+import { Phrasebook, unitAt, type LineFact, type Token } from '../../ground/line/index.js';
 import type { Access } from '../fastener.js';
 
-type Length = 'recess' | 'clearance' | 'headroom' | 'thin' | 'stud';
+type Length = Extract<LineFact, { code: 'line.length' }>['of'];
 const LENGTHS: readonly (readonly [Length, string])[] = [
   ['recess', 'sunk|deep in|recessed|recess'],
   ['clearance', 'well|round|free round'],
@@ -11,13 +10,6 @@ const LENGTHS: readonly (readonly [Length, string])[] = [
   ['stud', 'stud'],
 ];
 const LENGTH_BOOK = new Phrasebook(LENGTHS);
-const LENGTH_WORDS: Readonly<Record<Length, string>> = {
-  recess: 'deep',
-  clearance: 'free round it',
-  headroom: 'room in line',
-  thin: 'thin',
-  stud: 'stud',
-};
 const SWING = new Phrasebook<true>([[true, 'swing']]);
 const APPROACHES = new Phrasebook<Access['approach']>([
   ['side only', 'side only'],
@@ -27,7 +19,7 @@ const APPROACHES = new Phrasebook<Access['approach']>([
 const MOST_LENGTH = 5000;
 
 /** What a stretch says of the access at one end, or why it cannot be. */
-export type AccessAt = { to: number; set: Partial<Access>; says: Saying } | { to: number; fault: string };
+export type AccessAt = { to: number; set: Partial<Access>; says: string | LineFact } | { to: number; fault: string };
 
 /**
  * Reads what stands in a tool's way from a token on: `sunk 60`, `well 0.5in`, `swing 30`, `side only`.
@@ -35,7 +27,7 @@ export type AccessAt = { to: number; set: Partial<Access>; says: Saying } | { to
  */
 export function accessAt(tokens: readonly Token[], i: number): AccessAt | null {
   const approach = APPROACHES.at(tokens, i);
-  if (approach) return { to: approach.to, set: { approach: approach.means }, says: say`${approach.means}` };
+  if (approach) return { to: approach.to, set: { approach: approach.means }, says: approach.means };
   const swing = SWING.at(tokens, i);
   if (swing) {
     const figure = tokens[swing.to];
@@ -43,7 +35,7 @@ export function accessAt(tokens: readonly Token[], i: number): AccessAt | null {
     const unit = unitAt(tokens, swing.to + 1);
     const to = unit?.unit.kind === 'angle' ? unit.to : swing.to + 1;
     return figure.value >= 1 && figure.value <= 360
-      ? { to, set: { swing: figure.value }, says: say`${figure.value}° swing` }
+      ? { to, set: { swing: figure.value }, says: `${figure.value}° swing` }
       : { to, fault: 'a swing is 1 to 360 degrees' };
   }
   const length = LENGTH_BOOK.at(tokens, i);
@@ -56,5 +48,5 @@ export function accessAt(tokens: readonly Token[], i: number): AccessAt | null {
   const mm = Math.round(figure.value * (own?.unit.per ?? 1) * 10) / 10;
   const to = own?.to ?? length.to + 1;
   if (mm > MOST_LENGTH) return { to, fault: 'over five metres: check the figure' };
-  return { to, set: { [length.means]: mm }, says: say`${measure('length', mm)} ${LENGTH_WORDS[length.means]}` };
+  return { to, set: { [length.means]: mm }, says: { code: 'line.length', mm, of: length.means } };
 }

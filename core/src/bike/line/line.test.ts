@@ -9,12 +9,11 @@ import { CONDITIONS, EVIDENCE, newFastener, ROLES, type Condition, type Fastener
 import { line as lineSchema } from '../../ground/text.js';
 import { THREADS } from '../../ground/sizes/index.js';
 import { SOURCES } from '../../ground/fields.js';
-import { said } from '../../ground/units/index.js';
 import { STATIONS } from '../stations.js';
 
-/** The parts of a line as they are shown, in metric or inch. */
-const says = (line: string, inch = false): string[] =>
-  readEntry(line, { inch }).parts.map((p) => `${p.what}: ${said(inch ? 'inch' : 'metric', p.says)}`);
+/** What a line says of a thing that it speaks of. */
+const says = (line: string, what: string, inch = false) =>
+  readEntry(line, { inch }).parts.find((p) => p.what === what)?.says;
 
 const ID = '00000000-0000-4000-8000-000000000001';
 
@@ -60,10 +59,12 @@ describe('the entry line', () => {
     expect(readEntry('10 hose clip bolt').draft).toMatchObject({ head: { size: '10' }, name: 'Hose clip bolt' });
     expect(readEntry('clip seat cover').draft).toMatchObject({ head: { form: 'clip' }, name: 'Seat cover' });
     expect(readEntry('13 stand 30 lbft').draft.torque?.value).toBeCloseTo(40.7, 1);
-    expect(says('13 stand 30 lbft')).toContain('torque: 30 lb·ft, 40.7 N·m');
-    expect(says('13 stand 30 lbft', true)).toContain('torque: 30.0 lb·ft');
-    expect(says('13 stand 30nm')).toContain('torque: 30 N·m');
-    expect(says('13 stand 30nm manual')).toContain('torque: 30 N·m, manual');
+    const torque = { code: 'line.torque', typed: null, source: null };
+    expect(says('13 stand 30 lbft', 'torque')).toEqual({ ...torque, typed: '30 lb·ft', value: 40.7 });
+    expect(says('13 stand 30 lbft', 'torque', true)).toEqual({ ...torque, value: 40.7 });
+    expect(says('13 stand 30nm', 'torque')).toEqual({ ...torque, value: 30 });
+    expect(says('13 stand 30nm', 'torque', true)).toEqual({ ...torque, typed: '30 N·m', value: 30 });
+    expect(says('13 stand 30nm manual', 'torque')).toEqual({ ...torque, value: 30, source: 'manual' });
   });
   test('a small torque behind a nut is no size of the far end', () => {
     const { draft, faults } = readEntry('10 axle nut 0.1nm');
@@ -297,8 +298,17 @@ test('lengths in inches stand right behind their figure', () => {
   expect(readEntry('10 sunk 2.4in clamp').draft).toMatchObject({ name: 'Clamp', access: { recess: 61 } });
   expect(readEntry('10 sunk 60 in line only').draft.access).toMatchObject({ recess: 60, approach: 'in line only' });
   expect(readEntry('10 stud 1" well 0.5in').draft.access).toMatchObject({ stud: 25.4, clearance: 12.7 });
-  expect(says('10 sunk 2.4in', true)).toContain('access: 2.40 in deep');
-  expect(says('10 sunk 2.4in')).toContain('access: 61 mm deep');
+  for (const inch of [true, false])
+    expect(says('10 sunk 2.4in', 'access', inch)).toEqual({ code: 'line.length', mm: 61, of: 'recess' });
+  for (const [line, of] of [
+    ['10 well 34', 'clearance'],
+    ['10 room 80', 'headroom'],
+    ['10 thin 8', 'thin'],
+    ['10 stud 12', 'stud'],
+  ] as const)
+    expect(says(line, 'access')).toMatchObject({ code: 'line.length', of });
+  expect(says('10 swing 30', 'access')).toBe('30° swing');
+  expect(says('10 side only', 'access')).toBe('side only');
 });
 
 test('a line longer than any row is refused with a word, not read', () => {

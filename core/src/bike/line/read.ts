@@ -9,6 +9,7 @@ import {
   rewritten,
   sizeAt,
   tokensOf,
+  type LineFact,
   type LineFault,
   type FormBook,
   type LineOption,
@@ -27,8 +28,6 @@ import {
   type Head,
   type HeadForm,
 } from '../../ground/sizes/index.js';
-import { asTyped, say, type Saying } from '../../ground/units/index.js';
-import { sourceWords } from '../../ground/fields.js';
 import { FREE_ACCESS, ROLES, type Access, type Fastener } from '../fastener.js';
 import { roleOf } from '../jobs.js';
 import { STATION_NAMES, STATIONS, type Station } from '../stations.js';
@@ -100,7 +99,7 @@ const NO_OPTIONS: readonly LineOption[] = [];
 const startOf = (r: Reader, i: number): number => r.tokens[i]?.start ?? r.line.length;
 const endOf = (r: Reader, to: number): number => r.tokens[to - 1]?.end ?? r.line.length;
 
-function part(r: Reader, from: number, to: number, what: string, says: string | Saying, others = NO_OPTIONS): number {
+function part(r: Reader, from: number, to: number, what: string, says: string | LineFact, others = NO_OPTIONS): number {
   r.parts.push({ start: startOf(r, from), end: endOf(r, to), what, says, others });
   return to;
 }
@@ -290,9 +289,8 @@ const takeTorque: Taker = (r, i) => {
   const value = Math.round(q.value * 10) / 10;
   r.draft.torque = { value, source: source?.means ?? 'user' };
   const shown = r.context.inch ? 'lb·ft' : 'N·m';
-  const typed = q.unit.sign === shown ? say`` : say`${q.typed} ${q.unit.sign}, `;
-  const from = source ? say`, ${sourceWords(source.means)}` : say``;
-  return part(r, i, to, 'torque', say`${typed}${asTyped('torque', value)}${from}`);
+  const typed = q.unit.sign === shown ? null : `${q.typed} ${q.unit.sign}`;
+  return part(r, i, to, 'torque', { code: 'line.torque', typed, value, source: source?.means ?? null });
 };
 
 /** `torque 12` without a unit: the one that is shown, the other one key away. */

@@ -1,17 +1,24 @@
-import type { Saying } from '../units/index.js';
+import type { Source } from '../fields.js';
 
 /** Another way to read a stretch: what it would be, and the whole line written so that it is. */
 export interface LineOption {
   says: string;
   line: string;
 }
+/** A figure with a unit that a line says, so that it is told in the units on show. */
+export type LineFact =
+  /** N·m; as it was typed where that was in other units, and where it comes from where that was said. */
+  | { code: 'line.torque'; typed: string | null; value: number; source: Source | null }
+  /** mm of what stands in a tool's way. */
+  | { code: 'line.length'; mm: number; of: 'recess' | 'clearance' | 'headroom' | 'thin' | 'stud' };
+
 /** A stretch of a line that was understood, by what it is about and what it says. Positions are of the line. */
 export interface LinePart {
   start: number;
   end: number;
   /** What it speaks of, in the field's words: `size`, `name`, `torque`. */
   what: string;
-  says: string | Saying;
+  says: string | LineFact;
   /** Other readings, where there is a doubt; the first is one key away. */
   others: readonly LineOption[];
 }

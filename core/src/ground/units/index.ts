@@ -1,3 +1,2 @@
-/** Quantities as shown: metric or inch, alone and inside sentences. */
+/** Quantities as shown, metric or inch. */
 export * from './figures.js';
-export * from './saying.js';

@@ -8,6 +8,5 @@ export * from './service.js';
 export * from './plan.js';
 export * from './lightest.js';
 export * from './kitMilp.js';
-export * from './unmarked.js';
 export { priceOfGram } from './worth.js';
 export * from './levels.js';

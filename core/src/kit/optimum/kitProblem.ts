@@ -4,6 +4,7 @@ import type { Bike } from '../../bike/index.js';
 import { isCritical, usualThread } from '../../bike/index.js';
 import type { Reach } from '../../toolbox/chains/index.js';
 import { coverProblem, leastCopies, type FunctionNeed, type Task } from '../../toolbox/cover/index.js';
+import { eachOnce } from '../../ground/facts.js';
 import type { KitRows } from '../rows.js';
 import {
   gradeMeets,
@@ -20,9 +21,9 @@ import { threadMm } from '../../ground/sizes/index.js';
 import { bookOf, boltKind, stockOf, type SupplyBook } from '../../repairs/supplies/index.js';
 import { boxVolume, type Piece, type PieceFunction } from '../../toolbox/tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../../trip/index.js';
+import type { LackFact } from '../lacks.js';
 import type { ToolCase } from '../toolCase.js';
 import { Items, setsOfEnds, setsOfFunction, setsOfTask } from './items.js';
-import { unmarked } from './unmarked.js';
 import { gainOf, practisedWays, type PractisedWay } from './ways.js';
 
 /** Something that the tools must be able to do: a head, or a function. Ways hang on these. */
@@ -67,7 +68,7 @@ export interface Ask {
   rest: number;
   ways: AskWay[];
   /** Ways that cannot be had, with why. */
-  barred: { way: Way; why: string; lacks: FunctionNeed[] }[];
+  barred: { way: Way; why: LackFact[]; lacks: FunctionNeed[] }[];
   /** Units beside the live part that are this trouble's to use, by kind: they weigh nothing. Each unit is one trouble's only. */
   fitted: ReadonlyMap<string, number>;
   /** The grade at which the kit must mend it once, whatever that weighs; null where nothing is demanded. */
@@ -93,7 +94,7 @@ export interface KitProblem {
   /** Requirements that every kit must meet, by number: heads that the rider demands. */
   required: number[];
   /** What is demanded and cannot be had, in words. */
-  unmet: string[];
+  unmet: LackFact[];
   /** Units beside live parts, by bike and kind: one stock, however many troubles draw on it. */
   fitted: ReadonlyMap<string, ReadonlyMap<string, number>>;
   /** The same with the units beside live parts shared out in every other way, where these are few. */
@@ -210,9 +211,6 @@ class Builder {
   }
 }
 
-const functionWords = (does: PieceFunction, count: number) =>
-  count > 1 ? `${count} pieces to ${does}` : `a piece to ${does}`;
-
 /** What all ways of one bike are asked of: its heads, the requirements that are built up, and the kit's question. */
 interface AskedOf {
   bike: Bike;
@@ -234,32 +232,31 @@ function askWay(
   exposure: Exposure,
   { bike, reaches, build, question }: AskedOf,
   { extra, bolt }: Lost,
-): { ok: AskWay } | { why: string; lacks: FunctionNeed[] } {
-  if (barred) return { why: barred, lacks: [] };
+): { ok: AskWay } | { why: LackFact[]; lacks: FunctionNeed[] } {
+  if (barred) return { why: [barred], lacks: [] };
   const requires = [...extra];
-  const lacks: string[] = [];
+  const lacks: LackFact[] = [];
   const missing: FunctionNeed[] = [];
   for (const { role, ifAny } of needs.heads) {
     const marked = reaches.filter((r) => r.fastener.role === role && r.fastener.bikeId === bike.id);
-    if (marked.length === 0 && !ifAny) lacks.push(unmarked(role));
+    if (marked.length === 0 && !ifAny) lacks.push({ code: 'lack.unmarked', role });
     for (const r of marked) {
       const n = build.head(r.fastener.id);
-      if (n === null) lacks.push(`${role} is out of reach`);
+      if (n === null) lacks.push({ code: 'lack.out-of-reach', what: role });
       else requires.push(n);
     }
   }
   for (const { does, count } of needs.functions) {
     const n = build.does(does, count);
     if (n === null) {
-      lacks.push(functionWords(does, count));
+      lacks.push({ code: 'lack.tools', does, count });
       missing.push({ does, count });
     } else requires.push(n);
   }
   for (const { kind } of needs.supplies)
-    if (build.never.has(kind)) lacks.push(`${build.book.of(kind).name.toLowerCase()}: stays at home by your mark`);
-  for (const { kind } of needs.supplies)
-    if (!build.book.has(kind)) lacks.push(`no spare is called “${kind}”: add it to the spares`);
-  if (lacks.length > 0) return { why: [...new Set(lacks)].join(', '), lacks: missing };
+    if (build.never.has(kind)) lacks.push({ code: 'lack.stays-home', spare: build.book.of(kind).name });
+  for (const { kind } of needs.supplies) if (!build.book.has(kind)) lacks.push({ code: 'lack.unknown-spare', kind });
+  if (lacks.length > 0) return { why: eachOnce(lacks), lacks: missing };
   const used = (kind: string, units: number) => ({ kind, units, grams: build.book.of(kind).mass });
   const supplies = needs.supplies.flatMap(({ kind, units }) =>
     kind === 'bolt' ? (bolt ? [used(boltKind(bolt), units)] : []) : [used(kind, units)],
@@ -385,8 +382,11 @@ function asksOf(
           // What never happens on this trip is not asked for at all.
           const last = out[before];
           if (!last) continue;
-          const why = { why: 'the head is out of reach', lacks: [] };
-          out[before] = { ...last, ways: [], must: null, barred: last.ways.map((w) => ({ way: w.way, ...why })) };
+          const why: LackFact[] = [{ code: 'lack.head-out-of-reach' }];
+          out[before] = {
+            ...{ ...last, ways: [], must: null },
+            barred: last.ways.map((w) => ({ way: w.way, why, lacks: [] })),
+          };
         }
       }
     } else add(exposure, trouble.id, trouble.name, law, NONE_LOST);
@@ -526,21 +526,21 @@ export function kitProblem(
   const marked = tools.pieces.flatMap((piece, p) =>
     Array.from({ length: Math.min(leastCopies(piece), build.items.copies(p)) }, (_, c) => [[build.items.item(p, c)]]),
   );
-  const unmet: string[] = [];
+  const unmet: LackFact[] = [];
   const required: number[] = [];
   for (const m of given.musts) {
     if (m.by === 'repair') {
       const mine = asks.filter((a) => a.bikeId === own.id && a.exposure.trouble.id === m.trouble);
       const open = mine.filter((a) => a.must === null);
       for (const a of open)
-        unmet.push(`${a.name}: ${[...new Set(a.barred.map((b) => b.why))][0] ?? 'no way of that grade is known'}`);
+        unmet.push({ code: 'lack.repair', name: a.name, why: a.barred[0]?.why ?? [{ code: 'lack.grade' }] });
       continue;
     }
     const heads = tools.reaches.filter((r) => r.fastener.bikeId === own.id && r.fastener.role === m.role);
-    if (heads.length === 0) unmet.push(unmarked(m.role));
+    if (heads.length === 0) unmet.push({ code: 'lack.unmarked', role: m.role });
     for (const r of heads) {
       const n = build.head(r.fastener.id);
-      if (n === null) unmet.push(`${r.fastener.name} is out of reach`);
+      if (n === null) unmet.push({ code: 'lack.out-of-reach', what: r.fastener.name });
       else if (!required.includes(n)) required.push(n);
     }
   }

@@ -18,6 +18,8 @@ const needs = (functions: WayNeeds['functions'], supplies: WayNeeds['supplies'] 
 const barred = (id: string, name: string, fields: Partial<Practice>, on = bike, at: typeof trip | undefined = trip) =>
   practisedWays(of(id), on, at, practice(fields)).find((w) => w.way.name === name)!.barred;
 
+const prefers = (of: string, position: string) => ({ code: 'lack.preference', of, position });
+
 describe('needs as the practice has them', () => {
   test('what makes the air: a pump, an electric one, cartridges two to a filling, two of them', () => {
     const asked = (air: Practice['air']) => practisedNeeds(needs([{ does: 'inflate', count: 1 }]), practice({ air }));
@@ -54,16 +56,16 @@ describe('ways that do not count, with the reason', () => {
       barred('puncture-tube', 'Patch the tube', { hand, skill }),
       barred('puncture-tube', 'Ride on the flat, walking pace', { hand, skill }),
     ];
-    const none = 'nobody in the group has done it';
+    const none = { code: 'lack.nobody-knows' };
     expect(skilled('anybody')).toEqual([none, none, null]);
     expect(skilled('handy')).toEqual([none, null, null]);
     expect(skilled('has done it before')).toEqual([null, null, null]);
     expect(skilled('anybody', 'carry it, somebody may help')).toEqual([null, null, null]);
   });
   test('company and pushing', () => {
-    expect(barred('chain', 'Be towed by a companion', {})).toBe('nobody rides along');
+    expect(barred('chain', 'Be towed by a companion', {})).toEqual({ code: 'lack.nobody-along' });
     expect(barred('chain', 'Be towed by a companion', {}, bike, { ...trip, companions: 1 })).toBeNull();
-    expect(barred('battery', 'Push it off', {})).toBe('this bike does not start by pushing');
+    expect(barred('battery', 'Push it off', {})).toEqual({ code: 'lack.no-push-start' });
     expect(barred('battery', 'Push it off', {}, { ...bike, pushStarts: true })).toBeNull();
   });
   test('tubes, plugs, the spare plug, rescue', () => {
@@ -72,36 +74,38 @@ describe('ways that do not count, with the reason', () => {
       barred('tube-torn-rear', 'Fit a new tube', { tubes }),
     ];
     expect(tube('both')).toEqual([null, null]);
-    expect(tube('front only')).toEqual([null, 'your preference: tubes front only']);
-    expect(tube('none')).toEqual(['your preference: tubes none', 'your preference: tubes none']);
+    expect(tube('front only')).toEqual([null, prefers('tubes', 'front only')]);
+    expect(tube('none')).toEqual([prefers('tubes', 'none'), prefers('tubes', 'none')]);
     const tubeless = { ...bike, tyres: 'tubeless' as const };
     const plug = (plugs: Practice['plugs']) => [
       barred('puncture-tubeless', 'Plug it with strings', { plugs }, tubeless),
       barred('puncture-tubeless', 'Plug it with a pin plug', { plugs }, tubeless),
     ];
-    expect(plug('strings')).toEqual([null, 'your preference: strings']);
-    expect(plug('pin plugs')).toEqual(['your preference: pin plugs', null]);
+    expect(plug('strings')).toEqual([null, prefers('plugs', 'strings')]);
+    expect(plug('pin plugs')).toEqual([prefers('plugs', 'pin plugs'), null]);
     const spare = (sparkPlug: Practice['sparkPlug'], on = bike, at = trip) =>
       barred('plug-fouled', 'New plug', { sparkPlug }, on, at);
-    const no = 'your preference: no spare plug here';
+    const no = prefers('sparkPlug', 'where it earns its place');
     expect(spare('carry')).toBeNull();
     // Where it earns its place: carburettor, two-stroke, or water on the way.
-    expect(spare('where it earns its place')).toBe(no);
+    expect(spare('where it earns its place')).toEqual(no);
     expect(spare('where it earns its place', { ...bike, fuelling: 'carburettor' })).toBeNull();
     expect(spare('where it earns its place', { ...bike, strokes: 2 })).toBeNull();
     expect(spare('where it earns its place', bike, { ...trip, legs: [{ ...trip.legs[0]!, crossings: 1 }] })).toBeNull();
     expect(barred('stuck', 'Pulley to a tree', { rescue: 'carry the means' })).toBeNull();
-    expect(barred('stuck', 'Pulley to a tree', { rescue: 'nothing but a phone' })).toMatch(/^your preference/);
-    expect(barred('chain', 'New joining link', { rescue: 'nothing but a phone' })).toBe(
-      'your preference: nothing but a phone',
+    expect(barred('stuck', 'Pulley to a tree', { rescue: 'nothing but a phone' })).toEqual(
+      prefers('rescue', 'nothing but a phone'),
+    );
+    expect(barred('chain', 'New joining link', { rescue: 'nothing but a phone' })).toEqual(
+      prefers('rescue', 'nothing but a phone'),
     );
     expect(barred('chain', 'Coast and push to the road', { rescue: 'nothing but a phone' })).toBeNull();
   });
   test('a chain tool that is too small opens nothing', () => {
     const small = { ...bike, fit: { chain: '525', 'chain tool': '520' } };
-    expect(barred('chain', 'New joining link', {}, small)).toBe(
-      'the chain tool opens 520 at most, this chain is a 525',
-    );
+    expect(barred('chain', 'New joining link', {}, small)).toEqual({
+      ...{ code: 'sheet.chain-tool', opens: 520, chain: 525 },
+    });
     expect(barred('chain', 'Coast and push to the road', {}, small)).toBeNull();
   });
 });

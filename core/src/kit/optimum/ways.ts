@@ -11,15 +11,19 @@ import {
   type WayNeeds,
 } from '../../repairs/index.js';
 import { chainToolTooSmall } from '../../repairs/supplies/index.js';
+import type { LackFact } from '../lacks.js';
 import type { PieceFunction } from '../../toolbox/tools/index.js';
 import type { KitQuestion, Trip } from '../../trip/index.js';
+
+/** Switches of the practice by which a way may not count. */
+type Preferred = 'tubes' | 'plugs' | 'sparkPlug' | 'rescue';
 
 /** A way as the rider's practice has it, or why it does not count. */
 export interface PractisedWay {
   way: Way;
   needs: WayNeeds;
   /** Why it does not count on this bike and trip; null when it does. */
-  barred: string | null;
+  barred: LackFact | null;
 }
 
 /** Cartridges that one filling takes where gas makes the air. Planning value. */
@@ -79,21 +83,20 @@ export function practisedWays(
       const needs = practisedNeeds(needsOf(way, bike), practice);
       const carries = needs.functions.length + needs.supplies.length + needs.heads.length > 0;
       const uses = (kind: string) => needs.supplies.some((s) => s.kind === kind);
-      const barred = (): string | null => {
-        if (way.when.includes('company') && (trip?.companions ?? 0) === 0) return 'nobody rides along';
-        if (way.when.includes('pushes') && !bike.pushStarts) return 'this bike does not start by pushing';
+      const prefers = (of: Preferred): LackFact => ({ code: 'lack.preference', of, position: practice[of] });
+      const barred = (): LackFact | null => {
+        if (way.when.includes('company') && (trip?.companions ?? 0) === 0) return { code: 'lack.nobody-along' };
+        if (way.when.includes('pushes') && !bike.pushStarts) return { code: 'lack.no-push-start' };
         if (practice.skill === 'only what somebody can do' && way.skill > HANDS.indexOf(practice.hand) + 1)
-          return 'nobody in the group has done it';
+          return { code: 'lack.nobody-knows' };
         if (tooSmall && needs.functions.some((f) => f.does === 'open chain')) return tooSmall;
-        if (needs.supplies.some((s) => tubeBarred(s.kind, bike, practice.tubes)))
-          return `your preference: tubes ${practice.tubes}`;
-        if (practice.plugs === 'strings' && uses('pin plug')) return 'your preference: strings';
-        if (practice.plugs === 'pin plugs' && uses('plug string')) return 'your preference: pin plugs';
-        if (uses('spark plug') && !plugCarried(bike, trip, practice)) return 'your preference: no spare plug here';
+        if (needs.supplies.some((s) => tubeBarred(s.kind, bike, practice.tubes))) return prefers('tubes');
+        if (practice.plugs === 'strings' && uses('pin plug')) return prefers('plugs');
+        if (practice.plugs === 'pin plugs' && uses('plug string')) return prefers('plugs');
+        if (uses('spark plug') && !plugCarried(bike, trip, practice)) return prefers('sparkPlug');
         if (practice.rescue !== 'carry the means' && needs.functions.some((f) => RESCUE.includes(f.does)))
-          return `your preference: ${practice.rescue}`;
-        if (practice.rescue === 'nothing but a phone' && trouble.stops && carries)
-          return 'your preference: nothing but a phone';
+          return prefers('rescue');
+        if (practice.rescue === 'nothing but a phone' && trouble.stops && carries) return prefers('rescue');
         return null;
       };
       return { way, needs, barred: barred() };

@@ -1,37 +1,33 @@
+import { eachOnce } from '../../ground/facts.js';
 import { GRADE_WORTH, gradeMeets } from '../../repairs/index.js';
 import { countCdf } from '../../trip/odds/index.js';
 import { homeMends, reachesHome } from '../done.js';
 import type { Mend, RiddenWay } from '../kit.js';
+import type { LackFact } from '../lacks.js';
 import type { AskWay, Requirement } from '../optimum/kitProblem.js';
 import { isWanted } from '../optimum/plan.js';
 import { does } from '../optimum/tools.js';
 import { stockOfKit } from '../stock.js';
 import type { AskDone, Worked } from './worked.js';
 
-/** A requirement in words. */
-const wordsOf = (r: Requirement): string =>
+/** What is lacking where a requirement is not met. */
+const lackOfOne = (r: Requirement): LackFact =>
   'does' in r.by
-    ? r.by.count > 1
-      ? `${r.by.count} pieces to ${r.by.does}`
-      : `a piece to ${r.by.does}`
-    : `tools for the ${r.label.toLowerCase()}`;
+    ? { code: 'lack.tools', does: r.by.does, count: r.by.count }
+    : { code: 'lack.tools-for', head: r.label };
 
-/** What keeps ways from a kit, in words: tools that it has not, spares of which it has too few. */
-function lackOf({ problem, counts, facts, stocked }: Worked): (w: AskWay) => { tools: string[]; spares: string[] } {
+/** What keeps ways from a kit: tools that it has not, spares of which it has too few. */
+function lackOf({ problem, counts, facts, stocked }: Worked): (w: AskWay) => { tools: LackFact[]; spares: string[] } {
   /** Units of each supply that are there: packed, and beside the live part. */
   const stock = stockOfKit(problem, facts, stocked);
   return (w) => ({
-    tools: [
-      ...new Set(
-        w.requires.flatMap((n) => {
-          const requirement = problem.requirements[n];
-          return requirement && !does(problem, requirement, counts) ? [wordsOf(requirement)] : [];
-        }),
-      ),
-    ],
-    spares: w.supplies
-      .filter((s) => (stock.get(s.kind) ?? 0) < s.units)
-      .map((s) => problem.book.of(s.kind).name.toLowerCase()),
+    tools: eachOnce(
+      w.requires.flatMap((n) => {
+        const requirement = problem.requirements[n];
+        return requirement && !does(problem, requirement, counts) ? [lackOfOne(requirement)] : [];
+      }),
+    ),
+    spares: w.supplies.filter((s) => (stock.get(s.kind) ?? 0) < s.units).map((s) => problem.book.of(s.kind).name),
   });
 }
 
@@ -72,17 +68,14 @@ export function mendsOf(worked: Worked): Mend[] {
       wayName: now?.way.name ?? '',
       grade: now?.grade ?? null,
       mends: homes,
-      lacks: now?.grade === 'proper' ? [] : [...new Set(ask.barred.map((b) => b.why))],
+      lacks: now?.grade === 'proper' ? [] : eachOnce(ask.barred.flatMap((b) => b.why)),
       below: facts.as === 'lightest' && isWanted(problem, ask) && !met,
       covered: homes === Infinity ? 1 : countCdf(homes, ask.law),
       hoursSaved: saved,
       hoursLeft: Math.max(0, stakeOf(made) - saved),
       ways: [...has].sort((x, y) => y.gain - x.gain).map(ridden),
       others: [
-        ...leftOut.map((w) => {
-          const { tools, spares } = lacks(w);
-          return { name: w.way.name, why: `left at home: ${[...tools, ...spares].join(', ')}` };
-        }),
+        ...leftOut.map((w) => ({ name: w.way.name, why: [{ code: 'lack.left-at-home' as const, ...lacks(w) }] })),
         ...ask.barred.map((b) => ({ name: b.way.name, why: b.why })),
       ],
     };

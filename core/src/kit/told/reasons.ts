@@ -1,7 +1,7 @@
 import { chainsBy } from '../../toolbox/cover/index.js';
 import { catalogue, type Piece, type PieceFunction } from '../../toolbox/tools/index.js';
 import { doneOfAsk, savedBy } from '../done.js';
-import type { KitPiece, NeededBy } from '../kit.js';
+import type { KitPiece, NeededBy, TroubleName } from '../kit.js';
 import { availableWays, metWithout } from '../optimum/tools.js';
 import { reachedWith, wayOf, type Worked } from './worked.js';
 
@@ -10,11 +10,11 @@ interface Use {
   /** Expected uses. */
   uses: number;
   /** Troubles whose mend it serves by what it does, and those whose mend turns a head with it. */
-  serves: Set<string>;
-  turnsFor: Set<string>;
+  serves: Map<string, TroubleName>;
+  turnsFor: Map<string, TroubleName>;
   doing: Set<PieceFunction>;
 }
-const noUse = (): Use => ({ uses: 0, serves: new Set(), turnsFor: new Set(), doing: new Set() });
+const noUse = (): Use => ({ uses: 0, serves: new Map(), turnsFor: new Map(), doing: new Set() });
 
 /** Expected uses: of what does something by the mends that ask for it, of what turns heads by the mends that turn them. */
 function usesOf({ problem, counts, carried, asks }: Worked): Map<string, Use> {
@@ -27,14 +27,14 @@ function usesOf({ problem, counts, carried, asks }: Worked): Map<string, Use> {
   for (const { ask, now } of asks)
     for (const n of now?.requires ?? []) {
       const by = problem.requirements[n]?.by;
-      const trouble = ask.exposure.trouble.name;
+      const { id: troubleId, name } = ask.exposure.trouble;
       if (by === undefined) continue;
       if ('does' in by) {
         const { does } = by;
         for (const piece of problem.pieces.filter((p, k) => (counts[k] ?? 0) > 0 && p.functions.includes(does))) {
           const use = of(piece.id);
           use.uses += ask.law.mean;
-          use.serves.add(trouble);
+          use.serves.set(troubleId, { id: troubleId, name });
           use.doing.add(does);
         }
         continue;
@@ -44,7 +44,7 @@ function usesOf({ problem, counts, carried, asks }: Worked): Map<string, Use> {
       for (const id of new Set(chains.flatMap((c) => c.links.map((l) => l.piece.id)))) {
         const use = of(id);
         use.uses += ask.law.mean;
-        use.turnsFor.add(trouble);
+        use.turnsFor.set(troubleId, { id: troubleId, name });
       }
     }
   return uses;
@@ -130,8 +130,8 @@ export function piecesOf(worked: Worked): KitPiece[] {
         count,
         needed,
         neededBy: needed.flatMap((id) => neededOf(worked, id, piece)),
-        serves: [...use.serves],
-        turnsFor: [...use.turnsFor],
+        serves: [...use.serves.values()],
+        turnsFor: [...use.turnsFor.values()],
         standsInFor: needed.length > 0 || use.serves.size > 0 ? [] : standsInFor(worked, piece, i),
         toBuy,
         uses: use.uses,

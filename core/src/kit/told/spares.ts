@@ -8,6 +8,7 @@ import type { Worked } from './worked.js';
 /** What a spare of a kind is set aside for: one trouble, with its mends. */
 interface SetAside {
   ask: number;
+  troubleId: string;
   trouble: string;
   mends: number;
   units: number;
@@ -33,6 +34,7 @@ function setAsideFor({ asks, stocked }: Worked, kind: string): SetAside[] {
     return [
       {
         ask: index,
+        troubleId: ask.exposure.trouble.id,
         trouble: ask.name,
         mends: mine.length,
         units: unitsIn(first) ?? 0,
@@ -42,19 +44,6 @@ function setAsideFor({ asks, stocked }: Worked, kind: string): SetAside[] {
       },
     ];
   });
-}
-
-/** How many of a spare there are and why, as an explanation shows it. */
-function formulaOf(parts: readonly SetAside[], enough: number, always: number, onBike: number): string {
-  const each = parts.map(
-    (x) => `${x.trouble}: ${x.mends} ${x.mends === 1 ? 'repair' : 'repairs'} × ${x.units}, Λ ${x.mean.toFixed(3)}`,
-  );
-  return [
-    each.join('; '),
-    parts.length > 0 ? `. They suffice on ${(100 * enough).toFixed(1)} % of trips.` : '',
-    always > 0 ? ` ${always} of it ${always === 1 ? 'is' : 'are'} always packed.` : '',
-    onBike > 0 ? ` ${onBike} of it sits on the bike.` : '',
-  ].join('');
 }
 
 /** The spares of a kit, the heaviest first, each with what it is set aside for. */
@@ -88,9 +77,14 @@ export function sparesOf(worked: Worked): KitSpare[] {
         owned,
         buy: Math.max(0, quantity - onBike - owned),
         always: packedAnyway,
-        for: parts.map(({ trouble, mends, units: n }) => ({ trouble, mends, units: n })),
+        for: parts.map(({ troubleId, trouble, mends, units: n, mean }) => ({
+          troubleId,
+          trouble,
+          mends,
+          units: n,
+          mean,
+        })),
         hours: parts.reduce((s, x) => s + x.hours, 0),
-        formula: formulaOf(parts, enough, packedAnyway, onBike),
       };
     })
     .sort((a, b) => b.mass - a.mass || (a.kind < b.kind ? -1 : 1));

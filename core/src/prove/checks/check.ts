@@ -1,7 +1,7 @@
 import { STATIONS, type Station } from '../../bike/index.js';
-import { say, type Saying } from '../../ground/units/index.js';
 import type { Occasion } from '../checkDone.js';
 import type { ProveCase } from '../proveCase.js';
+import type { CheckFact } from './facts.js';
 
 /** Where one is on the walk: round the bike by its stations, then bags and kit, then what is done at a table. */
 export type WalkPlace = Station | 'bags' | 'kit' | 'table';
@@ -11,11 +11,7 @@ export const WALK: readonly WalkPlace[] = [...STATIONS, 'bags', 'kit', 'table'];
 export interface Check {
   /** Stays the same while it is about the same thing. */
   key: string;
-  name: string;
-  /** How it is done, in a sentence or two. */
-  how: Saying;
-  /** Why: what happens where it is left. */
-  why: Saying;
+  about: CheckFact;
   /** Hours of the trip that hang on it, and the troubles that these are of. */
   guards: number;
   troubles: string[];
@@ -29,32 +25,22 @@ export interface Check {
   /** Once done it is good for so many days, whatever the trip; null where every trip asks anew. */
   goodFor: number | null;
   where: WalkPlace;
-  caution: string;
   /** Whether it is about a thing of the kit: where it is overdue, what that thing is for counts as proven no more. */
   ofKit: boolean;
   own: boolean;
 }
 
-type CheckGiven = Pick<Check, 'key' | 'name' | 'when' | 'where'> &
-  Partial<Omit<Check, 'key' | 'name' | 'when' | 'where' | 'how' | 'why'>> & {
-    how: Saying | string;
-    why: Saying | string;
-  };
-
 /** A check from what differs. */
-export const check = ({ how, why, ...given }: CheckGiven): Check => ({
+export const check = (given: Pick<Check, 'key' | 'about' | 'when' | 'where'> & Partial<Check>): Check => ({
   guards: 0,
   troubles: [],
   daysBefore: 1,
   everyKm: null,
   date: null,
   goodFor: null,
-  caution: '',
   ofKit: false,
   own: false,
   ...given,
-  how: typeof how === 'string' ? say`${how}` : how,
-  why: typeof why === 'string' ? say`${why}` : why,
 });
 
 /** Hours at stake of some troubles on this trip, and which of them it can have. */

@@ -105,7 +105,7 @@ export function checksDue(
   for (const d of done) if (d.bikeId === c.bike.id && (last.get(d.check)?.on ?? '') <= d.on) last.set(d.check, d);
   return list
     .map((k) => ({ ...k, ...standingOf(k, last.get(k.key) ?? null, c, watches) }))
-    .sort((a, b) => WALK.indexOf(a.where) - WALK.indexOf(b.where) || (a.name < b.name ? -1 : a.name > b.name ? 1 : 0));
+    .sort((a, b) => WALK.indexOf(a.where) - WALK.indexOf(b.where) || (a.key < b.key ? -1 : 1));
 }
 
 /** Troubles whose spare or tool was found bad, or is overdue a look: what was proven of them does not count meanwhile. */

@@ -1,4 +1,3 @@
-import { say } from '../../ground/units/index.js';
 import type { Supply } from '../../repairs/supplies/index.js';
 import type { Loan } from '../../toolbox/loan.js';
 import type { Gauge } from '../../trip/air/index.js';
@@ -11,6 +10,8 @@ import { checksOfKit, checksOfTrip } from './ofKit.js';
 
 export { WALK, type Check, type WalkPlace } from './check.js';
 export * from './due.js';
+export * from './facts.js';
+export type { LookKey } from './ofBike.js';
 
 /** What checks are made from beside the kit. */
 export interface CheckRows {
@@ -26,9 +27,7 @@ export interface CheckRows {
 const ownOf = (r: Reminder): Check =>
   check({
     key: r.id,
-    name: r.name,
-    how: say`${r.how}`,
-    why: 'Your own.',
+    about: { code: 'check.own', name: r.name, how: r.how },
     when: r.when,
     everyKm: r.everyKm,
     date: r.date,

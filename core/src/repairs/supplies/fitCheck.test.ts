@@ -23,7 +23,10 @@ describe('readings are compared by their figures', () => {
     ['fuses', 'small blade, 10 15 20 A', 'blade, 10 A', ['format blade, here small blade']],
     ['fuses', 'small blade, 10 15 20 A', 'small blade, 15 A', []],
   ])('%s read as "%s" against "%s"', (slot, reading, fits, expected) => {
-    expect(differs(slot, reading, fits)).toEqual(expected);
+    const said = differs(slot, reading, fits)?.map((d) =>
+      d.code === 'supply.differs' ? `${d.what} ${d.there}, here ${d.here}` : d.code,
+    );
+    expect(said).toEqual(expected);
   });
   test('where nothing can be compared, nothing is said', () => {
     expect(differs('chain', 'gold', '525')).toBeNull();
@@ -32,26 +35,27 @@ describe('readings are compared by their figures', () => {
       judgeFit({ kind: 'brake pads', fits: 'round' }, bike({ fit: { 'pads front': 'square', 'pads rear': 'long' } })),
     ).toEqual({
       verdict: 'another',
-      why: 'made for round',
+      why: [],
     });
   });
   test('a tube is held against the tyre itself, also where nobody read the sheet', () => {
+    const rim = { code: 'supply.rim', rim: 18, tyre: '90/90-21' };
     const wrong = judgeFit({ kind: 'front tube', fits: '120/90-18' }, bike());
-    expect(wrong).toEqual({ verdict: 'another', why: 'for a 18 inch rim, the tyre is 90/90-21' });
+    expect(wrong).toEqual({ verdict: 'another', why: [rim] });
     expect(judgeFit({ kind: 'front tube', fits: '80/100-21' }, bike()).verdict).toBe('not known');
     expect(judgeFit({ kind: 'front tube', fits: '' }, bike({ tyres: 'tubeless' }))).toEqual({
       verdict: 'another',
-      why: 'this bike takes none',
+      why: [{ code: 'supply.takes-none' }],
     });
     const supply = newSupply({ id: uuid(2), kind: 'front tube', quantity: 1, fits: '120/90-18' });
-    expect(whyNot(supply, bike(), null)).toBe('made for 120/90-18: for a 18 inch rim, the tyre is 90/90-21');
+    expect(whyNot(supply, bike(), null)).toEqual({ code: 'supply.made-for', fits: '120/90-18', because: [rim] });
     expect(stockOf([supply], bike(), null).owned.size).toBe(0);
   });
   test('what does not go together on one bike is said where it was read', () => {
     const fit = { chain: '525', 'chain tool': '520', 'tube front': '80/100-19', 'tube rear': '120/90-18' };
     expect(fitFaults(bike({ fit }))).toEqual([
-      { slot: 'tube front', why: 'a tube for a 19 inch rim does not go into the 90/90-21 tyre' },
-      { slot: 'chain tool', why: 'the chain tool opens 520 at most, this chain is a 525' },
+      { slot: 'tube front', why: { code: 'sheet.tube', rim: 19, tyre: '90/90-21' } },
+      { slot: 'chain tool', why: { code: 'sheet.chain-tool', opens: 520, chain: 525 } },
     ]);
     expect(fitFaults(bike({ fit: { chain: '520', 'chain tool': '525', 'tube front': '80/100-21' } }))).toEqual([]);
     expect(chainToolTooSmall(bike({ fit: { chain: '525' } }))).toBeNull();

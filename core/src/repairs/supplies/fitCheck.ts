@@ -1,5 +1,6 @@
 import { at, entry } from '../../ground/numbers.js';
 import { tyreMeasures, type Bike } from '../../bike/bike.js';
+import type { ChainToolFact, SheetFact, SupplyFact } from './facts.js';
 import type { FitSlot } from './fitSheet.js';
 
 /** What a reading says in figures and words that can be compared one by one. */
@@ -62,13 +63,18 @@ const same = (a: number | string, b: number | string): boolean =>
  * Whether two readings of one line speak of the same part, by what both say: size, bore, thread, reach, format. Null where they have nothing
  * in common that can be compared; else what differs, empty where nothing does.
  */
-export function differs(slot: string, reading: string, fits: string): string[] | null {
+export function differs(slot: string, reading: string, fits: string): SupplyFact[] | null {
   const facts = FACTS[slot as FitSlot];
   if (!facts) return null;
   const [a, b] = [facts(reading), facts(fits)];
   const both = Object.keys(a).filter((k) => k in b);
   if (both.length === 0) return null;
-  return both.filter((k) => !same(entry(a, k), entry(b, k))).map((k) => `${k} ${b[k]}, here ${a[k]}`);
+  return both
+    .filter((k) => !same(entry(a, k), entry(b, k)))
+    .map((what) => ({
+      code: 'supply.differs',
+      ...{ what, there: entry(b, what), here: entry(a, what) },
+    }));
 }
 
 /** Rim of a tyre mark, inches. */
@@ -77,7 +83,7 @@ const rimOf = (mark: string): number => tyreMeasures(mark).rim;
 /** Something read off a bike that does not go with something else of it. */
 export interface FitFault {
   slot: FitSlot;
-  why: string;
+  why: SheetFact;
 }
 /** What on a bike's fit sheet does not go together: a tube for another rim, a chain tool that is too small. */
 export function fitFaults(bike: Bike): FitFault[] {
@@ -87,8 +93,7 @@ export function fitFaults(bike: Bike): FitFault[] {
     ['tube rear', bike.tyreRear],
   ] as const) {
     const rim = tubeFacts(bike.fit[slot] ?? '')['rim'];
-    if (rim !== undefined && rim !== rimOf(tyre))
-      out.push({ slot, why: `a tube for a ${rim} inch rim does not go into the ${tyre} tyre` });
+    if (rim !== undefined && rim !== rimOf(tyre)) out.push({ slot, why: { code: 'sheet.tube', rim, tyre } });
   }
   const small = chainToolTooSmall(bike);
   if (small) out.push({ slot: 'chain tool', why: small });
@@ -96,17 +101,17 @@ export function fitFaults(bike: Bike): FitFault[] {
 }
 
 /** Why a bike's chain tool does not open its chain; null where it does, or nobody wrote both down. */
-export function chainToolTooSmall(bike: Pick<Bike, 'fit'>): string | null {
+export function chainToolTooSmall(bike: Pick<Bike, 'fit'>): ChainToolFact | null {
   const [chain, tool] = [bike.fit['chain'], bike.fit['chain tool']].map((t) => chainFacts(t ?? '')['size']);
   return typeof chain === 'number' && typeof tool === 'number' && tool < chain
-    ? `the chain tool opens ${tool} at most, this chain is a ${chain}`
+    ? { code: 'sheet.chain-tool', opens: tool, chain }
     : null;
 }
 
 /** Why a tube does not go into the bike's tyre, whatever the sheet says; null where it does or nothing is said. */
-export function tubeMismatch(kind: string, fits: string, bike: Bike): string | null {
+export function tubeMismatch(kind: string, fits: string, bike: Bike): SupplyFact | null {
   const tyre = kind === 'front tube' ? bike.tyreFront : kind === 'rear tube' ? bike.tyreRear : null;
   if (tyre === null || bike.tyres !== 'tubed') return null;
   const rim = tubeFacts(fits)['rim'];
-  return rim !== undefined && rim !== rimOf(tyre) ? `for a ${rim} inch rim, the tyre is ${tyre}` : null;
+  return rim !== undefined && rim !== rimOf(tyre) ? { code: 'supply.rim', rim, tyre } : null;
 }

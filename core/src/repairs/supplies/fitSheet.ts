@@ -1,6 +1,7 @@
 import { at } from '../../ground/numbers.js';
 import type { Bike } from '../../bike/bike.js';
 import type { OwnKind } from './book.js';
+import type { SupplyFact } from './facts.js';
 import { differs, tubeMismatch } from './fitCheck.js';
 
 /** Everything besides fasteners that a spare must match, read off the bike once. */
@@ -137,9 +138,9 @@ export type FitVerdict = 'fits' | 'not known' | 'another';
 export interface FitJudged {
   verdict: FitVerdict;
   /** What differs, where it is for another. */
-  why: string;
+  why: SupplyFact[];
 }
-const judged = (verdict: FitVerdict, why = ''): FitJudged => ({ verdict, why });
+const judged = (verdict: FitVerdict, why: SupplyFact[] = []): FitJudged => ({ verdict, why });
 
 /**
  * Whether a supply serves a bike, and what differs. Readings are compared by their figures where they have any (bore, rim, thread, chain), else
@@ -151,20 +152,21 @@ export function judgeFit(supply: { kind: string; fits: string }, bike: Bike, own
   // Nothing decides it, or only what this bike has not: then no bike like it takes any.
   if (lines.length === 0)
     return every.some((l) => l.decides.includes(supply.kind))
-      ? judged('another', 'this bike takes none')
+      ? judged('another', [{ code: 'supply.takes-none' }])
       : judged('fits');
   const wrong = tubeMismatch(supply.kind, supply.fits, bike);
-  if (wrong) return judged('another', wrong);
+  if (wrong) return judged('another', [wrong]);
   const read = lines.flatMap((l) => {
     const reading = bike.fit[l.slot] ?? '';
     return reading === '' ? [] : [{ slot: l.slot, reading }];
   });
   if (supply.fits === '' || read.length === 0) return judged('not known');
-  const compared = read.map(({ slot, reading }) =>
-    sameFit(reading, supply.fits) ? [] : (differs(slot, reading, supply.fits) ?? [`made for ${supply.fits}`]),
-  );
-  if (compared.some((d) => d.length === 0)) return judged('fits');
-  return read.length < lines.length ? judged('not known') : judged('another', at(compared, 0).join(', '));
+  const compared = read.map(({ slot, reading }) => {
+    const why = sameFit(reading, supply.fits) ? [] : differs(slot, reading, supply.fits);
+    return { same: why?.length === 0, why: why ?? [] };
+  });
+  if (compared.some((c) => c.same)) return judged('fits');
+  return read.length < lines.length ? judged('not known') : judged('another', at(compared, 0).why);
 }
 export const fitVerdict = (
   supply: { kind: string; fits: string },

@@ -1,5 +1,6 @@
 export * from './kinds.js';
 export * from './book.js';
+export * from './facts.js';
 export * from './fitSheet.js';
 export * from './fitCheck.js';
 export * from './supply.js';

@@ -54,10 +54,17 @@ describe('how long supplies keep', () => {
     expect(goodUntil({ kind: 'cable tie', bought: '1999-01-01', opened: null })).toBeNull();
   });
   test('what does not count says why, and fitted ones count for their bike alone', () => {
-    expect(whyNot(supply({ condition: 'spent' }), dual, null)).toBe('spent');
-    expect(whyNot(supply({ kind: 'patch', bought: '2020-01-01' }), dual, '2026-11-25')).toMatch(/past its date/);
+    expect(whyNot(supply({ condition: 'spent' }), dual, null)).toEqual({ code: 'supply.spent' });
+    expect(whyNot(supply({ kind: 'patch', bought: '2020-01-01' }), dual, '2026-11-25')).toEqual({
+      ...{ code: 'supply.past-date', until: '2023-01-01' },
+    });
+    expect(whyNot(supply({ mark: 'never' }), dual, null)).toEqual({ code: 'supply.stays-home' });
+    expect(whyNot(supply({ fittedOn: uuid(77) }), dual, null)).toEqual({ code: 'supply.other-bike' });
     expect(whyNot(supply({ kind: 'patch', bought: '2020-01-01' }), dual, null)).toBeNull();
-    expect(whyNot(supply({ fits: '525' }), dual, null)).toBe('made for 525: size 525, here 520');
+    expect(whyNot(supply({ fits: '525' }), dual, null)).toEqual({
+      ...{ code: 'supply.made-for', fits: '525' },
+      because: [{ code: 'supply.differs', what: 'size', there: 525, here: 520 }],
+    });
     expect(whyNot(supply({ condition: 'used, known good' }), dual, null)).toBeNull();
     const list = [supply({}), supply({ fittedOn: dual.id, quantity: 1 }), supply({ condition: 'spent' })];
     const of = (b: typeof dual) => [

@@ -1,8 +1,10 @@
+import { at } from '../../ground/numbers.js';
 import { z } from 'zod';
 import { line } from '../../ground/text.js';
 import type { Bike } from '../../bike/bike.js';
 import { id, note } from '../../ground/fields.js';
 import type { OwnKind } from './book.js';
+import type { SupplyFact } from './facts.js';
 import { judgeFit } from './fitSheet.js';
 
 /** What a rider owns of one kind of spare. */
@@ -76,16 +78,20 @@ export function goodUntil(supply: Pick<Supply, 'kind' | 'bought' | 'opened'>): s
 }
 
 /** Why a supply does not count for a bike; null when it does. */
-export function whyNot(supply: Supply, bike: Bike, today: string | null, own: readonly OwnKind[] = []): string | null {
-  if (supply.condition === 'spent') return 'spent';
-  if (supply.mark === 'never') return 'stays at home';
+export function whyNot(
+  supply: Supply,
+  bike: Bike,
+  today: string | null,
+  own: readonly OwnKind[] = [],
+): SupplyFact | null {
+  if (supply.condition === 'spent') return { code: 'supply.spent' };
+  if (supply.mark === 'never') return { code: 'supply.stays-home' };
   const until = goodUntil(supply);
-  if (until !== null && today !== null && until < today) return `past its date, ${until}`;
-  if (supply.fittedOn !== null && supply.fittedOn !== bike.id) return 'fitted on another bike';
+  if (until !== null && today !== null && until < today) return { code: 'supply.past-date', until };
+  if (supply.fittedOn !== null && supply.fittedOn !== bike.id) return { code: 'supply.other-bike' };
   const { verdict, why } = judgeFit(supply, bike, own);
   if (verdict !== 'another') return null;
-  if (supply.fits === '') return why;
-  return why.startsWith('made for') ? why : `made for ${supply.fits}: ${why}`;
+  return supply.fits === '' ? at(why, 0) : { code: 'supply.made-for', fits: supply.fits, because: why };
 }
 
 /** What of each kind there is for a bike: in the toolbox, and fitted beside the live part, which weighs nothing in the kit. */

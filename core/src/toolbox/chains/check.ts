@@ -1,10 +1,10 @@
 import { at, present, last } from '../../ground/numbers.js';
 import type { Access, Condition } from '../../bike/index.js';
 import { fit as fitOf, type Fit } from '../../bike/fit/index.js';
-import { millimetres, printShape, type Head, type Shape } from '../../ground/sizes/index.js';
+import { millimetres, type Head, type Shape } from '../../ground/sizes/index.js';
 import type { Mode } from '../tools/index.js';
-import { asTyped, measure, say, type Saying } from '../../ground/units/index.js';
 import type { Chain, Link, Path } from './chain.js';
+import type { ReachFact } from './facts.js';
 import type { Practice } from '../practice.js';
 
 /** What is asked of one end of a fastener. */
@@ -22,7 +22,7 @@ export type FailCode =
   'size' | 'recess' | 'clearance' | 'headroom' | 'thin' | 'swing' | 'stud' | 'approach' | 'bears' | 'arm' | 'practice';
 export interface Fail {
   code: FailCode;
-  message: Saying;
+  message: ReachFact;
 }
 
 /** Fit of what a mode turns on a shape. An adjustable is set to the head, so only its span counts. */
@@ -36,12 +36,12 @@ export function modeFit(mode: Mode, shape: Shape): Fit {
     goesOn: inSpan ? 1 : 0,
     odds: { fits: inSpan ? 1 : 0, loose: 0, rounds: 0, no: inSpan ? 0 : 1 },
     worstPlay: Number.NaN,
-    reason: inSpan ? 'set to the head' : 'outside its span',
+    reason: { code: inSpan ? 'fit.set-to-head' : 'fit.outside-span' },
   };
 }
 
-const mm = (value: number) => measure('length', value);
-const torque = (value: number) => measure('torque', value);
+/** A pipe is that much longer than what is missing at its arm, mm, since it goes over the handle. Planning value. */
+const PIPE_MORE = 50;
 
 /** Whether a hold turns about the chain's own axis, so that its shaft may stand in a well: a driver's handle. */
 const inLine = (hand: Link): boolean => hand.mode.offer.by === 'hand' && hand.mode.offer.hold === 'driver';
@@ -80,54 +80,40 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   const hand = present(path.links.findLast((l) => l.mode.offer.by === 'hand' && l.mode.turns.form !== 'bar'));
   const spanner = onHead.mode.thickness > 0;
   const fails: Fail[] = [];
-  const fail = (code: FailCode, message: Saying) => fails.push({ code, message });
+  const fail = (code: FailCode, message: ReachFact) => fails.push({ code, message });
 
-  if (access.recess > path.length)
-    fail(
-      'recess',
-      say`the head sits ${mm(access.recess)} deep, this reaches ${mm(path.length)}: ${mm(access.recess - path.length)} short`,
-    );
+  if (access.recess > path.length) fail('recess', { code: 'reach.recess', deep: access.recess, reaches: path.length });
   if (access.clearance !== null) {
     const widest = widestInWell(path, access.recess);
     if (widest > access.clearance)
-      fail(
-        'clearance',
-        say`${mm(access.clearance)} is free round the head, ${onHead.piece.name} is ${mm(widest)} wide`,
-      );
+      fail('clearance', { code: 'reach.clearance', free: access.clearance, piece: onHead.piece.name, wide: widest });
     // In a well the handle has to swing above the rim.
     const handle = handleAt(path, hand);
     if (widest <= access.clearance && handle < access.recess && path.length >= access.recess)
-      fail(
-        'recess',
-        say`the well is ${mm(access.recess)} deep, the handle of ${hand.piece.name} would lie ${mm(access.recess - handle)} below its rim`,
-      );
+      fail('recess', {
+        code: 'reach.rim',
+        ...{ deep: access.recess, piece: hand.piece.name, below: access.recess - handle },
+      });
   }
   if (access.headroom !== null && path.length > access.headroom)
-    fail('headroom', say`${mm(access.headroom)} of room in line, this stands ${mm(path.length)} high`);
+    fail('headroom', { code: 'reach.headroom', room: access.headroom, high: path.length });
   if (access.thin !== null && !(spanner && onHead.mode.thickness <= access.thin))
-    fail(
-      'thin',
-      spanner
-        ? say`only ${asTyped('length', access.thin)} thick goes in, ${onHead.piece.name} is ${asTyped('length', onHead.mode.thickness)}`
-        : say`only a spanner up to ${asTyped('length', access.thin)} thick goes in`,
-    );
+    fail('thin', {
+      code: 'reach.thin',
+      ...{ limit: access.thin, piece: onHead.piece.name, thick: spanner ? onHead.mode.thickness : null },
+    });
   // What only holds needs no next bite.
   if (!end.holding && access.swing !== null && path.step > access.swing)
-    fail('swing', say`${access.swing}° of swing, ${hand.piece.name} takes ${path.step}° to the next bite`);
+    fail('swing', { code: 'reach.swing', swing: access.swing, piece: hand.piece.name, step: path.step });
   if (access.stud > 0 && onHead.mode.hollow < access.stud)
-    fail(
-      'stud',
-      say`${mm(access.stud)} stands through the head, the hollow of ${onHead.piece.name} is ${mm(onHead.mode.hollow)}`,
-    );
+    fail('stud', { code: 'reach.stud', stud: access.stud, piece: onHead.piece.name, hollow: onHead.mode.hollow });
   if (access.approach === 'side only' && onHead.mode.grip !== 'open' && onHead.mode.grip !== 'adjustable')
-    fail('approach', say`an open end gets in from the side only`);
-  if (access.approach === 'in line only' && spanner)
-    fail('approach', say`there is room in line only, none for a spanner`);
-  if (access.approach === 'out of line' && !path.swivels)
-    fail('approach', say`it is out of line: the chain needs a swivel joint`);
+    fail('approach', { code: 'reach.side-only' });
+  if (access.approach === 'in line only' && spanner) fail('approach', { code: 'reach.in-line-only' });
+  if (access.approach === 'out of line' && !path.swivels) fail('approach', { code: 'reach.out-of-line' });
 
   if (!end.holding && path.links.some((l) => l.mode.grip === 'adjustable')) {
-    if (practice.adjustable === 'hold only') fail('practice', say`you use adjustable spanners for holding only`);
+    if (practice.adjustable === 'hold only') fail('practice', { code: 'reach.adjustable-holds' });
   }
   if (
     practice.ratchet === 'never breaks loose' &&
@@ -135,18 +121,22 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     hand.mode.offer.hold === 'ratchet' &&
     need > 0
   )
-    fail('practice', say`you do not break bolts loose with a ratchet`);
+    fail('practice', { code: 'reach.ratchet-never-breaks' });
   if (need > 0) {
     if (path.bears < need) {
       const weak = at(path.links, path.weakest);
-      fail('bears', say`breaking loose takes ${torque(need)}, ${weak.piece.name} bears ${torque(weak.mode.bears)}`);
+      fail('bears', { code: 'reach.bears', need, piece: weak.piece.name, bears: weak.mode.bears });
     }
     if (path.handGives < need)
       fail(
         'arm',
         path.arm > 0
-          ? say`breaking loose takes ${torque(need)}, ${measure('force', path.force)} on ${mm(path.arm)} gives ${torque(path.handGives)}: a pipe of ${mm(((need - path.handGives) / path.force) * 1000 + 50)} closes it`
-          : say`breaking loose takes ${measure('torque', need, 1)}, a hand on ${hand.piece.name} gives ${asTyped('torque', path.handGives)}`,
+          ? {
+              code: 'reach.arm',
+              ...{ need, force: path.force, arm: path.arm, gives: path.handGives },
+              pipe: ((need - path.handGives) / path.force) * 1000 + PIPE_MORE,
+            }
+          : { code: 'reach.palm', need, piece: hand.piece.name, gives: path.handGives },
       );
   }
   return fails;
@@ -168,16 +158,11 @@ export function asChain(path: Path, end: End, fit: Fit, holdOnly = false): Chain
 /** Says that nothing in sight even fits the head. */
 export const nothingFits = (head: Head): Fail => ({
   code: 'size',
-  message: say`nothing in the toolbox turns ${printShape(head)}`,
+  message: { code: 'reach.nothing-fits', head },
 });
 /** Says that a piece fits the head and that nothing turns the piece, with what would. */
 export function nothingDrives(link: Link): Fail {
   const { offer } = link.mode;
-  const by =
-    offer.by === 'hand'
-      ? 'a hand'
-      : offer.shape.form === 'drive'
-        ? `a ${printShape(offer.shape)} handle`
-        : `a tool that turns ${printShape(offer.shape)}`;
-  return { code: 'size', message: say`${link.piece.name} fits, but nothing in the toolbox turns it: it takes ${by}` };
+  const by = offer.by === 'hand' ? 'hand' : offer.shape;
+  return { code: 'size', message: { code: 'reach.nothing-drives', piece: link.piece.name, by } };
 }

@@ -1,9 +1,10 @@
 import { at, last } from '../../ground/numbers.js';
 import type { Fastener } from '../../bike/index.js';
 import type { Piece } from '../tools/index.js';
-import { printShape, type Head } from '../../ground/sizes/index.js';
+import type { Head } from '../../ground/sizes/index.js';
 import type { Chain, Link } from './chain.js';
 import { modeFit, type End } from './check.js';
+import type { NearSizeFact } from './facts.js';
 import { ChainFinder } from './find.js';
 import { endsOf } from './operation.js';
 import { FORCE, type Practice } from '../practice.js';
@@ -14,7 +15,7 @@ export interface Cure {
   mass: number;
   chains: Chain[];
   /** What to know of a tool of another size or system on the head; null where it is the head's own. */
-  warning: string | null;
+  warning: NearSizeFact | null;
 }
 
 /** Share of made heads that a tool of another size has to fit before it is offered for one. */
@@ -43,13 +44,17 @@ function suitsAll(chains: readonly Chain[], heads: readonly Head[], owned: (id: 
 }
 
 /** Says of a tool of another size how many heads it fits. */
-function warningOf(chains: readonly Chain[], heads: readonly Head[], owned: (id: string) => boolean): string | null {
+function warningOf(
+  chains: readonly Chain[],
+  heads: readonly Head[],
+  owned: (id: string) => boolean,
+): NearSizeFact | null {
   for (const [i, chain] of chains.entries()) {
     const link = last(chain.links);
     const [tool, head] = [link.mode.turns, at(heads, i)];
     if (owned(link.piece.id) || link.mode.grip === 'adjustable' || tool.size === head.size) continue;
-    const share = Math.floor(modeFit(link.mode, head).odds.fits * 100);
-    return `${link.piece.name} is made for ${printShape(tool)}: it fits ${share} of 100 heads of ${printShape(head)}`;
+    const of100 = Math.floor(modeFit(link.mode, head).odds.fits * 100);
+    return { code: 'cure.near-size', piece: link.piece.name, tool, head, of100 };
   }
   return null;
 }

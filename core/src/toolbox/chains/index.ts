@@ -1,5 +1,6 @@
 export * from './chain.js';
 export * from './check.js';
+export * from './facts.js';
 export * from './find.js';
 export * from './operation.js';
 export * from './cure.js';

@@ -121,6 +121,6 @@ test('an adjustable spanner fits flats within its span, both ends of it counted,
   expect(fits('plug', '16')).toMatchObject({ verdict: 'fits', odds: { fits: 1, loose: 0, rounds: 0, no: 0 } });
   for (const size of ['5.5', '32'])
     expect(fits('hex', size)).toMatchObject({ verdict: 'no', goesOn: 0, odds: { fits: 0, no: 1 } });
-  expect(fits('key', '8')).toMatchObject({ verdict: 'no', reason: 'outside its span' });
+  expect(fits('key', '8')).toMatchObject({ verdict: 'no', reason: { code: 'fit.outside-span' } });
   expect(fits('lobe', 'T30').verdict).toBe('no');
 });

@@ -1,5 +1,4 @@
 import { at, under } from '../../ground/numbers.js';
-import { say } from '../../ground/units/index.js';
 import { breakLoose, type Fastener } from '../../bike/index.js';
 import { usesOf, type Chain } from './chain.js';
 import type { End, Fail } from './check.js';
@@ -72,9 +71,7 @@ export function reachOf(fastener: Fastener, finder: ChainFinder): Reach {
         end: 'far',
         fail: {
           code: held ? 'practice' : 'size',
-          message: held
-            ? say`each end alone can be held, but nothing turns either: an adjustable spanner only holds by your preference, or there is too little swing`
-            : say`each end alone is reached, but both at once take the same piece: a second one or an adjustable holds the other end`,
+          message: { code: held ? 'reach.only-held' : 'reach.same-piece' },
         },
       },
     ],

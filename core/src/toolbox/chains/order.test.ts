@@ -41,7 +41,7 @@ const fits = {
   goesOn: 1,
   odds: { fits: 1, loose: 0, rounds: 0, no: 0 },
   worstPlay: 0,
-  reason: '',
+  reason: { code: 'fit.same-size' },
 } as never;
 
 /** A path with figures of its own. */

@@ -7,7 +7,6 @@ import { printShape, type Head } from '../../ground/sizes/index.js';
 import { fastener, owned } from '../../testing/make.js';
 import { combinationSpanner, lKey, ratchet, socket } from '../tools/index.js';
 import { cellKey, coverageOf } from './coverage.js';
-import { said } from '../../ground/units/index.js';
 
 const nm = (value: number) => ({ value, source: 'manual' as const });
 const hex = (size: string): Head => ({ form: 'hex', size });
@@ -37,7 +36,7 @@ describe('the coverage picture', () => {
     const cell = (row: number, piece: { id: string }) => cells.get(cellKey(rows[row]!, piece)) ?? null;
     expect(cell(1, small)).toEqual({ state: 'fits', why: [] });
     expect(cell(1, spanner)).toMatchObject({ state: 'some' });
-    expect(said('inch', cell(1, spanner)!.why)).toMatch(/ in (deep|is free round)/);
+    expect(cell(1, spanner)!.why.map((w) => w.code)).toContain('reach.recess');
     expect(cell(0, spanner)).toMatchObject({ state: 'loose' });
     expect(groups.map((g) => g.name)).toEqual(['Spanners', 'Sockets']);
     expect(idle.map((p) => p.id)).toEqual([key.id]);
@@ -50,7 +49,7 @@ describe('the coverage picture', () => {
     expect([...limp.cells.values()]).toEqual([
       {
         state: 'limp',
-        why: ['Socket ¼ in, 13 fits, but nothing in the toolbox turns it: it takes a square drive ¼ in handle'],
+        why: [{ code: 'reach.nothing-drives', piece: 'Socket ¼ in, 13', by: { form: 'drive', size: '1/4in' } }],
       },
     ]);
   });

@@ -1,8 +1,8 @@
 import { at } from '../../ground/numbers.js';
 import type { Fastener } from '../../bike/index.js';
-import { endsOf, type ChainFinder, type End } from '../chains/index.js';
+import { endsOf, type CellFact, type ChainFinder, type End } from '../chains/index.js';
 import { HEAD_FORMS, millimetres, printShape, type Head } from '../../ground/sizes/index.js';
-import { say, together, type Saying } from '../../ground/units/index.js';
+import { eachOnce } from '../../ground/facts.js';
 import type { Piece, PieceKind } from '../tools/index.js';
 
 /**
@@ -12,8 +12,8 @@ import type { Piece, PieceKind } from '../tools/index.js';
 export type CellState = 'fits' | 'some' | 'limp' | 'loose';
 export interface CoverCell {
   state: CellState;
-  /** Why it is no plain fit, in a rider's words; empty for fits. */
-  why: Saying;
+  /** Why it is no plain fit; empty for fits. */
+  why: CellFact[];
 }
 /** Heads of one form and size: a row of the picture. Far ends count as heads of their own. */
 export interface HeadClass {
@@ -80,8 +80,8 @@ function cellOf(finder: ChainFinder, ends: readonly End[], piece: Piece): CoverC
   const all = [...seen.values()];
   const bad = all.filter((v) => !v.ok);
   if (bad.length === 0) return { state: 'fits', why: [] };
-  const why = (v: (typeof all)[number]) =>
-    v.fails.length > 0 ? together(v.fails.map((f) => f.message)) : say`${v.fit?.reason ?? ''}`;
+  const why = (v: (typeof all)[number]): CellFact[] =>
+    v.fails.length > 0 ? eachOnce(v.fails.map((f) => f.message)) : v.fit ? [v.fit.reason] : [];
   if (bad.length < all.length) return { state: 'some', why: why(at(bad, 0)) };
   const on = bad.find((v) => v.fit?.verdict === 'fits');
   if (on) return { state: 'limp', why: why(on) };

@@ -8,7 +8,6 @@ import { demandPmf, poissonPmf } from './poisson.js';
 import { posterior, posteriorSpread, recordOf } from './record.js';
 import { pooled } from './stocks.js';
 import { TROUBLES } from '../../repairs/index.js';
-import { said } from '../../ground/units/index.js';
 
 const trip = {
   ...newTrip(uuid(2), 'Trip'),
@@ -99,7 +98,7 @@ describe('the own record', () => {
     expect(sharpened.lambda).toBeCloseTo(plain.lambda * 1.6, 9);
     expect(sharpened.planned).toBeCloseTo(plain.lambda, 9);
     expect(sharpened.odds).toBeCloseTo(1 - (2.5 / (2.5 + plain.lambda)) ** 4, 9);
-    expect(said('metric', sharpened.formula)).toMatch(/by your record/);
+    expect(sharpened.formula).toMatchObject({ record: { factor: 1.6, events: 2, expected: expect.closeTo(0.5, 9) } });
   });
   test('quiet kilometres lower a rate; no rides leave it', () => {
     const quiet = recordOf([ride({ km: { paved: 5000, gravel: 5000, track: 5000 } })], bike, [bike]);
@@ -123,7 +122,7 @@ describe('factors', () => {
   test('a known weak point multiplies its rate, and says so', () => {
     const weak = { ...bike, weak: [{ trouble: 'luggage', factor: 3 }] };
     expect(of('luggage', weak).lambda).toBeCloseTo(3 * of('luggage').lambda, 9);
-    expect(said('metric', of('luggage', weak).formula)).toMatch(/× 3 as a weak point/);
+    expect(of('luggage', weak).formula).toMatchObject({ weak: 3, record: null });
     expect(of('fuse', weak).lambda).toBeCloseTo(of('fuse').lambda, 12);
   });
   test('in the dark falls are likelier, punctures are not', () => {
@@ -171,7 +170,7 @@ describe('hours stranded by what the rider says', () => {
     expect(strandedHours(leg, plan).total).toBeCloseTo(3 + 2 + 4 + 4, 9);
     const beyond = strandedHours(leg, { ...plan, coverKm: 100 });
     expect(beyond.total).toBeCloseTo(3 + 2 + 5, 9);
-    expect(said('metric', beyond.formula)).toMatch(/beyond the cover/);
+    expect(beyond.formula).toMatchObject({ code: 'stranded.no-rescue', beyondCover: true, wait: 2, onTow: false });
     expect(strandedHours(leg, { ...plan, coverKm: 250 }).total).toBeCloseTo(13, 9);
   });
   test('speeds are the rider’s own where changed', () => {

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { said } from '../../ground/units/index.js';
 import { TROUBLES, type Trouble } from '../../repairs/index.js';
 import { uuid } from '../../testing/make.js';
 import { newLeg, newTrip, strandedHours, type Leg, type Trip } from '../index.js';
@@ -88,22 +87,28 @@ describe('one trouble over two legs, by hand', () => {
     const own = exposureOf(trouble({}), trip, 1, { events: 4, expected: 1 });
     expect(own.lambda).toBeCloseTo(plain.lambda * 2, 12);
     expect(own.planned).toBeCloseTo(plain.lambda, 12);
-    expect(said('metric', weak.formula)).toContain(' × 3 as a weak point of this bike');
-    expect(said('metric', plain.formula)).not.toContain('weak point');
-    expect(said('metric', own.formula)).toContain(' × 2.00 by your record ((2 + 4) ÷ (2 + 1.00))');
+    expect(weak.formula).toMatchObject({ code: 'count.lambda', weak: 3, record: null });
+    expect(plain.formula).toMatchObject({ weak: 1, lambda: plain.lambda });
+    expect(own.formula).toMatchObject({ weak: 1, record: { factor: 2, events: 4, expected: 1 } });
   });
   test('the formula names the grounds that count, and no other', () => {
-    const text = (t: Trouble, on = trip) => said('metric', exposureOf(t, on).formula);
-    const parts = (t: Trouble, on = trip) => /Λ = \((.*)\) × 1\.20/u.exec(text(t, on))?.[1]?.split(' + ');
-    expect(parts(trouble({}))?.map((p) => p.split(' ').at(-1))).toEqual(['paved', 'gravel', 'track']);
-    expect(parts(trouble({}))?.[1]).toMatch(/× 300 km gravel$/u);
-    expect(parts(trouble({ rate: { paved: 0, gravel: 0.4, track: 2 } }))).toHaveLength(2);
+    const made = (t: Trouble, on = trip) => {
+      const { formula } = exposureOf(t, on);
+      if (formula.code !== 'count.lambda') throw new Error('not counted by rate');
+      return formula;
+    };
+    const grounds = (t: Trouble, on = trip) => made(t, on).ridden.map((r) => r.on);
+    expect(grounds(trouble({}))).toEqual(['paved', 'gravel', 'track']);
+    expect(made(trouble({})).ridden[1]).toMatchObject({ km: 300, on: 'gravel' });
+    expect(grounds(trouble({ rate: { paved: 0, gravel: 0.4, track: 2 } }))).toEqual(['gravel', 'track']);
     const flat = { ...trip, legs: [near] };
-    expect(parts(trouble({}), flat)?.map((p) => p.split(' ').at(-1))).toEqual(['paved', 'gravel']);
-    expect(parts(trouble({ perCrossing: 0.02 }))?.at(-1)).toBe('0.02 × 3 crossings');
-    expect(parts(trouble({ perCrossing: 0.02 }), flat)).toHaveLength(2);
-    expect(text(trouble({ rate: { paved: 0, gravel: 0, track: 0 } }))).toContain('Λ = (0) × 1.20');
-    expect(text(trouble({}))).toMatch(/= 0\.300$/u);
+    expect(grounds(trouble({}), flat)).toEqual(['paved', 'gravel']);
+    expect(made(trouble({ perCrossing: 0.02 })).crossings).toEqual({ rate: 0.02, times: 3 });
+    expect(made(trouble({ perCrossing: 0.02 }), flat).crossings).toBeNull();
+    expect(made(trouble({})).crossings).toBeNull();
+    expect(grounds(trouble({ rate: { paved: 0, gravel: 0, track: 0 } }))).toEqual([]);
+    expect(made(trouble({})).factor).toBeCloseTo(1.2, 9);
+    expect(made(trouble({})).lambda).toBeCloseTo(0.3, 9);
   });
   test('what never happens has no share anywhere, and no share is no number', () => {
     const none = exposureOf(trouble({ rate: { paved: 0, gravel: 0, track: 0 } }), trip);
@@ -111,9 +116,10 @@ describe('one trouble over two legs, by hand', () => {
     expect([none.away.helpKm, none.away.workshopKm]).toEqual([0, 0]);
   });
   test('what is sure to come comes so many times', () => {
-    const due = certain(trouble({ nuisance: 2 }), 3, []);
-    expect(due).toMatchObject({ lambda: 3, planned: 3, odds: 1, without: 2, law: fixed(3) });
-    expect(certain(trouble({}), 0, []).odds).toBe(0);
+    const why = { code: 'count.due' as const, services: [] };
+    const due = certain(trouble({ nuisance: 2 }), 3, why);
+    expect(due).toMatchObject({ formula: why, lambda: 3, planned: 3, odds: 1, without: 2, law: fixed(3) });
+    expect(certain(trouble({}), 0, why).odds).toBe(0);
   });
 });
 

@@ -1,8 +1,8 @@
 import { at } from '../../ground/numbers.js';
-import { TERRAINS } from '../../ground/terrain.js';
+import { TERRAINS, type Terrain } from '../../ground/terrain.js';
+import type { DueFact } from '../services/index.js';
 import { isCritical, usualThread, type Bike, type Fastener } from '../../bike/index.js';
 import { strandedHours, type Leg, type Trip } from '../index.js';
-import { asTyped, measure, say, together, type Saying } from '../../ground/units/index.js';
 import { threadMm } from '../../ground/sizes/index.js';
 import { boltKind } from '../../repairs/supplies/index.js';
 import { countPmf, fixed, type CountLaw } from './counts.js';
@@ -17,6 +17,26 @@ import {
   type OwnPace,
   type Trouble,
 } from '../../repairs/index.js';
+
+/** How an expected count was made, as a fact. */
+export type CountFact =
+  | {
+      code: 'count.lambda';
+      /** Rate per 1000 km and km, by ground. */
+      ridden: { rate: number; km: number; on: Terrain }[];
+      /** Rate of a crossing, and crossings; null where it hangs on none. */
+      crossings: { rate: number; times: number } | null;
+      /** Of age, load and care. */
+      factor: number;
+      /** As a weak point of this bike; 1 where it is none. */
+      weak: number;
+      record: { factor: number; events: number; expected: number } | null;
+      lambda: number;
+    }
+  /** Services that fall due, by name. */
+  | { code: 'count.due'; services: { name: string; due: DueFact }[] }
+  /** Pressures let down and pumped up so many times, kPa. */
+  | { code: 'count.aired'; times: number; low: number; high: number };
 
 /** One trouble on one trip with one bike. */
 export interface Exposure {
@@ -39,7 +59,7 @@ export interface Exposure {
   /** Hours at stake with no kit: Λ × the most that any known way saves. */
   atStake: number;
   /** How Λ was made, for whoever asks. */
-  formula: Saying;
+  formula: CountFact;
 }
 
 const factorOf = (trip: Trip) => trip.factors.age * trip.factors.load * trip.factors.care;
@@ -77,17 +97,7 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
   };
   const without = trouble.stops ? stranded : trouble.nuisance;
   const km = (on: (typeof TERRAINS)[number]) => trip.legs.reduce((s, l) => s + l.km[on], 0);
-  const parts = TERRAINS.filter((on) => trouble.rate[on] > 0 && km(on) > 0).map(
-    (on) => say`${asTyped('rate', trouble.rate[on])} × ${measure('distance', km(on))} ${on}`,
-  );
   const crossings = trip.legs.reduce((s, l) => s + l.crossings, 0);
-  if (trouble.perCrossing && crossings > 0) parts.push(say`${trouble.perCrossing} × ${crossings} crossings`);
-  const said = [
-    weak === 1 ? '' : ` × ${weak} as a weak point of this bike`,
-    experience
-      ? ` × ${after.factor.toFixed(2)} by your record ((2 + ${experience.events}) ÷ (2 + ${experience.expected.toFixed(2)}))`
-      : '',
-  ].join('');
   return {
     trouble,
     lambda,
@@ -99,7 +109,16 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
     without,
     away,
     atStake: lambda * mostSaved(trouble.ways, without, away),
-    formula: say`Λ = (${parts.length > 0 ? together(parts, ' + ') : '0'}) × ${factorOf(trip).toFixed(2)} for age, load and care${said} = ${lambda.toFixed(3)}`,
+    formula: {
+      code: 'count.lambda',
+      ridden: TERRAINS.filter((on) => trouble.rate[on] > 0 && km(on) > 0).map((on) => ({
+        ...{ rate: trouble.rate[on], km: km(on), on },
+      })),
+      crossings: trouble.perCrossing && crossings > 0 ? { rate: trouble.perCrossing, times: crossings } : null,
+      ...{ factor: factorOf(trip), weak },
+      record: experience ? { factor: after.factor, events: experience.events, expected: experience.expected } : null,
+      lambda,
+    },
   };
 }
 
@@ -132,7 +151,7 @@ export const byStake = (a: Exposure, b: Exposure): number =>
  * What is sure to come so many times, such as work that falls due.
  * @param times how often, from 0
  */
-export function certain(trouble: Trouble, times: number, why: Saying): Exposure {
+export function certain(trouble: Trouble, times: number, why: CountFact): Exposure {
   const without = trouble.nuisance;
   return {
     trouble,

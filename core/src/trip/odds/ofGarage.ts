@@ -2,7 +2,6 @@ import type { Bike } from '../../bike/index.js';
 import { dueOn } from '../services/index.js';
 import type { TripRows } from '../rows.js';
 import { appliesTo, paced, quickest, TROUBLES, withOwn, withRates, type Trouble } from '../../repairs/index.js';
-import { measure, say, together } from '../../ground/units/index.js';
 import type { Trip } from '../index.js';
 import { byStake, certain, exposures, type Exposure } from './exposure.js';
 import { recordOf } from './record.js';
@@ -26,14 +25,10 @@ function services(bike: Bike, trip: Trip, troubles: readonly Trouble[], today: s
     const times = mine.reduce((s, d) => s + Math.max(0, d.times - (d.overdue ? 1 : 0)), 0);
     return times > 0
       ? [
-          certain(
-            trouble,
-            times,
-            together(
-              mine.map((d) => say`${d.service.name}: ${d.formula}`),
-              '. ',
-            ),
-          ),
+          certain(trouble, times, {
+            code: 'count.due',
+            services: mine.map((d) => ({ name: d.service.name, due: d.formula })),
+          }),
         ]
       : [];
   });
@@ -66,11 +61,10 @@ export function exposuresIn(
     ),
     ...(airing && aired > 0
       ? [
-          certain(
-            paced(airing, pace),
-            aired,
-            say`${aired} times between ${measure('pressure', trip.air.low)} and ${measure('pressure', trip.air.high)}, as the trip says`,
-          ),
+          certain(paced(airing, pace), aired, {
+            code: 'count.aired',
+            ...{ times: aired, low: trip.air.low, high: trip.air.high },
+          }),
         ]
       : []),
   ].sort(byStake);

@@ -4,6 +4,13 @@ import { demandPmf } from './poisson.js';
 import type { StockDemand } from './exposure.js';
 import { KNOWN, type SupplyBook } from '../../repairs/supplies/index.js';
 
+/** What a stock is asked for, and how often it suffices, as a fact. */
+export interface StockFact {
+  code: 'stock.level';
+  asked: { trouble: string; lambda: number; units: number }[];
+  quantity: number;
+  enough: number;
+}
 /** A stock at the kit's service level. */
 export interface Stock {
   kind: string;
@@ -13,7 +20,7 @@ export interface Stock {
   /** Expected units used. */
   expected: number;
   mass: number;
-  formula: string;
+  formula: StockFact;
 }
 
 /** Quantities that no rider would carry; a stock that reaches it stops growing. */
@@ -56,9 +63,11 @@ export function stocksFor(demands: readonly StockDemand[], q: number, book: Supp
     enough: at(r.cdf, r.at),
     expected: r.expected,
     mass: r.at * r.unit,
-    formula: `${r.demands
-      .map((d) => `${d.trouble.name}: Λ ${d.lambda.toFixed(3)} × ${d.units}`)
-      .join('; ')}. P(demand ≤ ${r.at}) = ${(100 * at(r.cdf, r.at)).toFixed(1)} %`,
+    formula: {
+      code: 'stock.level',
+      asked: r.demands.map((d) => ({ trouble: d.trouble.name, lambda: d.lambda, units: d.units })),
+      ...{ quantity: r.at, enough: at(r.cdf, r.at) },
+    },
   }));
 }
 

@@ -1,7 +1,14 @@
 import type { Bike, Service } from '../../bike/index.js';
-import { measure, say, together, type Saying } from '../../ground/units/index.js';
 import { legKm, type Leg, type Trip } from '../index.js';
 
+/** An interval and what of it is gone, as a fact: km, hours of the engine, days; null where the interval does not count by it. */
+export interface DueFact {
+  code: 'due.interval';
+  km: { every: number; gone: number; dust: number } | null;
+  hours: { every: number; gone: number } | null;
+  /** Days, and the ISO date on which it was done last; null where nobody knows. */
+  days: { every: number; last: string | null } | null;
+}
 /** A service on a trip: when it falls due, on which leg, how often, and what it takes. */
 export interface Due {
   service: Service;
@@ -14,13 +21,12 @@ export interface Due {
   overdue: boolean;
   /** Units that the trip takes. */
   quantity: number;
-  formula: Saying;
+  formula: DueFact;
 }
 
 /** km of wear on a leg: gravel and track wear as much as dust shortens the interval. */
 const wearOf = (service: Service, leg: Leg): number => leg.km.paved + (leg.km.gravel + leg.km.track) / service.dust;
 
-const distance = (value: number) => measure('distance', value);
 const DAY = 24 * 3600 * 1000;
 
 /**
@@ -65,13 +71,6 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
         days -= gone;
         hours -= run;
       });
-      const parts = [
-        everyKm === null
-          ? null
-          : say`every ${distance(everyKm)}, ${distance(ridden)} gone; dust counts a distance on gravel or track ${(1 / service.dust).toFixed(1)} times`,
-        everyHours === null ? null : say`every ${everyHours} engine hours, ${bike.engineHours - lastHours} gone`,
-        everyDays === null ? null : say`every ${everyDays} days, last ${lastDate ?? 'not known'}`,
-      ].filter((part) => part !== null);
       return {
         service,
         leftKm,
@@ -79,7 +78,12 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
         leg,
         overdue,
         quantity: times * service.quantity,
-        formula: together(parts),
+        formula: {
+          code: 'due.interval',
+          km: everyKm === null ? null : { every: everyKm, gone: ridden, dust: 1 / service.dust },
+          hours: everyHours === null ? null : { every: everyHours, gone: bike.engineHours - lastHours },
+          days: everyDays === null ? null : { every: everyDays, last: lastDate },
+        },
       };
     })
     .sort(
@@ -99,6 +103,20 @@ export const FUEL_DETOUR = 1.2;
 /** Water in the saddle, litres an hour in the cool and in the heat, and a day at least. Planning values. */
 const WATER = { cool: 0.5, hot: 1, coolAt: 15, hotAt: 35, leastADay: 2, leastHot: 4, heatFrom: 25, heatAt: 30 };
 
+/** How far a tank goes and what is missing to the next pump, as a fact: litres, L/100 km, km. */
+export interface FuelFact {
+  code: 'fuel.range';
+  tank: number;
+  reserve: number;
+  consumption: number;
+  /** What ground takes beyond paved. */
+  factor: number;
+  range: number;
+  gap: number | null;
+  detour: number;
+  /** Consumption on this ground. */
+  per100: number;
+}
 /** Fuel and water of one leg. */
 export interface LegNeeds {
   leg: Leg;
@@ -110,7 +128,7 @@ export interface LegNeeds {
   fuelMass: number;
   /** Litres of water a day. */
   water: number;
-  formula: Saying;
+  formula: FuelFact;
 }
 /** Grams of a litre of petrol. Planning value. */
 const PETROL = 745;
@@ -141,6 +159,10 @@ export function legNeeds(bike: Bike, leg: Leg): LegNeeds {
     spareFuel: spare,
     fuelMass: (spare ?? 0) * PETROL,
     water,
-    formula: say`${measure('capacity', bike.tank)} × (1 − ${RESERVE}) ÷ (${measure('consumption', bike.consumption)} × ${factor.toFixed(2)} for the ground) = ${distance(range)}; spare = (${gap === null ? 'a gap not known' : distance(gap)} × ${FUEL_DETOUR} − range) × ${measure('consumption', per100)}`,
+    formula: {
+      code: 'fuel.range',
+      ...{ tank: bike.tank, reserve: RESERVE, consumption: bike.consumption, factor, range, gap },
+      ...{ detour: FUEL_DETOUR, per100 },
+    },
   };
 }

@@ -2,6 +2,7 @@
 /** Checks with boxes to tick, in the order of the walk round the bike; one page. */
 import { computed } from 'vue';
 import { STATION_NAMES, withUnit, type CheckDue, type Station } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { useProof } from '../../stores/proof';
 import { useView } from '../../stores/view';
 import { whenText } from '../../words/prove';
@@ -33,7 +34,7 @@ const where = (k: CheckDue) => STATION_NAMES[k.where as Station] ?? NAMES[k.wher
         <li v-for="k in g.list" :key="k.key">
           <span class="tick" aria-hidden="true" />
           <span class="what"
-            ><strong>{{ k.name }}</strong> <span class="at">{{ where(k) }}</span></span
+            ><strong>{{ checkWords(k.about).name }}</strong> <span class="at">{{ where(k) }}</span></span
           >
           <span class="num">{{
             k.standing === 'done' ? texts.done : k.when === 'each evening' ? '' : whenText(k, km)

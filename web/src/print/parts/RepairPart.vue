@@ -16,7 +16,7 @@ const PARTS = { 'get out': '', out: '', back: texts.backIn } as const;
       {{ of.trouble.name }}: {{ of.way.name }} <span>{{ minutesText(of.planned) }}</span>
     </h2>
     <p v-for="c in of.cautions" :key="c" class="care">{{ c }}</p>
-    <p v-if="of.lasts.length > 0">{{ view.inWords(of.lasts) }}</p>
+    <p v-if="of.lasts">{{ view.inWords(of.lasts) }}</p>
     <ol>
       <li v-for="(s, i) in of.steps" :key="i">
         <span>

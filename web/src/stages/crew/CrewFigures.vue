@@ -6,13 +6,13 @@ import {
   present,
   dueOn,
   figure,
-  said,
   unitOf,
   withUnit,
   type Crew,
   type CrewAnswer,
   type RiderStow,
 } from '@necessaire/core';
+import { whyRules } from '@necessaire/words';
 import { useCrew } from '../../stores/crew';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -70,7 +70,6 @@ const goesIn = (s: RiderStow | null) =>
         : texts.allGoIn;
 const axle = (grams: number | undefined, share: number | undefined) =>
   grams === undefined ? '' : `${massText(view.units, grams)} · ${percent(share ?? 0)}`;
-const sayingText = (saying: Parameters<typeof said>[1]) => said(view.units, saying);
 const bikeOf = (id: string | undefined) =>
   [...(garage.doc?.bikes ?? []), ...(garage.doc?.companions ?? []).flatMap((c) => c.bikes)].find((b) => b.id === id);
 const services = computed(() =>
@@ -184,7 +183,7 @@ function showHome() {
       <ul class="plain">
         <template v-for="r in riders" :key="r.key">
           <li v-for="w in stows[r.i]?.warnings ?? []" :key="w.rule" class="gap">
-            {{ r.name }}: {{ sayingText(w.message) }}: {{ w.why }}.
+            {{ r.name }}: {{ view.inWords(w.message) }}: {{ whyRules([w.rule]) }}.
           </li>
           <li v-if="(stows[r.i]?.loose.length ?? 0) > 0" class="gap">
             {{ texts.noPlaceFor(r.name, present(stows[r.i]).loose.join(', ')) }}

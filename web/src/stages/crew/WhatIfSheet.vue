@@ -172,7 +172,7 @@ const fetch = computed(() => {
           </v-btn>
           <div v-if="openGroup === g.key" class="more">
             <p v-if="g.gaps.length > 0">{{ texts.notMended(gapsText(answer, g.gaps, 6)) }}</p>
-            <p v-for="n in g.never" :key="n.ask">{{ answer.asks[n.ask]?.name }}: {{ n.why }}.</p>
+            <p v-for="n in g.never" :key="n.ask">{{ answer.asks[n.ask]?.name }}: {{ view.inWords(n.why) }}.</p>
             <p>
               {{ texts.homeByOwnMeansOn }} <span class="num">{{ percent(g.home, 1) }}</span> {{ texts.ofTrips }}
               <span class="num">{{ g.left.toFixed(1) }} h</span> {{ texts.stayAtStake }}
@@ -190,7 +190,7 @@ const fetch = computed(() => {
           <span v-if="g.gaps.length + g.never.length === 0" class="good">{{ texts.hasAllThatWasAsked }}</span>
           <span v-else class="gap">
             {{
-              [gapsText(answer, g.gaps), ...g.never.map((n) => `${answer.asks[n.ask]?.name}: ${n.why}`)]
+              [gapsText(answer, g.gaps), ...g.never.map((n) => `${answer.asks[n.ask]?.name}: ${view.inWords(n.why)}`)]
                 .filter(Boolean)
                 .join('; ')
             }}

@@ -109,7 +109,7 @@ function until(s: Supply): string {
             />
             <span v-else class="soft">{{ texts.none }}</span>
             <span v-if="faultAt(b.id, l.line.slot)" role="alert" class="gap">{{
-              texts.countedNowhere(faultAt(b.id, l.line.slot))
+              texts.countedNowhere(view.inWords(faultAt(b.id, l.line.slot)))
             }}</span>
           </td>
         </tr>
@@ -133,7 +133,7 @@ function until(s: Supply): string {
               .join(', '),
           )
         }}</span>
-        <span v-else class="gap">{{ bikes[0] ? whyNot(s, bikes[0], today(), own) : '' }}</span>
+        <span v-else class="gap">{{ bikes[0] ? view.inWords(whyNot(s, bikes[0], today(), own)) : '' }}</span>
         <span v-if="s.mark === 'always' && s.fittedOn === null">
           {{ ' ' }}{{ texts.alwaysPacked(massText(view.units, garage.book.of(s.kind).mass * s.quantity)) }}</span
         >

@@ -4,7 +4,6 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import {
   present,
   byTrouble,
-  reasonOf,
   troublesIn,
   whyHome,
   type AtHome,
@@ -16,6 +15,7 @@ import {
   type Piece,
   sourceWords,
 } from '@necessaire/core';
+import { reasonOf, spareReason } from '@necessaire/words';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
@@ -74,14 +74,12 @@ const troubles = computed(() => {
   return all.value || much.length === 0 ? helped.value : much;
 });
 const hasLegs = computed(() => (garage.trip?.legs.length ?? 0) > 0);
-const served = (troubleName: string) => pieces.value.filter((p) => p.serves.includes(troubleName));
+const isFor = (list: readonly { id: string }[], troubleId: string) => list.some((t) => t.id === troubleId);
+const served = (troubleId: string) => pieces.value.filter((p) => isFor(p.serves, troubleId));
 /** What turns the heads of its mend, where that is all the piece is there for. */
-const turning = (troubleName: string) =>
-  pieces.value
-    .filter((p) => p.turnsFor.includes(troubleName) && !p.serves.includes(troubleName))
-    .map((p) => p.piece.name);
-const stocked = (troubleName: string) =>
-  spares.value.filter((s) => s.for.some((f) => f.trouble === troubleName || f.trouble.startsWith(`${troubleName}:`)));
+const turning = (troubleId: string) =>
+  pieces.value.filter((p) => isFor(p.turnsFor, troubleId) && !isFor(p.serves, troubleId)).map((p) => p.piece.name);
+const stocked = (troubleId: string) => spares.value.filter((s) => s.for.some((f) => f.troubleId === troubleId));
 
 /** Everything packed, by the place that Stow gave it. */
 const places = computed(() => {
@@ -171,7 +169,7 @@ const reason = (p: KitPiece) => reasonOf(p, garage.doc?.bikes ?? [], garage.bike
 /** Cautions of the mends that a piece is there for. */
 function cautionsOf(p: KitPiece): string[] {
   const ways = (answers.answer?.exposures ?? [])
-    .filter((e) => p.serves.includes(e.trouble.name))
+    .filter((e) => isFor(p.serves, e.trouble.id))
     .flatMap((e) =>
       e.trouble.ways.filter((w) => props.kit.mends.some((m) => m.troubleId === e.trouble.id && m.wayName === w.name)),
     );
@@ -200,7 +198,7 @@ function explainSpare(s: KitSpare) {
   explain.show({
     title: s.name,
     value: texts.numberMassSaved(s.quantity, massText(view.units, s.mass), time(s.hours)),
-    formula: s.formula,
+    formula: spareReason(s),
     inputs: [
       { name: texts.ownedNow, value: String(s.owned) },
       { name: texts.alreadyFittedOnTheBike2, value: String(s.fitted) },
@@ -294,13 +292,13 @@ const count = (key: keyof typeof TABS) =>
           }}</template></span
         >
       </p>
-      <p v-if="turning(e.trouble.name).length > 0" class="turning">
-        {{ texts.fastenersTurnedBy(turning(e.trouble.name).slice(0, 5).join(' · '))
-        }}<template v-if="turning(e.trouble.name).length > 5">
-          {{ ' ' }}{{ texts.andMore(turning(e.trouble.name).length - 5) }}</template
+      <p v-if="turning(e.trouble.id).length > 0" class="turning">
+        {{ texts.fastenersTurnedBy(turning(e.trouble.id).slice(0, 5).join(' · '))
+        }}<template v-if="turning(e.trouble.id).length > 5">
+          {{ ' ' }}{{ texts.andMore(turning(e.trouble.id).length - 5) }}</template
         >
       </p>
-      <div v-for="p in served(e.trouble.name)" :key="p.piece.id" class="row line3">
+      <div v-for="p in served(e.trouble.id)" :key="p.piece.id" class="row line3">
         <span class="title"
           >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
         >
@@ -309,7 +307,7 @@ const count = (key: keyof typeof TABS) =>
           {{ time(p.hours) }}
         </v-btn>
       </div>
-      <div v-for="x in stocked(e.trouble.name)" :key="x.kind" class="row line3">
+      <div v-for="x in stocked(e.trouble.id)" :key="x.kind" class="row line3">
         <span class="title"
           >{{ x.name }}<span class="num soft"> ×{{ x.quantity }}</span></span
         >

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from 'vue-router';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
-import { present, figure, LEVEL_NAMES, neededWords, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { present, figure, LEVEL_NAMES, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { neededWords } from '@necessaire/words';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useFrontier } from '../../stores/frontier';

@@ -20,6 +20,7 @@ import {
   troublesIn,
   wayKey,
   type Need,
+  type LackFact,
   type NeedMet,
   type Trouble,
   type Way,
@@ -52,11 +53,11 @@ const ways = computed(() => trouble.value?.ways.filter((w) => garage.bike && has
 const hours = (h: number) => (h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`);
 
 /** What the kit has of a way: it goes it, or why not. */
-function state(w: Way): { has: boolean; why: string } {
+function state(w: Way): { has: boolean; why: readonly (LackFact | string)[] } {
   const m = mends.value;
-  if (m.length === 0) return { has: false, why: texts.noTripSaysHowOften };
+  if (m.length === 0) return { has: false, why: [texts.noTripSaysHowOften] };
   const has = m.some((x) => x.ways.some((y) => y.name === w.name));
-  const why = m.flatMap((x) => x.others.filter((o) => o.name === w.name).map((o) => o.why))[0] ?? '';
+  const why = m.flatMap((x) => x.others.filter((o) => o.name === w.name).map((o) => o.why))[0] ?? [];
   return { has, why };
 }
 const having = computed(() => ({
@@ -144,7 +145,9 @@ function metBy(n: Need, w: Way): NeedMet {
         </h2>
         <p v-if="w.caution" class="caution">{{ w.caution }}</p>
         <p v-if="state(w).has" class="good">{{ texts.thisKitDoesIt }}</p>
-        <p v-else-if="state(w).why" class="gap">{{ texts.notWithThisKit }} <LackWords :lacks="[state(w).why]" />.</p>
+        <p v-else-if="state(w).why.length > 0" class="gap">
+          {{ texts.notWithThisKit }} <LackWords :lacks="state(w).why" />.
+        </p>
         <template
           v-for="[title, steps] in [
             [texts.out, stepsOn(w.out, present(garage.bike))],

@@ -218,7 +218,7 @@ function buy() {
         <p v-else>{{ texts.nothingInTheCatalogueReaches }}</p>
       </div>
       <p v-if="shown.some((s) => isHooked(s.chain))" class="caution">{{ HOOKED_CAUTION }}</p>
-      <p v-if="found.cure?.warning" class="caution">{{ found.cure.warning }}</p>
+      <p v-if="found.cure?.warning" class="caution">{{ view.inWords(found.cure.warning) }}</p>
       <div v-for="(s, i) in shown" :key="i" class="end">
         <h3 v-if="s.title">{{ s.title }}: {{ printShape(headOf(s)) }}</h3>
         <div class="pair">

@@ -2,6 +2,7 @@
 /** What came of a check: fine, found something, or skipped with a reason; the gauge's two readings where it is about that. */
 import { ref, watch } from 'vue';
 import { gaugeSchema, type CheckDone, type CheckDue } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
@@ -28,7 +29,7 @@ watch(
   },
 );
 function say(result: CheckDone['result']) {
-  const { name } = props.check;
+  const { name } = checkWords(props.check.about);
   if (!proof.check(props.check, result, note.value)) return;
   notice.done(`${name}: ${result === 'ok' ? 'fine' : result}.`);
   saying.value = null;

@@ -11,6 +11,7 @@ import {
   type ProofTold,
   type Station,
 } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import BikeDrawing from '../../ui/BikeDrawing.vue';
@@ -37,6 +38,7 @@ const list = computed(() =>
   }),
 );
 const now = computed(() => list.value[at.value] ?? null);
+const told = computed(() => (now.value ? checkWords(now.value.about) : null));
 const station = computed<Station | null>(() =>
   STATIONS.includes(now.value?.where as Station) ? (present(now.value).where as Station) : null,
 );
@@ -83,14 +85,14 @@ useEventListener('keydown', onKey);
         height="4"
         :aria-label="texts.checksGoneThrough"
       />
-      <template v-if="now">
+      <template v-if="now && told">
         <div class="middle">
           <p class="soft where">{{ whereText }}</p>
-          <h2 class="big" aria-live="polite">{{ now.name }}</h2>
-          <p v-if="now.caution" class="caution">{{ now.caution }}</p>
-          <p class="how">{{ view.inWords(now.how) }}</p>
+          <h2 class="big" aria-live="polite">{{ told.name }}</h2>
+          <p v-if="told.caution" class="caution">{{ told.caution }}</p>
+          <p class="how">{{ view.inWords(told.how) }}</p>
           <p class="soft">
-            {{ view.inWords(now.why)
+            {{ told.why
             }}<template v-if="now.guards * 60 >= 1"> {{ ' ' }}{{ texts.itGuards(hoursText(now.guards)) }}</template>
           </p>
           <BikeDrawing

@@ -2,6 +2,7 @@
 /** What must be looked at for this bike, kit and trip: due when, why, how, and what came of it. */
 import { computed, ref } from 'vue';
 import { present, passOf, tripSchema, withUnit, type CheckDue } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
 import type { ProofTold } from '@necessaire/core';
@@ -80,15 +81,16 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? texts.guards(hoursText(k.guar
           >
             <span class="mark" aria-hidden="true" />
             <span class="what"
-              >{{ k.name }}<small>{{ [why(k), k.last?.note].filter(Boolean).join(' · ') }}</small></span
+              >{{ checkWords(k.about).name
+              }}<small>{{ [why(k), k.last?.note].filter(Boolean).join(' · ') }}</small></span
             >
             <span class="when num">{{ open(k) || k.standing === 'found' ? whenText(k, km) : '' }}</span>
             <span class="standing">{{ STANDING_WORDS[k.standing] }}</span>
           </v-btn>
           <div v-if="unfolded === k.key" class="detail">
-            <p>{{ view.inWords(k.how) }}</p>
-            <p class="soft">{{ view.inWords(k.why) }}</p>
-            <p v-if="k.caution" class="caution">{{ k.caution }}</p>
+            <p>{{ view.inWords(checkWords(k.about).how) }}</p>
+            <p class="soft">{{ checkWords(k.about).why }}</p>
+            <p v-if="checkWords(k.about).caution" class="caution">{{ checkWords(k.about).caution }}</p>
             <p v-if="k.last" class="soft">
               {{ texts.last(k.last.on.slice(0, 10), k.last.result, k.last.note ? `: ${k.last.note}` : '') }}
               <template v-if="proof.people.length > 1">{{
@@ -97,9 +99,11 @@ const why = (k: CheckDue) => (k.guards * 60 >= 1 ? texts.guards(hoursText(k.guar
             </p>
             <CheckAnswer :check="k" />
             <p v-if="k.own">
-              <v-btn variant="plain" @click="garage.remove(edits.remove(k.name), { table: 'reminders', id: k.key })">{{
-                texts.deleteThisCheck
-              }}</v-btn>
+              <v-btn
+                variant="plain"
+                @click="garage.remove(edits.remove(checkWords(k.about).name), { table: 'reminders', id: k.key })"
+                >{{ texts.deleteThisCheck }}</v-btn
+              >
             </p>
           </div>
         </li>

@@ -26,7 +26,7 @@ const all = ref(false);
 const real = computed(() => props.told.offers.filter((o) => o.worth > 0));
 const fitting = computed(() => real.value.filter((o) => have.value === 0 || o.minutes <= have.value));
 const shown = computed(() => (all.value ? fitting.value : fitting.value.slice(0, SHOWN)));
-const dry = computed(() => props.told.offers.filter((o) => o.dry !== ''));
+const dry = computed(() => props.told.offers.filter((o) => o.dry !== null));
 const share = (o: DrillOffer) => (props.told.ready.atStake > 0 ? o.proves / props.told.ready.atStake : 0);
 /** What a drill brings, in a line. */
 const brings = (o: DrillOffer): string =>

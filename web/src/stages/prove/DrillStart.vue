@@ -14,6 +14,7 @@ import {
   type Rehearsal,
   type Wheel,
 } from '@necessaire/core';
+import { DRY_WORDS } from '@necessaire/words';
 import { useProof } from '../../stores/proof';
 import { timesOf } from '../../stores/proveEdits';
 import SelectField from '../../ui/SelectField.vue';
@@ -80,7 +81,7 @@ function begin() {
       </div>
       <template v-if="r">
         <p v-for="c in r.cautions" :key="c" class="caution">{{ c }}</p>
-        <p v-if="r.dry" class="caution">{{ r.dry }}</p>
+        <p v-if="r.dry" class="caution">{{ DRY_WORDS[r.dry] }}</p>
         <SelectField
           v-if="ways.length > 1"
           v-model="picked"

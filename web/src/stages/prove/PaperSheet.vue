@@ -2,6 +2,7 @@
 /** Checks in the calendar, and everything on paper. */
 import { computed } from 'vue';
 import { calendarFile, tripDays, type ProofTold } from '@necessaire/core';
+import { calendarWords } from '@necessaire/words';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -23,7 +24,7 @@ function save() {
   const text = calendarFile(dated.value, {
     bike,
     trip: trip ? { id: trip.id, name: trip.name, leaves: trip.leaves, days: tripDays(trip) } : null,
-    units: view.units,
+    words: calendarWords(view.units),
     now: new Date().toISOString(),
   });
   download(fileName(trip?.name ?? bike.name, 'ics'), text, 'text/calendar');

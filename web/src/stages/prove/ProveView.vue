@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue';
+import { checkWords } from '@necessaire/words';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
 import NextStage from '../../shell/NextStage.vue';
@@ -76,7 +77,7 @@ const overdue = computed(
           {{
             overdue
               .slice(0, 3)
-              .map((k) => k.name)
+              .map((k) => checkWords(k.about).name)
               .join(', ')
           }}{{ overdue.length > 3 ? ' …' : '' }}.</span
         >

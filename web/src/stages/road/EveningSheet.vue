@@ -2,6 +2,7 @@
 /** The evening: what was mended today, what to restock, what to look at tomorrow, and what falls due. */
 import { computed, ref, shallowRef, watch } from 'vue';
 import { passOf, type FromHere, type ProofTold, type ProveCase } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { clockOf, dayOf, today } from '../../ui/day';
@@ -80,7 +81,7 @@ const urgent = computed(() => props.told.checks.filter((k) => k.standing === 'ov
       <p v-if="urgent.length > 0" class="gap">
         {{
           urgent
-            .map((k) => k.name)
+            .map((k) => checkWords(k.about).name)
             .slice(0, 4)
             .join(', ')
         }}{{ urgent.length > 4 ? ' …' : '' }}

@@ -2,6 +2,7 @@
 /** Write it down in one more press: a fall, a repair, something used, missed or lent, a check; with time and place. */
 import { computed, ref } from 'vue';
 import { pieceKey, spareKey, type CheckDue, type ProofTold, type ProveCase } from '@necessaire/core';
+import { checkWords } from '@necessaire/words';
 import { useNotice } from '../../shell/notice';
 import { useGarage } from '../../stores/garage';
 import { useProof } from '../../stores/proof';
@@ -39,10 +40,11 @@ const fixable = computed(() => {
   return [...ways.filter((r) => !service(r)).slice(0, LIKELY), ...ways.filter(service).slice(0, SERVICES)];
 });
 const shown = computed(() => things.value.filter((t) => matches(typed.value, t.name)));
+const nameOf = (k: CheckDue) => checkWords(k.about).name;
 const checks = computed(() =>
   props.told.checks
     .filter((k) => k.standing !== 'done' && k.standing !== 'skipped' && k.standing !== 'later')
-    .filter((k) => matches(typed.value, k.name))
+    .filter((k) => matches(typed.value, nameOf(k)))
     .slice(0, 12),
 );
 function write(label: string, rows: RowChange[], says: string) {
@@ -75,7 +77,7 @@ const missed = (name: string) =>
   write(edits.missing(name), missedRows(props.of, name, '', momentNow()), texts.isNotedAsMissing(name));
 function check(k: CheckDue) {
   if (!proof.check(k, 'ok', whereNow())) return;
-  notice.done(texts.isChecked(k.name));
+  notice.done(texts.isChecked(nameOf(k)));
   emit('close');
 }
 </script>
@@ -126,7 +128,9 @@ function check(k: CheckDue) {
       <section v-if="checks.length > 0" :aria-label="texts.checkedAndInOrder">
         <h2>{{ texts.checkedAndInOrder }}</h2>
         <div class="presses">
-          <v-btn v-for="k in checks" :key="k.key" variant="tonal" class="press" @click="check(k)">{{ k.name }}</v-btn>
+          <v-btn v-for="k in checks" :key="k.key" variant="tonal" class="press" @click="check(k)">{{
+            nameOf(k)
+          }}</v-btn>
         </div>
         <p class="soft">
           {{ texts.foundSomething }} <router-link to="/prove?tab=checks">{{ texts.sayWhatInProve }}</router-link>

@@ -96,7 +96,7 @@ function missed(ask: string) {
       >
         <strong>{{ w.way.name }}</strong>
         <span class="num">{{ GRADE_NAMES[w.grade] }} · {{ minutesText(w.minutes) }}</span>
-        <small v-if="!w.has" class="gap"><LackWords :lacks="[w.why]" /></small>
+        <small v-if="!w.has" class="gap"><LackWords :lacks="w.why" /></small>
       </v-btn>
     </div>
     <p v-if="can.length > 0 && more > 0">
@@ -112,7 +112,7 @@ function missed(ask: string) {
         <v-btn class="press go" @click="begin">{{ texts.beginStepByStep }}</v-btn>
         <v-btn class="press" variant="tonal" @click="logged">{{ texts.alreadyFixedLogIt }}</v-btn>
       </p>
-      <p v-if="r.lasts.length > 0" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
+      <p v-if="r.lasts" class="lasts">{{ view.inWords(lasting(way.way)) }}</p>
       <section v-if="lacking.length > 0" class="instead" :aria-label="texts.missingFromYourKit">
         <h2>{{ texts.missingFromYourKit }}</h2>
         <ul>

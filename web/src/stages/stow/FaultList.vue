@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** Rules broken: the piece, the rule, why it matters, and the cheapest change that mends it, one press to do it. */
 import { at, present } from '@necessaire/core';
+import { faultTitle, whyRules } from '@necessaire/words';
 import { computed } from 'vue';
 import type { StowFault, Stowed } from '@necessaire/core';
 import { useView } from '../../stores/view';
+import { sentence } from '../../ui/words';
 import * as texts from '../../words/stow/faultList';
 
 const view = useView();
@@ -34,15 +36,15 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
       <h2 class="gap">{{ broken === 0 ? texts.fitsNowhere : texts.rulesBroken }}</h2>
       <span class="num soft">{{ broken === 0 ? stowed.filter((s) => s.placeId === null).length : broken }}</span>
     </div>
-    <article v-for="f in faults" :key="f.id" class="fault" :aria-label="f.title">
+    <article v-for="f in faults" :key="f.id" class="fault" :aria-label="faultTitle(f)">
       <svg class="mark" viewBox="0 0 20 22" width="20" height="22" aria-hidden="true">
         <path d="M10 1l8.5 5v10L10 21 1.500 16V6z" />
         <path d="M10 6v6M10 15v1.500" />
       </svg>
       <div>
         <p>
-          <v-btn variant="text" v-if="f.key" class="name" @click="emit('pick', f.key)">{{ f.title }}</v-btn>
-          <strong v-else>{{ f.title }}</strong><template v-if="f.rule === 'loose'">
+          <v-btn variant="text" v-if="f.key" class="name" @click="emit('pick', f.key)">{{ faultTitle(f) }}</v-btn>
+          <strong v-else>{{ faultTitle(f) }}</strong><template v-if="f.rule === 'loose'">
             {{ ' ' }}{{ texts.hasNoPlace }}</template
           >
           <template v-else
@@ -73,7 +75,7 @@ const because = (s: Stowed | undefined) => s?.barred ?? [];
             {{ texts.itGoesInIfOne(f.leaveOut.map((l) => l.name).join(', ')) }}
           </p>
         </template>
-        <p class="why">{{ f.why.charAt(0).toUpperCase() + f.why.slice(1) }}.</p>
+        <p class="why">{{ sentence(whyRules(f.breaks)) }}</p>
         <p class="acts">
           <v-btn v-if="f.mending" @click="emit('mend', f)">{{ does(f) }}</v-btn>
           <v-btn variant="tonal" v-if="f.key && pinned(f.key)" @click="emit('free', f.key)">

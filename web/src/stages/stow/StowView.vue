@@ -18,6 +18,7 @@ import {
   type Stowed,
   withUnit,
 } from '@necessaire/core';
+import { faultTitle } from '@necessaire/words';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -212,7 +213,7 @@ function split(key: string) {
 useTouchDrops((key, to) => move(key, to));
 function mend(fault: StowFault) {
   const moves = fault.mending?.moves ?? [];
-  garage.put(edits.solve(fault.title), 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
+  garage.put(edits.solve(faultTitle(fault)), 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
   notice.done(`${moves.map((m) => texts.goesTo2(m.name, m.placeName.toLowerCase())).join(', ')}.`);
 }
 function freeAll() {

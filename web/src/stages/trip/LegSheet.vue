@@ -16,6 +16,7 @@ import {
   type Trip,
   type Quantity,
 } from '@necessaire/core';
+import { factWords } from '@necessaire/words';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useNotice } from '../../shell/notice';
@@ -81,7 +82,7 @@ function show(leg: Leg) {
   explain.show({
     title: texts.strandedOn(leg.name),
     value: `${s.total.toFixed(1)} h`,
-    formula: texts.threeParts(s.formula),
+    formula: texts.threeParts(factWords(s.formula)),
     inputs: [
       { name: texts.raiseHelp, value: `${s.raise.toFixed(1)} h` },
       { name: texts.untilItIsThere, value: `${s.arrive.toFixed(1)} h` },

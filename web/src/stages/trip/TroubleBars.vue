@@ -3,7 +3,8 @@
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { computed, ref } from 'vue';
-import { byTrouble, type Answer, type Exposure, type TroubleSum, unmarkedRole } from '@necessaire/core';
+import { byTrouble, type Answer, type Exposure, type TroubleSum, unmarkedRoles } from '@necessaire/core';
+import { factWords } from '@necessaire/words';
 import { useExplain } from '../../stores/explain';
 import { useSize } from '../../ui/useSize';
 import { percent } from '../../ui/words';
@@ -62,14 +63,11 @@ const linesOf = (name: string): string[] => {
 };
 function show({ e, m }: { e: Exposure; m: TroubleSum }) {
   const t = e.trouble;
-  const unmarked = m.lacks
-    .flatMap((l) => l.split(', '))
-    .map(unmarkedRole)
-    .find(Boolean);
+  const [unmarked] = unmarkedRoles(m.lacks);
   explain.show({
     title: t.name,
     value: texts.hereAtStake(percent(e.odds, 1), minutes(e.atStake)),
-    formula: texts.oddsAndRisk(e.formula),
+    formula: texts.oddsAndRisk(factWords(e.formula)),
     inputs: [
       {
         name: t.stops ? texts.hoursStrandedOverWhereIt : texts.hoursLostWithoutARepair,
@@ -77,7 +75,7 @@ function show({ e, m }: { e: Exposure; m: TroubleSum }) {
       },
       { name: texts.hoursOfTheMend, value: `${t.mend} h` },
       { name: texts.mendsThatTheKitAllows, value: m.mends === Infinity ? texts.asManyAsNeeded : String(m.mends) },
-      { name: texts.lacking, value: m.lacks.join('; ') || texts.nothing },
+      { name: texts.lacking, value: m.lacks.length > 0 ? m.lacks : texts.nothing },
       { name: texts.pNoMoreThanThat, value: percent(m.covered, 1) },
       { name: texts.leftAtStakeWithThe, value: minutes(m.hoursLeft) },
     ],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** How a line was understood, part by part; what is doubted, asked and refused, with what may be pressed instead. */
 import { computed, ref } from 'vue';
-import { OWN_TERMS, said, termWords, type LinePart, type LineReading } from '@necessaire/core';
+import { OWN_TERMS, termWords, type LinePart, type LineReading } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import SelectField from '../SelectField.vue';
 import * as texts from '../../words/ui/line/lineSays';
@@ -20,7 +20,7 @@ const parts = computed(() => props.reading.parts.filter((p) => p.says !== ''));
 const doubts = computed(() => parts.value.flatMap((p) => p.others));
 /** The key belongs to the first question, doubt or refusal. */
 const ask = computed(() => props.reading.asks[0] ?? null);
-const says = (p: LinePart) => said(view.units, p.says);
+const says = (p: LinePart) => view.inWords(p.says);
 const others = computed(() =>
   OWN_TERMS.filter((t) => !props.terms.includes(t)).map((t) => ({ title: termWords(t), value: t })),
 );

@@ -1,4 +1,4 @@
-import { say, type Saying } from '@necessaire/core';
+import { say, type Saying } from '@necessaire/words';
 import { said, type Part } from '../said';
 export { deleteIt } from '../verbs';
 

@@ -1,4 +1,4 @@
-import { figure, unitOf, type Quantity, type UnitSystem } from './figures.js';
+import { figure, unitOf, type Quantity, type UnitSystem } from '@necessaire/core';
 
 /** A quantity inside a sentence, in core units. `digits` are those of the metric figure, where they are not the usual ones. */
 export interface Amount {
@@ -50,11 +50,9 @@ export function say(texts: TemplateStringsArray, ...values: readonly (string | n
   return parts;
 }
 
-/** Several sentences as one, the same ones once. */
-export function together(sayings: readonly Saying[], between = '; '): Saying {
-  const seen = new Map(sayings.map((s) => [JSON.stringify(s), s]));
-  return [...seen.values()].reduce<Saying>((all, s, i) => (i === 0 ? s : say`${all}${between}${s}`), []);
-}
+/** Several sentences as one. */
+export const together = (sayings: readonly Saying[], between = '; '): Saying =>
+  sayings.reduce<Saying>((all, s, i) => (i === 0 ? s : say`${all}${between}${s}`), []);
 
 /** A measure as shown. Inch figures have at least their usual digits: 6 mm are 0.24 in, 5.5 mm are 0.22 in. */
 function shown(system: UnitSystem, { quantity, value, digits }: Amount): string {
@@ -63,8 +61,6 @@ function shown(system: UnitSystem, { quantity, value, digits }: Amount): string 
   return `${figure(system, quantity, value, to)} ${unitOf(system, quantity)}`;
 }
 
-/** A sentence in the units on show. Plain text goes through as it is. */
-export const said = (system: UnitSystem, saying: Saying | string): string =>
-  typeof saying === 'string'
-    ? saying
-    : saying.map((part) => (typeof part === 'string' ? part : shown(system, part))).join('');
+/** A sentence in the units on show. */
+export const shownAs = (system: UnitSystem, saying: Saying): string =>
+  saying.map((part) => (typeof part === 'string' ? part : shown(system, part))).join('');

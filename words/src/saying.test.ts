@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { asTyped, massOf, measure, said, say, together } from './index.js';
+import { said } from './said.js';
+import { asTyped, massOf, measure, say, together } from './saying.js';
 
 describe('sentences with quantities', () => {
   test('read in the units on show', () => {
@@ -17,10 +18,10 @@ describe('sentences with quantities', () => {
   test('grams turn into kilograms from one on', () => {
     expect(said('metric', say`${massOf(999)} ${massOf(1000)}`)).toBe('999 g 1.00 kg');
   });
-  test('one sentence in another, several as one, the same ones once', () => {
+  test('one sentence in another, several as one', () => {
     const inner = say`walk ${measure('distance', 10)}`;
     expect(said('inch', say`first ${inner}, then rest`)).toBe('first walk 6 mi, then rest');
-    expect(said('metric', together([inner, say`rest`, inner]))).toBe('walk 10 km; rest');
+    expect(said('metric', together([inner, say`rest`, inner], ', '))).toBe('walk 10 km, rest, walk 10 km');
     expect(together([])).toEqual([]);
   });
   test('a rate times a distance is the same in both', () => {
