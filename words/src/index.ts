@@ -3,4 +3,5 @@ export { asTyped, massOf, measure, say, type Amount, type Saying } from './sayin
 export { factWords, said, type Fact, type Sayable } from './said.js';
 export { calendarWords, checkWords, DRY_WORDS, type WordsOfCheck } from './checks.js';
 export { neededWords, reasonOf, spareReason } from './kit.js';
+export { failureWords } from './failure.js';
 export { faultTitle, whyRules } from './stow.js';

@@ -4,7 +4,6 @@ export * from './whole.js';
 export * from './switches.js';
 export * from './sure.js';
 export * from './prevention.js';
-export * from './inWords.js';
 export * from './riderFile.js';
 export * from './theirs.js';
 export * from './proof.js';

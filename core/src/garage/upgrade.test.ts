@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from '@jest/globals';
 import { FILE_VERSION, readGarageFile, writeGarageFile } from './file.js';
-import { editToNow } from './upgrade.js';
+import { editToNow, rowTo6 } from './upgrade.js';
 import { uuid } from '../testing/make.js';
 import type { GarageDocument } from './garage.js';
 
@@ -163,5 +163,23 @@ describe('an edit that an older version left in the outbox goes out as it is wri
   test('one of today is left as it is', () => {
     const given = edit({ kind: 'make', table: 'rides', id: uuid(3), row: { id: uuid(3) } });
     expect(editToNow(given, FILE_VERSION)).toBe(given);
+  });
+});
+
+describe('leads and packs of version 5', () => {
+  const now = (row: Record<string, unknown>) => rowTo6('pieces', row)['functions'];
+  test.each<[unknown, unknown, unknown]>([
+    ['Jump leads 2 m', ['jump-start'], ['jump leads']],
+    ['A lead', ['light', 'jump-start'], ['light', 'jump leads']],
+    ['Cables', ['jump-start'], ['jump leads']],
+    ['Cable', ['jump-start', 'light'], ['jump leads', 'light']],
+    ['Jump pack', ['jump-start', 'light'], ['jump-start', 'light']],
+    ['Leader', ['jump-start'], ['jump-start']],
+    ['Cable cutter', ['cut'], ['cut']],
+    [7, ['jump-start'], ['jump-start']],
+    ['Leads', 'jump-start', 'jump-start'],
+    ['Leads', undefined, undefined],
+  ])('%j that can %j', (name, functions, expected) => {
+    expect(now({ name, ...(functions === undefined ? {} : { functions }) })).toEqual(expected);
   });
 });

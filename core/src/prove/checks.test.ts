@@ -341,6 +341,7 @@ describe('when a check is due', () => {
   test('days are counted by the calendar', () => {
     expect(daysBetween('2026-02-27', '2026-03-01')).toBe(2);
     expect(daysBetween('2026-06-01T23:59:00.000Z', '2026-06-02')).toBe(1);
+    expect(daysBetween('2026-06-01', '2026-06-02T23:59:00.000Z')).toBe(1);
     expect(dayAfter('2026-12-31', 1)).toBe('2027-01-01');
     expect(dayAfter('2024-03-01', -1)).toBe('2024-02-29');
   });

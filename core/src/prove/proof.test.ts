@@ -108,6 +108,21 @@ describe('a rehearsal', () => {
     expect(r.tools.every((id) => c.kit.pieces.some((p) => p.piece.id === id))).toBe(true);
     expect(r.tools.length).toBeGreaterThan(3);
   });
+  test('is unpacked in the order of the hand: what is soon at hand first, place by place, by name within one', () => {
+    const text = (l: { soon: number; place: string; name: string }) => `${l.soon} ${l.place} ${l.name}`;
+    let [places, names] = [0, 0];
+    for (const t of c.troubles)
+      for (const w of t.ways) {
+        const lies = rehearsal(c, t.id, w.name)?.steps[0]?.needs[0]?.lies ?? [];
+        expect([w.name, lies.map(text)]).toEqual([w.name, lies.map(text).sort()]);
+        lies.slice(1).forEach((l, i) => {
+          const before = lies[i]!;
+          if (l.soon === before.soon && l.place !== before.place) places++;
+          if (l.place === before.place && l.name !== before.name) names++;
+        });
+      }
+    expect(Math.min(places, names)).toBeGreaterThan(20);
+  });
   test('has all cautions on the first step, and on each later one those that speak of the same', () => {
     const r = rehearsal(c, 'puncture-tube', mend('puncture-tube').wayName, 'front')!;
     expect(r.steps[0]!.cautions).toEqual(r.cautions);
@@ -397,6 +412,17 @@ describe('the watch list', () => {
     const t = trouble('tube-torn-front');
     const row = watchFor(c.bike, t, t.ways[0]!, given([axle.id]))!;
     expect(watchSchema.parse(row)).toEqual(row);
+    const takes = (more: object) => watchSchema.safeParse({ ...row, ...more }).success;
+    expect([0, 1, 300, 301].map((lastsKmh) => takes({ lastsKmh }))).toEqual([false, true, true, false]);
+    expect([0, 1, 100_000, 100_001].map((everyKm) => takes({ everyKm }))).toEqual([false, true, true, false]);
+    const look = { on: TODAY, km: 5, ok: true, note: '' };
+    expect([look, { ...look, ok: 'yes' }, { on: TODAY, km: 5, ok: true }].map((l) => takes({ looked: [l] }))).toEqual([
+      ...[true, false, false],
+    ]);
+    for (const how of ['replaced', 'seen by a workshop', 'not needed'])
+      expect(takes({ closed: { on: TODAY, how } })).toBe(true);
+    for (const closed of [{ on: TODAY, how: 'forgotten' }, { on: 'once', how: 'replaced' }, { how: 'replaced' }])
+      expect(takes({ closed })).toBe(false);
     expect(row).toMatchObject({
       everyKm: 50,
       atKm: c.bike.odometer,

@@ -2,7 +2,6 @@ import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import {
-  inWords,
   type Answer,
   type Fastener,
   type GarageDocument,
@@ -11,6 +10,7 @@ import {
   type Phase,
   type Question,
 } from '@necessaire/core';
+import { failureWords } from '@necessaire/words';
 import { today } from '../ui/day';
 import { figuresOf, type Figures } from './answer/figures';
 import { answerOf, keepAnswer, lastAnswer } from './answer/lastAnswer';
@@ -162,7 +162,7 @@ export const useAnswer = defineStore('answer', () => {
       if (!typed) void keepAnswer(garageId, of, made);
     } catch (error) {
       if (running === mine) {
-        failed.value = inWords(error);
+        failed.value = failureWords(error);
         old.value = true;
         console.error(error);
       }

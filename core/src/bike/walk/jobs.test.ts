@@ -113,6 +113,23 @@ describe('a row typed by name', () => {
     expect(typed('Axle nut', '24')).toMatchObject({ role: 'front axle', look: 'front-axle', thread: 'M16' });
     // Another size than that thread carries says nothing of the thread.
     expect(typed('Axle nut', '17')).toMatchObject({ role: 'front axle', look: 'front-axle', thread: null });
+    // Of another form than usual, and yet a head that the thread carries; the same figure of a form that it does not.
+    const key = (size: string) =>
+      answered(
+        newFastener({
+          id: uuid(2),
+          bikeId: bike.id,
+          name: 'Axle',
+          station: 'front-wheel',
+          head: { form: 'key', size },
+        }),
+        bike,
+        [],
+        false,
+      );
+    expect(key('14')).toMatchObject({ look: 'front-axle', thread: 'M16' });
+    expect(key('24')).toMatchObject({ look: 'front-axle', thread: null });
+    expect(typed('Axle nut', '14')).toMatchObject({ thread: null });
     expect(typed('Rear axle nut', '32', 'front-wheel', true)).toMatchObject({ station: 'front-wheel', look: null });
   });
   test('works on a bike of inch heads, and ticks the walk', () => {

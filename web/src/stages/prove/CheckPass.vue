@@ -38,7 +38,7 @@ const list = computed(() =>
   }),
 );
 const now = computed(() => list.value[at.value] ?? null);
-const told = computed(() => (now.value ? checkWords(now.value.about) : null));
+const words = computed(() => (now.value ? checkWords(now.value.about) : null));
 const station = computed<Station | null>(() =>
   STATIONS.includes(now.value?.where as Station) ? (present(now.value).where as Station) : null,
 );
@@ -85,14 +85,14 @@ useEventListener('keydown', onKey);
         height="4"
         :aria-label="texts.checksGoneThrough"
       />
-      <template v-if="now && told">
+      <template v-if="now && words">
         <div class="middle">
           <p class="soft where">{{ whereText }}</p>
-          <h2 class="big" aria-live="polite">{{ told.name }}</h2>
-          <p v-if="told.caution" class="caution">{{ told.caution }}</p>
-          <p class="how">{{ view.inWords(told.how) }}</p>
+          <h2 class="big" aria-live="polite">{{ words.name }}</h2>
+          <p v-if="words.caution" class="caution">{{ words.caution }}</p>
+          <p class="how">{{ view.inWords(words.how) }}</p>
           <p class="soft">
-            {{ told.why
+            {{ words.why
             }}<template v-if="now.guards * 60 >= 1"> {{ ' ' }}{{ texts.itGuards(hoursText(now.guards)) }}</template>
           </p>
           <BikeDrawing

@@ -1,7 +1,8 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { present, inWords, type Crew, type CrewAnswer } from '@necessaire/core';
+import { present, type Crew, type CrewAnswer } from '@necessaire/core';
+import { failureWords } from '@necessaire/words';
 import type { CrewWorker } from '../../workers/crew.worker';
 import { today } from '../../ui/day';
 import { letGo } from '../../ui/places/held';
@@ -88,7 +89,7 @@ export function useSharing(crew: Readonly<Ref<Crew | null>>) {
       if (worker === mine && !busy.value) alone.value = each;
     } catch (error) {
       if (worker !== mine) return;
-      failed.value = inWords(error);
+      failed.value = failureWords(error);
       running.value = false;
       console.error(error);
       end();

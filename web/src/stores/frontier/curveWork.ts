@@ -1,7 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { inWords } from '@necessaire/core';
+import { failureWords } from '@necessaire/words';
 import type { AnswerWorker, FrontierNow } from '../../workers/answer.worker';
 import { useGarage } from '../garage';
 import { today } from '../../ui/day';
@@ -82,7 +82,7 @@ export function useCurveWork() {
         ),
       );
     } catch (error) {
-      if (worker === mine) failed.value = inWords(error);
+      if (worker === mine) failed.value = failureWords(error);
     } finally {
       if (worker === mine) stop();
     }

@@ -12,7 +12,7 @@ const SENTENCES: Readonly<Record<number, string>> = {
  * What to tell a rider when an answer failed: one sentence with what to do. Never an exception's own text.
  * @param error whatever was thrown
  */
-export function inWords(error: unknown): string {
+export function failureWords(error: unknown): string {
   const text = error instanceof Error ? error.message : '';
   const known = SAID.findIndex((re) => re.test(text));
   return (
