@@ -54,6 +54,26 @@ describe('torque to plan by', () => {
     expect(headTorque({ form: 'hex12', size: '5/16in' })).toBe(headTorque({ form: 'hex', size: '8' }));
     expect(headTorque({ form: 'key', size: '5/32in' })).toBe(headTorque({ form: 'key', size: '4' }));
   });
+  test('a size between two is planned as the smaller; axle and pivot nuts begin at 23, inside hexagons at 15', () => {
+    const hex = (size: string) => headTorque({ form: 'hex', size });
+    expect([hex('9'), hex('22'), hex('23'), hex('36')]).toEqual([hex('8'), hex('21'), 100, 100]);
+    const key = (size: string) => headTorque({ form: 'key', size });
+    expect([key('14') < 1000, key('17'), key('22')]).toEqual([true, 75, 75]);
+    expect(key('14')).not.toBe(75);
+  });
+  test('planned by a typical value, or by a figure that the rider typed', () => {
+    const typed = (source: 'planning value' | 'user' | 'manual' | 'own log') =>
+      isPlanned({ torque: { value: 20, source } });
+    expect([isPlanned({ torque: null }), typed('planning value')]).toEqual([true, true]);
+    expect([typed('user'), typed('manual'), typed('own log')]).toEqual([false, false, false]);
+  });
+  test('where the torque to break loose comes from is said with its factor', () => {
+    const dirty = { ...base, condition: 'dirty' as const, torque: { value: 98, source: 'user' as const } };
+    expect(breakLoose(dirty).source).toEqual({
+      ...{ code: 'torque.break-loose', tightening: 98, of: { code: 'torque.source', source: 'user' } },
+      ...{ factor: 1.5, condition: 'dirty' },
+    });
+  });
   test('breaking loose: clean 1.2, dirty 1.5, threadlocked 1.8, rusted 2.2, once', () => {
     const need = (condition: Condition) =>
       breakLoose({ ...base, condition, torque: { value: 100, source: 'manual' } }).value;

@@ -316,3 +316,35 @@ test('a line longer than any row is refused with a word, not read', () => {
   expect(draft).toEqual({});
   expect(faults[0]!.message).toMatch(/too long: a line holds 3000 characters/);
 });
+
+describe('counts', () => {
+  const counted = (line: string) => {
+    const { draft, parts, asks, faults } = readEntry(line);
+    const others = parts.flatMap((p) => p.others.map((o) => o.line));
+    return [draft.head?.size, draft.count, others.join(), asks.length + faults.length];
+  };
+  test.each([
+    ['10 rack bolt x4', '10', 4, ''],
+    ['x4 10 rack bolt', '10', 4, ''],
+    ['4 off 10 rack bolt', '10', 4, ''],
+    ['10 x4 rack bolt', '10', 4, ''],
+    ['4x 10 rack bolt', '10', 4, ''],
+    ['10 x 3 rack bolt', '10', 3, ''],
+    ['3 x 10 rack bolt', '10', 3, ''],
+    ['4 x 10 rack bolt', '10', 4, ''],
+    ['12 x 10 rack bolt', '10', 12, '12 x10 rack bolt'],
+    ['36 x2 axle nut', '36', 2, ''],
+    ['axle nut 36 x2', '36', 2, ''],
+  ])('%s', (line, size, count, other) => expect(counted(line)).toEqual([size, count, other, 0]));
+});
+test('a second figure that may be the far end is offered as one', () => {
+  const offers = (line: string) => readEntry(line).asks.flatMap((a) => a.options.map((o) => o.line));
+  expect(offers('10 rack bolt 12')).toContain('10 rack bolt far 12');
+  expect(offers('10 rack bolt 30nm 12')).toContain('10 rack bolt 30nm far 12');
+});
+test('of several phrases in a name the longest says where it sits', () => {
+  const at = (name: string) => readEntry(`10 ${name}`, { here: 'engine' }).draft.station;
+  expect(at('fork front axle bolt')).toBe('front-wheel');
+  expect(at('front axle fork bolt')).toBe('front-wheel');
+  expect(at('throttle body clamp')).toBe('plug-top');
+});

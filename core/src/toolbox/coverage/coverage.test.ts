@@ -54,6 +54,22 @@ describe('the coverage picture', () => {
     ]);
   });
 
+  test('a socket for the shanks of bits is not idle for want of a quarter-inch hexagon, other sockets are', () => {
+    const shank = owned(socket('1/4in', '1/4in'));
+    const others = ['8', '5/16in'].map((size) => owned(socket('1/4in', size)));
+    const pieces = [shank, ...others, owned(combinationSpanner('13')), owned(ratchet('1/4in'))];
+    const { idle } = coverageOf(
+      [fastener({ head: hex('13'), torque: nm(10) })],
+      new ChainFinder(pieces, DEFAULT_PRACTICE),
+    );
+    expect(idle.map((p) => p.id).sort()).toEqual(others.map((p) => p.id).sort());
+    const both = { ...shank, id: others[0]!.id, modes: [...shank.modes, ...others[0]!.modes] };
+    const more = coverageOf([fastener({ head: hex('13') })], new ChainFinder([both], DEFAULT_PRACTICE));
+    expect(more.idle.map((p) => p.id)).toEqual([both.id]);
+    const key = { ...shank, modes: shank.modes.map((m) => ({ ...m, turns: { form: 'key' as const, size: '1/4in' } })) };
+    expect(coverageOf([fastener({ head: hex('13') })], new ChainFinder([key], DEFAULT_PRACTICE)).idle).toHaveLength(1);
+  });
+
   test('on the demo: a class that some piece fits is reached, and a cell never contradicts the chains', () => {
     const demo = demoGarage();
     const mine = demo.fasteners.filter((f) => f.bikeId === demo.bikes[0]!.id);

@@ -4,6 +4,7 @@ import { uuid } from '../../testing/make.js';
 import { bit, bitSocket, combinationSpanner, foldingSet, lKey, ratchet, socket, tyreLever } from './catalogue.js';
 import { catalogue } from './shelf.js';
 import { setModels, toolSets } from './sets.js';
+import { asBought, offeredPieces } from './offer.js';
 import { boxVolume, newPiece, pieceSchema } from './piece.js';
 import { trusted, usablePieces } from './usable.js';
 import {
@@ -152,4 +153,15 @@ describe('what a piece is trusted with', () => {
     ];
     expect(usablePieces(pieces, uuid(8)).map((p) => p.id)).toEqual([uuid(1), uuid(4)]);
   });
+});
+
+test('the volume of a piece’s own box, mL', () => {
+  expect(boxVolume({ size: { length: 100, width: 50, height: 20 } })).toBe(100);
+});
+test('what is bought comes as it is from the shop: offered it is judged, once owned it is judged like any other', () => {
+  const offered = offeredPieces('cheap everywhere');
+  expect(offered.length).toBeGreaterThan(50);
+  for (const piece of offered) expect(trusted(asBought(piece))).toEqual(piece);
+  const own = newPiece(combinationSpanner('17'), { id: uuid(1) });
+  expect(asBought(own)).toBe(own);
 });
