@@ -61,6 +61,15 @@ describe('torque to plan by', () => {
     expect([key('14') < 1000, key('17'), key('22')]).toEqual([true, 75, 75]);
     expect(key('14')).not.toBe(75);
   });
+  test('recesses by their number, slots by their width, up to a cap that is set by hand', () => {
+    const of = (form: Head['form'], size: string) => headTorque({ form, size });
+    expect([of('slot', '4'), of('slot', '6.5'), of('slot', '10'), of('slot', '12')]).toEqual([1.4, 2.3, 2, 2]);
+    expect([of('ph', '2'), of('jis', '2'), of('square', '2'), of('lobe', '30'), of('lobe-pin', '30')]).toEqual([
+      ...[3, 3, 3, 10, 10],
+    ]);
+    expect([of('lobe-pin', '99'), of('ph', '9')]).toEqual([1, 1]);
+    expect([of('hook', '40'), of('spoke', '6'), of('valve', ''), of('clip', '')]).toEqual([20, 3, 0.3, 0]);
+  });
   test('planned by a typical value, or by a figure that the rider typed', () => {
     const typed = (source: 'planning value' | 'user' | 'manual' | 'own log') =>
       isPlanned({ torque: { value: 20, source } });

@@ -132,6 +132,15 @@ describe('a row typed by name', () => {
     expect(typed('Axle nut', '14')).toMatchObject({ thread: null });
     expect(typed('Rear axle nut', '32', 'front-wheel', true)).toMatchObject({ station: 'front-wheel', look: null });
   });
+  test('a thing that was answered already is not answered again, and a job that is said stays', () => {
+    const first = typed('Axle nut', '24');
+    const again = answered({ ...first, id: uuid(3), look: null, role: null, thread: null }, bike, [first], false);
+    expect(again).toMatchObject({ look: null, thread: null });
+    const none = answered({ ...first, id: uuid(3), look: null, role: null }, bike, [], false, true);
+    expect(none).toMatchObject({ role: null, look: 'front-axle' });
+    const other = answered({ ...first, id: uuid(3), look: null, role: 'mirror' }, bike, [], false, true);
+    expect(other).toMatchObject({ role: 'mirror', look: null });
+  });
   test('works on a bike of inch heads, and ticks the walk', () => {
     const rows = [typed('Mirror stem', '9/16in', 'cockpit'), typed('Seat bolt', '7/16in', 'tank-seat')];
     expect(rows.map((r) => r.role)).toEqual(['mirror', 'seat']);
