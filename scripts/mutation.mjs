@@ -34,7 +34,6 @@ const DATA = new Set(
 const ALSO = {
   'ground/line': ['bike/line', 'repairs/line'],
   'toolbox/line': ['repairs/line'],
-  'kit/told': ['kit'],
   'toolbox/coverage': ['bike/walk'],
   'trip/services': ['trip/odds'],
   ground: ['garage'],
