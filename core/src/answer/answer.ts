@@ -217,7 +217,10 @@ const POUCHES: ReadonlySet<string> = new Set([
 /** Share of its expected uses that must fall to one subject for an item to lie with the like. Planning value. */
 const MOSTLY = 0.6;
 
-/** Key of so many units of a kind that lie apart from the rest. */
+/**
+ * Key of so many units of a kind that lie apart from the rest.
+ * @param units how many of them, from 1
+ */
 export const partKey = (kind: string, units: number): string => `supply ${kind} part ${units}`;
 /** Splits a stock where the rider put some of it elsewhere: ties here and there. A part that is as large as the stock is no part. */
 function inParts(spare: Kit['spares'][number], packed: number, pins: readonly Pin[]) {

@@ -1,7 +1,11 @@
 import type { CrewAnswer, CrewCase } from '../crew/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 
-/** A list of one rider as a garage of theirs: their bike, what they carry, the trip, and the list as a saved kit that is packed as it is. */
+/**
+ * A list of one rider as a garage of theirs: their bike, what they carry, the trip, and the list as a saved kit that is packed as it is.
+ * @param member number of the rider among the crew, from 0
+ * @throws RangeError where nobody of that number rides along
+ */
 export function riderFile(
   c: CrewCase,
   answer: CrewAnswer,

@@ -26,7 +26,10 @@ const CYLINDERS: Readonly<Record<(typeof ENGINES)[number], number>> = {
   'flat four': 4,
   'flat six': 6,
 };
-/** How many cylinders an engine has. */
+/**
+ * How many cylinders an engine has.
+ * @returns 1, 2, 3 …
+ */
 export const cylindersOf = (engine: (typeof ENGINES)[number]): number => CYLINDERS[engine];
 /** How an engine's cylinders stand, as far as its outline goes. */
 export const layoutOf = (engine: (typeof ENGINES)[number]): 'single' | 'v' | 'in line' | 'flat' =>

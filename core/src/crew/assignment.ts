@@ -48,6 +48,10 @@ export function loads(c: CrewCase, a: Assignment): { mass: number; bulk: number 
     return { mass, bulk };
   });
 }
+/**
+ * What all of an assignment weighs.
+ * @returns g
+ */
 export const totalMass = (c: CrewCase, a: Assignment): number => loads(c, a).reduce((s, l) => s + l.mass, 0);
 
 /**
@@ -70,6 +74,9 @@ export function blended(c: CrewCase, a: Assignment): number {
   const all = masses.reduce((s, m) => s + m, 0);
   return (1 - c.crew.fair) * all + c.crew.fair * mayCarryAll(c) * greatestShare(c, masses);
 }
-/** Grams that all riders together may carry. */
+/**
+ * Grams that all riders together may carry.
+ * @returns g
+ */
 export const mayCarryAll = (c: CrewCase): number =>
   c.carriers.reduce((s, { limit, member }) => (member ? s + limit : s), 0);

@@ -71,6 +71,7 @@ export type Crew = z.infer<typeof crewSchema>;
 /** What everybody has on their own bike for an hour apart: a flat, a loose bolt, light, something to drink. */
 export const ALONE: readonly string[] = ['puncture-tube', 'puncture-tubeless', 'fastener-loose', 'bulb', 'heat-thirst'];
 
+/** A crew from what differs from the usual: each alone for an hour, no splits, no vehicles, fair within a quarter. */
 export const newCrew = (given: Pick<Crew, 'id' | 'tripId' | 'members'> & Partial<Crew>): Crew => ({
   alone: [...ALONE],
   splits: [],

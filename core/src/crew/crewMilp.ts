@@ -104,6 +104,10 @@ export function mechanicOf(c: CrewCase): number {
   const sum = (i: number) => SUBJECTS.reduce((s, x) => s + skillIn(at(c.members, i).person, x), 0);
   return c.members.reduce((best, _, i) => (sum(i) > sum(best) ? i : best), 0);
 }
+/**
+ * Who may carry most.
+ * @returns number of the member, from 0; the first of several
+ */
 export const strongestOf = (c: CrewCase): number =>
   c.members.reduce((best, m, i) => (m.limit > at(c.members, best).limit ? i : best), 0);
 

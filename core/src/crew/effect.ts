@@ -5,7 +5,10 @@ import { gapKey, judgeCrew, type Gap, type Judged } from './judge.js';
 /** A thing that is carried: `piece <id>` or `spare <key of its stock>`. */
 export type Item = string;
 
-/** Number of the piece that an item stands for; −1 for spares. */
+/**
+ * Number of the piece that an item stands for; −1 for spares.
+ * @returns number among the pieces, from 0; −1 for spares
+ */
 export const pieceOf = (c: CrewCase, item: Item): number => c.problem.pieces.findIndex((p) => item === `piece ${p.id}`);
 /** Key of the stock that an item stands for. */
 export const stockKey = (item: Item): string => item.replace(/^spare /u, '');

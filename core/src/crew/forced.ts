@@ -9,6 +9,7 @@ export type Floor = Pick<Assignment, 'pieces' | 'stock'>;
 /**
  * Copies of a piece that can be carried at most.
  * @param p number of the piece
+ * @returns copies, 0 to 8
  */
 export const mostCopies = (c: CrewCase, p: number): number => {
   const piece = at(c.problem.pieces, p);
@@ -51,6 +52,9 @@ export function forced(c: CrewCase, floor: Floor | null): Floor {
   return { pieces, stock };
 }
 
-/** Copies of a piece that the rider leaves at home, and whether a stock is. */
+/**
+ * Copies of a piece that the rider leaves at home, and whether a stock is.
+ * @returns copies; for a stock 1 where it stays at home, else 0
+ */
 export const atHome = (c: CrewCase, item: string): number =>
   c.crew.fixed.reduce((n, f) => (f.item === item && f.by === 'home' ? Math.max(n, f.count) : n), 0);

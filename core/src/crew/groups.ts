@@ -54,7 +54,10 @@ export interface Group {
 /** Share of what comes loose that must be tightened by whoever is apart from the others. Planning value. */
 export const LOOSE_SHARE = 0.5;
 
-/** P(N ≥ 1) of a trouble on some of the legs. */
+/**
+ * P(N ≥ 1) of a trouble on some of the legs.
+ * @returns 0 to 1
+ */
 export function oddsOn(ask: Ask, legs: readonly boolean[]): number {
   const { byLeg } = ask.exposure;
   const share = byLeg.length === 0 ? 1 : byLeg.reduce((s, x, i) => s + (legs[i] ? x : 0), 0);

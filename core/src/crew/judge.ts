@@ -29,6 +29,7 @@ export interface Able {
   stock: Map<string, number>;
   met: (requirement: number) => boolean;
 }
+/** What a group is able to do with what it carries: copies, stocks, and each requirement looked at once. */
 export function ableOf(c: CrewCase, a: Assignment, group: Pick<Group, 'carriers'>): Able {
   const counts = carriedCounts(a, group.carriers);
   const known = new Map<number, boolean>();
@@ -46,6 +47,7 @@ export function ableOf(c: CrewCase, a: Assignment, group: Pick<Group, 'carriers'
   };
 }
 
+/** Whether a group can go a way: its requirements are met, and of each supply there is enough. */
 export const optionDone = (o: GroupOption, able: Pick<Able, 'met' | 'stock'>): boolean =>
   o.requires.every(able.met) && o.supplies.every((s) => (able.stock.get(s.kind) ?? 0) >= s.units);
 
@@ -67,7 +69,10 @@ export function drawsOf(c: CrewCase, group: Group, chosen: readonly (GroupOption
   return draws;
 }
 
-/** The options that a group would go: the one settled on, else one that takes from no stock where the tools allow it, else whatever is there. */
+/**
+ * The options that a group would go: the one settled on, else one that takes from no stock where the tools allow it, else whatever is there.
+ * @param settled number of the option of each demand; −1 where none is settled on
+ */
 export const chosenOptions = (
   group: Group,
   able: Pick<Able, 'met' | 'stock'>,
@@ -154,6 +159,9 @@ export interface Judged {
   /** Carriers over their limits: grams, and mL. */
   over: { carrier: number; mass: number; bulk: number }[];
 }
+/**
+ * What an assignment lacks, whoever found it: what each group must be able to do and is not, and who carries more than they may.
+ */
 export function judgeCrew(c: CrewCase, a: Assignment): Judged {
   const over = loads(c, a).flatMap(({ mass, bulk }, carrier) => {
     const { limit, room } = at(c.carriers, carrier);

@@ -11,6 +11,7 @@ const EACH = 6;
 /**
  * Of very many pieces those that a light kit is likely made of: the lightest sets of every job, and what a first sharing takes. What is found with them
  * is good, and proven of nothing.
+ * @param wanted numbers of the pieces that anything asks for
  * @returns null where there are few enough to look at all
  */
 export function likelyPieces(c: CrewCase, wanted: ReadonlySet<number>): Set<number> | null {

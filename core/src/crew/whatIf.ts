@@ -54,6 +54,7 @@ export const asFloor = (a: Assignment): Floor => ({ pieces: a.pieces, stock: a.s
 /**
  * The lightest that the others add to what they carry so that all that can be done without somebody is done: everything carried stays where it is.
  * Rules of fairness do not count here, limits do.
+ * @param within grams from the least that will do; as exact as the solver is where left out
  */
 export function cureOfGaps(c: CrewCase, a: Assignment, solve: Solve, within?: number): CrewCure | null {
   const calm: CrewCase = {
@@ -97,6 +98,11 @@ export interface RiderAdds {
   /** Hours that the others’ bikes save more with them. */
   hours: number;
 }
+/**
+ * What a rider adds to a crew: grams, hours and chances with and without them.
+ * @param who number of the member, from 0
+ * @returns null where the crew cannot be shared out without them
+ */
 export function riderAdds(c: CrewCase, a: Assignment, who: number, solve: Solve): RiderAdds | null {
   const less = without(c, [who]);
   const found = shareOut(less, solve);

@@ -132,6 +132,7 @@ export const newGarage = (given: Pick<Garage, 'name'> & Partial<Garage>): Garage
   gauge: null,
   ...given,
 });
+/** A garage of which nothing is known but its name and what differs from the usual. */
 export const emptyDocument = (garage: Pick<Garage, 'name'> & Partial<Garage>): GarageDocument => ({
   garage: newGarage(garage),
   bikes: [],

@@ -243,6 +243,7 @@ export function rowTo6(table: TableName, row: Row): Row {
       return row;
   }
 }
+/** The garage’s own fields of version 5 as those of version 6: the same. */
 export const garageTo6 = (garage: Row): Row => garage;
 
 /** Brings one row of version 6 to version 7: spares that are always packed, or never. */

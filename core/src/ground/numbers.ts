@@ -50,6 +50,7 @@ export function under<K, T>(table: ReadonlyMap<K, T>, key: K): T {
 
 /**
  * What a table of fixed values says of a key that it has.
+ * @param key text or number by which the table is kept
  * @throws RangeError where it says nothing
  */
 export function entry<T>(table: { readonly [key: string | number]: T | undefined }, key: string | number): T {

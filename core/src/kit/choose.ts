@@ -260,6 +260,7 @@ const leftLost = (problem: KitProblem, kit: Kit): number =>
 /**
  * The kit of a bike and trip: tools, spares, consumables and prevention at once. Every selection of the measures that might be taken is solved,
  * its grams counted, and the best of all is it.
+ * @param owned units of each kind of spare that are there
  */
 export function chosenKit(
   doc: KitRows,

@@ -59,6 +59,11 @@ export function byAsk(problem: KitProblem, stocked: readonly StockedMend[]): Sto
   for (const s of stocked) at(out, s.ask).push(s);
   return out;
 }
+/**
+ * The way of an ask that saves most among those allowed.
+ * @param allowed by way
+ * @returns number of the way, from 0; −1 where none saves anything
+ */
 export function bestOf(ask: Ask, allowed: readonly boolean[]): number {
   let best = -1;
   ask.ways.forEach((w, k) => {

@@ -6,7 +6,10 @@ import type { CurvePoint } from './points.js';
 import type { Piece } from '../toolbox/tools/index.js';
 import { present } from '../ground/numbers.js';
 
-/** A kit written down as it is, with its figures of now. */
+/**
+ * A kit written down as it is, with its figures of now.
+ * @param given id, name and day of saving
+ */
 export function keptOf(
   kit: Kit,
   given: Pick<KeptKit, 'id' | 'name' | 'bikeId' | 'tripId' | 'made'> & { chosen: number },
@@ -39,7 +42,10 @@ export function keptOf(
   };
 }
 
-/** A list that the rider wrote, with the figures of a point of the curve. */
+/**
+ * A list that the rider wrote, with the figures of a point of the curve.
+ * @param contents copies of each piece, and the repairs that it is stocked for
+ */
 export function listOf(
   contents: { pieces: { piece: Piece; count: number }[]; supplies: { kind: string; quantity: number }[] },
   given: Pick<KeptKit, 'id' | 'name' | 'bikeId' | 'tripId' | 'made'>,

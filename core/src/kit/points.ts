@@ -46,7 +46,10 @@ export interface CurvePicture {
 const MOST_POINTS = 220;
 const BAND_POINTS = 160;
 
-/** The concave hull over the points of a rising curve: the slopes that matter for "what does more weight bring". */
+/**
+ * The concave hull over the points of a rising curve: the slopes that matter for "what does more weight bring".
+ * @param points grams, and what is saved with so many
+ */
 export function concaveHull(points: readonly { mass: number; value: number }[]): { mass: number; value: number }[] {
   const hull: { mass: number; value: number }[] = [];
   for (const p of points) {
@@ -136,7 +139,11 @@ function packedOf(problem: KitProblem, contents: Contents): [string, number][] {
   return [...units];
 }
 
-/** How many heads the copies of a kit turn. */
+/**
+ * How many heads the copies of a kit turn.
+ * @param counts copies by piece
+ * @returns how many fasteners
+ */
 export function reachedWith(problem: KitProblem, counts: readonly number[]): number {
   const carried = new Map(problem.pieces.map((p, i) => [p.id, at(counts, i)]));
   return problem.tools.reaches.filter((r) => reachedBy(carriedChains(r, carried), carried)).length;
@@ -194,6 +201,7 @@ export interface StepBetween {
   mass: number;
   hours: number;
 }
+/** The points of a curve between two weights, with one at each end. */
 export function between(
   from: CurvePoint,
   to: CurvePoint,

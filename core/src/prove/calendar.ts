@@ -13,6 +13,11 @@ export interface CalendarGiven {
 
 /** Sequence numbers count minutes from here, so that every later file has a higher one (RFC 5545, 3.8.7.4). */
 const EPOCH = Date.parse('2024-01-01T00:00:00Z');
+/**
+ * Sequence number of a calendar file made at a moment.
+ * @param now ISO moment
+ * @returns minutes since 2024, from 0
+ */
 export const sequenceAt = (now: string): number => Math.max(0, Math.floor((Date.parse(now) - EPOCH) / 60_000));
 
 /** Hours before the day begins at which one is reminded: eight in the evening before. */

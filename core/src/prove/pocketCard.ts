@@ -36,6 +36,10 @@ function byForm(heads: readonly { text: string }[]): string {
   return [...forms].map(([form, sizes]) => `${form} ${sizes.join(', ')}`.trim()).join('; ');
 }
 
+/**
+ * What is needed by the road in one’s pocket: sizes by station, torques that lives hang on, pressures as the own gauge
+ * shows them, fluids and plugs.
+ */
 export function pocketCard(
   bike: Bike,
   fasteners: readonly Fastener[],

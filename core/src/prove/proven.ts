@@ -28,7 +28,11 @@ export type NoProof =
   | 'long ago';
 
 const DAY = 86_400_000;
-/** Whole days from one ISO date or moment to another. */
+/**
+ * Whole days from one ISO date or moment to another.
+ * @param from,to ISO
+ * @returns days, below nought where the second is earlier
+ */
 export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(to.slice(0, 10)) - Date.parse(from.slice(0, 10))) / DAY);
 

@@ -72,6 +72,7 @@ export const stepBack = (d: Drill, now: string): Drill =>
 /** Both hands are needed elsewhere: the clock stands. */
 export const pauseDrill = (d: Drill, now: string): Drill =>
   d.state === 'running' ? { ...clocked(d, now), state: 'paused', since: null } : d;
+/** A drill that was torn off, taken up where it was. */
 export const resumeDrill = (d: Drill, now: string): Drill =>
   d.state === 'paused' ? { ...d, state: 'running', since: now } : d;
 

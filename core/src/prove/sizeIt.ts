@@ -48,6 +48,7 @@ function neighbours(head: Head): Shape[] {
 /**
  * A question on one of the bike's heads: it is as worn or painted as heads are, a calliper gave one reading, and one tool settles it. The answer is
  * what the fit functions say: the tool that fits, or where the reading leaves it open the try that tells most.
+ * @param seed any whole number; the same asks the same
  * @returns null where the bike has no head that a calliper can size
  */
 export function sizeQuestion(fasteners: readonly Fastener[], seed: number): SizeQuestion | null {

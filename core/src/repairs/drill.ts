@@ -68,7 +68,10 @@ export const drillSchema = z.strictObject({
 });
 export type Drill = z.infer<typeof drillSchema>;
 
-/** Minutes on the clock of a drill, of all steps together. */
+/**
+ * Minutes on the clock of a drill, of all steps together.
+ * @returns minutes
+ */
 export const drillMinutes = (drill: Pick<Drill, 'seconds'>): number =>
   drill.seconds.reduce((sum, s) => sum + s, 0) / 60;
 

@@ -15,6 +15,10 @@ export interface Cause {
 const LOOK = 1;
 const HEAD = 4;
 const TOOL = 2;
+/**
+ * How long a test takes: a look, and what it takes out and turns. Planning value.
+ * @returns minutes
+ */
 export const testMinutes = (test: Pick<Test, 'step'>): number =>
   LOOK + test.step.needs.reduce((s, n) => s + (n.by === 'head' ? HEAD : n.by === 'function' ? TOOL * n.count : 0), 0);
 

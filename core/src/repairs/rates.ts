@@ -13,7 +13,10 @@ export const ownRatesSchema = z
   .max(600);
 export type OwnRates = z.infer<typeof ownRatesSchema>;
 
-/** The rate of a trouble in one cell. */
+/**
+ * The rate of a trouble in one cell.
+ * @returns events per 1000 km, or a crossing
+ */
 export const rateIn = (trouble: Pick<Trouble, 'rate' | 'perCrossing'>, on: RateCell): number =>
   on === 'crossing' ? trouble.perCrossing : trouble.rate[on];
 

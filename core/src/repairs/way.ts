@@ -43,6 +43,8 @@ export function hoursOfWay(way: Pick<Way, 'minutes' | 'travel'>, away: Away): nu
 /**
  * Hours that one mend by a way saves on average: when it holds (hours without − hours of the mend) × the grade's worth, when it does not the
  * time is lost on top (docs/model.md, section 4, with the share that holds).
+ * @param without hours stranded without a repair
+ * @returns hours, 0 or more
  */
 export const savedByWay = (
   way: Pick<Way, 'minutes' | 'travel' | 'grade' | 'holds'>,
@@ -200,7 +202,10 @@ export function readStep(line: string): WayStep {
   };
 }
 
-/** A way from what differs; its steps are read from their lines. */
+/**
+ * A way from what differs; its steps are read from their lines.
+ * @param minutes of the work. Planning value
+ */
 export const way = (
   name: string,
   grade: Grade,
@@ -241,6 +246,10 @@ export interface WayNeeds {
   functions: { does: PieceFunction; count: number }[];
   supplies: { kind: string; units: number }[];
 }
+/**
+ * Everything that a way asks for, each once.
+ * @param bike leaves out the steps that are not done on it; null for any bike
+ */
 export function needsOf(w: Pick<Way, 'out' | 'back'>, bike: Bike | null = null): WayNeeds {
   const heads = new Map<Role, boolean>();
   const functions = new Map<PieceFunction, number>();

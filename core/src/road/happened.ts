@@ -30,4 +30,5 @@ export type Happened = z.infer<typeof happenedSchema>;
 
 /** The key by which a thing of the kit is known in log and review. */
 export const pieceKey = (pieceId: string): string => `piece ${pieceId}`;
+/** Key of a stock among the things of a kit. */
 export const spareKey = (kind: string): string => `supply ${kind}`;

@@ -63,6 +63,7 @@ export function contentsOf(p: StowProblem, where: readonly number[]): number[][]
 /**
  * Group of slots that a unit lies in; null where its place has none.
  * @param u number of the unit
+ * @returns number of the group, from 0
  */
 export const slotIn = (p: StowProblem, where: readonly number[], u: number): number | null =>
   at(p.bins, at(where, u)).slot;

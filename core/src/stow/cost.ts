@@ -58,9 +58,14 @@ export function placePoints(place: Place, unit: Unit, bike: Bike, everyday: bool
 /**
  * Points for one more place that pieces of one subject lie in.
  * @param uses expected on the trip
+ * @returns points
  */
 export const spreadPoints = (uses: number): number => POINTS.spread + POINTS.spreadUse * uses;
 
+/**
+ * Points by goal as the sliders weigh them, what is fixed among them.
+ * @returns points in all
+ */
 export const weighted = (points: Points, goals: Goals): number =>
   (points.fixed ?? 0) +
   (['ride', 'soon', 'everyday', 'locked', 'even', 'together'] as const).reduce(

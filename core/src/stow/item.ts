@@ -35,6 +35,7 @@ export interface Unit {
   traits: ReadonlySet<Trait>;
   uses: number;
 }
+/** All things of a unit: what it is laid by, what is wound round that, what lies inside. */
 export const itemsOf = (unit: Unit): StowItem[] => [unit.host, ...unit.wound, ...unit.nested];
 
 /** Things that one pouch takes at most, so that each is found in it. Planning value. */

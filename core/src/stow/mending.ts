@@ -120,6 +120,7 @@ class Mender {
 /**
  * Rules broken, each with the cheapest change that mends it and breaks no other: one piece to another place, else two that change places.
  * What is loose comes with the pieces that would make room for it.
+ * @param where bin by unit, −1 where it is loose
  */
 export function stowFaults(c: StowCase, where: readonly number[]): { faults: StowFault[]; load: LoadCase } {
   const seen = faultsAt(c, where);

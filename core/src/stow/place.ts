@@ -89,14 +89,24 @@ export const TIER_MINUTES: Record<Tier, number> = {
   'under straps or seat': 3,
   'unload everything': 10,
 };
+/**
+ * How long it takes to open a place: as the rider says, else by how soon it is at hand. Planning values.
+ * @returns minutes
+ */
 export const openingMinutes = (place: Pick<Place, 'opening' | 'tier'>): number =>
   place.opening ?? TIER_MINUTES[place.tier];
 
-/** What its mount bears of the kit on the ground that is ridden, grams: less on tracks where the rider says so, less what lies there anyway. */
+/**
+ * What its mount bears of the kit on the ground that is ridden, grams: less on tracks where the rider says so, less what lies there anyway.
+ * @returns g, 0 or more
+ */
 export const bears = (place: Pick<Place, 'limit' | 'roughLimit' | 'takenMass'>, rough: boolean): number =>
   Math.max(0, (rough ? Math.min(place.limit, place.roughLimit ?? place.limit) : place.limit) - place.takenMass);
 
-/** Slots of a roll in all. */
+/**
+ * Slots of a roll in all.
+ * @returns how many
+ */
 export const slotCount = (place: Pick<Place, 'slots'>): number =>
   (place.slots ?? []).reduce((sum, s) => sum + s.count, 0);
 

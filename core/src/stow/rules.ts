@@ -38,6 +38,7 @@ export interface Held {
   /** Slots taken, by group of slots. */
   slots: number[];
 }
+/** A place with nothing in it. */
 export const nothingHeld = (place: Place): Held => ({
   mass: 0,
   room: 0,
@@ -49,6 +50,10 @@ export const nothingHeld = (place: Place): Held => ({
 
 const sortedSides = (u: Unit) =>
   [u.host.size.length, u.host.size.width, u.host.size.height].sort((a, b) => b - a) as [number, number, number];
+/**
+ * Room that a unit takes in a place.
+ * @returns mL
+ */
 export const roomOf = (place: Place, unit: Unit): number => roomTaken(place, unit.host.volume, unit.traits.has('soft'));
 
 /** Groups of slots that a unit goes into, the narrowest first (docs/model.md, section 7: width ≤ slot width, length ≤ slot length). */

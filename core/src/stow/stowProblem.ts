@@ -142,6 +142,7 @@ function costsOf(
 /**
  * The place that a unit lies in; −1 where it is loose.
  * @param u number of the unit
+ * @returns number of the place, from 0; −1 where it is loose
  */
 export const placeIn = (p: StowProblem, where: readonly number[], u: number): number => p.placeOf.at(at(where, u));
 /**
@@ -184,6 +185,7 @@ export const groupsCost = (p: StowProblem, groups: readonly ReadonlySet<number>[
 /**
  * What an assignment costs in all, in hundredths of a point. Rules are not looked at.
  * @param where bin by unit, −1 where it is loose
+ * @returns hundredths of a point
  */
 export function costOf(p: StowProblem, where: readonly number[]): number {
   const { side, groups } = spreadOf(p, where);

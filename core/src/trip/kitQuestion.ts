@@ -48,6 +48,7 @@ export const KNEE_MINUTES = 1.2;
 
 export const LEVEL_NAMES = ['Everyday', 'Day', 'Week', 'Far'] as const;
 
+/** What is asked of a kit before anybody says otherwise. */
 export const newKitQuestion = (): KitQuestion => ({
   ask: 'worth',
   knee: KNEE_MINUTES,

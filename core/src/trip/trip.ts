@@ -86,6 +86,7 @@ export const tripSchema = z.strictObject({
 });
 export type Trip = z.infer<typeof tripSchema>;
 
+/** A leg of a day’s mixed riding, to be changed. */
 export const newLeg = (legId: string, legName: string): Leg => ({
   id: legId,
   name: legName,
@@ -100,6 +101,7 @@ export const newLeg = (legId: string, legName: string): Leg => ({
   temperature: 20,
   fuelGapKm: null,
 });
+/** A trip without legs, fetched by a service. */
 export const newTrip = (tripId: string, tripName: string): Trip => ({
   id: tripId,
   name: tripName,
@@ -120,6 +122,18 @@ export const newTrip = (tripId: string, tripName: string): Trip => ({
   note: '',
 });
 
+/**
+ * Length of a leg over all grounds.
+ * @returns km
+ */
 export const legKm = (leg: Leg): number => leg.km.paved + leg.km.gravel + leg.km.track;
+/**
+ * Length of a trip over all legs.
+ * @returns km
+ */
 export const tripKm = (trip: Trip): number => trip.legs.reduce((s, l) => s + legKm(l), 0);
+/**
+ * Days of a trip over all legs.
+ * @returns days
+ */
 export const tripDays = (trip: Trip): number => trip.legs.reduce((s, l) => s + l.days, 0);

@@ -9,6 +9,10 @@ export interface Random {
   /** Mean 0, spread 1. */
   normal: () => number;
 }
+/**
+ * Random numbers, even and normal, that are the same for the same seed.
+ * @param seed any whole number
+ */
 export function seeded(seed: number): Random {
   const generator = xoroshiro128plus(seed);
   const uniform = () => (generator.next() >>> 0) / 2 ** 32;
@@ -44,7 +48,10 @@ export function madeHead(head: Head, random: Random): number {
   return band ? band.min + (band.max - band.min) * random.uniform() : Number.NaN;
 }
 
-/** Readings of one head, each with the instrument's flaws, to a hundredth of a mm. */
+/**
+ * Readings of one head, each with the instrument's flaws, to a hundredth of a mm.
+ * @param across mm across the flats
+ */
 export function* calliperLines(across: number, flaws: Flaws, random: Random): Generator<MadeLine, never> {
   for (;;) {
     const value = Math.round((across + flaws.zero + flaws.noise * random.normal()) * 100) / 100;
@@ -53,7 +60,10 @@ export function* calliperLines(across: number, flaws: Flaws, random: Random): Ge
 }
 
 const SETTLING = 6;
-/** A scale on which something is put: it swings in over a few lines, then stands, to the gram. */
+/**
+ * A scale on which something is put: it swings in over a few lines, then stands, to the gram.
+ * @param mass grams
+ */
 export function* scaleLines(mass: number, flaws: Flaws, random: Random): Generator<MadeLine, never> {
   for (let i = 0; ; i++) {
     const swing = i < SETTLING ? mass * 0.6 * Math.exp(-i) * Math.cos(2.2 * i) : 0;

@@ -1,6 +1,7 @@
 /**
  * Chance that a standard normal lies above z; relative error below 2e-7 (rational fit of the complementary error function).
  * @param z in spreads, either sign
+ * @returns 0 to 1
  * @example above(1.96) // 0.025
  */
 export function above(z: number): number {

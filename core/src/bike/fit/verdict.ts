@@ -45,7 +45,11 @@ const certain = (verdict: Verdict, code: PlainFit): Fit => ({
   reason: { code },
 });
 
-/** Verdict for one made pair of opening and hexagon, mm. `own` is the tool size's own worst play in degrees. */
+/**
+ * Verdict for one made pair of opening and hexagon, mm. `own` is the tool size's own worst play in degrees.
+ * @param opening,hexagon mm across the flats
+ * @param own degrees
+ */
 export function pairVerdict(opening: number, hexagon: number, grip: Grip, own: number): Verdict {
   const theta = playOf(grip)(opening, hexagon);
   if (Number.isNaN(theta)) return 'no';

@@ -191,6 +191,7 @@ const COLUMNS: Column<Fastener>[] = [
 /** Titles of the columns, for the documentation and for an empty table to start from. */
 export const FASTENER_COLUMNS: readonly string[] = COLUMNS.map((c) => c.title);
 
+/** Fasteners as a CSV table, one a row, in the columns by which they are read. */
 export const writeFasteners = (fasteners: readonly Fastener[]): string =>
   writeCsv(
     FASTENER_COLUMNS,

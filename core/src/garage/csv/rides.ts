@@ -81,6 +81,7 @@ const COLUMNS: Column<Ride>[] = [
 ];
 export const RIDE_COLUMNS: readonly string[] = COLUMNS.map((c) => c.title);
 
+/** Rides as a CSV table, one a row, in the columns by which they are read. */
 export const writeRides = (rides: readonly Ride[]): string =>
   writeCsv(
     RIDE_COLUMNS,

@@ -13,6 +13,10 @@ export interface Column<T> {
   take: Take<T>;
 }
 
+/**
+ * Takes a cell that is one of a list, whatever its letters’ case; an empty one says nothing.
+ * @param what that is listed, for the refusal
+ */
 export const oneOf =
   <T, V extends string>(list: readonly V[], set: (row: Partial<T>, value: V) => void, what: string): Take<T> =>
   (text, row) => {
@@ -22,6 +26,7 @@ export const oneOf =
     set(row, hit);
     return null;
   };
+/** Takes a cell that says yes or no. */
 export const yes =
   <T>(set: (row: Partial<T>, value: boolean) => void): Take<T> =>
   (text, row) => {
@@ -30,6 +35,10 @@ export const yes =
     set(row, value);
     return null;
   };
+/**
+ * Takes a cell that is a number within limits, in the column’s own unit; an empty one says nothing.
+ * @param whole whether it must be whole
+ */
 export const number =
   <T>(set: (row: Partial<T>, value: number) => void, [min, max]: readonly [number, number], whole = false): Take<T> =>
   (text, row) => {

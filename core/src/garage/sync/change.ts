@@ -50,7 +50,10 @@ export const keyOf = (at: { table: Where; id: string }): string => `${at.table} 
 export const fieldsOf = (table: Where): readonly string[] =>
   Object.keys((table === 'garage' ? garageSchema : ROW_SCHEMAS[table]).shape);
 
-/** What turns one version of a row into another, null where it is not there. @returns null when both are the same */
+/**
+ * What turns one version of a row into another, null where it is not there. @returns null when both are the same
+ * @param revision of the row that the change is made on, from 0
+ */
 export function changeOf(
   table: Where,
   rowId: string,

@@ -30,7 +30,10 @@ const SHIELDED = /^'(?=[=+\-@\t\r\n\uff1d\uff0b\uff0d\uff20'])/;
 const asText = (value: string) => (FORMULA.test(value) || SHIELDED.test(value) ? `'${value}` : value);
 const fromText = (value: string) => value.replace(SHIELDED, '');
 
-/** Writes a table as CSV (RFC 4180, comma, CRLF, a byte-order mark so that spreadsheets read it as UTF-8). No cell is ever a formula. */
+/**
+ * Writes a table as CSV (RFC 4180, comma, CRLF, a byte-order mark so that spreadsheets read it as UTF-8). No cell is ever a formula.
+ * @param rows cells in the order of the header
+ */
 export function writeCsv(header: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
   const text = (cell: string | number) => (typeof cell === 'number' ? String(cell) : asText(cell));
   return `\ufeff${Papa.unparse({ fields: [...header], data: rows.map((r) => r.map(text)) }, { newline: '\r\n' })}\r\n`;

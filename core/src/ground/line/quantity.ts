@@ -69,6 +69,11 @@ export interface Figure {
   unit: LineUnit;
   to: number;
 }
+/**
+ * A figure with its unit from a token on: `45 N·m`, `3 oz`, `€ 12`.
+ * @param i the token to begin at, from 0
+ * @returns value in core’s unit, and the token behind it; null where there is no figure with a unit
+ */
 export function quantityAt(tokens: readonly Token[], i: number): Figure | null {
   const first = tokens[i];
   if (first?.kind === 'mark' && first.text === '€') {

@@ -70,6 +70,7 @@ const NO_SIZE: ReadonlySet<HeadForm> = new Set(['valve', 'clip']);
 /** The forms of heads with a rider's own words for them; a term is `form:` and the form. */
 export type FormBook = Phrasebook<FormTerm>;
 const made = new WeakMap<readonly OwnWord[], FormBook>();
+/** The words of all forms of heads, the rider’s own among them. */
 export function formBook(own: readonly OwnWord[]): FormBook {
   if (own.length === 0) return BOOK;
   const known = made.get(own);
@@ -234,6 +235,7 @@ function figureFirst(tokens: readonly Token[], i: number, wanted: Wanted): SizeA
 /**
  * Reads one size from a token on, as riders say it: `10`, `10 mm hex`, `1/2in`, `½`, `i5`, `key 5`, `8 mm inside hex`, `t30`, `t30 pin`, `e10`,
  * `ph2`, `jis2`, `12pt 1/4`, `10 12-point`, `plug 16`, `16 plug`, `slot 6`, `flat 6`, `hook 45`, `spoke nipple 6`, `valve core`, `clip`.
+ * @param i the token to begin at, from 0
  * @returns null where nothing like a size begins
  */
 export function sizeAt(tokens: readonly Token[], i: number, wanted: Wanted = PLAIN): SizeAt | null {

@@ -82,6 +82,10 @@ export const unitOf = (system: UnitSystem, quantity: Quantity): string => UNITS[
 /**
  * A core value as shown, without its unit. `mass` takes grams and shows g or oz; `weight` takes grams and shows kg or lb;
  * `worth` takes minutes for each 100 g and shows them for 100 g or for 4 oz; `dose` takes mL and shows mL or fluid ounces; `volume` takes mL and shows L or quarts; `capacity` takes L and shows L or gallons (231 cubic inches each).
+ * @param value in core’s unit of the quantity
+ * @param digits decimals; those usual for the quantity where none are given
+ * @returns the figure with a true minus; a dash for no number
+ * @example figure("inch", "length", 25.4) // "1.00"
  */
 export function figure(system: UnitSystem, quantity: Quantity, value: number, digits?: number): string {
   if (!Number.isFinite(value)) return '–';
@@ -109,6 +113,7 @@ export const fromShown = (system: UnitSystem, quantity: Quantity, shown: number)
 /**
  * The limits of a field as one sentence in the units on show, or null where the value keeps them: `at most 551.16 lb`,
  * `-22 to 122 °F`. A limit is shown to the digits that the field shows, so what the sentence says can be typed.
+ * @param value,limits in core’s unit of the quantity; no limit above where none is given
  */
 export function outsideLimits(
   system: UnitSystem,

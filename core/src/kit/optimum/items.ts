@@ -33,7 +33,10 @@ export class Items {
   }
 }
 
-/** Sets of items of which none contains another. Sorted items within each. */
+/**
+ * Sets of items of which none contains another. Sorted items within each.
+ * @param sets numbers of items
+ */
 export function leastSets(sets: readonly (readonly number[])[]): number[][] {
   const sorted = [...new Map(sets.map((s) => [s.join(), s])).values()].sort((a, b) => a.length - b.length);
   const kept: { list: readonly number[]; set: Set<number> }[] = [];

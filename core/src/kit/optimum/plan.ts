@@ -31,6 +31,7 @@ const MOST_MENDS = 400;
 /**
  * Cost of k mends by a way in tenths of the measure, beyond what sits on the bike.
  * @param mends how many, from 0
+ * @returns tenths of the measure: of a gram, a euro or what the rider asked to be least
  */
 export function costOfMends(problem: KitProblem, ask: Ask, way: AskWay, mends: number): number {
   return way.supplies.reduce((s, { kind, units }) => {

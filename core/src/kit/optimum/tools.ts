@@ -21,11 +21,18 @@ const holds = (problem: KitProblem, set: readonly number[], counts: readonly num
   return [...need].every(([p, n]) => at(counts, p) >= n);
 };
 
-/** For each requirement, whether so many copies of each piece meet it. */
+/**
+ * For each requirement, whether so many copies of each piece meet it.
+ * @param counts copies by piece
+ */
 export const metBy = (problem: KitProblem, counts: readonly number[]): boolean[] =>
   problem.requirements.map((r) => does(problem, r, counts));
 
-/** The same with one copy of a piece less: only requirements that could be met with that piece are looked at again. */
+/**
+ * The same with one copy of a piece less: only requirements that could be met with that piece are looked at again.
+ * @param counts copies by piece
+ * @param piece number of the one that is taken away
+ */
 export function metWithout(
   problem: KitProblem,
   counts: readonly number[],
@@ -43,7 +50,10 @@ export function metWithout(
   });
 }
 
-/** For each ask, which of its ways so many copies of each piece allow. */
+/**
+ * For each ask, which of its ways so many copies of each piece allow.
+ * @param counts copies by piece
+ */
 export function availableWays(
   problem: KitProblem,
   counts: readonly number[],
@@ -61,17 +71,31 @@ export function countsOf(problem: KitProblem, taken: readonly boolean[]): number
   });
   return counts;
 }
+/**
+ * What so many copies of each piece weigh.
+ * @param counts copies by piece
+ * @returns g
+ */
 export const toolMassOf = (problem: KitProblem, counts: readonly number[]): number =>
   problem.pieces.reduce((s, p, i) => s + at(counts, i) * p.mass, 0);
 
-/** Whether so many copies of each piece turn every head that the rider demands. */
+/**
+ * Whether so many copies of each piece turn every head that the rider demands.
+ * @param counts copies by piece
+ */
 export const demandsMet = (problem: KitProblem, counts: readonly number[]): boolean =>
   problem.required.every((n) => does(problem, at(problem.requirements, n), counts));
 
-/** What tools are worth together, euros. */
+/**
+ * What tools are worth together, euros.
+ * @param counts copies by piece
+ */
 export const worthOf = (problem: KitProblem, counts: readonly number[]): number =>
   problem.pieces.reduce((s, p, i) => s + at(counts, i) * p.price, 0);
 
-/** Whether they keep to what the rider puts into a bag at most. */
+/**
+ * Whether they keep to what the rider puts into a bag at most.
+ * @param counts copies by piece
+ */
 export const withinWorth = (problem: KitProblem, counts: readonly number[]): boolean =>
   problem.practice.worth === null || worthOf(problem, counts) <= problem.practice.worth + 1e-9;

@@ -103,7 +103,10 @@ export function practisedWays(
     });
 }
 
-/** What one mend saves: hours, or in money so many hours' worth and the fetch spared as often as the mend holds. */
+/**
+ * What one mend saves: hours, or in money so many hours' worth and the fetch spared as often as the mend holds.
+ * @param without hours stranded without a repair
+ */
 export function gainOf(
   way: Way,
   trouble: Trouble,

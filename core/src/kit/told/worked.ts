@@ -46,10 +46,18 @@ export interface Worked {
 export const reachedWith = (within: readonly Reach[], copies: ReadonlyMap<string, number>): Set<string> =>
   new Set(within.filter((r) => reachedBy(r, copies)).map((r) => r.fastener.id));
 
-/** The way that a number of `Done` stands for. */
+/**
+ * The way that a number of `Done` stands for.
+ * @param way number among the ask’s ways; −1 or nothing for none
+ */
 export const wayOf = (ask: Ask, way: number | undefined): AskWay | null =>
   way === undefined || way < 0 ? null : (ask.ways[way] ?? null);
 
+/**
+ * Works out once what all that is told of a kit hangs on: chains of what is carried, requirements met, ways that can
+ * be gone, repairs in a row.
+ * @param contents copies of each piece, and the repairs that it is stocked for
+ */
 export function workedOut(problem: KitProblem, contents: Contents, facts: KitFacts): Worked {
   const { counts } = contents;
   const carried = new Map(problem.pieces.map((p, i) => [p.id, counts[i] ?? 0]));

@@ -131,6 +131,7 @@ const plain = (text: string) =>
     .toLowerCase()
     .replaceAll(/[\s,;.×x·-]+/gu, ' ')
     .trim();
+/** Whether two readings say the same but for spaces, signs and letter case. */
 export const sameFit = (a: string, b: string): boolean => plain(a) === plain(b);
 
 /** Whether a supply marked for something serves a bike: it does, it is for another, or nobody wrote down enough to say. */
@@ -168,6 +169,7 @@ export function judgeFit(supply: { kind: string; fits: string }, bike: Bike, own
   if (compared.some((c) => c.same)) return judged('fits');
   return read.length < lines.length ? judged('not known') : judged('another', at(compared, 0).why);
 }
+/** Whether a supply serves a bike, without what differs. */
 export const fitVerdict = (
   supply: { kind: string; fits: string },
   bike: Bike,
@@ -181,6 +183,7 @@ export interface FitCompared {
   /** All that wrote something down wrote the same. */
   same: boolean;
 }
+/** Every line of the fit sheet over several bikes that have it, with what each says. */
 export function compareFits(bikes: readonly Bike[], own: readonly OwnKind[] = []): FitCompared[] {
   return [...FIT_LINES, ...ownLines(own)].flatMap((line) => {
     const having = bikes.filter((b) => line.on?.(b) ?? true);

@@ -27,6 +27,7 @@ export const supplySchema = z.strictObject({
 });
 export type Supply = z.infer<typeof supplySchema>;
 
+/** A supply from what differs from a new one that fits anything. */
 export const newSupply = (given: Pick<Supply, 'id' | 'kind' | 'quantity'> & Partial<Supply>): Supply => ({
   fits: '',
   bought: null,

@@ -12,6 +12,7 @@ export const triple = <T>(of: (axis: Axis) => T): readonly [T, T, T] => [of(0), 
 /** Rows are the box's axes, columns the piece's: how far each side of the piece reaches along each axis of the box. */
 export type Turn = readonly [Triple, Triple, Triple];
 
+/** Length, width and height, mm. */
 export const sidesOf = (m: Measures): Triple => [m.length, m.width, m.height];
 
 /** The six ways to lay a piece square to a box: which side of it lies along length, width and height. */
@@ -23,6 +24,7 @@ export const SQUARE: readonly Order[] = [
   [2, 0, 1],
   [2, 1, 0],
 ];
+/** The turn by which sides lie along other axes, square to all. */
 export const squareTurn = (order: Order): Turn => triple((axis) => triple((side) => (order[axis] === side ? 1 : 0)));
 
 /** How far a turned piece reaches along each axis of the box, mm: Σ |turn| · side. */
@@ -53,6 +55,8 @@ function byAngles([yaw, pitch, roll]: Triple): Turn {
  * The least angle at which a rectangle lies in another when it does not lie square, or null when it does at none. A rectangle of p × q
  * (p > a) lies in one of a × b turned by t where p·cos t + q·sin t ≤ a and p·sin t + q·cos t ≤ b; the first bounds t from below, and
  * the second is looked at there, since p·sin t + q·cos t is least there or at a right angle.
+ * @param p,q,a,b mm
+ * @returns radians, 0 to π/2
  */
 export function leastAngle(p: number, q: number, a: number, b: number): number | null {
   const long = Math.hypot(p, q);

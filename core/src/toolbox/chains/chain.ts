@@ -42,7 +42,10 @@ export interface Chain extends Path {
   margin: number | null;
 }
 
-/** Force that a hold allows under a rider's practice, N. */
+/**
+ * Force that a hold allows under a rider's practice, N.
+ * @returns N; 0 where no hand holds it
+ */
 export function allowedForce(mode: Mode, practice: Practice): number {
   if (mode.offer.by !== 'hand') return 0;
   switch (mode.offer.hold) {

@@ -35,11 +35,17 @@ const measureOf = (measure: Measure) => (piece: Piece) => Math.round(TENTHS * pl
 export const inMeasure = (measure: Measure, thing: Pick<Piece, 'mass' | 'size' | 'price'>): number =>
   plainMeasure[measure](thing);
 
-/** Copies that a mark asks for, as far as there are so many. */
+/**
+ * Copies that a mark asks for, as far as there are so many.
+ * @returns 0, 1 or 2
+ */
 export const leastCopies = (piece: Pick<Piece, 'mark' | 'count'>): number =>
   piece.mark === 'always' ? Math.min(1, piece.count) : piece.mark === 'twice' ? Math.min(2, piece.count) : 0;
 
-/** Lets one task be done with the carried copies. `x` are the columns of the pieces; `done`, where given, is one only when it is. */
+/**
+ * Lets one task be done with the carried copies. `x` are the columns of the pieces; `done`, where given, is one only when it is.
+ * @param x,done numbers of columns
+ */
 export function addTask(
   b: MilpBuilder,
   task: Task,

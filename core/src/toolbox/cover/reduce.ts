@@ -32,6 +32,7 @@ function within(inner: Bits, outer: Bits): boolean {
   return true;
 }
 const has = (bits: Bits, i: number): boolean => (word(bits, i >> 5) & (1 << (i & 31))) !== 0;
+/** Whether two sets have an item in common. */
 export function share(a: Bits, b: Bits): boolean {
   for (let w = 0; w < a.length; w++) if ((word(a, w) & word(b, w)) !== 0) return true;
   return false;

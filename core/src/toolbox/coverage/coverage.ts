@@ -37,6 +37,7 @@ export interface Coverage {
   idle: Piece[];
 }
 
+/** Key of a cell of the picture. */
 export const cellKey = (row: HeadClass, piece: Pick<Piece, 'id'>): string => `${row.key}\t${piece.id}`;
 
 /** Groups in the order of a bench, with the kinds that lie in each. */

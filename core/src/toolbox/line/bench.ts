@@ -35,8 +35,10 @@ export class Stop extends Error {
     super(open.text);
   }
 }
+/** Stops the reading of a line with a question. */
 export const askFor = (text: string, answers: Open['answers'], about: Element | null = null): Stop =>
   new Stop({ about, text, answers, refusal: false });
+/** Stops the reading of a line with a refusal, and what would be nearest. */
 export const refuse = (text: string, answers: Open['answers'] = [], about: Element | null = null): Stop =>
   new Stop({ about, text, answers, refusal: true });
 
@@ -251,7 +253,10 @@ export class Bench {
 /** Sizes of hexagons that bikes have most, for a run that leaves the others out. */
 const USUAL_RUN: readonly string[] = ['8', '10', '11', '12', '13', '14', '17', '19', '22', '24', '27', '30', '32'];
 
-/** Parts as a reading shows them, from what was understood. */
+/**
+ * Parts as a reading shows them, from what was understood.
+ * @param place where an element stands in the line, UTF-16 units; the end is behind it
+ */
 export const partOf = (
   understood: Understood,
   place: (e: Element) => { start: number; end: number },

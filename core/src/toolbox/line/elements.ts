@@ -325,6 +325,10 @@ export function elementsOf(line: string, tokens: readonly Token[], from: number,
   return out;
 }
 
+/**
+ * All books by which a line of a tool is read.
+ * @param inch whether inches are on show, so that a bare figure may be one
+ */
 export const booksOf = (kinds: Phrasebook<KindTerm>, own: readonly OwnWord[], inch: boolean): Books => ({
   kinds,
   forms: formBook(own),

@@ -220,6 +220,7 @@ export function bit(shape: Shape, length = 25): PieceModel {
   });
 }
 
+/** A ratchet of a drive: `1/4in`, `3/8in`, `1/2in`. */
 export function ratchet(drive: string): PieceModel {
   const { arm, mass, price } = entry(RATCHET, drive);
   return piece({
@@ -350,6 +351,10 @@ export function thumbWheel(): PieceModel {
 }
 
 const EXTENSION_MASS: Readonly<Record<string, number>> = { '1/4in': 0.42, '3/8in': 0.85, '1/2in': 1.7 };
+/**
+ * An extension of a drive.
+ * @param length mm
+ */
 export function extension(drive: string, length: number): PieceModel {
   const width = { '1/4in': 12, '3/8in': 17, '1/2in': 23 }[drive] ?? 12;
   return piece({
@@ -392,6 +397,7 @@ export function adapter(from: string, to: string): PieceModel {
   });
 }
 
+/** A swivel joint of a drive. */
 export function joint(drive: string): PieceModel {
   const width = { '1/4in': 14, '3/8in': 20, '1/2in': 27 }[drive] ?? 14;
   return piece({
@@ -530,6 +536,10 @@ export function foldingSet(shapes: readonly Shape[]): PieceModel {
   });
 }
 
+/**
+ * A screwdriver that turns a shape.
+ * @param length mm of its shaft
+ */
 export function driver(shape: Shape, length = 100): PieceModel {
   return piece({
     name: `Screwdriver ${label(shape)}, ${length} mm`,
@@ -647,6 +657,10 @@ export function axleKey(steps: readonly string[], back: string): PieceModel {
   });
 }
 
+/**
+ * A tyre lever, of light alloy or steel, with a ring for an axle nut or without.
+ * @param ring size of the ring, null for none
+ */
 export function tyreLever(ring: string | null, alloy: boolean): PieceModel {
   const s = ring ? millimetres(ring) : 0;
   const arm = 240;

@@ -24,7 +24,13 @@ export function tyreVolume(mark: string): number {
   return ((Math.PI / 4) * width * height * 2 * Math.PI * (12.7 * rim + height / 2)) / 1e6;
 }
 
-/** Rise that one cartridge gives by the ideal gas law, kPa. @param grams of gas; @param litres of the tyre; @param celsius of the day */
+/**
+ * Rise that one cartridge gives by the ideal gas law.
+ * @param grams of gas
+ * @param litres of the tyre
+ * @param celsius of the day
+ * @returns kPa
+ */
 export const cartridgeRise = (grams: number, litres: number, celsius = 20): number =>
   ((grams / CARTRIDGE_GAS) * R * (celsius + 273.15)) / litres;
 
@@ -45,6 +51,7 @@ export const cartridgesFor = (rise: number, grams: number, litres: number, celsi
  * Free air that a rise takes, litres at outside pressure.
  * @param rise kPa
  * @param litres of the tyre
+ * @returns litres, 0 or more
  * @example a 90/90-21 of 11.05 L from flat to 200 kPa: freeAir(200, 11.05) // 21.8
  */
 export const freeAir = (rise: number, litres: number): number => (litres * Math.max(0, rise)) / OUTSIDE;
@@ -98,6 +105,11 @@ export interface Filling {
   ampereHours: number;
   rests: boolean;
 }
+/**
+ * What it takes to fill a tyre: strokes of a pump, gas cartridges, minutes of an electric pump (docs/model.md, section 6).
+ * @param mark of the tyre, as on its side
+ * @param from,to kPa over outside
+ */
 export function filling(
   mark: string,
   from: number,

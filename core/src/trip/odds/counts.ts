@@ -17,6 +17,10 @@ export interface CountLaw {
  * @param times 0 or more
  */
 export const fixed = (times: number): CountLaw => ({ mean: times, shape: SURE });
+/**
+ * A Poisson count.
+ * @param mean 0 or more
+ */
 export const poisson = (mean: number): CountLaw => ({ mean, shape: null });
 
 /**
@@ -53,6 +57,7 @@ export function countPmf(k: number, { mean, shape: r }: CountLaw): number {
 /**
  * P(N ≤ k).
  * @param k 0, 1, 2 …; below 0 the chance is nought
+ * @returns 0 to 1
  * @example countCdf(1, { mean: 1.2, shape: 2 }) // 0.684
  */
 export function countCdf(k: number, law: CountLaw): number {
@@ -64,6 +69,7 @@ export function countCdf(k: number, law: CountLaw): number {
 /**
  * E[min(N, k)] = Σ_{j≤k} P(N ≥ j): the mends that k sets of means allow.
  * @param k sets of means
+ * @returns 0 to k
  * @example mendsExpected(2, { mean: 1.2, shape: 2 }) // 0.926
  */
 export function mendsExpected(k: number, law: CountLaw): number {

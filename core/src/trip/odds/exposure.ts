@@ -144,6 +144,10 @@ export const exposures = (
     .map((t) => troubleOn(t, { bike, company: trip.companions > 0, dark: darkShare(trip), own }))
     .map((t) => exposureOf(t, trip, bike.weak.find((w) => w.trouble === t.id)?.factor, record.get(t.id)))
     .sort(byStake);
+/**
+ * Order of troubles: the most hours at stake first, of equal ones by their ids.
+ * @returns below nought where the first comes before the second
+ */
 export const byStake = (a: Exposure, b: Exposure): number =>
   b.atStake - a.atStake || (a.trouble.id < b.trouble.id ? -1 : 1);
 

@@ -12,6 +12,7 @@ function logFactorial(k: number): number {
  * P(N = k) for a Poisson count of mean λ.
  * @param k 0, 1, 2 …
  * @param lambda 0 or more
+ * @returns 0 to 1
  * @example poissonPmf(1, 1.2) // 0.361
  */
 export function poissonPmf(k: number, lambda: number): number {
@@ -23,6 +24,7 @@ export function poissonPmf(k: number, lambda: number): number {
  * P(N ≤ k) for a Poisson count of mean λ.
  * @param k 0, 1, 2 …
  * @param lambda 0 or more
+ * @returns 0 to 1
  * @example poissonCdf(1, 1.2) // 0.663
  */
 export function poissonCdf(k: number, lambda: number): number {
@@ -49,6 +51,7 @@ export function poissonQuantile(q: number, lambda: number): number {
  * Σ_{j≤k} P(N ≥ j): the expected number of mends that k sets of means allow, E[min(N, k)].
  * @param k sets of means
  * @param lambda 0 or more
+ * @returns 0 to k
  * @example expectedMends(2, 1.2) // 1.036
  */
 export function expectedMends(k: number, lambda: number): number {

@@ -58,6 +58,7 @@ export const posterior = ({ events, expected }: Experience): { factor: number; s
 
 /**
  * Spread of the factor: its standard deviation, √(κ+n)/(κ+E).
+ * @returns 0 or more, as the factor
  * @example posteriorSpread({ events: 3, expected: 1 }) // 0.745
  */
 export const posteriorSpread = ({ events, expected }: Experience): number =>

@@ -45,6 +45,10 @@ export interface Measured {
   points: { lat: number; lon: number; ele: number | null; km: number; time: string | null }[];
   km: number;
 }
+/**
+ * A track with the way along it at each point, points that repeat the one before left out.
+ * @returns km along by great circles
+ */
 export function measured(track: readonly TrackPoint[]): Measured {
   const points: Measured['points'] = [];
   let along = 0;
@@ -280,6 +284,10 @@ export function makeRoute(title: string, track: readonly TrackPoint[], waypoints
   };
 }
 
+/**
+ * Length of a route.
+ * @returns km
+ */
 export const routeKm = (route: Route): number => last(route.points)[3];
 
 /** A spot along a route. */
