@@ -77,6 +77,15 @@ describe('the picture of the curve', () => {
     expect(there.leaves).toEqual(back.comes);
     expect(there.mass).toBeCloseTo(-back.mass, 9);
     expect(between(a, a, name)).toEqual({ leaves: [], comes: [], mass: 0, hours: 0 });
+    // Of two tools of one name each is itself: one that leaves is no less of the other.
+    const spanner = () => 'Combination spanner 10';
+    const one = { ...a, pieces: [['x', 1]] as [string, number][], supplies: [['patch', 2]] as [string, number][] };
+    const two = { ...one, pieces: [...one.pieces, ['y', 2]] as [string, number][], supplies: [] };
+    expect(between(one, two, spanner)).toMatchObject({
+      leaves: [{ name: 'Tube patches', count: 2 }],
+      comes: [{ name: 'Combination spanner 10', count: 2 }],
+    });
+    expect(between({ ...one, pieces: [['x', 3]] }, two, spanner).leaves[0]).toEqual({ name: spanner(), count: 2 });
   });
 });
 

@@ -201,20 +201,30 @@ export interface StepBetween {
   mass: number;
   hours: number;
 }
-/** The points of a curve between two weights, with one at each end. */
+/**
+ * What one kit of a curve has beyond another: things that leave and things that come.
+ * @param nameOf name of a piece by its id; pieces of one name are told apart
+ * @returns counts, and grams and hours more
+ */
 export function between(
   from: CurvePoint,
   to: CurvePoint,
   nameOf: (pieceId: string) => string,
   book: SupplyBook = KNOWN,
 ): StepBetween {
-  const count = (p: CurvePoint) =>
-    new Map([
-      ...p.pieces.map(([id, n]) => [nameOf(id), n] as const),
-      ...p.supplies.map(([kind, n]) => [book.of(kind).name, n] as const),
-    ]);
-  const [a, b] = [count(from), count(to)];
-  const beyond = (x: Map<string, number>, y: Map<string, number>) =>
-    [...x].flatMap(([name, n]) => (n > (y.get(name) ?? 0) ? [{ name, count: n - (y.get(name) ?? 0) }] : []));
-  return { leaves: beyond(a, b), comes: beyond(b, a), mass: to.mass - from.mass, hours: to.hours - from.hours };
+  const things = (p: CurvePoint) => [
+    ...p.pieces.map(([id, count]) => ({ key: `piece ${id}`, name: nameOf(id), count })),
+    ...p.supplies.map(([kind, count]) => ({ key: `supply ${kind}`, name: book.of(kind).name, count })),
+  ];
+  const beyond = (x: CurvePoint, y: CurvePoint) => {
+    const there = new Map(things(y).map((t) => [t.key, t.count]));
+    return things(x).flatMap(({ key, name, count }) => {
+      const more = count - (there.get(key) ?? 0);
+      return more > 0 ? [{ name, count: more }] : [];
+    });
+  };
+  return {
+    ...{ leaves: beyond(from, to), comes: beyond(to, from) },
+    ...{ mass: to.mass - from.mass, hours: to.hours - from.hours },
+  };
 }

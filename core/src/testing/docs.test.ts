@@ -10,6 +10,7 @@ const filesIn = (folder: string, ending: RegExp): string[] =>
 const code = [
   'core/src',
   'solver/src',
+  'words/src',
   'server/src',
   'web',
   'cli/src',

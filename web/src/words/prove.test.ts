@@ -28,7 +28,8 @@ describe('how Prove speaks', () => {
     expect(whenText(check({ when: 'after some km', inKm: 12 }), km)).toBe('in 12 km');
     expect(whenText(check({ when: 'after some km', inKm: -5 }), km)).toBe('5 km overdue');
   });
-  const offer = (name: string, proves: number, minutes: number) => ({ name, proves, minutes }) as DrillOffer;
+  const offer = (name: string, proves: number, minutes: number) =>
+    ({ troubleId: name, name, proves, minutes }) as DrillOffer;
   const told = (offers: DrillOffer[], atStake = 10): ProofTold => ({
     checks: [],
     offers,
@@ -36,6 +37,7 @@ describe('how Prove speaks', () => {
   });
   test('what raises readiness fastest: by the hours proven for each minute', () => {
     expect(raises(told([offer('A', 2, 60), offer('B', 1, 15), offer('C', 0, 1)]))).toEqual({
+      troubleId: 'B',
       name: 'B',
       share: 0.1,
       minutes: 15,

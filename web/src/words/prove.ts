@@ -72,15 +72,15 @@ export function whenText(k: CheckDue, km: (v: number) => string): string {
   return OCCASION_WORDS[k.when];
 }
 
-/** What raises readiness fastest, as a name and a share. */
+/** The problem whose drill raises readiness fastest, with the share that it adds. */
 export function raises(
   told: Pick<ProofTold, 'offers' | 'ready'>,
-): { name: string; share: number; minutes: number } | null {
+): { troubleId: string; name: string; share: number; minutes: number } | null {
   const best = [...told.offers]
     .filter((o) => o.proves > 0)
     .sort((a, b) => b.proves / b.minutes - a.proves / a.minutes)[0];
   return best && told.ready.atStake > 0
-    ? { name: best.name, share: best.proves / told.ready.atStake, minutes: best.minutes }
+    ? { troubleId: best.troubleId, name: best.name, share: best.proves / told.ready.atStake, minutes: best.minutes }
     : null;
 }
 

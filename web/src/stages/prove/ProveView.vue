@@ -35,7 +35,7 @@ const tab = useTab(Object.keys(TABS) as (keyof typeof TABS)[]);
 const told = computed(() => proof.told);
 const chosen = ref<string | null>(null);
 const best = computed(() => (told.value ? raises(told.value) : null));
-const bestId = computed(() => told.value?.offers.find((o) => o.name === best.value?.name)?.troubleId ?? null);
+const bestId = computed(() => best.value?.troubleId ?? null);
 const open = computed(() => proof.unfinished[0] ?? null);
 const openName = computed(
   () => proof.made?.exposures.find((e) => e.trouble.id === open.value?.trouble)?.trouble.name ?? open.value?.way ?? '',

@@ -72,7 +72,7 @@ function why(r: Simulated) {
       { name: texts.tripsRidden, value: r.runs.toLocaleString('en') },
       {
         name: texts.theClosedFormEveryRepair,
-        value: r.name === texts.withThePresentKit ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
+        value: r === result.value?.[0] ? percent(answers.answer?.kit.home ?? 0, 1) : '–',
       },
       { name: texts.hoursLostMean, value: `${r.hours.toFixed(2)} ± ${r.hoursError.toFixed(2)} h` },
       {
