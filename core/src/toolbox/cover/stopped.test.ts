@@ -75,6 +75,53 @@ describe('a solver that stops before it has proven anything', () => {
   });
 });
 
+describe('of sets that weigh the same the solver takes', () => {
+  const of = (list: typeof pieces, more: object) =>
+    lightestSet({ ...coverProblem([], list), ...more }, real, 'mass', 'solver');
+  const taken = (list: typeof pieces, more: object) => {
+    const set = of(list, more);
+    return list.filter((_, i) => set.counts[i]! > 0).map((p) => p.name);
+  };
+  /** In either order of the toolbox, so that no first find decides. */
+  const both = (list: typeof pieces, more: object) => [taken(list, more), taken([...list].reverse(), more)];
+  const needs = (...does: ('grip' | 'cut')[]) => ({ functions: does.map((d) => ({ does: d, count: 1 })) });
+  const one = owned(functional('Multi-tool', ['grip', 'cut'], 200, [100, 40, 20], 60));
+  const grips = owned(functional('Pliers', ['grip'], 120, [160, 50, 18], 5));
+  const cuts = owned(functional('Cutter', ['cut'], 80, [160, 50, 18], 5));
+  const dear = owned(functional('Dear pliers', ['grip'], 120, [160, 50, 18], 30));
+  test('the fewest pieces', () => {
+    expect(both([one, grips, cuts], needs('grip', 'cut'))).toEqual([['Multi-tool'], ['Multi-tool']]);
+  });
+  test('then the cheapest', () => {
+    expect(both([dear, grips], needs('grip'))).toEqual([['Pliers'], ['Pliers']]);
+  });
+  test('what a choice costs counts among the grams, and no piece more is taken to spare it', () => {
+    const choice = {
+      choices: [
+        {
+          options: [
+            { functions: [{ does: 'grip' as const, count: 1 }], cost: 0 },
+            { functions: [], cost: 120 },
+          ],
+        },
+      ],
+    };
+    expect(both([grips], choice)).toEqual([[], []]);
+    expect(of([grips], choice)).toMatchObject({ options: [1], total: 120, proven: true, gap: 0 });
+    const dearer = {
+      choices: [
+        {
+          options: [
+            { functions: [{ does: 'grip' as const, count: 1 }], cost: 0 },
+            { functions: [], cost: 121 },
+          ],
+        },
+      ],
+    };
+    expect(of([grips], dearer)).toMatchObject({ counts: [1], options: [0], total: 120 });
+  });
+});
+
 describe('the chains of a fastener among what is carried', () => {
   const ratchet_ = owned(ratchet('3/8in'));
   const socket_ = owned(socket('3/8in', '10'));
