@@ -131,16 +131,22 @@ const sumOf = (problem: CoverProblem, set: { counts: readonly number[]; total: n
 ];
 
 describe('the least set with what can be met in several ways', () => {
-  for (const by of ['search', 'solver'] as const)
-    test(`by the ${by}: what trying everything finds, ties by copies and price, each option met by what is carried`, () => {
+  for (const [by, nodes] of [
+    ['search', undefined],
+    ['solver', undefined],
+    // A search that gives up at once hands over to the solver what it had found.
+    ['search', 1],
+    ['search', 3],
+  ] as const)
+    test(`by the ${by}${nodes ? ` with ${nodes} nodes` : ''}: what trying everything finds, ties by copies and price, each option met by what is carried`, () => {
       fc.assert(
         fc.property(someProblem, (problem) => {
           const least = leastOfAll(problem, Infinity);
           if (least === null) {
-            expect(() => lightestSet(problem, solve, 'mass', by)).toThrow(/take "never" off/u);
+            expect(() => lightestSet(problem, solve, 'mass', by, null, nodes)).toThrow(/take "never" off/u);
             return;
           }
-          const set = lightestSet(problem, solve, 'mass', by);
+          const set = lightestSet(problem, solve, 'mass', by, null, nodes);
           expect(sumOf(problem, set)).toEqual(least);
           expect([set.proven, set.gap, set.withinWorth, holds(problem, set.counts)]).toEqual([true, 0, true, true]);
           const has = able(problem, set.counts);
@@ -152,6 +158,23 @@ describe('the least set with what can be met in several ways', () => {
         { numRuns: 120 },
       );
     });
+  test('where both search and solver give up, what there is is told with a bound that holds', () => {
+    fc.assert(
+      fc.property(someProblem, fc.constantFrom('unknown' as const, 'best found' as const), (problem, status) => {
+        const least = leastOfAll(problem, Infinity);
+        if (least === null) return;
+        const stopped: Solve = (model) => ({ ...solve(model), status, bound: -Infinity });
+        const set = lightestSet(problem, stopped, 'mass', 'search', null, 1);
+        expect(holds(problem, set.counts)).toBe(true);
+        expect(set.total).toBeGreaterThanOrEqual(least[0] - 1e-9);
+        expect([set.gap >= 0, set.gap <= 1]).toEqual([true, true]);
+        // Not more than a tenth of a gram beyond the bound, to which measures are rounded.
+        expect(set.total * (1 - set.gap)).toBeLessThanOrEqual(least[0] + 0.1);
+        if (set.proven) expect(sumOf(problem, set)).toEqual(least);
+      }),
+      { numRuns: 150 },
+    );
+  });
   test('within what the pieces may be worth it is the least of those; where none is, the least without the limit', () => {
     fc.assert(
       fc.property(someProblem, fc.integer({ min: 10, max: 120 }), (problem, worth) => {

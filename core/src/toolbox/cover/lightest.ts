@@ -367,10 +367,11 @@ function searched(
   problem: CoverProblem,
   main: readonly number[],
   price: readonly number[],
+  nodes: number,
 ): Omit<Lightest, 'withinWorth'> | null {
   const search = asSearch(problem, main, price);
   if (!search) return null;
-  const found = cheapestCover(search, MOST_NODES);
+  const found = cheapestCover(search, nodes);
   if (found === null) return null;
   if (found === 'infeasible') throw new RangeError(STUCK);
   const counts = problem.pieces.map(() => 0);
@@ -445,6 +446,7 @@ const STUCK = 'no set of pieces meets the marks: take "never" off a piece that i
  * the lower price, so that the answer is stable. Exact when the solver proves it (docs/model.md, section 4).
  * @param by own search first, the solver where it gives up; or the solver alone, to check one against the other
  * @param worth what the pieces may be worth together, euros; null for no limit
+ * @param nodes of its tree that the search looks at before it gives up
  * @throws RangeError when the marks or functions cannot be met; tasks built from reached fasteners always can
  */
 export function lightestSet(
@@ -453,13 +455,14 @@ export function lightestSet(
   measure: Measure = 'mass',
   by: 'search' | 'solver' = 'search',
   worth: number | null = null,
+  nodes = MOST_NODES,
 ): Lightest {
-  const free = leastSet(problem, solve, measure, by, null);
+  const free = leastSet(problem, solve, measure, by, null, nodes);
   const price = (counts: readonly number[]) => problem.pieces.reduce((s, p, i) => s + at(counts, i) * p.price, 0);
   // The least of all sets is the least of those within the limit too, when it is one of them.
   if (worth === null || price(free.counts) <= worth + 1e-9) return { ...free, withinWorth: true };
   try {
-    const limited = leastSet(problem, solve, measure, 'solver', worth);
+    const limited = leastSet(problem, solve, measure, 'solver', worth, nodes);
     return { ...limited, withinWorth: price(limited.counts) <= worth + 1e-9 };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
@@ -477,10 +480,11 @@ function leastSet(
   measure: Measure,
   by: 'search' | 'solver',
   worth: number | null,
+  nodes: number,
 ): Omit<Lightest, 'withinWorth'> {
   const tasks = [...problem.tasks];
   for (;;) {
-    const set = leastFor({ ...problem, tasks }, solve, measure, by, worth);
+    const set = leastFor({ ...problem, tasks }, solve, measure, by, worth, nodes);
     const failed = problem.spared.filter((t) => !tasks.includes(t) && !taskDone(t, set.counts));
     if (failed.length === 0) return set;
     tasks.push(...failed);
@@ -493,11 +497,12 @@ function leastFor(
   measure: Measure,
   by: 'search' | 'solver',
   worth: number | null,
+  nodes: number,
 ): Omit<Lightest, 'withinWorth'> {
   const main = problem.pieces.map(measureOf(measure));
   const one = problem.pieces.map(() => 1);
   const price = problem.pieces.map(measureOf('price'));
-  const own = by === 'solver' ? null : searched(problem, main, price);
+  const own = by === 'solver' ? null : searched(problem, main, price, nodes);
   if (own?.proven) return own;
   // What the search had found bounds what the solver has to look at.
   const ofOptions = optionCosts(problem);

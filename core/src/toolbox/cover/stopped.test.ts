@@ -4,7 +4,15 @@ import type { MilpAnswer, Solve } from '../../ground/milp.js';
 import { fastener, owned } from '../../testing/make.js';
 import { ChainFinder, reachOf } from '../chains/index.js';
 import { DEFAULT_PRACTICE } from '../practice.js';
-import { combinationSpanner, functional, openSpanner, ratchet, ringSpanner, socket } from '../tools/index.js';
+import {
+  combinationSpanner,
+  functional,
+  openSpanner,
+  ratchet,
+  ringSpanner,
+  socket,
+  type PieceFunction,
+} from '../tools/index.js';
 import { lightestSet } from './lightest.js';
 import { chainsBy, coverProblem } from './task.js';
 
@@ -119,6 +127,52 @@ describe('of sets that weigh the same the solver takes', () => {
       ],
     };
     expect(of([grips], dearer)).toMatchObject({ counts: [1], options: [0], total: 120 });
+  });
+});
+
+describe('a search that gives up', () => {
+  // Seven tools that each do three of seven things, any two one thing alike: three through one thing do all.
+  const does: PieceFunction[] = ['grip', 'cut', 'file', 'clamp', 'saw', 'drill', 'light'];
+  const lines = ['012', '034', '056', '135', '146', '236', '245'];
+  const ring = lines.map((line, i) =>
+    owned(
+      functional(
+        `Tool ${i}`,
+        [...line].map((d) => does[Number(d)]!),
+        100 + i,
+        [100, 40, 20],
+        10,
+      ),
+    ),
+  );
+  const all = { functions: does.map((d) => ({ does: d, count: 1 })) };
+  const given = { ...coverProblem([], ring), ...all };
+  const LEAST = [1, 1, 1, 0, 0, 0, 0];
+  const after = (solve: Solve) => lightestSet(given, solve, 'mass', 'search', null, 1);
+  const nothing: Solve = (model) => ({ ...real(model), status: 'unknown' });
+  test('has found a set, and knows how much lighter another may be', () => {
+    const own = after(nothing);
+    expect(own).toMatchObject({ counts: LEAST, total: 303, proven: false });
+    // More than the lightest tool at least, and never more than what is least.
+    const bound = own.total * (1 - own.gap);
+    expect([bound > 100, bound < 303]).toEqual([true, true]);
+  });
+  test('hands both over: the solver proves it, or its bound counts as well', () => {
+    expect(after(real)).toMatchObject({ counts: LEAST, total: 303, proven: true, gap: 0 });
+    const { gap } = after(nothing);
+    const bounded =
+      (bound: number): Solve =>
+      (model) => ({ ...real(model), status: 'best found', bound });
+    expect(after(bounded(-Infinity)).gap).toBeCloseTo(gap, 6);
+    expect(after(bounded(3000)).gap).toBeCloseTo(1 - 300 / 303, 6);
+  });
+  test('the solver need not look beyond what was found', () => {
+    const seen: number[] = [];
+    after((model) => {
+      seen.push(...model.rows.map((r) => r.upper).filter((u) => u < Infinity));
+      return real(model);
+    });
+    expect(seen[0]).toBe(3030);
   });
 });
 
