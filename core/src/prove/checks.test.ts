@@ -96,6 +96,9 @@ describe('checks are made from data', () => {
     expect(of('tube front tube') !== undefined).toBe(tube !== undefined && tube.quantity > 0);
     const patches = c.kit.spares.find((s) => s.kind === 'patch')!;
     expect(of('glue')!.guards).toBe(patches.hours);
+    // What it is for goes by the problem, whatever part of it a stock is told to be for.
+    const part = { ...patches, for: [{ ...patches.for[0]!, troubleId: 'puncture-tube', trouble: 'A part of it' }] };
+    expect(of('glue', { ...c, kit: { ...c.kit, spares: [part] } })!.troubles).toEqual(['puncture-tube']);
     const dated = newSupply({ id: uuid(40), kind: 'patch', quantity: 4, bought: '2024-01-10' });
     const k = of(`date ${uuid(40)} 2027-01-10`, c, { supplies: [dated] })!;
     expect(k).toMatchObject({ when: 'on a date', date: '2027-01-10', ofKit: true });
