@@ -1,6 +1,6 @@
 import { sourceWords, type LineFact, type TorqueFact } from '@necessaire/core';
-import { asTyped, measure, say, type Saying } from './saying.js';
-import type { WordsOf } from './wordsOf.js';
+import { asTyped, measure, say } from './saying.js';
+import { wordsBy, type WordsOf } from './wordsOf.js';
 
 const OF_ACCESS: Readonly<Record<Extract<LineFact, { code: 'line.length' }>['of'], string>> = {
   recess: 'deep',
@@ -10,32 +10,16 @@ const OF_ACCESS: Readonly<Record<Extract<LineFact, { code: 'line.length' }>['of'
   stud: 'stud',
 };
 
-/** What a source of a tightening torque is called. */
-const torqueSource = (f: TorqueFact): Saying => {
-  switch (f.code) {
-    case 'torque.source':
-      return say`${sourceWords(f.source)}`;
-    case 'torque.plug':
-      return say`typical value for a spark plug`;
-    case 'torque.head':
-      return say`typical value for such a head`;
-    case 'torque.job':
-      return say`typical value for a ${f.role}, usually ${asTyped('torque', f.from)} to ${asTyped('torque', f.to)}`;
-    case 'torque.thread':
-      return say`typical value for ${f.thread}`;
-    case 'torque.break-loose':
-      return say`${asTyped('torque', f.tightening)} (${torqueSource(f.of)}) × ${f.factor} ${f.condition}`;
-  }
-};
-
 /** Where torques come from. */
 export const TORQUE_WORDS: WordsOf<TorqueFact> = {
-  'torque.source': torqueSource,
-  'torque.plug': torqueSource,
-  'torque.head': torqueSource,
-  'torque.job': torqueSource,
-  'torque.thread': torqueSource,
-  'torque.break-loose': torqueSource,
+  'torque.source': ({ source }) => say`${sourceWords(source)}`,
+  'torque.plug': 'typical value for a spark plug',
+  'torque.head': 'typical value for such a head',
+  'torque.job': ({ role, from, to }) =>
+    say`typical value for a ${role}, usually ${asTyped('torque', from)} to ${asTyped('torque', to)}`,
+  'torque.thread': ({ thread }) => say`typical value for ${thread}`,
+  'torque.break-loose': ({ tightening, of, factor, condition }) =>
+    say`${asTyped('torque', tightening)} (${wordsBy(TORQUE_WORDS, of)}) × ${factor} ${condition}`,
 };
 
 /** Figures with units that a typed line says. */

@@ -7,6 +7,7 @@ import {
   type UnitSystem,
 } from '@necessaire/core';
 import { LOOK_WORDS } from './looks.js';
+import { named } from './named.js';
 import { measure, say, shownAs, type Saying } from './saying.js';
 import { intervalWords } from './trip.js';
 import type { Having } from './wordsOf.js';
@@ -26,11 +27,6 @@ export interface WordsOfCheck {
   caution: string;
 }
 
-/** Names as a list; those beyond so many are counted. */
-const listed = (names: readonly string[], most = 5): string => {
-  const rest = names.length - most;
-  return rest > 0 ? `${names.slice(0, most).join(', ')} and ${rest} more` : names.join(', ');
-};
 const distance = (km: number) => measure('distance', km);
 
 const PLAIN: Readonly<Record<PlainCheck, TextOfCheck>> = {
@@ -97,7 +93,7 @@ function textOf(f: CheckFact): TextOfCheck {
     case 'check.marks':
       return {
         name: `Torque marks: ${STATION_NAMES[f.station]}`,
-        how: `Look at the paint mark on ${listed(f.names)}. Where a mark is broken, tighten it to the manual’s torque and paint a new one.`,
+        how: `Look at the paint mark on ${named(f.names)}. Where a mark is broken, tighten it to the manual’s torque and paint a new one.`,
         why: 'What shakes loose here is found before it is lost.',
         caution: f.critical ? CAUTIONS.BRAKES : '',
       };
@@ -162,7 +158,7 @@ function textOf(f: CheckFact): TextOfCheck {
     case 'check.buy':
       return {
         name: 'Bought and packed',
-        how: `The kit counts on what you do not own yet: ${listed(
+        how: `The kit counts on what you do not own yet: ${named(
           f.things.map((t) => (t.count > 1 ? `${t.name} ×${t.count}` : t.name)),
           8,
         )}.`,
@@ -180,7 +176,7 @@ function textOf(f: CheckFact): TextOfCheck {
     case 'check.no-place':
       return {
         name: 'Everything has a place',
-        how: `No place was found for ${listed(f.names)}: look at Stow.`,
+        how: `No place was found for ${named(f.names)}: look at Stow.`,
         why: 'What has no place stays at home.',
       };
     case 'check.lashings':

@@ -8,8 +8,9 @@ import {
   type NeededBy,
 } from '@necessaire/core';
 import { REPAIR_WORDS } from './repairs.js';
-import { say, type Saying } from './saying.js';
-import type { Having, WordsOf } from './wordsOf.js';
+import { named } from './named.js';
+import { say, together, type Saying } from './saying.js';
+import { wordsBy, type Having, type WordsOf } from './wordsOf.js';
 
 const preference = ({ of, position }: Having<LackFact, 'lack.preference'>): string =>
   of === 'tubes' ? `tubes ${position}` : of === 'sparkPlug' ? 'no spare plug here' : position;
@@ -40,13 +41,11 @@ export const LACK_WORDS: WordsOf<LackFact> = {
   'lack.repair': repair,
 };
 /** Several reasons as one list. */
-function listed(lacks: readonly LackFact[]): Saying {
-  const words = lacks.map((f) => {
-    const w = LACK_WORDS[f.code];
-    return typeof w === 'string' ? say`${w}` : (w as (f: LackFact) => Saying)(f);
-  });
-  return words.reduce<Saying>((all, w, i) => (i === 0 ? w : say`${all}, ${w}`), []);
-}
+const listed = (lacks: readonly LackFact[]): Saying =>
+  together(
+    lacks.map((f) => wordsBy(LACK_WORDS, f)),
+    ', ',
+  );
 
 /** Reasons that are named before they are counted. */
 const MOST_NAMED = 3;
@@ -73,11 +72,13 @@ export function reasonOf(p: KitPiece, bikes: readonly Pick<Bike, 'id' | 'name'>[
         ? `only for ${neededWords(first, bikes, shown)}`
         : `${p.neededBy.length} fasteners need it`,
     );
-  if (p.serves.length > 0) {
-    const named = p.serves.slice(0, MOST_NAMED).map((t) => t.name.toLowerCase());
-    const more = p.serves.length - named.length;
-    parts.push(`for ${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}`);
-  }
+  if (p.serves.length > 0)
+    parts.push(
+      `for ${named(
+        p.serves.map((t) => t.name.toLowerCase()),
+        MOST_NAMED,
+      )}`,
+    );
   if (p.piece.mark === 'always' || p.piece.mark === 'twice') parts.push(`you marked it ${p.piece.mark}`);
   if (p.standsInFor.length > 0)
     parts.push(

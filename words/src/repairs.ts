@@ -1,40 +1,23 @@
 import type { LastingFact, SheetFact, SupplyFact } from '@necessaire/core';
-import { measure, say, together, type Saying } from './saying.js';
-import type { WordsOf } from './wordsOf.js';
-
-const madeFor = ({ fits, because }: Extract<SupplyFact, { code: 'supply.made-for' }>): Saying =>
-  because.length > 0 ? say`made for ${fits}: ${together(because.map(supply), ', ')}` : say`made for ${fits}`;
+import { measure, say, together } from './saying.js';
+import { wordsBy, type WordsOf } from './wordsOf.js';
 
 /** Why a supply does not count for a bike. */
-function supply(f: SupplyFact): Saying {
-  switch (f.code) {
-    case 'supply.spent':
-      return say`spent`;
-    case 'supply.stays-home':
-      return say`stays at home`;
-    case 'supply.other-bike':
-      return say`fitted on another bike`;
-    case 'supply.takes-none':
-      return say`this bike takes none`;
-    case 'supply.past-date':
-      return say`past its date, ${f.until}`;
-    case 'supply.rim':
-      return say`for a ${f.rim} inch rim, the tyre is ${f.tyre}`;
-    case 'supply.differs':
-      return say`${f.what} ${f.there}, here ${f.here}`;
-    case 'supply.made-for':
-      return madeFor(f);
-  }
-}
 export const SUPPLY_WORDS: WordsOf<SupplyFact> = {
-  'supply.spent': supply,
-  'supply.stays-home': supply,
-  'supply.other-bike': supply,
-  'supply.takes-none': supply,
-  'supply.past-date': supply,
-  'supply.rim': supply,
-  'supply.differs': supply,
-  'supply.made-for': madeFor,
+  'supply.spent': 'spent',
+  'supply.stays-home': 'stays at home',
+  'supply.other-bike': 'fitted on another bike',
+  'supply.takes-none': 'this bike takes none',
+  'supply.past-date': ({ until }) => say`past its date, ${until}`,
+  'supply.rim': ({ rim, tyre }) => say`for a ${rim} inch rim, the tyre is ${tyre}`,
+  'supply.differs': ({ what, there, here }) => say`${what} ${there}, here ${here}`,
+  'supply.made-for': ({ fits, because }) => {
+    const reasons = together(
+      because.map((f) => wordsBy(SUPPLY_WORDS, f)),
+      ', ',
+    );
+    return because.length > 0 ? say`made for ${fits}: ${reasons}` : say`made for ${fits}`;
+  },
 };
 
 /** What on a fit sheet does not go together, and how long a repair lasts. */

@@ -23,10 +23,10 @@ import { FIT_WORDS } from './fit.js';
 import { LACK_WORDS } from './kit.js';
 import { REACH_WORDS } from './reach.js';
 import { REPAIR_WORDS, SUPPLY_WORDS } from './repairs.js';
-import { say, shownAs, together, type Amount, type Saying } from './saying.js';
+import { shownAs, together, type Amount, type Saying } from './saying.js';
 import { LOAD_WORDS, STOW_WORDS } from './stow.js';
 import { COUNT_WORDS, STRANDED_WORDS, TRIP_WORDS } from './trip.js';
-import type { WordsOf } from './wordsOf.js';
+import { wordsBy, type WordsOf } from './wordsOf.js';
 
 /** Everything that core says by a code of its own and that one sentence tells. */
 export type Fact =
@@ -65,11 +65,7 @@ const WORDS: WordsOf<Fact> = {
 };
 
 /** The sentence of a fact, its quantities still quantities. */
-export function factWords(fact: Fact): Saying {
-  const words = WORDS[fact.code];
-  // The table has for each code the words of just that fact.
-  return typeof words === 'string' ? say`${words}` : (words as (f: Fact) => Saying)(fact);
-}
+export const factWords = (fact: Fact): Saying => wordsBy<Fact>(WORDS, fact);
 
 /** What can be told: a text as it stands, a sentence with quantities, a fact, several facts, or nothing. */
 export type Sayable = string | Saying | Fact | readonly Fact[] | null;

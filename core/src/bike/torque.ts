@@ -165,7 +165,10 @@ export function breakLoose(fastener: Pick<Fastener, 'torque' | 'role' | 'thread'
     value: torque.value * factor,
     source: {
       code: 'torque.break-loose',
-      ...{ tightening: torque.value, of: torque.source, factor, condition: fastener.condition },
+      tightening: torque.value,
+      of: torque.source,
+      factor,
+      condition: fastener.condition,
     },
   };
 }

@@ -224,7 +224,9 @@ export function between(
     });
   };
   return {
-    ...{ leaves: beyond(from, to), comes: beyond(to, from) },
-    ...{ mass: to.mass - from.mass, hours: to.hours - from.hours },
+    leaves: beyond(from, to),
+    comes: beyond(to, from),
+    mass: to.mass - from.mass,
+    hours: to.hours - from.hours,
   };
 }

@@ -63,7 +63,8 @@ export function calendarFile(due: readonly CheckDue[], given: CalendarGiven): st
   for (const d of dated.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.key < b.key ? -1 : 1))) {
     const { name, text } = words(d);
     add(d.key, d.due, 1, {
-      ...{ summary: name, description: text },
+      summary: name,
+      description: text,
       off: d.standing === 'done' || d.standing === 'skipped',
     });
   }

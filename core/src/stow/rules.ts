@@ -146,7 +146,9 @@ export function sharedRules(place: Place, unit: Unit, held: Held, rough: boolean
         rule: 'room',
         message: {
           code: 'stow.no-room',
-          ...{ more: roomOf(place, unit), usable: usableVolume(place), taken: held.room },
+          more: roomOf(place, unit),
+          usable: usableVolume(place),
+          taken: held.room,
         },
       });
     if (unit.traits.has('sharp') && held.pierced > 0)

@@ -69,8 +69,11 @@ export function strandedHours(
       formula: {
         code: 'stranded.no-rescue',
         ...call,
-        ...{ wait: arrive, beyondCover: !covered, workshopKm: leg.workshopKm },
-        ...{ onTow: towed, speed: towed ? s.towing : s.hitching },
+        wait: arrive,
+        beyondCover: !covered,
+        workshopKm: leg.workshopKm,
+        onTow: towed,
+        speed: towed ? s.towing : s.hitching,
       },
     };
   }
@@ -84,7 +87,11 @@ export function strandedHours(
     formula: {
       code: 'stranded.rescued',
       ...call,
-      ...{ recovery: trip.recovery, arrive, transport, workshopKm: leg.workshopKm, speed: s.recoveryTruck },
+      recovery: trip.recovery,
+      arrive,
+      transport,
+      workshopKm: leg.workshopKm,
+      speed: s.recoveryTruck,
     },
   };
 }

@@ -384,7 +384,9 @@ function asksOf(
           if (!last) continue;
           const why: LackFact[] = [{ code: 'lack.head-out-of-reach' }];
           out[before] = {
-            ...{ ...last, ways: [], must: null },
+            ...last,
+            ways: [],
+            must: null,
             barred: last.ways.map((w) => ({ way: w.way, why, lacks: [] })),
           };
         }

@@ -125,7 +125,9 @@ function marks(c: ProveCase): Check[] {
         where: station,
         about: {
           code: 'check.marks',
-          ...{ station, names: here.map((f) => f.name), critical: here.some(isCritical) },
+          station,
+          names: here.map((f) => f.name),
+          critical: here.some(isCritical),
         },
         guards: (guards * here.length) / all.length,
         troubles,
@@ -169,8 +171,13 @@ function watched(c: ProveCase, watches: readonly Watch[]): Check[] {
         where: w.station ?? 'bags',
         about: {
           code: 'check.watch',
-          ...{ name: w.name, why: w.why, everyKm: w.everyKm, lastsKm: w.lastsKm, lastsKmh: w.lastsKmh },
-          ...{ ended: state.ended, caution: w.caution },
+          name: w.name,
+          why: w.why,
+          everyKm: w.everyKm,
+          lastsKm: w.lastsKm,
+          lastsKmh: w.lastsKmh,
+          ended: state.ended,
+          caution: w.caution,
         },
       });
     });

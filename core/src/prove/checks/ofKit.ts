@@ -101,7 +101,9 @@ function charge(c: ProveCase): Check[] {
         key: `charge ${p.piece.id}`,
         about: {
           code: 'check.charge',
-          ...{ name: p.piece.name, everyDays: CHARGE_DAYS, lithium: p.piece.functions.includes('jump-start') },
+          name: p.piece.name,
+          everyDays: CHARGE_DAYS,
+          lithium: p.piece.functions.includes('jump-start'),
         },
         when: 'before leaving',
         daysBefore: 1,

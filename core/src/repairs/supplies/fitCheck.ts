@@ -73,7 +73,9 @@ export function differs(slot: string, reading: string, fits: string): SupplyFact
     .filter((k) => !same(entry(a, k), entry(b, k)))
     .map((what) => ({
       code: 'supply.differs',
-      ...{ what, there: entry(b, what), here: entry(a, what) },
+      what,
+      there: entry(b, what),
+      here: entry(a, what),
     }));
 }
 

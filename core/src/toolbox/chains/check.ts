@@ -92,7 +92,9 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
     if (widest <= access.clearance && handle < access.recess && path.length >= access.recess)
       fail('recess', {
         code: 'reach.rim',
-        ...{ deep: access.recess, piece: hand.piece.name, below: access.recess - handle },
+        deep: access.recess,
+        piece: hand.piece.name,
+        below: access.recess - handle,
       });
   }
   if (access.headroom !== null && path.length > access.headroom)
@@ -100,7 +102,9 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   if (access.thin !== null && !(spanner && onHead.mode.thickness <= access.thin))
     fail('thin', {
       code: 'reach.thin',
-      ...{ limit: access.thin, piece: onHead.piece.name, thick: spanner ? onHead.mode.thickness : null },
+      limit: access.thin,
+      piece: onHead.piece.name,
+      thick: spanner ? onHead.mode.thickness : null,
     });
   // What only holds needs no next bite.
   if (!end.holding && access.swing !== null && path.step > access.swing)
@@ -133,7 +137,10 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
         path.arm > 0
           ? {
               code: 'reach.arm',
-              ...{ need, force: path.force, arm: path.arm, gives: path.handGives },
+              need,
+              force: path.force,
+              arm: path.arm,
+              gives: path.handGives,
               pipe: ((need - path.handGives) / path.force) * 1000 + PIPE_MORE,
             }
           : { code: 'reach.palm', need, piece: hand.piece.name, gives: path.handGives },

@@ -112,10 +112,13 @@ export function exposureOf(trouble: Trouble, trip: Trip, weak = 1, experience: E
     formula: {
       code: 'count.lambda',
       ridden: TERRAINS.filter((on) => trouble.rate[on] > 0 && km(on) > 0).map((on) => ({
-        ...{ rate: trouble.rate[on], km: km(on), on },
+        rate: trouble.rate[on],
+        km: km(on),
+        on,
       })),
       crossings: trouble.perCrossing && crossings > 0 ? { rate: trouble.perCrossing, times: crossings } : null,
-      ...{ factor: factorOf(trip), weak },
+      factor: factorOf(trip),
+      weak,
       record: experience ? { factor: after.factor, events: experience.events, expected: experience.expected } : null,
       lambda,
     },

@@ -63,7 +63,9 @@ export function exposuresIn(
       ? [
           certain(paced(airing, pace), aired, {
             code: 'count.aired',
-            ...{ times: aired, low: trip.air.low, high: trip.air.high },
+            times: aired,
+            low: trip.air.low,
+            high: trip.air.high,
           }),
         ]
       : []),

@@ -66,7 +66,8 @@ export function stocksFor(demands: readonly StockDemand[], q: number, book: Supp
     formula: {
       code: 'stock.level',
       asked: r.demands.map((d) => ({ trouble: d.trouble.name, lambda: d.lambda, units: d.units })),
-      ...{ quantity: r.at, enough: at(r.cdf, r.at) },
+      quantity: r.at,
+      enough: at(r.cdf, r.at),
     },
   }));
 }

@@ -161,8 +161,14 @@ export function legNeeds(bike: Bike, leg: Leg): LegNeeds {
     water,
     formula: {
       code: 'fuel.range',
-      ...{ tank: bike.tank, reserve: RESERVE, consumption: bike.consumption, factor, range, gap },
-      ...{ detour: FUEL_DETOUR, per100 },
+      tank: bike.tank,
+      reserve: RESERVE,
+      consumption: bike.consumption,
+      factor,
+      range,
+      gap,
+      detour: FUEL_DETOUR,
+      per100,
     },
   };
 }
