@@ -125,6 +125,25 @@ test('what two pages type while the server is away is all there when they come b
   await line.close();
 });
 
+test('a first visit whose server goes away before the program is all there says what is lacking, and answers once it is back', async ({
+  page,
+  app,
+}) => {
+  let away = true;
+  await page.route('**/*.wasm', (route) => (away ? route.abort('connectionfailed') : route.continue()));
+  const lacking = page.getByRole('alert').filter({ hasText: 'the server did not answer' });
+  await page.goto(`${app.url}/walk`);
+  await enter(page, '13 first bolt');
+  await expect(lacking).toBeVisible();
+  await settled(page);
+  away = false;
+  // The browser notices that it was off, as on a pass without a network.
+  await page.context().setOffline(true);
+  await page.context().setOffline(false);
+  await expect(lacking).toHaveCount(0);
+  await settled(page);
+});
+
 test('unsent edits keep what they were made on: after a closed page too, the same field is asked about and others are joined', async ({
   page,
   app,

@@ -82,11 +82,18 @@ function keeps(model: Milp, values: readonly number[]): boolean {
 
 /**
  * Loads the solver once; the function it gives answers synchronously.
- * @param locateFile where the solver's WASM lies; needed in the browser only
+ * @param compiled gives the solver's WASM; needed in the browser only, where it is fetched. The solver's own loader would report a fetch that failed
+ * as a fault of the page.
  * @param work nodes times columns after which a search stops with what it has
+ * @throws what `compiled` throws
  */
-export async function loadSolver(locateFile?: () => string, work = WORK): Promise<Solve> {
-  const highs = await loadHighs(locateFile ? { locateFile } : {});
+export async function loadSolver(compiled?: () => Promise<WebAssembly.Module>, work = WORK): Promise<Solve> {
+  const program = await compiled?.();
+  const instantiateWasm = (imports: WebAssembly.Imports, done: (made: WebAssembly.Instance) => void) => {
+    if (program) void WebAssembly.instantiate(program, imports).then(done);
+  };
+  const how: object = program ? { instantiateWasm } : {};
+  const highs = await loadHighs(how);
   return (model: Milp): MilpAnswer => {
     if (model.columns.length === 0) return { status: 'optimal', values: [], objective: 0, bound: 0 };
     const nothing: MilpAnswer = { status: 'unknown', values: [], objective: Infinity, bound: -Infinity };

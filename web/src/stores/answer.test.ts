@@ -6,6 +6,7 @@ import { newFastener, type UnitSystem } from '@necessaire/core';
 import { findEntries } from '../search/find';
 import { useEntries } from '../search/entries';
 import { useRiderCells } from '../shell/readout/riderCells';
+import { useNotice } from '../shell/notice';
 import { useStages } from '../shell/stages';
 import { clearStorage, leavePages } from '../testing/browser';
 import { answered, answering, demoServer, loadPage } from '../testing/demoPage';
@@ -13,6 +14,7 @@ import type { FakeServer } from '../testing/fakeServer';
 import { until } from '../testing/until';
 import { started } from '../testing/worker';
 import { PAGES } from '../words/pages';
+import { NOT_FETCHED } from '../workers/called';
 import { useExplain } from './explain';
 import { useView } from './view';
 
@@ -133,6 +135,47 @@ describe('the answer of a page', () => {
     answering.how = plain;
     page.garage.put('more ties', 'supplies', { ...page.garage.doc!.supplies[0]!, quantity: 8 });
     await until(() => page.answers.failed === null, 'it is mended');
+  });
+  test('that lacks a part of the program says so, and is tried again when the server answers', async () => {
+    const page = await load();
+    await ready(page);
+    const quiet = console.error;
+    console.error = () => undefined;
+    answering.how = () => Promise.reject(new Error(NOT_FETCHED));
+    server.ways = ['is lost'];
+    page.garage.put('more ties', 'supplies', { ...page.garage.doc!.supplies[0]!, quantity: 9 });
+    await until(() => page.answers.failed !== null && page.garage.trouble !== null, 'it says so');
+    expect(page.answers.failed).toMatch(/did not arrive, because the server did not answer/u);
+    // What is asked beside it fails as well, and is said; nobody waits for it for ever.
+    expect(await page.answers.ask(() => Promise.reject(new Error(NOT_FETCHED)))).toBeNull();
+    expect(useNotice().text).toBe(page.answers.failed);
+    console.error = quiet;
+    answering.how = plain;
+    server.ways = ['arrives'];
+    await until(() => page.answers.failed === null, 'it came back by itself');
+    expect(asked.at(-1)!.doc.supplies[0]!.quantity).toBe(9);
+    await ready(page);
+  });
+  test('whose worker breaks is given by another one', async () => {
+    const page = await load();
+    await ready(page);
+    const quiet = console.error;
+    console.error = () => undefined;
+    let go = () => {};
+    answering.how = (doc, question) => new Promise<void>((r) => (go = r)).then(() => plain(doc, question));
+    page.garage.put('more ties', 'supplies', { ...page.garage.doc!.supplies[0]!, quantity: 9 });
+    const count = asked.length;
+    await until(() => asked.length > count, 'it was asked');
+    const broken = started.at(-1)!;
+    broken.break();
+    await until(() => page.answers.failed !== null, 'it says so');
+    console.error = quiet;
+    expect(broken.ended).toBe(true);
+    go();
+    answering.how = plain;
+    page.garage.put('more ties', 'supplies', { ...page.garage.doc!.supplies[0]!, quantity: 8 });
+    await until(() => page.answers.failed === null, 'another one');
+    expect(started.at(-1)).not.toBe(broken);
   });
   test('of many edits in a row is of the last of them', async () => {
     const page = await load();

@@ -1,3 +1,4 @@
+import { useOnline } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -11,7 +12,10 @@ import {
   type Question,
 } from '@necessaire/core';
 import { failureWords } from '@necessaire/words';
+import { useNotice } from '../shell/notice';
 import { today } from '../ui/day';
+import { notFetched, type Called } from '../workers/called';
+import type { AnswerWorker } from '../workers/answer.worker';
 import { figuresOf, type Figures } from './answer/figures';
 import { answerOf, keepAnswer, lastAnswer } from './answer/lastAnswer';
 import { answerWorker } from './answer/worker';
@@ -28,6 +32,7 @@ const PROGRESS_AFTER = 500;
 export const useAnswer = defineStore('answer', () => {
   const garage = useGarage();
   const view = useView();
+  const online = useOnline();
   const answer = shallowRef<Answer | null>(null);
   const figures = shallowRef<Figures | null>(null);
   /** Figures before the last change, for showing what it did. */
@@ -43,6 +48,8 @@ export const useAnswer = defineStore('answer', () => {
   /** Whether what is shown is about to be replaced. */
   const busy = ref(false);
   const failed = ref<string | null>(null);
+  /** Whether it failed only because a part of the program was not fetched: it is tried again when the server answers. */
+  let lacking = false;
   /** Whether what is shown is from before: of the last visit, or of an entry that could not be answered. */
   const old = ref(false);
   /** A fastener still being typed: counted as if it were added, and marked as such in the readout. */
@@ -148,14 +155,16 @@ export const useAnswer = defineStore('answer', () => {
     try {
       if (answer.value === null && !typed && (await showLast(of, asked, mine))) return;
       if (running !== mine || mine.stale) return;
-      const made = await worker.asked().answer(
-        withDraft(doc),
-        question,
-        proxy((p: Phase) => {
-          if (running === mine) phase.value = p;
-        }),
+      const made = await worker.ask((w) =>
+        w.answer(
+          withDraft(doc),
+          question,
+          proxy((p: Phase) => {
+            if (running === mine) phase.value = p;
+          }),
+        ),
       );
-      if (running !== mine || view.garageId !== garageId || mine.stale) return;
+      if (!made || running !== mine || view.garageId !== garageId || mine.stale) return;
       show(made, asked);
       draftShown.value = typed;
       // What is only typed so far is no answer to come back to.
@@ -163,6 +172,7 @@ export const useAnswer = defineStore('answer', () => {
     } catch (error) {
       if (running === mine) {
         failed.value = failureWords(error);
+        lacking = notFetched(error);
         old.value = true;
         console.error(error);
       }
@@ -184,10 +194,24 @@ export const useAnswer = defineStore('answer', () => {
     { immediate: true },
   );
 
+  /** Asks something beside the answer; null when it was ended meanwhile, because what was asked of is stale, or when it failed, which is said. */
+  const ask: Called<AnswerWorker>['ask'] = (question) =>
+    worker.ask(question).catch((error: unknown) => {
+      console.error(error);
+      useNotice().say(failureWords(error));
+      return null;
+    });
+  watch(
+    () => [garage.trouble, online.value] as const,
+    ([trouble, up]) => {
+      if (lacking && failed.value !== null && trouble === null && up) void run();
+    },
+  );
+
   const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
   const takeHints = (from: typeof hint) => (hint = from);
   /** A packing that was searched longer: the answer is given again with it. */
-  function takePacking(found: PackingHint) {
+  function takePacking(found: PackingHint | null) {
     packed = found;
     void run();
   }
@@ -208,6 +232,6 @@ export const useAnswer = defineStore('answer', () => {
     draft,
     draftShown,
     byFastener,
-    ask: worker.ask,
+    ask,
   };
 });

@@ -1,6 +1,7 @@
 import '../testing/browser';
 import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { CrewAnswer } from '@necessaire/core';
+import { failureWords } from '@necessaire/words';
 import { clearStorage, leavePages } from '../testing/browser';
 import { answered, demoServer, loadPage } from '../testing/demoPage';
 import { until } from '../testing/until';
@@ -187,7 +188,7 @@ describe('the packing searched on', () => {
     await until(() => pack.calls.length === 2, 'begun anew');
     pack.last.fail('no room');
     await until(() => packing.failed !== null, 'it says why');
-    expect([packing.failed, packing.progress]).toEqual(['no room', null]);
+    expect([packing.failed, packing.progress]).toEqual([failureWords(new Error('no room')), null]);
     packing.want(false);
   });
 });

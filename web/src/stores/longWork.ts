@@ -1,7 +1,9 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { ref, shallowRef, watch } from 'vue';
 import type { GarageDocument, Question } from '@necessaire/core';
+import { failureWords } from '@necessaire/words';
 import type { AnswerWorker } from '../workers/answer.worker';
+import { called, type Called } from '../workers/called';
 import { today } from '../ui/day';
 import { useGarage } from './garage';
 
@@ -22,10 +24,10 @@ export function longWork<T>(
   const result = shallowRef<T | null>(null);
   const progress = ref<number | null>(null);
   const failed = ref<string | null>(null);
-  let worker: Worker | null = null;
+  let worker: Called<AnswerWorker> | null = null;
 
   function stop() {
-    worker?.terminate();
+    worker?.end();
     worker = null;
     progress.value = null;
   }
@@ -43,20 +45,24 @@ export function longWork<T>(
     stop();
     failed.value = null;
     progress.value = 0;
-    const mine = new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' });
+    const mine = called<AnswerWorker>(
+      new Worker(new URL('../workers/answer.worker.ts', import.meta.url), { type: 'module' }),
+    );
     worker = mine;
     try {
-      const made = await ask(
-        wrap<AnswerWorker>(mine),
-        doc,
-        { bikeId: bike.id, tripId: trip?.id ?? null, today: today() },
-        proxy((share: number) => {
-          if (worker === mine) progress.value = share;
-        }),
+      const made = await mine.ask((w) =>
+        ask(
+          w,
+          doc,
+          { bikeId: bike.id, tripId: trip?.id ?? null, today: today() },
+          proxy((share: number) => {
+            if (worker === mine) progress.value = share;
+          }),
+        ),
       );
       if (worker === mine) result.value = made;
     } catch (error) {
-      if (worker === mine) failed.value = error instanceof Error ? error.message : String(error);
+      if (worker === mine) failed.value = failureWords(error);
     } finally {
       if (worker === mine) stop();
     }

@@ -1,8 +1,10 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { present, stowKey } from '@necessaire/core';
+import { stowKey } from '@necessaire/core';
+import { failureWords } from '@necessaire/words';
+import { called, type Called } from '../workers/called';
 import type { StowWorker } from '../workers/stow.worker';
 import { letGo } from '../ui/places/held';
 import { useAnswer } from './answer';
@@ -22,9 +24,7 @@ export const usePacking = defineStore('packing', () => {
   const failed = ref<string | null>(null);
   /** The packing may still become another one: nothing is packed yet, or it is searched on, now or in a moment. */
   const working = computed(() => packing.value === null || progress.value !== null || soon.isPending.value);
-  let worker: Worker | null = null;
-  // One for each worker: when a second is let go of, the worker hears no more.
-  let remote: Remote<StowWorker> | null = null;
+  let worker: Called<StowWorker> | null = null;
   const soon = useTimeoutFn((key: string) => void run(key), SETTLE, { immediate: false });
   let wanted = false;
   let tried = '';
@@ -33,7 +33,7 @@ export const usePacking = defineStore('packing', () => {
   function stop() {
     soon.stop();
     if (progress.value !== null) {
-      worker?.terminate();
+      worker?.end();
       worker = null;
       // It may be asked for again.
       tried = '';
@@ -43,21 +43,22 @@ export const usePacking = defineStore('packing', () => {
   async function run(key: string) {
     const { answer } = answers;
     if (!answer || answer.packing.proven || !wanted) return;
-    if (!worker) {
-      worker = new Worker(new URL('../workers/stow.worker.ts', import.meta.url), { type: 'module' });
-      remote = wrap<StowWorker>(worker);
-    }
+    worker ??= called<StowWorker>(
+      new Worker(new URL('../workers/stow.worker.ts', import.meta.url), { type: 'module' }),
+    );
     const mine = worker;
     tried = key;
     progress.value = 0;
     failed.value = null;
     try {
-      const found = await present(remote).pack(
-        answer.stow,
-        answer.packing,
-        proxy((share: number) => {
-          if (worker === mine) progress.value = share;
-        }),
+      const found = await mine.ask((w) =>
+        w.pack(
+          answer.stow,
+          answer.packing,
+          proxy((share: number) => {
+            if (worker === mine) progress.value = share;
+          }),
+        ),
       );
       if (worker !== mine || tried !== key) return;
       // Nothing moves under a hand that is about to put something down.
@@ -67,7 +68,7 @@ export const usePacking = defineStore('packing', () => {
       progress.value = null;
     } catch (error) {
       if (worker !== mine) return;
-      failed.value = error instanceof Error ? error.message : String(error);
+      failed.value = failureWords(error);
       stop();
     }
   }
@@ -89,7 +90,7 @@ export const usePacking = defineStore('packing', () => {
       return;
     }
     stop();
-    worker?.terminate();
+    worker?.end();
     worker = null;
   }
   /** Ends the search on the rider's word: the packing that there is stays, and the same one is not searched again by itself. */

@@ -42,7 +42,7 @@ Object.assign(globalThis, {
   __BUILD__: 'test',
   localStorage: storage,
   // A browser without locks: each page sends by itself, which the server bears.
-  navigator: {},
+  navigator: { onLine: true },
   document: new Listeners(),
   history: { state: null },
   matchMedia: () => nothing,

@@ -18,8 +18,14 @@ export class InProcess {
   postMessage(message: unknown, transfer: Transferable[] = []): void {
     this.channel.port2.postMessage(message, transfer);
   }
-  addEventListener(kind: 'message', hear: (event: MessageEvent) => void): void {
-    this.channel.port2.addEventListener(kind, hear);
+  private readonly onFault: ((event: Event) => void)[] = [];
+  addEventListener(kind: 'message' | 'error', hear: (event: Event) => void): void {
+    if (kind === 'error') this.onFault.push(hear);
+    else this.channel.port2.addEventListener(kind, hear);
+  }
+  /** Its program does not come, or a fault in it stops it. @param message what the browser says of a fault; nothing of what it could not fetch */
+  break(message?: string): void {
+    for (const hear of this.onFault) hear(Object.assign(new Event('error'), { message }));
   }
   removeEventListener(kind: 'message', hear: (event: MessageEvent) => void): void {
     this.channel.port2.removeEventListener(kind, hear);

@@ -47,9 +47,11 @@ import {
   type SwitchCost,
   type Weighs,
 } from '@necessaire/core';
-import { loadSolver } from '@necessaire/solver';
+import { solverAt } from './solver';
 
-const solver = loadSolver(() => wasmUrl);
+const solver = solverAt(wasmUrl);
+// Fetched while the first question is still on its way; a failure is told with the answer.
+void solver().catch(() => undefined);
 const memory = new AnswerMemory();
 /** Exact problems for each nested kit: within a hundredth of proven at the demo’s size. */
 const LEVEL_SOLVES = 30;
@@ -57,7 +59,7 @@ const LEVEL_SOLVES = 30;
 /** The same functions that the command line calls, away from the page's thread. */
 const worker = {
   async answer(doc: GarageDocument, question: Question, onPhase: (phase: Phase) => void): Promise<Answer> {
-    return answerFor(doc, question, await solver, onPhase, memory);
+    return answerFor(doc, question, await solver(), onPhase, memory);
   },
   /** What is left of a trip with what is left in the bag. */
   async fromHere(
@@ -66,7 +68,7 @@ const worker = {
     kit: Kit,
     leg: number,
   ): Promise<FromHere> {
-    return fromHere(doc, question, kit, leg, await solver);
+    return fromHere(doc, question, kit, leg, await solver());
   },
   /** Heads against pieces: the coverage picture of one bike. */
   coverage(doc: GarageDocument, bikeId: string): Coverage {
@@ -82,7 +84,7 @@ const worker = {
   },
   /** Tools for all bikes of the garage: core, differences, moves. */
   async manyBikes(doc: GarageDocument, tripId: string | null): Promise<ManyBikes> {
-    return manyBikes(doc, tripId, await solver);
+    return manyBikes(doc, tripId, await solver());
   },
   /** What to buy for what is missing on a bike and a trip. */
   buyList(doc: GarageDocument, question: Question, least: BuyFor): BuyList {
@@ -90,19 +92,19 @@ const worker = {
   },
   /** What each way to turn a head costs in the whole set. */
   async alternatives(doc: GarageDocument, question: Question, fastenerId: string): Promise<Alternative[]> {
-    return alternativesOf(doc, question, fastenerId, await solver);
+    return alternativesOf(doc, question, fastenerId, await solver());
   },
   /** What the mark on a piece costs. */
   async markCost(doc: GarageDocument, question: Question, pieceId: string): Promise<Difference | null> {
-    return markCost(doc, question, pieceId, await solver);
+    return markCost(doc, question, pieceId, await solver());
   },
   /** What each other position of each switch of practice costs: both kits solved whole, in a worker of its own. */
   async switches(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<SwitchCost[]> {
-    return switchCosts(doc, question, await solver, onProgress);
+    return switchCosts(doc, question, await solver(), onProgress);
   },
   /** What of the kit hangs on how good the rates are. */
   async howSure(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<HowSure> {
-    return howSure(doc, question, await solver, onProgress);
+    return howSure(doc, question, await solver(), onProgress);
   },
   /** The whole curve of weight against what is saved, told as far as it is known, then the nested kits. */
   async frontier(
@@ -156,7 +158,7 @@ const worker = {
     question: Question,
     onProgress: (share: number) => void,
   ): Promise<PreventionCost[]> {
-    return preventionCosts(doc, question, await solver, onProgress);
+    return preventionCosts(doc, question, await solver(), onProgress);
   },
   /** What a kept kit mends and with how much, for whoever rides the trip with it many times. */
   keptMeans(doc: GarageDocument, question: Question, kept: KeptKit): Means {
@@ -167,7 +169,7 @@ const worker = {
   },
   /** Where the weight is: many exact solves, so a worker of its own is given to it. */
   async weighs(doc: GarageDocument, question: Question, onProgress: (share: number) => void): Promise<Weighs> {
-    return whatWeighs(doc, question, await solver, onProgress);
+    return whatWeighs(doc, question, await solver(), onProgress);
   },
 };
 /** A nested kit as a point. */

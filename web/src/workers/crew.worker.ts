@@ -38,9 +38,11 @@ import {
   type Shared,
   type Swap,
 } from '@necessaire/core';
-import { loadSolver } from '@necessaire/solver';
+import { solverAt } from './solver';
 
-const solver = loadSolver(() => wasmUrl);
+const solver = solverAt(wasmUrl);
+// Fetched while the first question is still on its way; a failure is told with the answer.
+void solver().catch(() => undefined);
 /** The crew that was shared out last: what is asked of it afterwards is of this one. */
 let now: { c: CrewCase; shared: Shared; answer: CrewAnswer; judged: Judged } | null = null;
 
@@ -61,7 +63,7 @@ const worker = {
     const c = crewCase(doc, crew, today);
     if (!c) return null;
     tell(crewAnswer(c, firstShare(c), false));
-    const shared = shareOut(c, await solver);
+    const shared = shareOut(c, await solver());
     if (!shared) return null;
     const answer = crewAnswer(c, shared);
     now = { c, shared, answer, judged: judgeCrew(c, shared) };
@@ -70,7 +72,7 @@ const worker = {
   /** Grams that each would carry alone. */
   async alone(): Promise<(number | null)[]> {
     const { c } = known();
-    const solve = await solver;
+    const solve = await solver();
     const out: (number | null)[] = [];
     for (let i = 0; i < c.members.length && known().c === c; i++) {
       out.push(aloneMass(c, i, solve));
@@ -93,7 +95,7 @@ const worker = {
    */
   async cure(gone: number | null): Promise<CrewCure | null> {
     const { c, shared } = known();
-    return cureOfGaps(gone === null ? withMore(c) : without(c, [gone]), shared, await solver);
+    return cureOfGaps(gone === null ? withMore(c) : without(c, [gone]), shared, await solver());
   },
   /** What handing one thing on would do. */
   effect(item: string, from: number, to: number): Effect {
@@ -108,17 +110,17 @@ const worker = {
   /** What one rider adds in grams and takes off in hours. */
   async adds(who: number): Promise<RiderAdds | null> {
     const { c, shared } = known();
-    return riderAdds(c, shared, who, await solver);
+    return riderAdds(c, shared, who, await solver());
   },
   async switchCosts(doc: CrewRows, crew: Crew, today: string): Promise<CrewSwitchCost[]> {
-    return crewSwitchCosts(doc, crew, today, await solver);
+    return crewSwitchCosts(doc, crew, today, await solver());
   },
   matching(): Matching {
     return matchingOf(known().c.members);
   },
   /** Heads whose change to another size would free most weight over all bikes. */
   async swaps(): Promise<Swap[]> {
-    return swapsOf(known().c, await solver);
+    return swapsOf(known().c, await solver());
   },
   /** The list of one rider as a garage file of theirs. */
   file(member: number, made: string): string {

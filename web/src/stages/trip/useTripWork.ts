@@ -1,15 +1,17 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { onScopeDispose, ref } from 'vue';
+import { failureWords } from '@necessaire/words';
+import { called, type Called } from '../../workers/called';
 import type { TripWorker } from '../../workers/trip.worker';
 
 /** One long piece of work at a time, in a worker of its own: with its progress, ended when it is stopped or another is started. */
 export function useTripWork() {
   const progress = ref<number | null>(null);
   const failed = ref<string | null>(null);
-  let worker: Worker | null = null;
+  let worker: Called<TripWorker> | null = null;
 
   function stop() {
-    worker?.terminate();
+    worker?.end();
     worker = null;
     progress.value = null;
   }
@@ -22,18 +24,22 @@ export function useTripWork() {
     stop();
     failed.value = null;
     progress.value = 0;
-    const mine = new Worker(new URL('../../workers/trip.worker.ts', import.meta.url), { type: 'module' });
+    const mine = called<TripWorker>(
+      new Worker(new URL('../../workers/trip.worker.ts', import.meta.url), { type: 'module' }),
+    );
     worker = mine;
     try {
-      const made = await work(
-        wrap<TripWorker>(mine),
-        proxy((share: number) => {
-          if (worker === mine) progress.value = share;
-        }),
+      const made = await mine.ask((w) =>
+        work(
+          w,
+          proxy((share: number) => {
+            if (worker === mine) progress.value = share;
+          }),
+        ),
       );
       return worker === mine ? made : null;
     } catch (error) {
-      if (worker === mine) failed.value = error instanceof Error ? error.message : String(error);
+      if (worker === mine) failed.value = failureWords(error);
       return null;
     } finally {
       if (worker === mine) stop();

@@ -1,11 +1,13 @@
-import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { present, type Crew, type CrewAnswer } from '@necessaire/core';
+import type { Crew, CrewAnswer } from '@necessaire/core';
 import { failureWords } from '@necessaire/words';
-import type { CrewWorker } from '../../workers/crew.worker';
+import { useNotice } from '../../shell/notice';
 import { today } from '../../ui/day';
 import { letGo } from '../../ui/places/held';
+import { called, type Called } from '../../workers/called';
+import type { CrewWorker } from '../../workers/crew.worker';
 import { useGarage } from '../garage';
 
 /** An edit that follows soon waits for the next, ms. */
@@ -30,18 +32,15 @@ export function useSharing(crew: Readonly<Ref<Crew | null>>) {
   /** Who is taken out of the ride to look at it without them, and the group that is looked at: carrier numbers. */
   const gone = ref<number | null>(null);
   const looked = ref<readonly number[] | null>(null);
-  let worker: Worker | null = null;
-  let remote: Remote<CrewWorker> | null = null;
+  let worker: Called<CrewWorker> | null = null;
   let wanted = 0;
   const soon = useTimeoutFn(() => void run(), SETTLE, { immediate: false });
   let asked = '';
 
   function end() {
     soon.stop();
-    remote?.[releaseProxy]();
-    worker?.terminate();
+    worker?.end();
     worker = null;
-    remote = null;
   }
   async function run() {
     pending.value = false;
@@ -53,10 +52,9 @@ export function useSharing(crew: Readonly<Ref<Crew | null>>) {
       return;
     }
     if (running.value) end();
-    if (!worker) {
-      worker = new Worker(new URL('../../workers/crew.worker.ts', import.meta.url), { type: 'module' });
-      remote = wrap<CrewWorker>(worker);
-    }
+    worker ??= called<CrewWorker>(
+      new Worker(new URL('../../workers/crew.worker.ts', import.meta.url), { type: 'module' }),
+    );
     const mine = worker;
     running.value = true;
     halted.value = false;
@@ -64,15 +62,17 @@ export function useSharing(crew: Readonly<Ref<Crew | null>>) {
     if (asked !== of.id) answer.value = null;
     asked = of.id;
     try {
-      const made = await present(remote).share(
-        doc,
-        of,
-        today(),
-        proxy((now: CrewAnswer) => {
-          if (worker !== mine) return;
-          answer.value = now;
-          first.value = true;
-        }),
+      const made = await mine.ask((w) =>
+        w.share(
+          doc,
+          of,
+          today(),
+          proxy((now: CrewAnswer) => {
+            if (worker !== mine) return;
+            answer.value = now;
+            first.value = true;
+          }),
+        ),
       );
       await letGo();
       if (worker !== mine) return;
@@ -81,12 +81,12 @@ export function useSharing(crew: Readonly<Ref<Crew | null>>) {
       looked.value = null;
       first.value = false;
       running.value = false;
-      const lean = await present(remote).leaning();
-      if (worker !== mine || busy.value) return;
+      const lean = await mine.ask((w) => w.leaning());
+      if (!lean || worker !== mine || busy.value) return;
       leaning.value = lean;
-      const each = await present(remote).alone();
+      const each = await mine.ask((w) => w.alone());
       await letGo();
-      if (worker === mine && !busy.value) alone.value = each;
+      if (each && worker === mine && !busy.value) alone.value = each;
     } catch (error) {
       if (worker !== mine) return;
       failed.value = failureWords(error);
@@ -122,12 +122,16 @@ export function useSharing(crew: Readonly<Ref<Crew | null>>) {
       running.value = false;
     }
   }
-  /** Asks something of what was shared out last; null when it was ended meanwhile or nothing is there. */
-  async function ask<T>(question: (w: Remote<CrewWorker>) => Promise<T>): Promise<T | null> {
-    const mine = worker;
-    if (!remote || busy.value || !answer.value) return null;
-    const made = await question(remote);
-    return worker === mine ? made : null;
-  }
+  /** Asks something of what was shared out last; null when it was ended meanwhile, when nothing is there, or when it failed, which is said. */
+  const ask: Called<CrewWorker>['ask'] = async (question) => {
+    if (!worker || busy.value || !answer.value) return null;
+    try {
+      return await worker.ask(question);
+    } catch (error) {
+      console.error(error);
+      useNotice().say(failureWords(error));
+      return null;
+    }
+  };
   return { gone, looked, answer, alone, leaning, busy, first, halted, halt, failed, want, ask };
 }

@@ -1,10 +1,11 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { failureWords } from '@necessaire/words';
 import type { AnswerWorker, FrontierNow } from '../../workers/answer.worker';
-import { useGarage } from '../garage';
 import { today } from '../../ui/day';
+import { called, type Called } from '../../workers/called';
+import { useGarage } from '../garage';
 
 /** Exact problems solved for the curve at first, and when the rider asks to close its band. */
 const SOLVES = 160;
@@ -26,7 +27,7 @@ export function useCurveWork() {
   const more = ref(false);
   /** Whether the rider ended the work before it was done. */
   const halted = ref(false);
-  let worker: Worker | null = null;
+  let worker: Called<AnswerWorker> | null = null;
   const soon = useTimeoutFn(() => void run(), SETTLE, { immediate: false });
   let wanted = false;
   let made = '';
@@ -53,7 +54,7 @@ export function useCurveWork() {
 
   function stop() {
     soon.stop();
-    worker?.terminate();
+    worker?.end();
     worker = null;
     running.value = false;
   }
@@ -61,7 +62,9 @@ export function useCurveWork() {
     const { doc, bike, trip } = garage;
     stop();
     if (!doc || !bike || !trip || !wanted) return;
-    const mine = new Worker(new URL('../../workers/answer.worker.ts', import.meta.url), { type: 'module' });
+    const mine = called<AnswerWorker>(
+      new Worker(new URL('../../workers/answer.worker.ts', import.meta.url), { type: 'module' }),
+    );
     worker = mine;
     running.value = true;
     failed.value = null;
@@ -73,14 +76,15 @@ export function useCurveWork() {
       made = asked;
     };
     try {
-      tell(
-        await wrap<AnswerWorker>(mine).frontier(
+      const whole = await mine.ask((w) =>
+        w.frontier(
           doc,
           { bikeId: bike.id, tripId: trip.id, today: today() },
           { most: most.value, solves: more.value ? SOLVES_MORE : SOLVES, levels: [...trip.kit.levels] },
           proxy(tell),
         ),
       );
+      if (whole) tell(whole);
     } catch (error) {
       if (worker === mine) failed.value = failureWords(error);
     } finally {
