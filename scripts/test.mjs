@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 import { throwAwayPostgres } from './postgres.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -35,6 +35,8 @@ const run = (args, env = {}) =>
       resolve(code ?? 1);
     });
   });
+/** Contexts that take native modules for tests of the page; TypeScript as plain modules for the others. */
+const JEST_OPTIONS = `--experimental-vm-modules --import ${pathToFileURL(join(root, 'scripts/jest/load.mjs'))} --no-warnings`;
 const bin = (path) => join(root, 'node_modules', path);
 const count = (ok) => (ok ? passed++ : failed++);
 const wanted = (name) => only.length === 0 || only.includes(name);
@@ -103,7 +105,7 @@ try {
   ]);
   if (wanted('unit') || wanted('browser')) {
     postgres = await throwAwayPostgres();
-    const env = { TEST_DATABASE_URL: postgres.url, NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
+    const env = { TEST_DATABASE_URL: postgres.url, NODE_OPTIONS: JEST_OPTIONS };
     const jest = join(scratch, 'jest.json');
     await tests('unit', [bin('jest/bin/jest.js'), '-w', '2', '--json', `--outputFile=${jest}`], env, jest, (r) => ({
       passed: r.numPassedTests,

@@ -4,6 +4,7 @@ import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
+import { smallGarage } from '../testing/smallGarage.js';
 import { answerFor, type Answer } from './answer.js';
 import { fromHere } from './fromHere.js';
 
@@ -13,7 +14,7 @@ let answer: Answer;
 let question: { bikeId: string; tripId: string; today: string };
 beforeAll(async () => {
   solve = await loadSolver();
-  doc = demoGarage();
+  doc = smallGarage(demoGarage());
   question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id, today: '2026-06-01' };
   answer = answerFor(doc, question, solve);
 });

@@ -2,12 +2,13 @@ import type { Solve } from '../ground/milp.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
+import { smallGarage } from '../testing/smallGarage.js';
 import { SUBJECTS } from '../repairs/index.js';
 import { answerFor } from './answer.js';
 import { howSure, RATE_RANGE, type HowSure } from './sure.js';
 
 // Without a record of own rides, which would weigh against the rates.
-const doc = { ...demoGarage(), rides: [] };
+const doc = { ...smallGarage(demoGarage()), rides: [] };
 const question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id, today: null };
 let solve: Solve;
 let sure: HowSure;

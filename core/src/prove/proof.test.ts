@@ -1,4 +1,5 @@
 import { long } from '../testing/long.js';
+import { THOROUGH } from '../testing/thorough.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { bikeSchema, fastenerSchema } from '../bike/index.js';
 import { readGarageFile, writeGarageFile, type GarageDocument } from '../garage/index.js';
@@ -487,7 +488,8 @@ describe('Find it', () => {
     expect(Math.max(...each.values())).toBeLessThanOrEqual(4);
   });
   long('among the choices is one right answer, and none that would do as well', () => {
-    for (const [i, k] of findCards(c).entries()) {
+    // By day each fourth of them.
+    for (const [i, k] of [...findCards(c).entries()].filter(([n]) => THOROUGH || n % 4 === 0)) {
       const choices = thingsToChoose(k, c, i);
       const right = rightAnswers(k, c);
       expect(right).toContain(k.lies.key);

@@ -1,4 +1,5 @@
 import { long } from '../../testing/long.js';
+import { runs } from '../../testing/thorough.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { tokensOf } from '../../ground/line/index.js';
@@ -133,7 +134,7 @@ describe('the entry line', () => {
           .filter((t) => !stretches.some((p) => p.start <= t.start && t.end <= p.end));
         expect([outside, alone]).toEqual([[], []]);
       }),
-      { numRuns: 2000 },
+      runs(2000, 500),
     );
   });
   test('what is offered settles what it was offered for', () => {
@@ -290,7 +291,7 @@ long('a fastener typed out in either units and read again is the same', () => {
       expect(reading.faults).toEqual([]);
       expect(newFastener({ ...reading.draft, id: ID, bikeId: ID, head: reading.draft.head! })).toEqual(f);
     }),
-    { numRuns: 2000 },
+    runs(2000, 500),
   );
 });
 

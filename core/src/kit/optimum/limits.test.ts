@@ -9,6 +9,7 @@ import { measuresOf } from '../points.js';
 import { countCdf, countPmf, poisson } from '../../trip/odds/index.js';
 import { assign, searchOn } from '../../stow/index.js';
 import { answerFor } from '../../answer/index.js';
+import { smallGarage } from '../../testing/smallGarage.js';
 import { bruteForce, demanding, MOST, small } from '../../testing/smallKits.js';
 import { contentsAt } from '../choose.js';
 import { frontier, TOLERANCE } from './curve.js';
@@ -136,7 +137,7 @@ describe('a solver that gives up', () => {
     );
   });
   long('a limit that limits nothing changes nothing, whoever answers', () => {
-    const doc = demoGarage();
+    const doc = smallGarage(demoGarage());
     const question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
     const { problem } = kitCase(doc, question);
     const same = (a: Kit, b: Kit) => {
@@ -155,7 +156,7 @@ describe('a solver that gives up', () => {
   long(
     'the lightest kit and the packing are not called proven either',
     () => {
-      const doc = demoGarage();
+      const doc = smallGarage(demoGarage());
       const trips = doc.trips.map((t) => ({ ...t, kit: { ...t.kit, ask: 'lightest' as const } }));
       const question = { bikeId: doc.bikes[0]!.id, tripId: doc.trips[0]!.id };
       const { problem } = kitCase({ ...doc, trips }, question);

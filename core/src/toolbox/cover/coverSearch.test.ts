@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from '@jest/globals';
+import { runs } from '../../testing/thorough.js';
 import { cheapestCover, type CoverSearch } from './coverSearch.js';
 
 /** Oracle: every set of items. */
@@ -46,7 +47,7 @@ test('the cheapest cover is the one that trying every set finds, and it covers',
       expect(cost(p, found.taken)).toBe(found.cost);
       expect(p.jobs.every((job) => job.some((a) => a.every((i) => found.taken[i])))).toBe(true);
     }),
-    { numRuns: 1500 },
+    runs(1500, 300),
   );
 });
 
@@ -59,7 +60,7 @@ test('the two ends of a pair share nothing, and the cheapest cover is still the 
       expect(found === 'infeasible' ? Infinity : found.cost).toBe(best);
       if (found !== 'infeasible') expect(cost(p, found.taken)).toBe(best);
     }),
-    { numRuns: 2500 },
+    runs(2500, 500),
   );
 });
 
@@ -77,7 +78,7 @@ test('more items never cost more, fewer jobs never cost more, doubled costs doub
       const jobs = p.jobs.map((job) => [...job, [extra]]);
       expect(value({ costs: [...p.costs, 5], jobs })).toBe(Math.min(base, p.jobs.length > 0 ? 5 : 0));
     }),
-    { numRuns: 300 },
+    runs(300, 100),
   );
 });
 

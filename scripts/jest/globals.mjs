@@ -1,0 +1,1 @@
+export const { afterAll, afterEach, beforeAll, beforeEach, describe, expect, jest, test } = globalThis;
