@@ -56,26 +56,27 @@ for (const [held, width, height, hasTouch] of [
     });
   });
 
-test('a press before the program is there says what comes first at once, and is where the program opens', async ({
-  page,
-  app,
-}) => {
-  const through = await heldBack(page);
-  await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
-  await page.getByRole('link', { name: 'Somebody is hurt' }).click();
-  await expect(page.getByRole('heading', { name: 'Somebody is hurt' })).toBeVisible();
-  await expect(page.getByRole('alert')).toContainText('local emergency number');
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations.map((v) => v.id)).toEqual([]);
-  through();
-  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
-  await expect(cover(page)).toHaveCount(0);
-  // And back is what was there before the press.
-  await page.goBack();
-  await expect(page.getByRole('button', { name: 'A tyre is flat' })).toBeVisible();
-  await page.goForward();
-  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
-});
+test(
+  'a press before the program is there says what comes first at once, and is where the program opens',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    const through = await heldBack(page);
+    await page.goto(`${app.url}/road`, { waitUntil: 'commit' });
+    await page.getByRole('link', { name: 'Somebody is hurt' }).click();
+    await expect(page.getByRole('heading', { name: 'Somebody is hurt' })).toBeVisible();
+    await expect(page.getByRole('alert')).toContainText('local emergency number');
+    const axe = await new AxeBuilder({ page }).analyze();
+    expect(axe.violations.map((v) => v.id)).toEqual([]);
+    through();
+    await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+    await expect(cover(page)).toHaveCount(0);
+    // And back is what was there before the press.
+    await page.goBack();
+    await expect(page.getByRole('button', { name: 'A tyre is flat' })).toBeVisible();
+    await page.goForward();
+    await expect(page.getByRole('button', { name: 'Done' })).toBeVisible();
+  },
+);
 
 test('nothing on the way to the first view tries what the page’s policy forbids', async ({ page, app }) => {
   await page.addInitScript(() => {
@@ -112,34 +113,35 @@ test('the order is that of the last visit; another stage shows no presses', asyn
 
 test.describe('at a first visit', () => {
   test.use({ cold: true });
-  test('before the first answer nothing is said that nobody knows yet, and what comes has its room', async ({
-    page,
-    app,
-  }) => {
-    await page.addInitScript(() => {
-      const gate = new Promise<void>((done) => Object.assign(window, { letThrough: done }));
-      const Plain = window.Worker;
-      window.Worker = class extends Plain {
-        override postMessage(message: unknown, given?: Transferable[] | StructuredSerializeOptions) {
-          void gate.then(() => super.postMessage(message, given as Transferable[]));
-        }
-      };
-    });
-    await page.goto(`${app.url}/match`);
-    const heads = page.getByRole('list', { name: 'All fasteners by shape and size' });
-    await expect(heads.getByRole('button', { name: 'Wheel sensor screw' })).toBeVisible();
-    await expect(heads.getByRole('button', { name: /gap|reached/ })).toHaveCount(0);
-    for (const [stage, says] of [
-      ['Trip', 'Working out what can go wrong'],
-      ['Kit', 'Working out the kit'],
-      ['Prove', 'Working out the kit'],
-    ] as const) {
-      await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
-      await expect(page.getByRole('status').filter({ hasText: says }).first()).toBeVisible();
-      await faultless(page, `${stage}, while it is worked out`);
-    }
-    await page.evaluate(() => (window as unknown as { letThrough: () => void }).letThrough());
-    await goTo(page, 'Match');
-    await expect(heads.getByRole('button', { name: /reached/ }).first()).toBeVisible();
-  });
+  test(
+    'before the first answer nothing is said that nobody knows yet, and what comes has its room',
+    { tag: '@everyday' },
+    async ({ page, app }) => {
+      await page.addInitScript(() => {
+        const gate = new Promise<void>((done) => Object.assign(window, { letThrough: done }));
+        const Plain = window.Worker;
+        window.Worker = class extends Plain {
+          override postMessage(message: unknown, given?: Transferable[] | StructuredSerializeOptions) {
+            void gate.then(() => super.postMessage(message, given as Transferable[]));
+          }
+        };
+      });
+      await page.goto(`${app.url}/match`);
+      const heads = page.getByRole('list', { name: 'All fasteners by shape and size' });
+      await expect(heads.getByRole('button', { name: 'Wheel sensor screw' })).toBeVisible();
+      await expect(heads.getByRole('button', { name: /gap|reached/ })).toHaveCount(0);
+      for (const [stage, says] of [
+        ['Trip', 'Working out what can go wrong'],
+        ['Kit', 'Working out the kit'],
+        ['Prove', 'Working out the kit'],
+      ] as const) {
+        await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+        await expect(page.getByRole('status').filter({ hasText: says }).first()).toBeVisible();
+        await faultless(page, `${stage}, while it is worked out`);
+      }
+      await page.evaluate(() => (window as unknown as { letThrough: () => void }).letThrough());
+      await goTo(page, 'Match');
+      await expect(heads.getByRole('button', { name: /reached/ }).first()).toBeVisible();
+    },
+  );
 });

@@ -23,7 +23,7 @@ async function things(page: Page, name: string): Promise<Locator> {
 const titleOf = (thing: Locator) => thing.getByRole('button').first();
 const grams = async (cell: Locator) => Number(/[\d.]+/u.exec((await cell.textContent()) ?? '')![0]);
 
-test('who carries what, and what if somebody is not there', async ({ page, app }) => {
+test('who carries what, and what if somebody is not there', { tag: '@everyday' }, async ({ page, app }) => {
   await openCrew(page, app);
   const says = head(page);
   await expect(says).toContainText('for 4 riders');

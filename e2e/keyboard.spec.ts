@@ -20,7 +20,7 @@ async function command(page: Page, text: string) {
   await expect(search(page)).toHaveCount(0);
 }
 
-test('the whole path with the keyboard alone', async ({ page, app }) => {
+test('the whole path with the keyboard alone', { tag: '@everyday' }, async ({ page, app }) => {
   await open(page, app);
   // Walk: slash takes to the line, arrows go through the rows, Enter corrects one.
   await page.keyboard.press('/');

@@ -4,73 +4,77 @@ import { beginning, head, line, picture, sheet } from './screen';
 
 const kilograms = (text: string) => Number.parseFloat(/([\d.]+)\s*kg/.exec(text)![1]!);
 
-test('the limit is dragged on the curve; kit, lists and readout follow it', async ({ page, app }) => {
-  test.slow();
-  await open(page, app, '/kit');
-  // The first question is the best kit for its weight: its handle is the knee, and dragging it moves the knee.
-  const knee = page.getByRole('slider', { name: 'Weight of the kit' });
-  await expect(knee).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByLabel('100 g must save (min)')).toHaveValue('1.20');
-  const kneeKg = kilograms(await (await figure(page, 'Kit')).innerText());
-  expect(Math.abs(Number(await knee.getAttribute('aria-valuenow')) / 1000 - kneeKg)).toBeLessThan(0.05);
-  await knee.focus();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown');
-  await settled(page);
-  expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThan(kneeKg);
-  await expect(page.getByRole('radio', { name: 'Best kit for its weight' })).toBeChecked();
-  expect(Number(await page.getByLabel('100 g must save (min)').inputValue())).toBeGreaterThan(1.2);
-  // The lightest kit follows no handle, and shows none.
-  await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
-  await expect(knee).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: /^Dropped first below/u })).toHaveCount(0);
-  await page.getByRole('radio', { name: 'Best kit under a weight limit' }).check();
-  const slider = page.getByRole('slider', { name: 'Weight limit of the kit' });
-  await expect(slider).toBeVisible({ timeout: 60_000 });
-  // Nothing below the curve or above its bound: the picture says how sure it is, and the nested kits stand on it.
-  const curve = page.getByRole('group', { name: 'Weight of the kit against what it saves' });
-  await expect(curve.getByRole('img', { name: / saved$/u })).toHaveCount(4, { timeout: 90_000 });
-  await expect(picture(page)).toContainText(/100 g more would save less than [\d.]+ min/);
-  const saved = async () => Number(/([\d.]+) h saved/.exec((await slider.getAttribute('aria-valuetext')) ?? '')![1]);
-  const before = await saved();
+test(
+  'the limit is dragged on the curve; kit, lists and readout follow it',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    test.slow();
+    await open(page, app, '/kit');
+    // The first question is the best kit for its weight: its handle is the knee, and dragging it moves the knee.
+    const knee = page.getByRole('slider', { name: 'Weight of the kit' });
+    await expect(knee).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByLabel('100 g must save (min)')).toHaveValue('1.20');
+    const kneeKg = kilograms(await (await figure(page, 'Kit')).innerText());
+    expect(Math.abs(Number(await knee.getAttribute('aria-valuenow')) / 1000 - kneeKg)).toBeLessThan(0.05);
+    await knee.focus();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown');
+    await settled(page);
+    expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThan(kneeKg);
+    await expect(page.getByRole('radio', { name: 'Best kit for its weight' })).toBeChecked();
+    expect(Number(await page.getByLabel('100 g must save (min)').inputValue())).toBeGreaterThan(1.2);
+    // The lightest kit follows no handle, and shows none.
+    await page.getByRole('radio', { name: 'Lightest kit that fixes every likely problem' }).check();
+    await expect(knee).toHaveCount(0);
+    await expect(page.getByRole('heading', { name: /^Dropped first below/u })).toHaveCount(0);
+    await page.getByRole('radio', { name: 'Best kit under a weight limit' }).check();
+    const slider = page.getByRole('slider', { name: 'Weight limit of the kit' });
+    await expect(slider).toBeVisible({ timeout: 60_000 });
+    // Nothing below the curve or above its bound: the picture says how sure it is, and the nested kits stand on it.
+    const curve = page.getByRole('group', { name: 'Weight of the kit against what it saves' });
+    await expect(curve.getByRole('img', { name: / saved$/u })).toHaveCount(4, { timeout: 90_000 });
+    await expect(picture(page)).toContainText(/100 g more would save less than [\d.]+ min/);
+    const saved = async () => Number(/([\d.]+) h saved/.exec((await slider.getAttribute('aria-valuetext')) ?? '')![1]);
+    const before = await saved();
 
-  // While the finger is down the lists are those of the limit under it; nothing is asked of the server.
-  const box = (await slider.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  const limit = async () => Number(await slider.getAttribute('aria-valuenow'));
-  const from = await limit();
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  // A first stretch tells how many grams a point of the screen is.
-  await page.mouse.move(x - 40, y, { steps: 3 });
-  await expect.poll(limit).toBeLessThan(from);
-  const first = await limit();
-  await page.mouse.move(x - 40 - (40 * (first - 2000)) / (from - first), y, { steps: 6 });
-  await expect(sheet(page)).toContainText(/With this limit\s*(?:1\.9\d kg|2\.0\d kg|2 kg)/u);
-  expect(await saved()).toBeLessThan(before);
-  // The readout speaks of it as well, with what it changes.
-  await expect(await figure(page, 'Kit')).toContainText(/1\.9\d|2\.0\d/);
-  await page.mouse.up();
-  await settled(page);
-  await expect(page.getByRole('radio', { name: 'Best kit under a weight limit' })).toBeChecked();
-  expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
-  await expect(head(page)).toContainText(/proven: nothing saves more|from proven/);
+    // While the finger is down the lists are those of the limit under it; nothing is asked of the server.
+    const box = (await slider.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const limit = async () => Number(await slider.getAttribute('aria-valuenow'));
+    const from = await limit();
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    // A first stretch tells how many grams a point of the screen is.
+    await page.mouse.move(x - 40, y, { steps: 3 });
+    await expect.poll(limit).toBeLessThan(from);
+    const first = await limit();
+    await page.mouse.move(x - 40 - (40 * (first - 2000)) / (from - first), y, { steps: 6 });
+    await expect(sheet(page)).toContainText(/With this limit\s*(?:1\.9\d kg|2\.0\d kg|2 kg)/u);
+    expect(await saved()).toBeLessThan(before);
+    // The readout speaks of it as well, with what it changes.
+    await expect(await figure(page, 'Kit')).toContainText(/1\.9\d|2\.0\d/);
+    await page.mouse.up();
+    await settled(page);
+    await expect(page.getByRole('radio', { name: 'Best kit under a weight limit' })).toBeChecked();
+    expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
+    await expect(head(page)).toContainText(/proven: nothing saves more|from proven/);
 
-  // The same with keys, and back.
-  await slider.focus();
-  await page.keyboard.press('PageUp');
-  await settled(page);
-  const more = kilograms(await (await figure(page, 'Kit')).innerText());
-  expect(more).toBeGreaterThan(2.05);
-  expect(more).toBeLessThanOrEqual(2.55);
-  await page.keyboard.press('Control+z');
-  await settled(page);
-  expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
-  await expect(page.getByRole('heading', { name: /^Dropped first below/u })).toBeVisible();
-  await page.getByRole('button', { name: 'How this is calculated' }).click();
-  await expect(page.getByRole('dialog')).toContainText('exact problems solved');
-  await page.keyboard.press('Escape');
-  await faultless(page, 'the curve');
-});
+    // The same with keys, and back.
+    await slider.focus();
+    await page.keyboard.press('PageUp');
+    await settled(page);
+    const more = kilograms(await (await figure(page, 'Kit')).innerText());
+    expect(more).toBeGreaterThan(2.05);
+    expect(more).toBeLessThanOrEqual(2.55);
+    await page.keyboard.press('Control+z');
+    await settled(page);
+    expect(kilograms(await (await figure(page, 'Kit')).innerText())).toBeLessThanOrEqual(2.05);
+    await expect(page.getByRole('heading', { name: /^Dropped first below/u })).toBeVisible();
+    await page.getByRole('button', { name: 'How this is calculated' }).click();
+    await expect(page.getByRole('dialog')).toContainText('exact problems solved');
+    await page.keyboard.press('Escape');
+    await faultless(page, 'the curve');
+  },
+);
 
 test('a trouble is opened to its ways as steps; a fault is searched; a way of one’s own joins in', async ({
   page,
@@ -315,15 +319,19 @@ test('a kind of spare of one’s own is packed always, used by an own repair, an
   await expect(page.getByRole('alert')).toContainText('no spare counts for it');
 });
 
-test('the curve and the steps beside it speak of the weight of the very kit that is shown', async ({ page, app }) => {
-  await open(page, app, '/kit');
-  const mass = /([\d.]+ kg)/u.exec((await head(page).textContent()) ?? '')?.[1];
-  expect(mass).toBeDefined();
-  await expect(picture(page)).toContainText(`Above ${mass}`);
-  await expect(page.getByRole('heading', { name: /^Dropped first below/ })).toHaveText(
-    new RegExp(`below ${mass!.replace('.', '\\.')}$`, 'iu'),
-  );
-});
+test(
+  'the curve and the steps beside it speak of the weight of the very kit that is shown',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await open(page, app, '/kit');
+    const mass = /([\d.]+ kg)/u.exec((await head(page).textContent()) ?? '')?.[1];
+    expect(mass).toBeDefined();
+    await expect(picture(page)).toContainText(`Above ${mass}`);
+    await expect(page.getByRole('heading', { name: /^Dropped first below/ })).toHaveText(
+      new RegExp(`below ${mass!.replace('.', '\\.')}$`, 'iu'),
+    );
+  },
+);
 
 test('what stays at home says why, and is taken anyway by a press', async ({ page, app }) => {
   await open(page, app, '/kit');

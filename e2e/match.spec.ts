@@ -21,7 +21,7 @@ test.beforeEach(({ app }) => askLightest(app));
 /** What is known of the tool that is open. */
 const about = (page: Page) => page.getByRole('group', { name: /^About /u });
 
-test('heads against pieces, with the keyboard through it', async ({ page, app }) => {
+test('heads against pieces, with the keyboard through it', { tag: '@everyday' }, async ({ page, app }) => {
   await open(page, app);
   await goTo(page, 'Match');
   await page.getByRole('button', { name: 'Show fasteners against tools' }).click();

@@ -2,40 +2,44 @@ import { enter, expect, faultless, figure, goTo, open, settled, test } from './f
 import { freshBike, stored } from './survey';
 import { emptyGarage, entry, head, picture, readout, row, saved, sheet, title, told, toolEntry } from './screen';
 
-test('a trip without legs, a head and no tools: every stage says what is missing, and none says more than is known', async ({
-  page,
-  app,
-}) => {
-  await freshBike(page, app);
-  await enter(page, '24 axle nut');
-  await goTo(page, 'Trip');
-  await page.getByRole('button', { name: 'Start with an empty trip' }).click();
-  for (const reload of [false, true]) {
-    if (reload) await page.reload();
-    await settled(page);
-    await expect(page.getByRole('alert')).toHaveCount(0);
-    await expect(page.locator('body')).not.toContainText(/undefined|NaN|Cannot read/);
-    await expect(await figure(page, 'Gets home unaided')).toContainText('–no legs yet');
-    await expect(await figure(page, 'Hours at risk')).toContainText('–');
-  }
-  // A toolbox whose pieces turn none of the heads proves nothing either.
-  await goTo(page, 'Match');
-  await page.getByRole('tab', { name: /^Toolbox/ }).click();
-  await toolEntry(page).fill('socket 1/4 8');
-  await toolEntry(page).press('Enter');
-  await goTo(page, 'Kit');
-  await expect(picture(page)).toContainText('Nothing to carry yet');
-  await expect(head(page)).not.toContainText(/100|proven/);
-  await goTo(page, 'Stow');
-  await expect(head(page)).toContainText('This bike has no places yet');
-  // A bike has the places that its rider says it has, in one press each.
-  expect((await stored(page, app)).places).toEqual([]);
-  await page.getByText('Tail bag', { exact: true }).click();
-  await page.getByText('Tool roll under the seat', { exact: true }).click();
-  await page.getByRole('button', { name: 'Add 2 places' }).click();
-  await expect(page.getByRole('region', { name: 'Tail bag', exact: true })).toBeVisible();
-  expect((await stored(page, app)).places.map((p) => p.name).sort()).toEqual(['Tail bag', 'Tool roll under the seat']);
-});
+test(
+  'a trip without legs, a head and no tools: every stage says what is missing, and none says more than is known',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await freshBike(page, app);
+    await enter(page, '24 axle nut');
+    await goTo(page, 'Trip');
+    await page.getByRole('button', { name: 'Start with an empty trip' }).click();
+    for (const reload of [false, true]) {
+      if (reload) await page.reload();
+      await settled(page);
+      await expect(page.getByRole('alert')).toHaveCount(0);
+      await expect(page.locator('body')).not.toContainText(/undefined|NaN|Cannot read/);
+      await expect(await figure(page, 'Gets home unaided')).toContainText('–no legs yet');
+      await expect(await figure(page, 'Hours at risk')).toContainText('–');
+    }
+    // A toolbox whose pieces turn none of the heads proves nothing either.
+    await goTo(page, 'Match');
+    await page.getByRole('tab', { name: /^Toolbox/ }).click();
+    await toolEntry(page).fill('socket 1/4 8');
+    await toolEntry(page).press('Enter');
+    await goTo(page, 'Kit');
+    await expect(picture(page)).toContainText('Nothing to carry yet');
+    await expect(head(page)).not.toContainText(/100|proven/);
+    await goTo(page, 'Stow');
+    await expect(head(page)).toContainText('This bike has no places yet');
+    // A bike has the places that its rider says it has, in one press each.
+    expect((await stored(page, app)).places).toEqual([]);
+    await page.getByText('Tail bag', { exact: true }).click();
+    await page.getByText('Tool roll under the seat', { exact: true }).click();
+    await page.getByRole('button', { name: 'Add 2 places' }).click();
+    await expect(page.getByRole('region', { name: 'Tail bag', exact: true })).toBeVisible();
+    expect((await stored(page, app)).places.map((p) => p.name).sort()).toEqual([
+      'Tail bag',
+      'Tool roll under the seat',
+    ]);
+  },
+);
 
 test('a row that the server refuses is named and waits beside the others', async ({ page, app }) => {
   await freshBike(page, app);
@@ -116,6 +120,8 @@ test('services and the record keep what is written into them', async ({ page, ap
 test('a repair that finds no fastener with its job leads to the one press that marks it', async ({ page, app }) => {
   await freshBike(page, app);
   await enter(page, '17 mystery one');
+  // A page that is left at once has not stored what was typed last.
+  await expect.poll(async () => (await stored(page, app)).fasteners.length).toBe(1);
   await page.goto(`${app.url}/walk?mark=rear%20axle`);
   await page.getByLabel('Which fastener is the rear axle?').click();
   await page.getByRole('option', { name: /Mystery one/ }).click();
@@ -200,25 +206,26 @@ test('must-haves are in every kit, one press each, and say what stands in their 
   await expect(page.getByRole('combobox', { name: 'Which fastener is the front axle?' })).toBeInViewport();
 });
 
-test('an empty stage says what it will show, with a picture of it filled, and leads to the one thing to do now', async ({
-  page,
-  app,
-}) => {
-  await freshBike(page, app);
-  for (const [stage, shows, act, heading] of [
-    ['Match', 'green where a tool of yours turns it', 'Measure the first fastener', 'Walk the bike'],
-    ['Kit', 'how much kit is enough', 'Measure the first fastener', 'Walk the bike'],
-    ['Crew', 'shared out here between all who ride along', 'Plan a trip', 'What this ride can do to this bike'],
-    ['Prove', 'which repairs you have really done', 'Plan a trip', 'What this ride can do to this bike'],
-  ] as const) {
-    await goTo(page, stage);
-    await expect(picture(page)).toContainText(shows);
-    await expect(picture(page).getByRole('img', { name: /^Example:/ })).toBeVisible();
-    await faultless(page, `${stage}, empty`);
-    await page.getByRole('link', { name: act }).click();
-    await expect(title(page)).toHaveText(heading);
-  }
-});
+test(
+  'an empty stage says what it will show, with a picture of it filled, and leads to the one thing to do now',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await freshBike(page, app);
+    for (const [stage, shows, act, heading] of [
+      ['Match', 'green where a tool of yours turns it', 'Measure the first fastener', 'Walk the bike'],
+      ['Kit', 'how much kit is enough', 'Measure the first fastener', 'Walk the bike'],
+      ['Crew', 'shared out here between all who ride along', 'Plan a trip', 'What this ride can do to this bike'],
+      ['Prove', 'which repairs you have really done', 'Plan a trip', 'What this ride can do to this bike'],
+    ] as const) {
+      await goTo(page, stage);
+      await expect(picture(page)).toContainText(shows);
+      await expect(picture(page).getByRole('img', { name: /^Example:/ })).toBeVisible();
+      await faultless(page, `${stage}, empty`);
+      await page.getByRole('link', { name: act }).click();
+      await expect(title(page)).toHaveText(heading);
+    }
+  },
+);
 
 test('money is shown in the currency that one chose, by the rate that one typed', async ({ page, app }) => {
   await open(page, app, '/match?tab=drawer');

@@ -57,49 +57,49 @@ async function atServer(app: App, name: string): Promise<number> {
   return document.fasteners.filter((f) => f.name === name).length;
 }
 
-test('after one visit all stages open and compute without a server, from a cold start, and all is sent once', async ({
-  page,
-  app,
-  context,
-}) => {
-  test.slow();
-  await open(page, app);
-  await allHere(page);
-  await page.close();
-  await app.stop();
-  await context.setOffline(true);
-  const cold = await context.newPage();
-  await open(cold, app, '/walk');
-  await enter(cold, '13 far bolt');
-  await expect(row(cold, 'Far bolt')).toBeVisible();
-  await expect(saved(cold)).toHaveText('On this device, not sent');
-  for (const stage of ['Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove']) await goTo(cold, stage);
-  // A drill begun without a network is there after the page went away.
-  await cold
-    .getByRole('list', { name: 'Problems by the hours at risk' })
-    .getByRole('button', { name: 'Battery flat' })
-    .click();
-  await cold.getByRole('button', { name: /^Begin/ }).click();
-  await cold.keyboard.press('Space');
-  await expect(cold.getByRole('dialog', { name: /^Drill: /u })).toHaveAttribute('data-step', '1');
-  // The bolt, the drill and its first step lie in the browser.
-  await expect.poll(() => inOutbox(cold)).toBe(3);
-  cold.on('dialog', (d) => void d.accept());
-  await cold.close();
-  const again = await context.newPage();
-  await open(again, app, '/prove');
-  await told(again, 'Battery flat, step 2');
-  await goTo(again, 'Walk');
-  await expect(row(again, 'Far bolt')).toBeVisible();
-  // Two pages, and the server comes back under both.
-  const second = await context.newPage();
-  await open(second, app, '/walk');
-  await app.startAgain();
-  await context.setOffline(false);
-  await expect(saved(again)).toHaveText('Saved');
-  await expect(saved(second)).toHaveText('Saved');
-  expect(await atServer(app, 'Far bolt')).toBe(1);
-});
+test(
+  'after one visit all stages open and compute without a server, from a cold start, and all is sent once',
+  { tag: '@everyday' },
+  async ({ page, app, context }) => {
+    test.slow();
+    await open(page, app);
+    await allHere(page);
+    await page.close();
+    await app.stop();
+    await context.setOffline(true);
+    const cold = await context.newPage();
+    await open(cold, app, '/walk');
+    await enter(cold, '13 far bolt');
+    await expect(row(cold, 'Far bolt')).toBeVisible();
+    await expect(saved(cold)).toHaveText('On this device, not sent');
+    for (const stage of ['Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove']) await goTo(cold, stage);
+    // A drill begun without a network is there after the page went away.
+    await cold
+      .getByRole('list', { name: 'Problems by the hours at risk' })
+      .getByRole('button', { name: 'Battery flat' })
+      .click();
+    await cold.getByRole('button', { name: /^Begin/ }).click();
+    await cold.keyboard.press('Space');
+    await expect(cold.getByRole('dialog', { name: /^Drill: /u })).toHaveAttribute('data-step', '1');
+    // The bolt, the drill and its first step lie in the browser.
+    await expect.poll(() => inOutbox(cold)).toBe(3);
+    cold.on('dialog', (d) => void d.accept());
+    await cold.close();
+    const again = await context.newPage();
+    await open(again, app, '/prove');
+    await told(again, 'Battery flat, step 2');
+    await goTo(again, 'Walk');
+    await expect(row(again, 'Far bolt')).toBeVisible();
+    // Two pages, and the server comes back under both.
+    const second = await context.newPage();
+    await open(second, app, '/walk');
+    await app.startAgain();
+    await context.setOffline(false);
+    await expect(saved(again)).toHaveText('Saved');
+    await expect(saved(second)).toHaveText('Saved');
+    expect(await atServer(app, 'Far bolt')).toBe(1);
+  },
+);
 
 test('what changed elsewhere while one was away is there once the server is', async ({ page, app, context }) => {
   await open(page, app);

@@ -114,23 +114,27 @@ test('from a measured bike to a packed, printed kit', async ({ page, app }) => {
   await expect(saved(page)).toHaveText('Saved');
 });
 
-test('what cannot be read stays in the line, underlined, with its reason', async ({ page, app }) => {
-  await open(page, app);
-  await entry(page).fill('t33 guard 45nn');
-  // What is underlined under the field's own text is for the eyes alone.
-  const underlined = entry(page).locator('..').getByRole('strong', { includeHidden: true });
-  await expect(underlined).toHaveText(['t33', '45nn']);
-  await expect(entry(page)).toHaveAccessibleDescription(/no six-lobe T33/u);
-  const before = await rows(page).count();
-  await entry(page).press('Enter');
-  await expect(entry(page)).toHaveValue('t33 guard 45nn');
-  await expect(rows(page)).toHaveCount(before);
-  await entry(page).fill('2 ends 17 shock bolt 45nm sunk 60');
-  await expect(entry(page)).toHaveAccessibleDescription(
-    /^ends both the same size hex 17 name shock bolt torque 45 N·m access 60 mm deep at Suspension/u,
-  );
-  await expect(underlined).toHaveCount(0);
-});
+test(
+  'what cannot be read stays in the line, underlined, with its reason',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await open(page, app);
+    await entry(page).fill('t33 guard 45nn');
+    // What is underlined under the field's own text is for the eyes alone.
+    const underlined = entry(page).locator('..').getByRole('strong', { includeHidden: true });
+    await expect(underlined).toHaveText(['t33', '45nn']);
+    await expect(entry(page)).toHaveAccessibleDescription(/no six-lobe T33/u);
+    const before = await rows(page).count();
+    await entry(page).press('Enter');
+    await expect(entry(page)).toHaveValue('t33 guard 45nn');
+    await expect(rows(page)).toHaveCount(before);
+    await entry(page).fill('2 ends 17 shock bolt 45nm sunk 60');
+    await expect(entry(page)).toHaveAccessibleDescription(
+      /^ends both the same size hex 17 name shock bolt torque 45 N·m access 60 mm deep at Suspension/u,
+    );
+    await expect(underlined).toHaveCount(0);
+  },
+);
 
 test('an empty garage leads to the first bike and the first head', async ({ page, app }) => {
   await open(page, app);
@@ -175,50 +179,53 @@ test('an empty garage leads to the first bike and the first head', async ({ page
   await settled(page);
 });
 
-test('first hour: from an empty garage to a priced, packed and printed kit without a dead end', async ({
-  page,
-  app,
-}) => {
-  test.slow();
-  await open(page, app);
-  await emptyGarage(page, 'First hour');
-  await faultless(page, 'the first bike');
-  await page.getByRole('button', { name: 'Look around with a sample bike' }).click();
-  await expect(rows(page).first()).toBeVisible();
-  await settled(page);
-  // Each stage says which is next.
-  await page.getByRole('link', { name: 'Next: Match, find tools for it' }).click();
-  await expect(title(page)).toHaveText('What your tools reach');
-  await goTo(page, 'Trip');
-  await expect(page.locator('body')).toContainText('Three answers are enough to begin');
-  await faultless(page, 'a trip in three answers');
-  await page.getByRole('radio', { name: /^A week seven/ }).check();
-  await page.getByRole('radio', { name: /^Hills and forest/ }).check();
-  await page.getByRole('radio', { name: /^Alone/ }).check();
-  await expect(page.getByRole('status').filter({ hasText: 'strands you' })).toContainText('1200 km');
-  await page.getByRole('button', { name: 'Plan this trip' }).click();
-  await expect(page.getByLabel('Trip', { exact: true })).toHaveValue('A week, hills and forest');
-  await settled(page);
-  // No tool is entered: the kit is what could be bought, with its price; what is owned is ticked off.
-  await goTo(page, 'Kit');
-  await expect(picture(page)).toContainText('Your toolbox is empty, so this is the best kit that you could buy');
-  await page.getByRole('button', { name: 'To buy', exact: true }).click();
-  await settled(page);
-  const own = page.getByRole('button', { name: /^I own / });
-  const name = (await own.first().getAttribute('aria-label'))!.replace('I own ', '');
-  const before = await own.count();
-  await own.first().click();
-  await settled(page);
-  await expect(page.getByRole('button', { name: `I own ${name}`, exact: true })).toHaveCount(0);
-  expect(await own.count()).toBeGreaterThan(0);
-  expect(await own.count()).toBeLessThanOrEqual(before + 3);
-  await goTo(page, 'Stow');
-  await expect(item(page, name).first()).toBeVisible();
-  if (!isPhone(page)) {
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText('Move a place on the drawing');
-    await page.keyboard.press('Escape');
-  }
-  await page.getByRole('link', { name: 'Print the list' }).click();
-  await expect(paper(page)).toContainText(name);
-});
+test(
+  'first hour: from an empty garage to a priced, packed and printed kit without a dead end',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    test.slow();
+    await open(page, app);
+    await emptyGarage(page, 'First hour');
+    await faultless(page, 'the first bike');
+    await page.getByRole('button', { name: 'Look around with a sample bike' }).click();
+    await expect(rows(page).first()).toBeVisible();
+    await settled(page);
+    // Each stage says which is next.
+    await page.getByRole('link', { name: 'Next: Match, find tools for it' }).click();
+    await expect(title(page)).toHaveText('What your tools reach');
+    await goTo(page, 'Trip');
+    await expect(page.locator('body')).toContainText('Three answers are enough to begin');
+    await faultless(page, 'a trip in three answers');
+    await page.getByRole('radio', { name: /^A week seven/ }).check();
+    await page.getByRole('radio', { name: /^Hills and forest/ }).check();
+    await page.getByRole('radio', { name: /^Alone/ }).check();
+    await expect(page.getByRole('status').filter({ hasText: 'strands you' })).toContainText('1200 km');
+    await page.getByRole('button', { name: 'Plan this trip' }).click();
+    await expect(page.getByLabel('Trip', { exact: true })).toHaveValue('A week, hills and forest');
+    await settled(page);
+    // No tool is entered: the kit is what could be bought, with its price; what is owned is ticked off.
+    await goTo(page, 'Kit');
+    await expect(picture(page)).toContainText('Your toolbox is empty, so this is the best kit that you could buy');
+    await page.getByRole('button', { name: 'To buy', exact: true }).click();
+    await settled(page);
+    const own = page.getByRole('button', { name: /^I own / });
+    const name = (await own.first().getAttribute('aria-label'))!.replace('I own ', '');
+    const before = await own.count();
+    await own.first().click();
+    await settled(page);
+    await expect(page.getByRole('button', { name: `I own ${name}`, exact: true })).toHaveCount(0);
+    expect(await own.count()).toBeGreaterThan(0);
+    expect(await own.count()).toBeLessThanOrEqual(before + 3);
+    await goTo(page, 'Stow');
+    await expect(item(page, name).first()).toBeVisible();
+    if (!isPhone(page)) {
+      await page.keyboard.press('?');
+      await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText(
+        'Move a place on the drawing',
+      );
+      await page.keyboard.press('Escape');
+    }
+    await page.getByRole('link', { name: 'Print the list' }).click();
+    await expect(paper(page)).toContainText(name);
+  },
+);

@@ -31,47 +31,51 @@ async function toTheEnd(page: Page, seconds: number) {
   while ((await run(page).getAttribute('data-state')) === 'running') await step(page, seconds);
 }
 
-test('a repair is rehearsed step by step, and becomes proof, minutes and a watch', async ({ page, app }) => {
-  await openProve(page, app);
-  const before = await percentOf(page);
-  await begin(page, 'Brake lever broken');
-  // Cautions come first, then all that it takes with where it lies.
-  await expect(run(page)).toContainText('If in doubt about the brakes, do not ride.');
-  await expect(run(page).getByRole('definition').filter({ hasText: 'Brake lever' }).first()).toBeVisible();
-  await expect(run(page)).toContainText('Get everything out and lay it down in reach');
-  await faultless(page, 'a drill');
-  await toTheEnd(page, 240);
-  await expect(run(page)).toHaveAttribute('data-state', 'done');
-  const steps = await run(page).getByRole('row').count();
-  await expect(says(page)).toContainText(new RegExp(`Planned 24 min, first time ${steps * 4} min`));
-  await expect(run(page)).toContainText(/Ready: \d+ % → \d+ %/);
-  await expect(run(page)).toContainText(/is proven|are proven/);
-  await faultless(page, 'the end of a drill');
-  await run(page)
-    .getByRole('checkbox', { name: /^Brake lever/ })
-    .check();
-  await run(page).getByRole('button', { name: 'Save' }).click();
-  await settled(page);
-  expect(await percentOf(page)).toBeGreaterThan(before);
-  const row = page
-    .getByRole('list', { name: 'Problems by the hours at risk' })
-    .getByRole('button', { name: 'Brake lever broken' });
-  await expect(row).toContainText('proven: New lever');
-  // The planned minutes are joined with the own time, and the repair says so.
-  await row.click();
-  await expect(page.getByRole('dialog')).toContainText(`You took ${steps * 4} min`);
-  await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('tab', { name: 'Watch list' }).click();
-  await expect(line(page, 'Brake lever broken')).toContainText('in 50 km');
-  // Kit shows it as part of the minutes.
-  await goTo(page, 'Kit');
-  await page.getByRole('tab', { name: 'Repairs' }).click();
-  await page
-    .getByRole('button', { name: /Brake lever broken/ })
-    .first()
-    .click();
-  await expect(page.getByRole('dialog')).toContainText(/min for your own times/);
-});
+test(
+  'a repair is rehearsed step by step, and becomes proof, minutes and a watch',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await openProve(page, app);
+    const before = await percentOf(page);
+    await begin(page, 'Brake lever broken');
+    // Cautions come first, then all that it takes with where it lies.
+    await expect(run(page)).toContainText('If in doubt about the brakes, do not ride.');
+    await expect(run(page).getByRole('definition').filter({ hasText: 'Brake lever' }).first()).toBeVisible();
+    await expect(run(page)).toContainText('Get everything out and lay it down in reach');
+    await faultless(page, 'a drill');
+    await toTheEnd(page, 240);
+    await expect(run(page)).toHaveAttribute('data-state', 'done');
+    const steps = await run(page).getByRole('row').count();
+    await expect(says(page)).toContainText(new RegExp(`Planned 24 min, first time ${steps * 4} min`));
+    await expect(run(page)).toContainText(/Ready: \d+ % → \d+ %/);
+    await expect(run(page)).toContainText(/is proven|are proven/);
+    await faultless(page, 'the end of a drill');
+    await run(page)
+      .getByRole('checkbox', { name: /^Brake lever/ })
+      .check();
+    await run(page).getByRole('button', { name: 'Save' }).click();
+    await settled(page);
+    expect(await percentOf(page)).toBeGreaterThan(before);
+    const row = page
+      .getByRole('list', { name: 'Problems by the hours at risk' })
+      .getByRole('button', { name: 'Brake lever broken' });
+    await expect(row).toContainText('proven: New lever');
+    // The planned minutes are joined with the own time, and the repair says so.
+    await row.click();
+    await expect(page.getByRole('dialog')).toContainText(`You took ${steps * 4} min`);
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('tab', { name: 'Watch list' }).click();
+    await expect(line(page, 'Brake lever broken')).toContainText('in 50 km');
+    // Kit shows it as part of the minutes.
+    await goTo(page, 'Kit');
+    await page.getByRole('tab', { name: 'Repairs' }).click();
+    await page
+      .getByRole('button', { name: /Brake lever broken/ })
+      .first()
+      .click();
+    await expect(page.getByRole('dialog')).toContainText(/min for your own times/);
+  },
+);
 
 test('pressed through in no time it proves nothing, and a dry run sets no time', async ({ page, app }) => {
   await openProve(page, app);

@@ -14,71 +14,72 @@ async function route(app: App) {
   return document.trips[0]!.route!;
 }
 
-test('from what is seen to what it is, and mended step by step into the log, the stock and the watch list', async ({
-  page,
-  app,
-}) => {
-  test.slow();
-  await page.clock.install();
-  await open(page, app, '/road');
-  // People come first.
-  await expect(page.getByRole('group', { name: 'What you see, hear or smell' }).getByRole('button').first()).toHaveText(
-    'After a fall',
-  );
-  await faultless(page, 'Road');
-  await page.getByRole('searchbox', { name: 'What happened, in a word or two' }).fill('flat');
-  await page.getByRole('button', { name: 'A tyre is flat', exact: true }).click();
-  await expect(title(page)).toHaveText('A tyre is flat');
-  const asked = picture(page).getByRole('heading', { level: 2 });
-  const question = (await asked.textContent())!;
-  await page.getByRole('button', { name: 'I cannot tell' }).click();
-  await expect(asked).not.toHaveText(question);
-  await page.getByRole('button', { name: 'Go back one test' }).click();
-  await expect(asked).toHaveText(question);
-  await faultless(page, 'a search');
-  // Answered until one trouble is left, whatever is asked first.
-  for (let i = 0; i < 6; i++) {
-    const minutes = page.getByRole('button', { name: 'yes, with a tube in it' });
-    const no = page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: 'no', exact: true });
-    if (await minutes.isVisible()) await minutes.click();
-    else if (await no.isVisible()) await no.click();
-    else break;
-  }
-  await page.getByRole('button', { name: 'Puncture, tubed: how to fix it' }).click();
-  await expect(title(page)).toHaveText('Puncture, tubed');
-  await expect(ways(page).first()).toHaveAttribute('aria-pressed', 'true');
-  await expect(ways(page).first()).toContainText('Patch the tube');
-  await expect(page.getByRole('main')).toContainText('Props slip');
-  await faultless(page, 'how to fix it');
-  // In the dark it takes longer.
-  const minutesOf = async () => Number(/(\d+) min/u.exec((await ways(page).first().textContent())!)![1]);
-  const day = await minutesOf();
-  await page.getByRole('checkbox', { name: 'It is dark' }).check();
-  expect(await minutesOf()).toBeGreaterThan(day);
-  await page.getByRole('checkbox', { name: 'It is dark' }).uncheck();
-  await page.getByRole('button', { name: 'Begin, step by step' }).click();
-  while ((await run(page).getAttribute('data-state')) === 'running') {
-    const at = Number(await run(page).getAttribute('data-step'));
-    await page.clock.fastForward(90_000);
-    await page.keyboard.press('Space');
-    await expect(run(page)).toHaveAttribute('data-step', String(at + 1));
-  }
-  await run(page)
-    .getByRole('checkbox', { name: /^Tube patches/ })
-    .check();
-  await run(page).getByRole('button', { name: 'Save' }).click();
-  await settled(page);
-  // Written as it happened: the day, the stock, the watch list.
-  await expect(sheet(page)).toContainText('Puncture, tubed');
-  await expect(sheet(page)).toContainText('Tube patches');
-  // What is left of the trip with what is left in the bag.
-  await page.getByRole('button', { name: 'Look ahead' }).click();
-  await expect(sheet(page)).toContainText(/\d+\.\d % get home unaided with what is left in the kit/u);
-  await expect(sheet(page)).toContainText('Less than was packed');
-  await goTo(page, 'Prove');
-  await page.getByRole('tab', { name: 'Watch list' }).click();
-  await expect(line(page, 'Puncture, tubed')).toContainText('from the road');
-});
+test(
+  'from what is seen to what it is, and mended step by step into the log, the stock and the watch list',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    test.slow();
+    await page.clock.install();
+    await open(page, app, '/road');
+    // People come first.
+    await expect(
+      page.getByRole('group', { name: 'What you see, hear or smell' }).getByRole('button').first(),
+    ).toHaveText('After a fall');
+    await faultless(page, 'Road');
+    await page.getByRole('searchbox', { name: 'What happened, in a word or two' }).fill('flat');
+    await page.getByRole('button', { name: 'A tyre is flat', exact: true }).click();
+    await expect(title(page)).toHaveText('A tyre is flat');
+    const asked = picture(page).getByRole('heading', { level: 2 });
+    const question = (await asked.textContent())!;
+    await page.getByRole('button', { name: 'I cannot tell' }).click();
+    await expect(asked).not.toHaveText(question);
+    await page.getByRole('button', { name: 'Go back one test' }).click();
+    await expect(asked).toHaveText(question);
+    await faultless(page, 'a search');
+    // Answered until one trouble is left, whatever is asked first.
+    for (let i = 0; i < 6; i++) {
+      const minutes = page.getByRole('button', { name: 'yes, with a tube in it' });
+      const no = page.getByRole('group', { name: 'Answers' }).getByRole('button', { name: 'no', exact: true });
+      if (await minutes.isVisible()) await minutes.click();
+      else if (await no.isVisible()) await no.click();
+      else break;
+    }
+    await page.getByRole('button', { name: 'Puncture, tubed: how to fix it' }).click();
+    await expect(title(page)).toHaveText('Puncture, tubed');
+    await expect(ways(page).first()).toHaveAttribute('aria-pressed', 'true');
+    await expect(ways(page).first()).toContainText('Patch the tube');
+    await expect(page.getByRole('main')).toContainText('Props slip');
+    await faultless(page, 'how to fix it');
+    // In the dark it takes longer.
+    const minutesOf = async () => Number(/(\d+) min/u.exec((await ways(page).first().textContent())!)![1]);
+    const day = await minutesOf();
+    await page.getByRole('checkbox', { name: 'It is dark' }).check();
+    expect(await minutesOf()).toBeGreaterThan(day);
+    await page.getByRole('checkbox', { name: 'It is dark' }).uncheck();
+    await page.getByRole('button', { name: 'Begin, step by step' }).click();
+    while ((await run(page).getAttribute('data-state')) === 'running') {
+      const at = Number(await run(page).getAttribute('data-step'));
+      await page.clock.fastForward(90_000);
+      await page.keyboard.press('Space');
+      await expect(run(page)).toHaveAttribute('data-step', String(at + 1));
+    }
+    await run(page)
+      .getByRole('checkbox', { name: /^Tube patches/ })
+      .check();
+    await run(page).getByRole('button', { name: 'Save' }).click();
+    await settled(page);
+    // Written as it happened: the day, the stock, the watch list.
+    await expect(sheet(page)).toContainText('Puncture, tubed');
+    await expect(sheet(page)).toContainText('Tube patches');
+    // What is left of the trip with what is left in the bag.
+    await page.getByRole('button', { name: 'Look ahead' }).click();
+    await expect(sheet(page)).toContainText(/\d+\.\d % get home unaided with what is left in the kit/u);
+    await expect(sheet(page)).toContainText('Less than was packed');
+    await goTo(page, 'Prove');
+    await page.getByRole('tab', { name: 'Watch list' }).click();
+    await expect(line(page, 'Puncture, tubed')).toContainText('from the road');
+  },
+);
 
 test('brakes, fuel, heat, packs and injuries stop first with what not to do', async ({ page, app }) => {
   for (const [id, says] of [
@@ -101,19 +102,23 @@ test('brakes, fuel, heat, packs and injuries stop first with what not to do', as
   await expect(picture(page).getByRole('heading', { level: 2 })).toContainText('Is anybody hurt?');
 });
 
-test('what is not there has something instead, and what is mended is logged in two presses', async ({ page, app }) => {
-  await open(page, app, '/road?mend=puncture-tube');
-  await page.getByRole('button', { name: /other methods? that need something this kit does not have/ }).click();
-  await ways(page).filter({ hasText: 'Fit a front tube' }).click();
-  await expect(page.getByRole('region', { name: 'Missing from your kit' })).toBeVisible();
-  await page.getByRole('link', { name: 'Head rounded or seized' }).click();
-  await expect(title(page)).toHaveText('Head rounded or seized during a repair');
-  await page.getByRole('button', { name: 'Already fixed: log it' }).click();
-  await expect(sheet(page)).toContainText('Head rounded or seized');
-  await told(page, 'is in the log');
-  await page.keyboard.press('Control+z');
-  await expect(sheet(page)).toContainText('Nothing happened yet');
-});
+test(
+  'what is not there has something instead, and what is mended is logged in two presses',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await open(page, app, '/road?mend=puncture-tube');
+    await page.getByRole('button', { name: /other methods? that need something this kit does not have/ }).click();
+    await ways(page).filter({ hasText: 'Fit a front tube' }).click();
+    await expect(page.getByRole('region', { name: 'Missing from your kit' })).toBeVisible();
+    await page.getByRole('link', { name: 'Head rounded or seized' }).click();
+    await expect(title(page)).toHaveText('Head rounded or seized during a repair');
+    await page.getByRole('button', { name: 'Already fixed: log it' }).click();
+    await expect(sheet(page)).toContainText('Head rounded or seized');
+    await told(page, 'is in the log');
+    await page.keyboard.press('Control+z');
+    await expect(sheet(page)).toContainText('Nothing happened yet');
+  },
+);
 
 test('the card says where one is, how far from the last mark, and keeps one’s details on the device', async ({
   page,

@@ -79,42 +79,46 @@ test('Tab goes through the readings of a doubt, and what is shown is what Enter 
   await expect(entry(page)).not.toBeFocused();
 });
 
-test('tools, spares and runs in one line; a question about the drive is one key away', async ({ page, app }) => {
-  await freshBike(page, app);
-  await toolbox(page);
-  await toolEntry(page).fill('10mm socket');
-  await expect(page.getByRole('group', { name: 'Which square drive?' })).toBeVisible();
-  await page.keyboard.press('Tab');
-  await expect(toolEntry(page)).toHaveValue('10mm socket 1/4');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('1');
-  await toolEntry(page).fill('sockets 3/8 12-14, 2 tyre levers and 20 cable ties');
-  await expect(toolEntry(page)).toHaveAccessibleDescription(/Cable ties ×20 → spares/u);
-  await toolEntry(page).press('Enter');
-  const doc = await stored(page, app);
-  expect(doc.pieces.map((p) => p.name).sort()).toEqual([
-    'Socket ¼ in, 10',
-    'Socket ⅜ in, 12',
-    'Socket ⅜ in, 13',
-    'Socket ⅜ in, 14',
-    'Tyre lever',
-  ]);
-  expect(doc.supplies).toMatchObject([{ kind: 'cable tie', quantity: 20 }]);
-  // In the field the keys undo typing; outside of it, what was added.
-  await title(page).click();
-  await page.keyboard.press('Control+z');
-  await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('(1)');
-  expect((await stored(page, app)).pieces).toHaveLength(1);
-  // A tool of unknown size is kept, and turns nothing until it is measured.
-  await toolEntry(page).fill('socket 3/8 ?');
-  await toolEntry(page).press('Enter');
-  await sheet(page)
-    .getByRole('button', { name: /size not known/u })
-    .click();
-  await page.getByLabel('Its size, once you have measured it').fill('19');
-  await page.getByLabel('Its size, once you have measured it').press('Enter');
-  await expect(tool(page, 'Socket ⅜ in, 19')).toBeVisible();
-});
+test(
+  'tools, spares and runs in one line; a question about the drive is one key away',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await freshBike(page, app);
+    await toolbox(page);
+    await toolEntry(page).fill('10mm socket');
+    await expect(page.getByRole('group', { name: 'Which square drive?' })).toBeVisible();
+    await page.keyboard.press('Tab');
+    await expect(toolEntry(page)).toHaveValue('10mm socket 1/4');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('1');
+    await toolEntry(page).fill('sockets 3/8 12-14, 2 tyre levers and 20 cable ties');
+    await expect(toolEntry(page)).toHaveAccessibleDescription(/Cable ties ×20 → spares/u);
+    await toolEntry(page).press('Enter');
+    const doc = await stored(page, app);
+    expect(doc.pieces.map((p) => p.name).sort()).toEqual([
+      'Socket ¼ in, 10',
+      'Socket ⅜ in, 12',
+      'Socket ⅜ in, 13',
+      'Socket ⅜ in, 14',
+      'Tyre lever',
+    ]);
+    expect(doc.supplies).toMatchObject([{ kind: 'cable tie', quantity: 20 }]);
+    // In the field the keys undo typing; outside of it, what was added.
+    await title(page).click();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('tab', { name: /^Toolbox/ })).toContainText('(1)');
+    expect((await stored(page, app)).pieces).toHaveLength(1);
+    // A tool of unknown size is kept, and turns nothing until it is measured.
+    await toolEntry(page).fill('socket 3/8 ?');
+    await toolEntry(page).press('Enter');
+    await sheet(page)
+      .getByRole('button', { name: /size not known/u })
+      .click();
+    await page.getByLabel('Its size, once you have measured it').fill('19');
+    await page.getByLabel('Its size, once you have measured it').press('Enter');
+    await expect(tool(page, 'Socket ⅜ in, 19')).toBeVisible();
+  },
+);
 
 test('a pasted list is read line by line, settled by keys, and taken', async ({ page, app }) => {
   await freshBike(page, app);

@@ -79,21 +79,25 @@ async function correct(page: Page, name: string, line: string) {
 }
 const namesAt = async (page: Page, app: App) => (await stored(page, app)).fasteners.map((f) => f.name);
 
-test('another device shows an edit at once, and what is being typed there stays', async ({ page, app, browser }) => {
-  await open(page, app);
-  const other = await device(browser, app.url);
-  await entry(other).fill('13 half a l');
-  await enter(page, '13 right bolt');
-  await expect(row(other, 'Right bolt')).toBeVisible();
-  await expect(entry(other)).toHaveValue('13 half a l');
-  await expect(entry(other)).toBeFocused();
-  // And back: the row is corrected there, with what was typed here untouched.
-  await entry(page).fill('10 mine');
-  await correct(other, 'Right bolt', '14 Right bolt');
-  await expect(row(page, 'Right bolt')).toContainText('14');
-  await expect(entry(page)).toHaveValue('10 mine');
-  await other.context().close();
-});
+test(
+  'another device shows an edit at once, and what is being typed there stays',
+  { tag: '@everyday' },
+  async ({ page, app, browser }) => {
+    await open(page, app);
+    const other = await device(browser, app.url);
+    await entry(other).fill('13 half a l');
+    await enter(page, '13 right bolt');
+    await expect(row(other, 'Right bolt')).toBeVisible();
+    await expect(entry(other)).toHaveValue('13 half a l');
+    await expect(entry(other)).toBeFocused();
+    // And back: the row is corrected there, with what was typed here untouched.
+    await entry(page).fill('10 mine');
+    await correct(other, 'Right bolt', '14 Right bolt');
+    await expect(row(page, 'Right bolt')).toContainText('14');
+    await expect(entry(page)).toHaveValue('10 mine');
+    await other.context().close();
+  },
+);
 
 test('what two pages type while the server is away is all there when they come back, once, also after they were closed', async ({
   page,
@@ -125,24 +129,25 @@ test('what two pages type while the server is away is all there when they come b
   await line.close();
 });
 
-test('a first visit whose server goes away before the program is all there says what is lacking, and answers once it is back', async ({
-  page,
-  app,
-}) => {
-  let away = true;
-  await page.route('**/*.wasm', (route) => (away ? route.abort('connectionfailed') : route.continue()));
-  const lacking = page.getByRole('alert').filter({ hasText: 'the server did not answer' });
-  await page.goto(`${app.url}/walk`);
-  await enter(page, '13 first bolt');
-  await expect(lacking).toBeVisible();
-  await settled(page);
-  away = false;
-  // The browser notices that it was off, as on a pass without a network.
-  await page.context().setOffline(true);
-  await page.context().setOffline(false);
-  await expect(lacking).toHaveCount(0);
-  await settled(page);
-});
+test(
+  'a first visit whose server goes away before the program is all there says what is lacking, and answers once it is back',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    let away = true;
+    await page.route('**/*.wasm', (route) => (away ? route.abort('connectionfailed') : route.continue()));
+    const lacking = page.getByRole('alert').filter({ hasText: 'the server did not answer' });
+    await page.goto(`${app.url}/walk`);
+    await enter(page, '13 first bolt');
+    await expect(lacking).toBeVisible();
+    await settled(page);
+    away = false;
+    // The browser notices that it was off, as on a pass without a network.
+    await page.context().setOffline(true);
+    await page.context().setOffline(false);
+    await expect(lacking).toHaveCount(0);
+    await settled(page);
+  },
+);
 
 test('unsent edits keep what they were made on: after a closed page too, the same field is asked about and others are joined', async ({
   page,

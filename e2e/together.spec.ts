@@ -72,7 +72,7 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
   expect(readFileSync((await again.path())!, 'utf8')).toBe(readFileSync(file, 'utf8'));
 });
 
-test('a hostile file changes nothing and says why', async ({ page, app }, info) => {
+test('a hostile file changes nothing and says why', { tag: '@everyday' }, async ({ page, app }, info) => {
   await open(page, app);
   const file = info.outputPath('bad.json');
   for (const [text, why] of [
@@ -90,48 +90,47 @@ test('a hostile file changes nothing and says why', async ({ page, app }, info) 
   await expect(await matched(page)).toContainText('72/73');
 });
 
-test('two devices: different fields are joined, the same field is asked about', async ({
-  page,
-  app,
-  context,
-  browser,
-}) => {
-  await open(page, app, '/match');
-  const other = await (await browser.newContext()).newPage();
-  await open(other, app, '/match');
-  for (const p of [page, other]) {
-    await p.getByRole('tab', { name: /Toolbox/ }).click();
-    await toolEntry(p).fill('combination spanner 27');
-    await tool(p, 'Combination spanner 27').click();
-  }
-  const mass = (p: typeof page) => p.getByLabel('Mass (g)');
-  const setMass = async (p: typeof page, value: string) => {
-    await mass(p).fill(value);
-    await mass(p).blur();
-    await expect(saved(p)).not.toHaveText('Saving…');
-  };
-  await setMass(page, '390');
-  await expect(saved(page)).toHaveText('Saved');
-  // Both see each other's edits as they come.
-  await expect(mass(other)).toHaveValue('390');
-  await choose(other.getByLabel('In the kit'), 'always');
-  await expect(saved(other)).toHaveText('Saved');
-  await expect(page.getByLabel('In the kit')).toHaveValue('always');
-  // Now both change the same field, one of them without a network.
-  await context.setOffline(true);
-  await setMass(page, '370');
-  await expect(saved(page)).toHaveText('On this device, not sent');
-  await setMass(other, '380');
-  await expect(saved(other)).toHaveText('Saved');
-  await context.setOffline(false);
-  const asked = page.getByRole('alertdialog');
-  await expect(asked).toContainText('Combination spanner 27: changed in another window');
-  await expect(asked.getByRole('row')).toHaveText(['WhatYoursTheirs', 'mass370 g380 g']);
-  await asked.getByRole('button', { name: 'Take theirs' }).click();
-  await expect(mass(page)).toHaveValue('380');
-  await expect(saved(page)).toHaveText('Saved');
-  await other.context().close();
-});
+test(
+  'two devices: different fields are joined, the same field is asked about',
+  { tag: '@everyday' },
+  async ({ page, app, context, browser }) => {
+    await open(page, app, '/match');
+    const other = await (await browser.newContext()).newPage();
+    await open(other, app, '/match');
+    for (const p of [page, other]) {
+      await p.getByRole('tab', { name: /Toolbox/ }).click();
+      await toolEntry(p).fill('combination spanner 27');
+      await tool(p, 'Combination spanner 27').click();
+    }
+    const mass = (p: typeof page) => p.getByLabel('Mass (g)');
+    const setMass = async (p: typeof page, value: string) => {
+      await mass(p).fill(value);
+      await mass(p).blur();
+      await expect(saved(p)).not.toHaveText('Saving…');
+    };
+    await setMass(page, '390');
+    await expect(saved(page)).toHaveText('Saved');
+    // Both see each other's edits as they come.
+    await expect(mass(other)).toHaveValue('390');
+    await choose(other.getByLabel('In the kit'), 'always');
+    await expect(saved(other)).toHaveText('Saved');
+    await expect(page.getByLabel('In the kit')).toHaveValue('always');
+    // Now both change the same field, one of them without a network.
+    await context.setOffline(true);
+    await setMass(page, '370');
+    await expect(saved(page)).toHaveText('On this device, not sent');
+    await setMass(other, '380');
+    await expect(saved(other)).toHaveText('Saved');
+    await context.setOffline(false);
+    const asked = page.getByRole('alertdialog');
+    await expect(asked).toContainText('Combination spanner 27: changed in another window');
+    await expect(asked.getByRole('row')).toHaveText(['WhatYoursTheirs', 'mass370 g380 g']);
+    await asked.getByRole('button', { name: 'Take theirs' }).click();
+    await expect(mass(page)).toHaveValue('380');
+    await expect(saved(page)).toHaveText('Saved');
+    await other.context().close();
+  },
+);
 
 test('the garage’s own fields are joined too: a name here, a practice there', async ({
   page,

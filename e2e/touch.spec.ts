@@ -22,38 +22,42 @@ test('what is pressed with gloves is large enough', async ({ page, app }) => {
   }
 });
 
-test('a finger carries a piece by its grip to another place, and undo takes it back', async ({ page, app }) => {
-  await open(page, app, '/stow');
-  const spanner = item(page, 'Combination spanner 27');
-  const target = placeMark(page, 'Tail bag');
-  await spanner.scrollIntoViewIfNeeded();
-  // Both must be on the screen: the drawing is far above the row, so the target is a neighbour's header.
-  const tube = page.getByRole('region', { name: 'Low frame, tied', exact: true });
-  const to =
-    (await tube.filter({ has: spanner }).count()) > 0
-      ? page.getByRole('region', { name: 'Tank bag', exact: true })
-      : tube;
-  await to.evaluate((e) => e.scrollIntoView({ block: 'end' }));
-  // The grip stands left of the name, as wide as a finger.
-  const name = (await spanner.getByRole('button').first().boundingBox())!;
-  const there = (await to.getByRole('heading').boundingBox())!;
-  const cdp = await page.context().newCDPSession(page);
-  const touch = (type: string, x: number, y: number) =>
-    cdp.send('Input.dispatchTouchEvent', {
-      type: type as 'touchStart',
-      touchPoints: type === 'touchEnd' ? [] : [{ x, y }],
-    });
-  const [x, y] = [name.x - 30, name.y + name.height / 2];
-  const [tx, ty] = [there.x + 60, there.y + there.height / 2];
-  await touch('touchStart', x, y);
-  for (let i = 1; i <= 6; i++) await touch('touchMove', x + ((tx - x) * i) / 6, y + ((ty - y) * i) / 6);
-  await expect(head(page)).toContainText('If Combination spanner 27 in');
-  await touch('touchEnd', tx, ty);
-  await expect(to.getByRole('listitem').filter({ hasText: 'Combination spanner 27' })).toContainText('placed by you');
-  await expect(target).toHaveCount(1);
-  await page.keyboard.press('Control+z');
-  await expect(spanner).not.toContainText('placed by you');
-});
+test(
+  'a finger carries a piece by its grip to another place, and undo takes it back',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await open(page, app, '/stow');
+    const spanner = item(page, 'Combination spanner 27');
+    const target = placeMark(page, 'Tail bag');
+    await spanner.scrollIntoViewIfNeeded();
+    // Both must be on the screen: the drawing is far above the row, so the target is a neighbour's header.
+    const tube = page.getByRole('region', { name: 'Low frame, tied', exact: true });
+    const to =
+      (await tube.filter({ has: spanner }).count()) > 0
+        ? page.getByRole('region', { name: 'Tank bag', exact: true })
+        : tube;
+    await to.evaluate((e) => e.scrollIntoView({ block: 'end' }));
+    // The grip stands left of the name, as wide as a finger.
+    const name = (await spanner.getByRole('button').first().boundingBox())!;
+    const there = (await to.getByRole('heading').boundingBox())!;
+    const cdp = await page.context().newCDPSession(page);
+    const touch = (type: string, x: number, y: number) =>
+      cdp.send('Input.dispatchTouchEvent', {
+        type: type as 'touchStart',
+        touchPoints: type === 'touchEnd' ? [] : [{ x, y }],
+      });
+    const [x, y] = [name.x - 30, name.y + name.height / 2];
+    const [tx, ty] = [there.x + 60, there.y + there.height / 2];
+    await touch('touchStart', x, y);
+    for (let i = 1; i <= 6; i++) await touch('touchMove', x + ((tx - x) * i) / 6, y + ((ty - y) * i) / 6);
+    await expect(head(page)).toContainText('If Combination spanner 27 in');
+    await touch('touchEnd', tx, ty);
+    await expect(to.getByRole('listitem').filter({ hasText: 'Combination spanner 27' })).toContainText('placed by you');
+    await expect(target).toHaveCount(1);
+    await page.keyboard.press('Control+z');
+    await expect(spanner).not.toContainText('placed by you');
+  },
+);
 
 test('the part of a stage that is out of sight is one press away, there and back', async ({ page, app }) => {
   await open(page, app);

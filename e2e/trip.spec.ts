@@ -10,43 +10,44 @@ const GPX = `<?xml version="1.0"?><gpx version="1.1">
 <trk><name>Over the plateau</name><trkseg>${Array.from({ length: 401 }, (_, i) => point(i)).join('')}</trkseg></trk></gpx>`;
 const file = (name: string, text: string) => ({ name, mimeType: 'application/gpx+xml', buffer: Buffer.from(text) });
 
-test('a track becomes the way: help along it, the worst stretch, legs; bad files are refused', async ({
-  page,
-  app,
-}) => {
-  await open(page, app);
-  await goTo(page, 'Trip');
-  await tab(page, 'Route');
-  const gpx = page.getByRole('button', { name: /^Import (?:other )?GPX files$/u });
-  await giveFiles(gpx, file('bad.gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>'));
-  await expect(page.getByRole('alert')).toContainText('bad.gpx: it has a document type');
-  await giveFiles(gpx, file('empty.gpx', ''));
-  await expect(page.getByRole('alert')).toContainText('the file is empty');
-  await giveFiles(gpx, file('way.gpx', GPX));
-  await expect(sheet(page)).toContainText('Over the plateau');
-  await expect(sheet(page)).toContainText('2 days by its times');
-  await expect(picture(page)).toContainText('Farthest from a workshop: km');
-  await page.getByRole('group', { name: 'Kind of help' }).getByRole('button', { name: 'fuel' }).click();
-  await expect(picture(page)).toContainText('Farthest from fuel');
-  await picture(page)
-    .getByRole('img', { name: /^Profile of/u })
-    .focus();
-  const was = await picture(page).getByRole('status').innerText();
-  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
-  await expect(picture(page).getByRole('status')).not.toHaveText(was);
-  await faultless(page, 'the way');
-  // What a mark is good for decides.
-  await sheet(page).getByRole('group', { name: 'Sill' }).getByLabel('workshop').check();
-  await page.getByRole('group', { name: 'Kind of help' }).getByRole('button', { name: 'workshop' }).click();
-  await expect(picture(page).getByRole('status')).toContainText('(Sill)');
-  await page.getByRole('button', { name: 'Make 2 legs' }).click();
-  await tab(page, 'Legs');
-  await expect(page.getByRole('region', { name: 'Day 2' })).toBeVisible();
-  await settled(page);
-  await expect(head(page)).toContainText('in 2 days');
-  await page.keyboard.press('Control+z');
-  await expect(head(page)).toContainText('in 9 days');
-});
+test(
+  'a track becomes the way: help along it, the worst stretch, legs; bad files are refused',
+  { tag: '@everyday' },
+  async ({ page, app }) => {
+    await open(page, app);
+    await goTo(page, 'Trip');
+    await tab(page, 'Route');
+    const gpx = page.getByRole('button', { name: /^Import (?:other )?GPX files$/u });
+    await giveFiles(gpx, file('bad.gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>'));
+    await expect(page.getByRole('alert')).toContainText('bad.gpx: it has a document type');
+    await giveFiles(gpx, file('empty.gpx', ''));
+    await expect(page.getByRole('alert')).toContainText('the file is empty');
+    await giveFiles(gpx, file('way.gpx', GPX));
+    await expect(sheet(page)).toContainText('Over the plateau');
+    await expect(sheet(page)).toContainText('2 days by its times');
+    await expect(picture(page)).toContainText('Farthest from a workshop: km');
+    await page.getByRole('group', { name: 'Kind of help' }).getByRole('button', { name: 'fuel' }).click();
+    await expect(picture(page)).toContainText('Farthest from fuel');
+    await picture(page)
+      .getByRole('img', { name: /^Profile of/u })
+      .focus();
+    const was = await picture(page).getByRole('status').innerText();
+    for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
+    await expect(picture(page).getByRole('status')).not.toHaveText(was);
+    await faultless(page, 'the way');
+    // What a mark is good for decides.
+    await sheet(page).getByRole('group', { name: 'Sill' }).getByLabel('workshop').check();
+    await page.getByRole('group', { name: 'Kind of help' }).getByRole('button', { name: 'workshop' }).click();
+    await expect(picture(page).getByRole('status')).toContainText('(Sill)');
+    await page.getByRole('button', { name: 'Make 2 legs' }).click();
+    await tab(page, 'Legs');
+    await expect(page.getByRole('region', { name: 'Day 2' })).toBeVisible();
+    await settled(page);
+    await expect(head(page)).toContainText('in 2 days');
+    await page.keyboard.press('Control+z');
+    await expect(head(page)).toContainText('in 9 days');
+  },
+);
 
 test('the own record, weak points, what falls due, air, and the trip ridden many times', async ({ page, app }) => {
   await open(page, app);

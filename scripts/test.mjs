@@ -1,4 +1,7 @@
-/** Format check, lint, types, unit and server tests, browser tests. Ends on "N passed, N failed". */
+/**
+ * Format check, lint, types, unit and server tests, browser tests. Ends on "N passed, N failed". Of the browser tests the paths that every change
+ * must leave whole; all of them with `./test all`, as continuous integration does.
+ */
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -8,7 +11,15 @@ import { throwAwayPostgres } from './postgres.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const scratch = mkdtempSync(join(tmpdir(), 'necessaire-results-'));
-const only = process.argv.slice(2);
+const PARTS = ['format', 'lint', 'types', 'unit', 'browser'];
+const said = process.argv.slice(2);
+const all = said.includes('all');
+const only = said.filter((word) => word !== 'all');
+for (const word of only)
+  if (!PARTS.includes(word)) {
+    console.error(`there is no part "${word}": say ${PARTS.join(', ')}, or all`);
+    process.exit(2);
+  }
 let passed = 0;
 let failed = 0;
 let postgres = null;
@@ -79,7 +90,7 @@ const browserFaults = (suites) => {
 
 /** Adds a runner's own counts; a runner that ends badly without any failed test, or that ran none, counts as one failure. */
 async function tests(name, args, env, file, read) {
-  if (!wanted(name)) return;
+  if (!wanted(name.split(',')[0])) return;
   const code = await run(args, env);
   const report = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : null;
   const counts = report ? read(report) : { passed: 0, failed: 0 };
@@ -115,9 +126,13 @@ try {
       throw new Error('the build failed');
     const report = join(scratch, 'playwright.json');
     await tests(
-      'browser',
+      all ? 'browser' : 'browser, the everyday paths (the rest: ./test all)',
       [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts'],
-      { TEST_DATABASE_URL: postgres.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+      {
+        TEST_DATABASE_URL: postgres.url,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+        NECESSAIRE_EVERYDAY: all ? '0' : '1',
+      },
       report,
       (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
     );

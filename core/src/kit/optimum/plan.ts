@@ -59,10 +59,15 @@ const functionsOf = (problem: KitProblem, way: AskWay): FunctionNeed[] =>
     return 'does' in by ? [{ does: by.does, count: by.count }] : [];
   });
 
-/** Whether one option asks for no more tools and costs no more at any number of mends. */
+/**
+ * Whether one option asks for no more tools, and for whatever the other costs leaves no more of the service. Mends alone do not tell: one that uses
+ * nothing up mends without end at its first step.
+ */
 const noWorse = (a: Option, b: Option): boolean =>
   a.functions.every((f) => b.functions.some((g) => g.does === f.does && g.count >= f.count)) &&
-  b.ladder.costs.every((c, k) => (a.ladder.costs[Math.min(k, a.ladder.costs.length - 1)] ?? 0) <= c);
+  b.ladder.costs.every((c, k) =>
+    a.ladder.costs.some((x, j) => x <= c && at(a.ladder.left, j) <= at(b.ladder.left, k) + 1e-12),
+  );
 
 /** Whether a trouble is asked for: demanded, or likely enough and not left out by the rider. */
 export const isWanted = (problem: KitProblem, ask: Ask): boolean =>
