@@ -86,8 +86,6 @@ export const small: fc.Arbitrary<KitProblem> = fc
               requires: sets.map((_, r) => r).filter((r) => w.requires & (1 << r)),
               supplies,
               mass: supplies.reduce((s, x) => s + supplyKind(x.kind).mass * x.units, 0),
-              bulk: 0,
-              price: 0,
               gain: w.gain,
               hours: w.gain,
               time: 0,

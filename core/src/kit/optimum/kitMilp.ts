@@ -7,7 +7,7 @@ import { BAG_FILL, boxVolume, type Piece } from '../../toolbox/tools/index.js';
 import { frontier } from './curve.js';
 import { worthItsWeight } from './worth.js';
 import type { Ask, KitProblem } from './kitProblem.js';
-import { massOfMends, type StockedMend } from './slots.js';
+import { packedOfMends, type StockedMend } from './slots.js';
 
 /** Values are solved in thousandths, so that the solver's own tolerance does not decide. */
 const SCALE = 1000;
@@ -101,9 +101,19 @@ class KitProgramme {
       if (j < 0 && takes) return;
       const gain = p * w.gain;
       const way = at(there, k);
-      const mass = takes ? massOfMends(ask, w, j + 1) - massOfMends(ask, w, j) : 0;
+      // What sits on the bike weighs, fills and costs nothing.
+      const { book } = this.problem;
+      const more = (of: (s: (typeof w.supplies)[number]) => number) =>
+        takes ? packedOfMends(ask, w, j + 1, of) - packedOfMends(ask, w, j, of) : 0;
+      const mass = more((s) => s.grams);
       const stocked = (column: number) =>
-        this.stocks.push({ column, mend: { ask: a, mend: j, way: k }, mass, bulk: w.bulk / BAG_FILL, price: w.price });
+        this.stocks.push({
+          column,
+          mend: { ask: a, mend: j, way: k },
+          mass,
+          bulk: more((s) => boxVolume(book.of(s.kind))) / BAG_FILL,
+          price: more((s) => book.of(s.kind).price),
+        });
       const must = ask.must !== null && j === 0 && gradeMeets(w.grade, ask.must);
       if (must && takes) {
         // Carried as demanded; the first mend may still go a better way that weighs nothing.

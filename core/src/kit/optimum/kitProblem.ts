@@ -19,7 +19,7 @@ import {
 import { countPmf, exposuresIn, lostByThread, type CountLaw, type Exposure } from '../../trip/odds/index.js';
 import { threadMm } from '../../ground/sizes/index.js';
 import { bookOf, boltKind, stockOf, type SupplyBook } from '../../repairs/supplies/index.js';
-import { boxVolume, type Piece, type PieceFunction } from '../../toolbox/tools/index.js';
+import { type Piece, type PieceFunction } from '../../toolbox/tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../../trip/index.js';
 import type { LackFact } from '../lacks.js';
 import type { ToolCase } from '../toolCase.js';
@@ -44,10 +44,8 @@ export interface AskWay {
   requires: number[];
   /** What it uses up: units, and grams of one. */
   supplies: { kind: string; units: number; grams: number }[];
-  /** Of what one mend uses up: grams, mL, euros. */
+  /** Of what one mend uses up, grams. */
   mass: number;
-  bulk: number;
-  price: number;
   /** What one mend saves: in the question's value, and in hours. */
   gain: number;
   hours: number;
@@ -261,16 +259,13 @@ function askWay(
   const supplies = needs.supplies.flatMap(({ kind, units }) =>
     kind === 'bolt' ? (bolt ? [used(boltKind(bolt), units)] : []) : [used(kind, units)],
   );
-  const sum = (of: (kind: string) => number) => supplies.reduce((s, x) => s + of(x.kind) * x.units, 0);
   return {
     ok: {
       way,
       grade: way.grade,
       requires: [...new Set(requires)].sort((a, b) => a - b),
       supplies,
-      mass: sum((k) => build.book.of(k).mass),
-      bulk: sum((k) => boxVolume(build.book.of(k))),
-      price: sum((k) => build.book.of(k).price),
+      mass: supplies.reduce((s, x) => s + x.grams * x.units, 0),
       gain: gainOf(way, exposure.trouble, exposure.without, exposure.away, question),
       hours: savedByWay(way, exposure.without, exposure.away),
       time: hoursOfWay(way, exposure.away),

@@ -104,8 +104,6 @@ function problemOf(given: Given): KitProblem {
             requires: needsOf(given, w).map(requirement),
             supplies,
             mass: supplies.reduce((s, x) => s + x.grams * x.units, 0),
-            bulk: 0,
-            price: 0,
             gain: 1,
             hours: 1,
             time: 0,

@@ -3,16 +3,29 @@ import { gradeMeets } from '../../repairs/index.js';
 import type { Ask, AskWay, KitProblem } from './kitProblem.js';
 
 /**
+ * What so many mends by one way use up, beyond what sits on the bike already.
+ * @param mends how many, from 0
+ * @param of what one unit counts
+ */
+export function packedOfMends(
+  ask: Ask,
+  way: AskWay,
+  mends: number,
+  of: (supply: AskWay['supplies'][number]) => number,
+): number {
+  return way.supplies.reduce(
+    (s, supply) => s + Math.max(0, supply.units * mends - (ask.fitted.get(supply.kind) ?? 0)) * of(supply),
+    0,
+  );
+}
+
+/**
  * Grams of what so many mends by one way use up, beyond what sits on the bike already.
  * @param mends how many, from 0
  * @returns g
  */
-export function massOfMends(ask: Ask, way: AskWay, mends: number): number {
-  return way.supplies.reduce(
-    (s, { kind, units, grams }) => s + Math.max(0, units * mends - (ask.fitted.get(kind) ?? 0)) * grams,
-    0,
-  );
-}
+export const massOfMends = (ask: Ask, way: AskWay, mends: number): number =>
+  packedOfMends(ask, way, mends, (s) => s.grams);
 
 /** One more mend of one trouble, and what it may be done by: each option with its grams and what it is expected to save. */
 export interface Slot {

@@ -34,7 +34,7 @@ const task = coverProblem(reaches, pieces).tasks[0]!;
 
 const wayOf = (name: string, grade: Grade, more: Partial<AskWay> = {}, of: Partial<Way> = {}): AskWay => ({
   ...{ way: { ...way(name, grade, 0, 1, ['Do it']), ...of }, grade, requires: [], supplies: [] },
-  ...{ mass: 0, bulk: 0, price: 0, gain: 1, hours: 1, time: 0.5 },
+  ...{ mass: 0, gain: 1, hours: 1, time: 0.5 },
   ...more,
 });
 const uses = (kind: string, units: number) => [{ kind, units, grams: supplyKind(kind).mass }];
