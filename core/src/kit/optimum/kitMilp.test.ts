@@ -3,6 +3,7 @@ import { beforeAll, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import type { Solve } from '../../ground/milp.js';
 import { supplyKind } from '../../repairs/supplies/index.js';
+import { runs } from '../../testing/thorough.js';
 import { small } from '../../testing/smallKits.js';
 import { BAG_FILL, boxVolume } from '../../toolbox/tools/index.js';
 import { measuresOf } from '../points.js';
@@ -63,9 +64,9 @@ const sized = fc
     sizes: fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 6, maxLength: 6 }),
     prices: fc.array(fc.integer({ min: 0, max: 30 }), { minLength: 6, maxLength: 6 }),
     fitted: fc.integer({ min: 0, max: 3 }),
-    kind: fc.constantFrom('patch', 'fuse', 'clutch lever', 'engine oil'),
   })
-  .map(({ problem, sizes, prices, fitted, kind }): KitProblem => {
+  .map(({ problem, sizes, prices, fitted }): KitProblem => {
+    const kind = problem.asks[0]!.ways.flatMap((w) => w.supplies)[0]?.kind ?? 'fuse';
     const pieces = problem.pieces.map((p, i) => ({
       ...p,
       size: { length: sizes[i]!, width: 20, height: 20 },
@@ -79,7 +80,7 @@ const limit = (max: number) => fc.integer({ min: 0, max });
 
 test('the most under limits of mass, room and price is what trying every kit finds; what sits on the bike counts in none of them', () => {
   fc.assert(
-    fc.property(sized, limit(900), limit(400), limit(80), fc.boolean(), (given, mass, bulk, price, priced) => {
+    fc.property(sized, limit(900), limit(250), limit(40), fc.boolean(), (given, mass, bulk, price, priced) => {
       const problem = { ...given, question: { ...given.question, mass, bulk, price } };
       const perGram = priced ? 0.01 : 0;
       const found = mostUnder(problem, solve, priced ? perGram : null) as Most;
@@ -91,7 +92,30 @@ test('the most under limits of mass, room and price is what trying every kit fin
       expect(m.price).toBeLessThanOrEqual(price + 1e-6);
       if (!priced) expect(m.mass).toBeLessThanOrEqual(mass + 1e-6);
     }),
-    { numRuns: 80, endOnFailure: true },
+    runs(1000, 120),
+  );
+});
+test('a bottle that sits on the bike is used where there is room and money for nothing', () => {
+  fc.assert(
+    fc.property(small, (given) => {
+      const oil = supplyKind('engine oil');
+      const first = given.asks[0]!;
+      const way = {
+        ...first.ways[0]!,
+        requires: [],
+        supplies: [{ kind: 'engine oil', units: 1, grams: oil.mass }],
+        mass: oil.mass,
+        gain: 3,
+      };
+      const problem: KitProblem = {
+        ...given,
+        asks: [{ ...first, ways: [way], fitted: new Map([['engine oil', 1]]) }],
+        fitted: new Map([['', new Map([['engine oil', 1]])]]),
+        question: { ...given.question, mass: 0, bulk: 0, price: 0 },
+      };
+      expect(mostUnder(problem, solve)).toMatchObject({ value: expect.closeTo(3 * first.tails[0]!, 3), proven: true });
+    }),
+    { numRuns: 5 },
   );
 });
 test('what the tools may be worth binds the tools alone, and nothing within the limits is said to be nothing', () => {
