@@ -1,6 +1,6 @@
 /**
  * Unit and server tests, in two ways. Those of the page each play a browser, so each file has a world of its own, which costs seconds: modules read
- * anew, globals looked up through the context. All others run as plain modules in two processes that keep what they have read: half the time.
+ * anew, globals looked up through the context. All others run as plain modules in two threads that keep what they have read: half the time.
  */
 const common = {
   testMatch: ['**/*.test.ts'],
@@ -12,7 +12,7 @@ export default {
     {
       ...common,
       displayName: 'program',
-      runner: 'jest-light-runner/child-process',
+      runner: 'jest-light-runner',
       roots: ['core', 'solver', 'words', 'server', 'cli', 'demo', 'bench'].map((folder) => `<rootDir>/${folder}`),
     },
     {

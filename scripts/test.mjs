@@ -33,6 +33,8 @@ async function clean() {
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
   process.on(signal, () => void clean().then(() => process.exit(130)));
 
+/** How long one part may take on the slowest machine, ms. */
+const MOST_MS = 75 * 60_000;
 const run = (args, env = {}) =>
   new Promise((resolve) => {
     const child = spawn(process.execPath, args, {
@@ -41,7 +43,10 @@ const run = (args, env = {}) =>
       env: { ...process.env, ...env },
     });
     children.add(child);
+    // A runner that hangs is a failure, not a run without an end.
+    const limit = setTimeout(() => child.kill('SIGKILL'), MOST_MS);
     child.on('close', (code) => {
+      clearTimeout(limit);
       children.delete(child);
       resolve(code ?? 1);
     });
