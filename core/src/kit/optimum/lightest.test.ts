@@ -5,7 +5,7 @@ import type { Solve } from '../../ground/milp.js';
 import { TROUBLES, way } from '../../repairs/index.js';
 import { KNOWN, supplyKind } from '../../repairs/supplies/index.js';
 import { owned } from '../../testing/make.js';
-import { runs } from '../../testing/thorough.js';
+import { THOROUGH } from '../../testing/thorough.js';
 import { inMeasure } from '../../toolbox/cover/index.js';
 import { DEFAULT_PRACTICE, type Measure } from '../../toolbox/practice.js';
 import { functional, type PieceFunction } from '../../toolbox/tools/index.js';
@@ -14,6 +14,7 @@ import { certain, countCdf, poisson } from '../../trip/odds/index.js';
 import { Items } from './items.js';
 import { tailsOf, type Ask, type KitProblem } from './kitProblem.js';
 import { choicesOf, lightestJoint } from './lightest.js';
+import { priceOfService } from './service.js';
 
 let solve: Solve;
 beforeAll(async () => {
@@ -245,7 +246,7 @@ describe('the lightest kit', () => {
         expect(level).toBeGreaterThanOrEqual(g.service - 1e-9);
         expect(mass).toBeCloseTo(found.total, 6);
       }),
-      runs(3000, 250),
+      { numRuns: THOROUGH ? 3000 : 250, endOnFailure: true },
     );
   });
   test('a way that never runs out is not given up for one whose first mend only sits on the bike', () => {
@@ -333,4 +334,53 @@ test('choices for other sets of tools: what one way asks for is fixed, of severa
       [[], 120],
     ],
   ]);
+});
+
+test('of ways that ask for the same tools and use the same up one is left; what costs more at some level is not', () => {
+  const ask = (ways: GivenWay[]) =>
+    choicesOf(
+      problemOf({
+        pieces: [{ mass: 50, does: [0, 1], count: 2 }],
+        asks: [{ mean: 0.05, fitted: 0, ways }],
+        service: 0.5,
+      }),
+    ).choices.map((c) => c.options.length);
+  const fuse = { needs: [1, 0, 0], kind: 1, units: 1 };
+  expect(ask([fuse, { ...fuse }])).toEqual([]);
+  expect(ask([fuse, { ...fuse, units: 2 }])).toEqual([]);
+  expect(ask([{ ...fuse, needs: [2, 0, 0] }, fuse])).toEqual([]);
+  expect(ask([fuse, { needs: [0, 0, 0], kind: 2, units: 1 }])).toEqual([2]);
+  expect(ask([fuse, { needs: [0, 1, 0], kind: 1, units: 1 }])).toEqual([2]);
+});
+test('a choice is priced with what its stock leaves of the service, at the price that the cheapest ways set', () => {
+  const [mean, service] = [0.6, 0.97];
+  const problem = problemOf({
+    pieces: [{ mass: 50, does: [0], count: 1 }],
+    asks: [
+      {
+        mean,
+        fitted: 0,
+        ways: [
+          { needs: [0, 0, 0], kind: 0, units: 1 },
+          { needs: [1, 0, 0], kind: 1, units: 1 },
+        ],
+      },
+    ],
+    service,
+  });
+  const ladder = (grams: number) => {
+    const ks = Array.from({ length: 12 }, (_, i) => i + 1);
+    return {
+      from: 1,
+      costs: ks.map((k) => k * grams * 10),
+      left: ks.map((k) => -Math.log(countCdf(k, poisson(mean)))),
+    };
+  };
+  // Fuses are the cheaper: 2 g against 6 g.
+  const theta = priceOfService([ladder(2)], -Math.log(service));
+  expect(theta).toBeGreaterThan(100);
+  const costs = choicesOf(problem).choices[0]!.options.map((o) => o.cost);
+  [ladder(6), ladder(2)].forEach((l, i) =>
+    expect(costs[i]).toBeCloseTo(Math.min(...l.costs.map((c, k) => c + theta * l.left[k]!)) / 10, 6),
+  );
 });

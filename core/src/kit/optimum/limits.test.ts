@@ -10,6 +10,7 @@ import { countCdf, countPmf, poisson } from '../../trip/odds/index.js';
 import { assign, searchOn } from '../../stow/index.js';
 import { answerFor } from '../../answer/index.js';
 import { smallGarage } from '../../testing/smallGarage.js';
+import { runs } from '../../testing/thorough.js';
 import { bruteForce, demanding, MOST, small } from '../../testing/smallKits.js';
 import { contentsAt } from '../choose.js';
 import { frontier, TOLERANCE } from './curve.js';
@@ -65,7 +66,7 @@ describe('what is demanded', () => {
           expect(demandsMet(problem, contents.counts)).toBe(true);
         }
       }),
-      { numRuns: 40, endOnFailure: true },
+      runs(160, 40),
     );
   });
   test('is there at its lightest where it saves nothing', () => {
@@ -76,7 +77,7 @@ describe('what is demanded', () => {
         const from = (best: ArrayLike<number>) => Array.from(best).findIndex((v) => v >= 0);
         expect(from(frontier(problem, { most: MOST }).best)).toBe(from(bruteForce(problem)));
       }),
-      { numRuns: 25, endOnFailure: true },
+      runs(100, 25),
     );
   });
   test('the general solver says the same', () => {
@@ -87,7 +88,7 @@ describe('what is demanded', () => {
         if (best < 0) expect(found).toBe('infeasible');
         else expect(found).toMatchObject({ proven: true, value: expect.closeTo(best, 2) });
       }),
-      { numRuns: 60, endOnFailure: true },
+      runs(240, 60),
     );
   });
 });
@@ -108,7 +109,7 @@ describe('what is worth its weight', () => {
         expect(measuresOf(problem, found).mass).toBeCloseTo(found.mass, 6);
         if (found.proven && found.mass <= MOST) expect(found.value - price * found.mass).toBeCloseTo(top, 2);
       }),
-      { numRuns: 80, endOnFailure: true },
+      runs(320, 80),
     );
   });
   test('without demands it is proven', () => {
@@ -116,7 +117,7 @@ describe('what is worth its weight', () => {
       fc.property(small, fc.double({ min: 0.5, max: 300, noNaN: true }), (given, knee) => {
         expect(worthItsWeight(asked(given, { knee }))!.proven).toBe(true);
       }),
-      { numRuns: 40, endOnFailure: true },
+      runs(160, 40),
     );
   });
 });
@@ -133,7 +134,7 @@ describe('a solver that gives up', () => {
         else if (found.proven) expect(found.value).toBeCloseTo(best, 2);
         else expect(found.bound).toBeGreaterThanOrEqual(best - 2e-3);
       }),
-      { numRuns: 60, endOnFailure: true },
+      runs(240, 60),
     );
   });
   long('a limit that limits nothing changes nothing, whoever answers', () => {
@@ -213,7 +214,7 @@ describe('long trips', () => {
         expect(Math.abs(curve.best[limit]! - saved)).toBeLessThanOrEqual(TOLERANCE);
         expect(curve.bound[limit]!).toBeGreaterThanOrEqual(saved - 1e-3);
       }),
-      { numRuns: 10, endOnFailure: true },
+      runs(40, 10),
     );
   });
 });

@@ -7,6 +7,7 @@ import fc from 'fast-check';
 import { kitCase, savedWith } from '../index.js';
 import { countCdf, poisson } from '../../trip/odds/index.js';
 import { smallGarage } from '../../testing/smallGarage.js';
+import { runs } from '../../testing/thorough.js';
 import { bruteForce, MOST, small } from '../../testing/smallKits.js';
 import { supplyKind } from '../../repairs/supplies/index.js';
 import { frontier, TOLERANCE } from './curve.js';
@@ -34,7 +35,7 @@ describe('the frontier', () => {
           (m === 0 || curve.best[m]! >= curve.best[m - 1]! - 1e-12);
         expect(Array.from({ length: MOST + 1 }, (_, m) => m).filter((m) => !right(m))).toEqual([]);
       }),
-      { numRuns: 16, endOnFailure: true },
+      runs(64, 16),
     );
   });
   test('cut short, its band still holds the truth', () => {
@@ -47,7 +48,7 @@ describe('the frontier', () => {
           expect(curve.bound[m]!).toBeGreaterThanOrEqual(best[m]! - 1e-9);
         }
       }),
-      { numRuns: 25, endOnFailure: true },
+      runs(100, 25),
     );
   });
   test('what it says that a kit saves is what the kit saves, looked at by itself; and it weighs no more', () => {
@@ -60,7 +61,7 @@ describe('the frontier', () => {
         expect(mass).toBeLessThanOrEqual(limit + 1e-9);
         expect(savedWith(problem, { counts: set.counts, stocked }).value).toBeCloseTo(curve.best[limit]!, 9);
       }),
-      { numRuns: 16, endOnFailure: true },
+      runs(64, 16),
     );
   });
   test('agrees with the general solver on the whole programme', () => {
@@ -71,7 +72,7 @@ describe('the frontier', () => {
         expect(found.proven).toBe(true);
         expect(found.value).toBeCloseTo(frontier(problem, { most: MOST }).best[mass]!, 2);
       }),
-      { numRuns: 25, endOnFailure: true },
+      runs(100, 25),
     );
   });
   test('nested kits: each holds the one before, none beats the free one of its limit, the first is free', () => {
@@ -99,7 +100,7 @@ describe('the frontier', () => {
           for (const [kind, n] of units(all[i - 1]!)) expect(units(l).get(kind)).toBeGreaterThanOrEqual(n);
         });
       }),
-      { numRuns: 25, endOnFailure: true },
+      runs(100, 25),
     );
   });
 });
