@@ -20,7 +20,8 @@ export interface Done {
 }
 
 /**
- * How a kit does one ask: what it is stocked for where that is better than what weighs nothing.
+ * How a kit does one ask: what it is stocked for where that is better than what weighs nothing, the best first, since an earlier mend is asked for
+ * oftener.
  * @param a number of the ask
  * @param available by way: whether the tools for it are there
  */
@@ -29,13 +30,21 @@ export function doneOfAsk(ask: Ask, a: number, available: readonly boolean[], st
     ask,
     ask.ways.map((w, k) => at(available, k) && w.supplies.length === 0),
   );
+  if (ask.fitted.size === 0) {
+    const gain = (way: number) => (way < 0 ? 0 : at(ask.ways, way).gain);
+    const by = stocked
+      .map((s) => s.way)
+      .filter((way) => at(available, way) && gain(way) > gain(endless))
+      .sort((x, y) => gain(y) - gain(x));
+    // More mends than are looked at one by one still count as covered.
+    while (by.length < ask.tails.length) by.push(endless);
+    return { by, beyond: endless };
+  }
   const by = ask.tails.map(() => endless);
-  // What sits beside the live part weighs nothing either.
-  if (ask.fitted.size > 0)
-    for (const s of slotsOfAsk(ask, a, available).slots) if (s.baseWay >= 0 && s.baseMass === 0) by[s.mend] = s.baseWay;
+  // What sits beside the live part weighs nothing either: it is there for so many first mends.
+  for (const s of slotsOfAsk(ask, a, available).slots) if (s.baseWay >= 0 && s.baseMass === 0) by[s.mend] = s.baseWay;
   for (const { mend, way } of stocked) {
     if (!available[way]) continue;
-    // More mends than are looked at one by one still count as covered.
     while (by.length <= mend) by.push(endless);
     const now = at(by, mend);
     if (now < 0 || at(ask.ways, way).gain > at(ask.ways, now).gain) by[mend] = way;

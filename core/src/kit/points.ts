@@ -6,7 +6,7 @@ import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
 import type { Curve } from './optimum/curve.js';
 import type { KitProblem } from './optimum/kitProblem.js';
 import { stockedAt, type StockedMend } from './optimum/slots.js';
-import { doneWith, homeMends, savedBy, type Contents } from './done.js';
+import { doneWith, fittedMends, homeMends, savedBy, type Contents } from './done.js';
 import { fittedOf, unitsOf } from './stock.js';
 
 /** One step of the curve: the best kit of its limit, as far as lists and readout need it. */
@@ -111,8 +111,10 @@ export function picture(problem: KitProblem, curve: Curve): CurvePicture {
 
 /** Grams, room and money of contents, what sits beside the live part left out. */
 export function measuresOf(problem: KitProblem, contents: Contents): { mass: number; bulk: number; price: number } {
-  const units = unitsOf(problem, contents.stocked);
   const fitted = fittedOf(problem);
+  // A mend that is done with what sits beside the live part leaves none of it for those that are stocked.
+  const beside = fitted.size > 0 ? fittedMends(problem, doneWith(problem, contents).done, contents.stocked) : [];
+  const units = unitsOf(problem, [...contents.stocked, ...beside]);
   let [mass, boxes, price] = [0, 0, 0];
   contents.counts.forEach((n, i) => {
     if (n === 0) return;

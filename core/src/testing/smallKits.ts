@@ -7,6 +7,7 @@ import { tailsOf, type Ask, type KitProblem } from '../kit/optimum/kitProblem.js
 import { KNOWN, supplyKind } from '../repairs/supplies/index.js';
 import { functional } from '../toolbox/tools/index.js';
 import { newKitQuestion } from '../trip/index.js';
+import { figure } from './figure.js';
 import { owned } from './make.js';
 
 const KINDS = ['patch', 'fuse', 'clutch lever', 'engine oil'];
@@ -22,13 +23,13 @@ export const small: fc.Arbitrary<KitProblem> = fc
     }),
     asks: fc.array(
       fc.record({
-        mean: fc.double({ min: 0.05, max: 1.5, noNaN: true }),
+        mean: figure(0.05, 1.5),
         ways: fc.array(
           fc.record({
             requires: fc.integer({ min: 0, max: 15 }),
             kind: fc.option(fc.integer({ min: 0, max: 3 })),
             units: fc.integer({ min: 1, max: 2 }),
-            gain: fc.double({ min: 0, max: 9, noNaN: true }),
+            gain: figure(0, 9),
           }),
           { minLength: 1, maxLength: 3 },
         ),

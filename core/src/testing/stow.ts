@@ -1,4 +1,5 @@
 /** Places, items and whole questions for tests of stowing. */
+import { figure } from './figure.js';
 import fc from 'fast-check';
 import { newBike } from '../bike/index.js';
 import { people } from '../stow/load/index.js';
@@ -76,7 +77,7 @@ const someItem = (n: number) =>
       width: fc.integer({ min: 5, max: 120 }),
       height: fc.integer({ min: 3, max: 70 }),
       traits: fc.subarray([...TRAITS], { maxLength: 3 }),
-      uses: fc.double({ min: 0, max: 1, noNaN: true }),
+      uses: figure(0, 1),
       group: fc.constantFrom(null, 'wheels', 'drive'),
     })
     .map(({ length, width, height, ...rest }) =>

@@ -3,7 +3,7 @@ import { beforeAll, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import type { Solve } from '../../ground/milp.js';
 import { supplyKind } from '../../repairs/supplies/index.js';
-import { runs } from '../../testing/thorough.js';
+import { THOROUGH } from '../../testing/thorough.js';
 import { small } from '../../testing/smallKits.js';
 import { BAG_FILL, boxVolume } from '../../toolbox/tools/index.js';
 import { measuresOf } from '../points.js';
@@ -92,7 +92,7 @@ test('the most under limits of mass, room and price is what trying every kit fin
       expect(m.price).toBeLessThanOrEqual(price + 1e-6);
       if (!priced) expect(m.mass).toBeLessThanOrEqual(mass + 1e-6);
     }),
-    runs(1000, 120),
+    { numRuns: THOROUGH ? 1000 : 120, endOnFailure: true },
   );
 });
 test('a bottle that sits on the bike is used where there is room and money for nothing', () => {

@@ -4,6 +4,7 @@ import { loadSolver } from '@necessaire/solver';
 import type { Solve } from '../../ground/milp.js';
 import { TROUBLES, way } from '../../repairs/index.js';
 import { KNOWN, supplyKind } from '../../repairs/supplies/index.js';
+import { figure } from '../../testing/figure.js';
 import { owned } from '../../testing/make.js';
 import { THOROUGH } from '../../testing/thorough.js';
 import { inMeasure } from '../../toolbox/cover/index.js';
@@ -196,7 +197,7 @@ const given: fc.Arbitrary<Given> = fc.record({
   ),
   asks: fc.array(
     fc.record({
-      mean: fc.double({ min: 0.05, max: 1.5, noNaN: true }),
+      mean: figure(0.05, 1.5),
       fitted: fc.integer({ min: 0, max: 3 }),
       ways: fc.array(
         fc.record({
@@ -209,7 +210,7 @@ const given: fc.Arbitrary<Given> = fc.record({
     }),
     { minLength: 1, maxLength: 3 },
   ),
-  service: fc.double({ min: 0.3, max: 0.99, noNaN: true }),
+  service: figure(0.3, 0.99),
   least: fc.constantFrom<Measure>('mass', 'mass', 'price', 'bulk'),
 });
 
