@@ -216,20 +216,24 @@ interface AskedOf {
   build: Builder;
   question: KitQuestion;
 }
-/** A lost fastener: the requirement of any head of its thread, and the thread, which says which spare bolt goes in. */
+/**
+ * A lost fastener: the requirement of any head of its thread, and the thread, which says which spare bolt goes in. Where nothing turns a head of that
+ * thread, a bolt of it cannot be tightened.
+ */
 interface Lost {
   extra: number[];
   bolt: string | null;
+  turned: boolean;
 }
 
-const NONE_LOST: Lost = { extra: [], bolt: null };
+const NONE_LOST: Lost = { extra: [], bolt: null, turned: true };
 
 /** The way as the kit sees it, or why it cannot be had. */
 function askWay(
   { way, needs, barred }: PractisedWay,
   exposure: Exposure,
   { bike, reaches, build, question }: AskedOf,
-  { extra, bolt }: Lost,
+  { extra, bolt, turned }: Lost,
 ): { ok: AskWay } | { why: LackFact[]; lacks: FunctionNeed[] } {
   if (barred) return { why: [barred], lacks: [] };
   const requires = [...extra];
@@ -251,6 +255,7 @@ function askWay(
       missing.push({ does, count });
     } else requires.push(n);
   }
+  if (!turned && needs.supplies.some((s) => s.kind === 'bolt')) lacks.push({ code: 'lack.head-out-of-reach' });
   for (const { kind } of needs.supplies)
     if (build.never.has(kind)) lacks.push({ code: 'lack.stays-home', spare: build.book.of(kind).name });
   for (const { kind } of needs.supplies) if (!build.book.has(kind)) lacks.push({ code: 'lack.unknown-spare', kind });
@@ -354,6 +359,7 @@ function asksOf(
         add(exposure, `${trouble.id} ${thread}`, `${trouble.name}: ${thread}`, scaled(law, share), {
           extra: any === null ? [] : [any],
           bolt: thread,
+          turned: any !== null,
         });
       }
     } else if (trouble.id === 'fastener-loose') {
@@ -370,7 +376,8 @@ function asksOf(
       }
       for (const [n, g] of groups) {
         const name = `${trouble.name}: ${g.names.slice(0, 2).join(', ').toLowerCase()}${g.names.length > 2 ? ` and ${g.names.length - 2} more` : ''}`;
-        if (n !== null) add(exposure, `${trouble.id} ${n}`, name, scaled(law, g.share), { extra: [n], bolt: null });
+        if (n !== null)
+          add(exposure, `${trouble.id} ${n}`, name, scaled(law, g.share), { extra: [n], bolt: null, turned: true });
         else {
           const before = out.length;
           add(exposure, `${trouble.id} none`, name, scaled(law, g.share), NONE_LOST);
