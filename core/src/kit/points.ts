@@ -6,7 +6,7 @@ import { BAG_FILL, boxVolume } from '../toolbox/tools/index.js';
 import type { Curve } from './optimum/curve.js';
 import type { KitProblem } from './optimum/kitProblem.js';
 import { stockedAt, type StockedMend } from './optimum/slots.js';
-import { doneWith, fittedMends, homeMends, savedBy, type Contents } from './done.js';
+import { doneWith, fittedMends, homeMends, savedBy, type Contents, type Done } from './done.js';
 import { fittedOf, unitsOf } from './stock.js';
 
 /** One step of the curve: the best kit of its limit, as far as lists and readout need it. */
@@ -109,11 +109,20 @@ export function picture(problem: KitProblem, curve: Curve): CurvePicture {
   return { most: curve.most, points, band, gap: curve.gap, proven: curve.proven, solves: curve.solves };
 }
 
-/** Grams, room and money of contents, what sits beside the live part left out. */
-export function measuresOf(problem: KitProblem, contents: Contents): { mass: number; bulk: number; price: number } {
+/**
+ * Grams, room and money of contents, what sits beside the live part left out.
+ * @param known how the contents do each ask, where that was worked out already
+ * @returns g, mL of bag, euros
+ */
+export function measuresOf(
+  problem: KitProblem,
+  contents: Contents,
+  known: readonly Done[] | null = null,
+): { mass: number; bulk: number; price: number } {
   const fitted = fittedOf(problem);
   // A mend that is done with what sits beside the live part leaves none of it for those that are stocked.
-  const beside = fitted.size > 0 ? fittedMends(problem, doneWith(problem, contents).done, contents.stocked) : [];
+  const beside =
+    fitted.size > 0 ? fittedMends(problem, known ?? doneWith(problem, contents).done, contents.stocked) : [];
   const units = unitsOf(problem, [...contents.stocked, ...beside]);
   let [mass, boxes, price] = [0, 0, 0];
   contents.counts.forEach((n, i) => {
@@ -181,7 +190,7 @@ export function pointOf(
   });
   return {
     limit,
-    ...measuresOf(problem, contents),
+    ...measuresOf(problem, contents, done),
     value,
     hours,
     home,

@@ -5,13 +5,42 @@ import { certain, poisson } from '../trip/odds/index.js';
 import { Items } from '../kit/optimum/items.js';
 import { tailsOf, type Ask, type KitProblem } from '../kit/optimum/kitProblem.js';
 import { KNOWN, supplyKind } from '../repairs/supplies/index.js';
-import { functional } from '../toolbox/tools/index.js';
+import { functional, type Piece } from '../toolbox/tools/index.js';
 import { newKitQuestion } from '../trip/index.js';
 import { figure } from './figure.js';
 import { owned } from './make.js';
 
 const KINDS = ['patch', 'fuse', 'clutch lever', 'engine oil'];
 const plain = way('a way', 'proper', 0, 1, ['Do it']);
+
+/** A problem with nothing but pieces: nothing is asked of them, marked or demanded. */
+export const bareProblem = (pieces: readonly Piece[], service = 0.9, practice = DEFAULT_PRACTICE): KitProblem => ({
+  tools: {
+    reaches: [],
+    pieces,
+    functions: [],
+    choices: [],
+    losable: () => false,
+    practice,
+    offered: new Set(),
+  },
+  pieces,
+  items: new Items(pieces),
+  requirements: [],
+  asks: [],
+  marked: [],
+  required: [],
+  unmet: [],
+  fitted: new Map(),
+  others: [],
+  slack: 0,
+  slackMass: 0,
+  book: KNOWN,
+  always: [],
+  question: { ...newKitQuestion(), service },
+  practice,
+  prevention: [],
+});
 
 /** Small problems of every shape: pieces, sets of them that ways hang on, troubles with ways that use things up. */
 export const small: fc.Arbitrary<KitProblem> = fc
@@ -39,23 +68,12 @@ export const small: fc.Arbitrary<KitProblem> = fc
   })
   .map(({ masses, requirements, asks }): KitProblem => {
     const pieces = masses.map((mass, i) => owned(functional(`Piece ${i}`, [], mass, [10, 10, 10], 1)));
-    const items = new Items(pieces);
     const sets = requirements.map((list) =>
       list.map((bits) => masses.flatMap((_, i) => (bits & (1 << i) ? [i] : []))).filter((s) => s.length > 0),
     );
     const exposure = certain(TROUBLES[0]!, 1, { code: 'count.due', services: [] });
     return {
-      tools: {
-        reaches: [],
-        pieces,
-        functions: [],
-        choices: [],
-        losable: () => false,
-        practice: DEFAULT_PRACTICE,
-        offered: new Set(),
-      },
-      pieces,
-      items,
+      ...bareProblem(pieces),
       requirements: sets.map((s, i) => ({
         label: `requirement ${i}`,
         by: { head: { fasteners: [], ends: [], lost: null }, fasteners: [], any: true },
@@ -94,18 +112,6 @@ export const small: fc.Arbitrary<KitProblem> = fc
           }),
         };
       }),
-      marked: [],
-      required: [],
-      unmet: [],
-      fitted: new Map(),
-      others: [],
-      slack: 0,
-      slackMass: 0,
-      book: KNOWN,
-      always: [],
-      question: { ...newKitQuestion(), service: 0.9 },
-      practice: DEFAULT_PRACTICE,
-      prevention: [],
     };
   });
 

@@ -3,16 +3,15 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import { loadSolver } from '@necessaire/solver';
 import type { Solve } from '../../ground/milp.js';
 import { TROUBLES, way } from '../../repairs/index.js';
-import { KNOWN, supplyKind } from '../../repairs/supplies/index.js';
+import { supplyKind } from '../../repairs/supplies/index.js';
 import { figure } from '../../testing/figure.js';
 import { owned } from '../../testing/make.js';
+import { bareProblem } from '../../testing/smallKits.js';
 import { THOROUGH } from '../../testing/thorough.js';
 import { inMeasure } from '../../toolbox/cover/index.js';
 import { DEFAULT_PRACTICE, type Measure } from '../../toolbox/practice.js';
 import { functional, type PieceFunction } from '../../toolbox/tools/index.js';
-import { newKitQuestion } from '../../trip/index.js';
 import { certain, countCdf, poisson } from '../../trip/odds/index.js';
-import { Items } from './items.js';
 import { tailsOf, type Ask, type KitProblem } from './kitProblem.js';
 import { choicesOf, lightestJoint } from './lightest.js';
 import { priceOfService } from './service.js';
@@ -74,17 +73,7 @@ function problemOf(given: Given): KitProblem {
   };
   const exposure = certain(TROUBLES[0]!, 1, { code: 'count.due', services: [] });
   return {
-    tools: {
-      reaches: [],
-      pieces,
-      functions: [],
-      choices: [],
-      losable: () => false,
-      practice,
-      offered: new Set(),
-    },
-    pieces,
-    items: new Items(pieces),
+    ...bareProblem(pieces, given.service, practice),
     asks: given.asks.map(({ mean, fitted, ways }, i): Ask => {
       const law = poisson(mean);
       return {
@@ -114,18 +103,6 @@ function problemOf(given: Given): KitProblem {
       };
     }),
     requirements,
-    marked: [],
-    required: [],
-    unmet: [],
-    fitted: new Map(),
-    others: [],
-    slack: 0,
-    slackMass: 0,
-    book: KNOWN,
-    always: [],
-    question: { ...newKitQuestion(), service: given.service },
-    practice,
-    prevention: [],
   };
 }
 
