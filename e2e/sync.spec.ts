@@ -1,7 +1,7 @@
 import { connect, createServer, type Server, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import type { Browser, Page } from '@playwright/test';
-import { enter, expect, open, settled, test, type App } from './fixtures';
+import { axeOn, enter, expect, open, settled, test, type App } from './fixtures';
 import { stored } from './survey';
 import { entry, row, saved, search, told } from './screen';
 
@@ -140,6 +140,10 @@ test(
     await enter(page, '13 first bolt');
     await expect(lacking).toBeVisible();
     await settled(page);
+    // It can be read at night as well.
+    await page.emulateMedia({ colorScheme: 'dark' });
+    const hard = (await axeOn(page).withRules(['color-contrast']).include('[role=alert]').analyze()).violations;
+    expect(hard.map((v) => v.id)).toEqual([]);
     away = false;
     // The browser notices that it was off, as on a pass without a network.
     await page.context().setOffline(true);

@@ -7,8 +7,8 @@ import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 
 const colours = (dark: boolean) =>
   dark
-    ? { background: '#181A16', surface: '#20231E', primary: '#EEE7D8', error: '#EE8A6E' }
-    : { background: '#ECE5D6', surface: '#F7F3EA', primary: '#20231F', error: '#A23720' };
+    ? { background: '#181A16', surface: '#20231E', primary: '#EEE7D8', error: '#EE8A6E', 'on-error': '#181A16' }
+    : { background: '#ECE5D6', surface: '#F7F3EA', primary: '#20231F', error: '#A23720', 'on-error': '#FFFFFF' };
 
 /** How every control looks, said once: variants and densities here, their lines and colours in `controls.css`. No view styles a control. */
 export const vuetify = createVuetify({
