@@ -43,6 +43,7 @@ const ALSO = {
   'ground/units': ['bike'],
   'ground/csv': ['garage/csv', 'bike/walk'],
   'garage/csv': ['bike/walk'],
+  'prove/checks': ['prove'],
 };
 
 const src = join(root, 'core/src');
@@ -111,7 +112,7 @@ for (const folder of asked.length > 0 ? asked : folders) {
       // Words on screen are no arithmetic: what they say is held by the tests that read them.
       mutator: { excludedMutations: ['StringLiteral'] },
       concurrency: 2,
-      reporters: ['clear-text', 'json'],
+      reporters: ['clear-text', 'progress-append-only', 'json'],
       clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
       jsonReporter: { fileName: report },
       ignorePatterns: ['dist', 'docs', 'e2e', 'web', 'server', 'reports'],

@@ -8,7 +8,8 @@ import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { countPmf } from '../trip/odds/index.js';
 import { newBike } from '../bike/index.js';
 import { uuid } from '../testing/make.js';
-import { answerFor, stowItems, type Answer, type Phase } from './answer.js';
+import { answerFor, type Answer, type Phase } from './answer.js';
+import { stowItems } from './stowItems.js';
 
 let solve: Solve;
 let doc: GarageDocument;

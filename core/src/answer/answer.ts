@@ -4,9 +4,7 @@ import type { Evidence, Fastener } from '../bike/index.js';
 import {
   ChainFinder,
   chainNames,
-  cureOf,
   disjoint,
-  endsOf,
   reachOf,
   type Chain,
   type Cure,
@@ -16,7 +14,7 @@ import {
 import { atHand } from '../toolbox/loan.js';
 import { chainsBy } from '../toolbox/cover/index.js';
 import type { GarageDocument } from '../garage/index.js';
-import { fastenersFor, chosenKit, kitCase, toolsFrom, type Kit, type KitCase, type KitHint } from '../kit/index.js';
+import { chosenKit, type Kit } from '../kit/index.js';
 import {
   allEnough,
   pooled,
@@ -27,34 +25,14 @@ import {
   type Stock,
 } from '../trip/odds/index.js';
 import type { Ridden } from '../kit/simulation/index.js';
-import type { Pin } from '../stow/index.js';
 import { bookOf, stockOf } from '../repairs/supplies/index.js';
-import {
-  assign,
-  itemOfPiece,
-  itemOfSpare,
-  LaidMemory,
-  type Packing,
-  type PackingHint,
-  type StowInput,
-  type StowItem,
-} from '../stow/index.js';
+import type { Packing, StowInput } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
+import { AnswerMemory } from './memory.js';
 import { proveCaseOf, readyShare } from './proof.js';
+import type { Question } from './question.js';
 import { stowInput } from './stowInput.js';
-import { offeredPieces, usablePieces, type Piece } from '../toolbox/tools/index.js';
-
-/** Which bike and trip of a garage are asked about. */
-export interface Question {
-  bikeId: string;
-  tripId: string | null;
-  /** ISO date, for what has passed its own; without it dates do not count. */
-  today?: string | null;
-  /** A kit that a longer search found for the same question; looked at again before it is taken. */
-  hint?: KitHint | null;
-  /** A packing that a longer search found. */
-  packed?: PackingHint | null;
-}
+import { usablePieces } from '../toolbox/tools/index.js';
 
 /** A fastener's answer in the form that screens, print and the command line use. */
 export interface FastenerAnswer {
@@ -69,87 +47,6 @@ export interface FastenerAnswer {
   cure: Cure | null;
   /** Pieces marked *never* with which it would be reached; empty when none would. */
   barred: string[];
-}
-
-/**
- * What one answer leaves for the next: chains of the same drawer under the same practice need not be searched again. It changes how long an
- * answer takes, never what it says.
- */
-export class AnswerMemory {
-  private key = '';
-  private finder: ChainFinder | null = null;
-  private drawer: Piece[] = [];
-  private wide: { key: string; tools: KitCase } | null = null;
-  private readonly cures = new Map<string, Cure | null>();
-  private readonly laid = new LaidMemory();
-  private packed: { key: string; packing: Packing } | null = null;
-
-  /** The packing of an input; the same input and hint have the same. */
-  packing(input: StowInput, hint: PackingHint | null): Packing {
-    const key = JSON.stringify([input, hint]);
-    if (this.packed?.key !== key) this.packed = { key, packing: assign(input, { hint, memory: this.laid }) };
-    return this.packed.packing;
-  }
-
-  /** The finder over a toolbox, kept while neither the pieces nor the practice change. */
-  chains(pieces: readonly Piece[], practice: GarageDocument['garage']['practice']): ChainFinder {
-    // Copies of its own, since later pieces' names and prices are written into them.
-    const drawer = pieces.filter((p) => p.mark !== 'never').map((p) => ({ ...p }));
-    // Only what decides a chain: a piece's name, price or place, and most of the practice, may change without it.
-    const { adjustable, ratchet, standing, drive } = practice;
-    const key = JSON.stringify([
-      adjustable,
-      ratchet,
-      standing,
-      drive,
-      drawer.map((p) => [p.id, p.count, p.mass, p.modes]),
-    ]);
-    if (!this.finder || key !== this.key) {
-      this.finder = new ChainFinder(drawer, practice);
-      this.drawer = drawer;
-      this.key = key;
-      this.cures.clear();
-    } else {
-      // The chains speak of the pieces that they were found with; what else changed of those is carried over.
-      drawer.forEach((p, i) => Object.assign(at(this.drawer, i), p));
-    }
-    return this.finder;
-  }
-
-  /**
-   * Heads and pieces for the least set. With the catalogue in play finding its chains takes long, so they are kept while the bike's
-   * fasteners, the toolbox, the trip and the practice stay.
-   */
-  tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): KitCase {
-    if (toolsFrom(doc) === 'drawer') return kitCase(doc, question, finder, list);
-    const trip = doc.trips.find((t) => t.id === question.tripId);
-    const key = JSON.stringify([
-      { ...question, packed: null },
-      doc.garage.practice,
-      trip,
-      doc.pieces,
-      doc.bikes,
-      doc.supplies,
-      doc.kinds,
-      doc.garage.rates,
-      doc.mends,
-      doc.rides,
-      fastenersFor(doc, question.bikeId, trip),
-    ]);
-    if (this.wide?.key !== key) this.wide = { key, tools: kitCase(doc, question, finder, list) };
-    return this.wide.tools;
-  }
-
-  /** The cure of a fastener over the toolbox last asked for; the same ends have the same cure. */
-  cure(fastener: Fastener, practice: GarageDocument['garage']['practice']): Cure | null {
-    const key = JSON.stringify(endsOf(fastener));
-    let known = this.cures.get(key);
-    if (known === undefined) {
-      known = cureOf(fastener, this.drawer, offeredPieces('good everywhere'), practice);
-      this.cures.set(key, known);
-    }
-    return known;
-  }
 }
 
 /** What is missing before a figure can be known. */
@@ -202,70 +99,6 @@ export type Phase = 'chains' | 'odds' | 'kit' | 'stow' | 'cures';
 /** Where no day is said nothing is long ago. */
 const NO_DAY = '1970-01-01';
 const MOST_OTHERS = 5;
-
-/** Subjects whose things make a pouch of their own; tools for whatever is loose or due serve everywhere. */
-const POUCHES: ReadonlySet<string> = new Set([
-  'wheels',
-  'drive',
-  'controls',
-  'electrics',
-  'engine and fuel',
-  'brakes',
-  'people',
-  'getting out',
-]);
-/** Share of its expected uses that must fall to one subject for an item to lie with the like. Planning value. */
-const MOSTLY = 0.6;
-
-/**
- * Key of so many units of a kind that lie apart from the rest.
- * @param units how many of them, from 1
- */
-export const partKey = (kind: string, units: number): string => `supply ${kind} part ${units}`;
-/** Splits a stock where the rider put some of it elsewhere: ties here and there. A part that is as large as the stock is no part. */
-function inParts(spare: Kit['spares'][number], packed: number, pins: readonly Pin[]) {
-  const whole = `supply ${spare.kind}`;
-  const parts = pins.flatMap((p) => {
-    const units = p.item.startsWith(`${whole} part `) ? Number(p.item.slice(whole.length + 6)) : 0;
-    return Number.isInteger(units) && units > 0 && units < packed ? [{ spare, packed: units, key: p.item }] : [];
-  });
-  const [part] = parts;
-  return part ? [{ spare, packed: packed - part.packed, key: whole }, part] : [{ spare, packed, key: whole }];
-}
-
-/** Things to be stowed: each copy of a piece, each stock as one packet, with the subject of the mends that it mostly serves. */
-export function stowItems(kit: Kit, exposures: readonly Exposure[], pins: readonly Pin[] = []): StowItem[] {
-  const known = new Map<string, { subject: string; lambda: number }>();
-  for (const e of exposures) {
-    const lambda = (known.get(e.trouble.id)?.lambda ?? 0) + e.lambda;
-    known.set(e.trouble.id, { subject: e.trouble.subject, lambda });
-  }
-  const groupOf = (ids: readonly string[]): string | null => {
-    const by = new Map<string, number>();
-    for (const id of new Set(ids)) {
-      const k = known.get(id);
-      if (k) by.set(k.subject, (by.get(k.subject) ?? 0) + k.lambda);
-    }
-    const sum = [...by.values()].reduce((s, n) => s + n, 0);
-    const [first] = [...by].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
-    return first && POUCHES.has(first[0]) && first[1] >= MOSTLY * sum ? first[0] : null;
-  };
-  const pieces = kit.pieces.flatMap(({ piece, count, uses, serves, turnsFor }) =>
-    Array.from({ length: count }, (_, copy) =>
-      itemOfPiece(piece, copy + 1, count, { uses, group: groupOf([...serves, ...turnsFor].map((t) => t.id)) }),
-    ),
-  );
-  const spares = kit.spares
-    .filter((s) => s.quantity > s.fitted)
-    .flatMap((spare) => inParts(spare, spare.quantity - spare.fitted, pins))
-    .map(({ spare, packed, key }) =>
-      itemOfSpare({ ...spare.of, name: spare.name, kind: spare.kind }, packed, key, {
-        uses: (spare.expected * packed) / (spare.quantity - spare.fitted),
-        group: groupOf(spare.for.map((f) => f.troubleId)),
-      }),
-    );
-  return [...pieces, ...spares];
-}
 
 function otherWays(reach: Reach): Chain[][] {
   if (reach.best.length === 0) return [];
@@ -365,7 +198,7 @@ export function answerFor(
       ? stakes
         ? 0
         : null
-      : readyShare(doc, proveCaseOf(doc, question, told, question.today ?? NO_DAY));
+      : readyShare({ ...doc, loans: garage.loans }, proveCaseOf(doc, question, told, question.today ?? NO_DAY));
   return {
     fasteners: answers,
     chosen: chosen.length,

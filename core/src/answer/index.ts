@@ -1,4 +1,7 @@
+export * from './question.js';
+export * from './memory.js';
 export * from './answer.js';
+export * from './stowItems.js';
 export * from './stowInput.js';
 export * from './whole.js';
 export * from './switches.js';

@@ -1,7 +1,9 @@
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { preventionsFor } from '../repairs/index.js';
-import { answerFor, AnswerMemory, type Question } from './answer.js';
+import { answerFor } from './answer.js';
+import { AnswerMemory } from './memory.js';
+import type { Question } from './question.js';
 
 /** What one measure before leaving does to the kit and to what is left at stake. Positive grams are heavier, positive hours are less at stake. */
 export interface PreventionCost {

@@ -3,7 +3,8 @@ import { people } from '../stow/load/index.js';
 import type { Kit } from '../kit/index.js';
 import type { Exposure } from '../trip/odds/index.js';
 import { placesOf, type StowInput } from '../stow/index.js';
-import { stowItems, type Question } from './answer.js';
+import type { Question } from './question.js';
+import { stowItems } from './stowItems.js';
 
 /** Whether a trip rides tracks, on which mounts bear less. */
 export const ridesTracks = (trip: GarageDocument['trips'][number] | undefined): boolean =>

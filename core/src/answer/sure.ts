@@ -1,13 +1,13 @@
 import { at } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
-import { chosenKit } from '../kit/choose.js';
+import { chosenKit } from '../kit/withMeasures.js';
 import type { Kit } from '../kit/kit.js';
 import { kitCase } from '../kit/toolCase.js';
 import { RATE_CELLS, rateIn, SUBJECTS, type OwnRates, type Subject } from '../repairs/index.js';
 import { exposuresIn, troublesIn } from '../trip/odds/index.js';
 import { stockOf } from '../repairs/supplies/index.js';
-import type { Question } from './answer.js';
+import type { Question } from './question.js';
 
 /** How many times smaller or greater a typical rate may be in truth (docs/model.md, ranges). */
 export const RATE_RANGE = 3;

@@ -1,7 +1,9 @@
 import { practiceSchema, type Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
-import { answerFor, AnswerMemory, type Answer, type Question } from './answer.js';
+import { answerFor, type Answer } from './answer.js';
+import { AnswerMemory } from './memory.js';
+import type { Question } from './question.js';
 
 /** The switches whose positions are compared. Where the tools come from is left out: a kit of the whole catalogue takes long to prove. */
 export const SWITCHES = [

@@ -1,7 +1,9 @@
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { searchOn } from '../stow/index.js';
-import { answerFor, AnswerMemory, type Answer, type Question } from './answer.js';
+import { answerFor, type Answer } from './answer.js';
+import { AnswerMemory } from './memory.js';
+import type { Question } from './question.js';
 
 /**
  * The answer with its packing searched to the end, as the screens come to it while Stow is open.

@@ -2,8 +2,7 @@ import { long } from '../testing/long.js';
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
-import { companionFrom, riderFile } from '../answer/index.js';
-import { readGarageFile, writeGarageFile, type GarageDocument } from '../garage/index.js';
+import type { GarageDocument } from '../garage/index.js';
 import { THOROUGH } from '../testing/thorough.js';
 import type { Solve } from '../ground/milp.js';
 import { answerFor } from '../answer/index.js';
@@ -12,7 +11,8 @@ import { uuid } from '../testing/make.js';
 import { loads, nothing, totalMass } from './assignment.js';
 import { ME, newCrew, type Crew } from './crew.js';
 import { doublesOf } from './doublesOf.js';
-import { crewCase, without, type CrewCase } from './crewCase.js';
+import { bareMember } from '../testing/smallCrews.js';
+import { crewCase, mergedRows, without, type CrewCase } from './crewCase.js';
 import { shareOut, type Shared } from './crewMilp.js';
 import { effectOf, moved } from './effect.js';
 import { fetchHours } from './fetch.js';
@@ -457,6 +457,15 @@ describe('people and their limits', () => {
     });
     const [place] = doc.places.filter((p) => p.kind !== 'body');
     const one = { ...place!, limit: 4000, roughLimit: 2500, takenMass: 500 };
+    // What is worn is no part of the bike: its place bears nothing there, but what lies in it is on the payload all the same.
+    const worn = { ...one, kind: 'body' as const, takenMass: 29_000 };
+    expect(carryLimit(bike, person, [worn], null)).toMatchObject({ limit: 1000, room: null, limitBy: 'payload' });
+    expect(carryLimit(bike, person, [{ ...worn, takenMass: 0 }], null)).toMatchObject({
+      limit: USUAL_LIMIT,
+      limitBy: 'typical',
+    });
+    const roomy = carryLimit(bike, { ...person, bodyLitres: 2 }, [one], null).room!;
+    expect(roomy - carryLimit(bike, person, [one], null).room!).toBe(2000);
     const rough = { pillion: 0, legs: [{ ...doc.trips[0]!.legs[0]!, km: { paved: 0, gravel: 0, track: 5 } }] };
     expect(carryLimit(bike, person, [one], null)).toMatchObject({ limit: 3500, limitBy: 'places' });
     expect(carryLimit(bike, person, [one], rough)).toMatchObject({ limit: 2000, limitBy: 'places' });
@@ -515,47 +524,21 @@ describe('people and their limits', () => {
   });
 });
 
-describe('files', () => {
-  let n = 5000;
-  const nextId = () => uuid(n++);
-  test('a rider’s list is a garage of theirs that reads back, with the list as a saved kit', () => {
-    for (const [i, m] of c.members.entries()) {
-      const file = riderFile(c, answer, i, { nextId, made: '2026-11-29T10:00:00.000Z' });
-      const read = readGarageFile(writeGarageFile(file));
-      if (!read.ok) throw new Error(JSON.stringify(read.faults));
-      expect(read.document.bikes.map((b) => b.name)).toEqual([m.bike.name]);
-      const [kit] = read.document.kits;
-      expect(read.document.trips[0]!.kit.use).toBe(kit!.id);
-      const carried =
-        kit!.pieces.reduce((s, p) => s + p.mass * p.count, 0) + kit!.supplies.reduce((s, x) => s + x.mass, 0);
-      expect(carried).toBeCloseTo(answer.carriers[i]!.mass, 3);
-    }
-    expect(() => riderFile(c, answer, 9, { nextId, made: '2026-11-29T10:00:00.000Z' })).toThrow(RangeError);
+test('kinds of one’s own are everybody’s; the first who uses a name says what it is', () => {
+  const kind = (i: number, name: string, mass: number) => ({
+    ...{ id: uuid(6000 + i), name, unit: 'piece', mass, size: { length: 1, width: 1, height: 1 }, price: 1 },
+    ...{ traits: [], matches: false, note: '' },
   });
-
-  test('a companion’s file becomes theirs under ids of its own, what is too much is said', () => {
-    const { companion, left } = companionFrom(doc, { nextId, read: '2026-11-29' });
-    expect(companion.person.name).toBe('Mirel');
-    expect(left).toEqual({});
-    const ids = new Set(
-      [...doc.bikes, ...doc.fasteners, ...doc.pieces, ...doc.supplies, ...doc.places].map((r) => r.id),
-    );
-    for (const row of [
-      ...companion.bikes,
-      ...companion.fasteners,
-      ...companion.pieces,
-      ...companion.supplies,
-      ...companion.places,
-    ])
-      expect(ids.has(row.id)).toBe(false);
-    const bikes = new Set(companion.bikes.map((b) => b.id));
-    expect(companion.fasteners.every((f) => bikes.has(f.bikeId))).toBe(true);
-    expect(companion.places.every((p) => bikes.has(p.bikeId))).toBe(true);
-    expect(companion.supplies.filter((s) => s.fittedOn !== null).every((s) => bikes.has(s.fittedOn!))).toBe(true);
-    const many = {
-      ...doc,
-      supplies: Array.from({ length: 151 }, (_, i) => ({ ...doc.supplies[0]!, id: uuid(8000 + i) })),
-    };
-    expect(companionFrom(many, { nextId, read: '2026-11-29' }).left).toEqual({ supplies: 1 });
-  });
+  const members = [
+    [kind(0, 'seal', 5), kind(1, 'gasket', 6)],
+    [kind(2, 'seal', 50), kind(3, 'reed', 7)],
+  ].map((kinds, i) => bareMember(i, 1000, { kinds }));
+  const rows = mergedRows(doc, members, [], doc.trips[0]!);
+  expect(rows.kinds.map((k) => [k.name, k.mass])).toEqual([
+    ['seal', 5],
+    ['gasket', 6],
+    ['reed', 7],
+  ]);
+  expect(rows.trips[0]).toMatchObject({ companions: 1, along: [uuid(1)] });
+  expect([...rows.othersRide!]).toEqual([uuid(1)]);
 });

@@ -51,7 +51,6 @@ export function swapsOf(c: CrewCase, solve: Solve, most = 8): Swap[] {
   const { tools } = c.problem;
   const base = { ...tools, reaches: tools.reaches.filter((r) => r.best.length > 0) };
   const best = leastOf(base, solve);
-  if (!best) return [];
   const names = (counts: readonly number[], more: readonly number[]) =>
     tools.pieces.flatMap((p, i) => ((counts[i] ?? 0) > (more[i] ?? 0) ? [p.name] : []));
   const priceOf = (counts: readonly number[]) => tools.pieces.reduce((s, p, i) => s + (counts[i] ?? 0) * p.price, 0);
@@ -59,7 +58,7 @@ export function swapsOf(c: CrewCase, solve: Solve, most = 8): Swap[] {
     .flatMap((reach): Swap[] => {
       if (!canBeSwapped(reach.fastener)) return [];
       const set = leastOf({ ...base, reaches: base.reaches.filter((r) => r !== reach) }, solve);
-      if (!set || best.total - set.total < 0.05) return [];
+      if (best.total - set.total < 0.05) return [];
       return [
         {
           fastener: reach.fastener,

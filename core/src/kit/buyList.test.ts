@@ -16,12 +16,17 @@ import {
   catalogue,
   combinationSpanner,
   driverHandle,
+  functional,
   newPiece,
+  offeredPieces,
   setModels,
   usablePieces,
   type Piece,
 } from '../toolbox/tools/index.js';
+import { exposuresIn } from '../trip/odds/index.js';
+import { newLeg, newTrip } from '../trip/index.js';
 import { buyList, type BuyList } from './buyList.js';
+import { functionNeeds } from './needs.js';
 import { ownSets } from './ownSets.js';
 
 let solve: Solve;
@@ -69,6 +74,14 @@ describe('what to buy', () => {
     // With one head fewer the set may still be the cheaper; then its odd piece is left over.
     expect(some.price).toBeLessThanOrEqual(6 * one.price);
     if (some.sets.length > 0) expect(some.sets[0]!.left).toEqual(['Bit pinned T40']);
+    const catalogued = new Map(catalogue().map((m) => [m.name, m.mass]));
+    for (const list of [one, some, all]) {
+      const sum = (of: (p: Piece) => number) => list.singles.reduce((s, x) => s + x.count * of(x.piece), 0);
+      const used = list.sets.flatMap((x) => x.used).reduce((s, name) => s + catalogued.get(name)!, 0);
+      expect(list.price).toBeCloseTo(sum((p) => p.price) + list.sets.reduce((s, x) => s + x.set.price, 0), 1);
+      expect(list.mass).toBe(Math.round(sum((p) => p.mass) + used));
+      expect(list.proven).toBe(true);
+    }
     for (const row of all.sets) expect([...row.used, ...row.left].sort()).toEqual([...row.set.holds].sort());
   });
   long(
@@ -153,6 +166,90 @@ describe('what to buy', () => {
     expect(list.forOthers).toEqual([{ bike: 'Two', fasteners: ['Their bolt'] }]);
     const none = buyList(garage([mine], [owned(combinationSpanner('13'))]), ONE, 'money');
     expect(none).toMatchObject({ singles: [], sets: [], price: 0, mass: 0, cures: [] });
+  });
+  test('another bike is helped at heads that its own tools do not turn and the purchase does, no others', () => {
+    const mine = hex('13');
+    const two = (name: string, size: string, more: Partial<Fastener> = {}) =>
+      hex(size, { bikeId: uuid(2), name, ...more });
+    const theirs = [two('Helped', '13'), two('Left out', '13', { leftOut: 'workshop' }), two('Still out', '22')];
+    const others = (pieces: Piece[], fasteners = [mine, ...theirs]) =>
+      buyList(garage(fasteners, pieces), ONE, 'mass').forOthers;
+    expect(others([])).toEqual([{ bike: 'Two', fasteners: ['Helped'] }]);
+    // A spanner of theirs that stays at home turns nothing on the way; one that comes along does.
+    const spanner = (more: Partial<Piece>) => owned(combinationSpanner('13'), { onlyBike: uuid(2), ...more });
+    expect(others([spanner({ mark: 'never' })])).toEqual([{ bike: 'Two', fasteners: ['Helped'] }]);
+    expect(others([spanner({})])).toEqual([]);
+    expect(others([], [mine, theirs[2]!])).toEqual([]);
+    // Nothing bought helps nobody.
+    expect(others([owned(combinationSpanner('13'), { onlyBike: uuid(1) })])).toEqual([]);
+  });
+  test('what is marked to stay at home leaves its gap', () => {
+    const bolt = hex('13');
+    const list = buyList(garage([bolt], [owned(combinationSpanner('13'), { mark: 'never' })]), ONE, 'mass');
+    expect(list.cures).toEqual([bolt]);
+    expect(list.singles).toHaveLength(1);
+    const odd = hex('13', { leftOut: 'workshop' });
+    expect(buyList(garage([odd, hex('13', { bikeId: uuid(2) })]), ONE, 'mass')).toMatchObject({
+      cures: [],
+      singles: [],
+    });
+  });
+  test('a head that nothing turns is hopeless, and none of its money is asked for', () => {
+    const list = buyList(garage([hex('63')]), ONE, 'money');
+    expect(list.hopeless.map((f) => f.head.size)).toEqual(['63']);
+    expect(list).toMatchObject({ cures: [], singles: [], price: 0, proven: true });
+  });
+  describe('of what the trip’s troubles ask for', () => {
+    const trip = {
+      ...newTrip(uuid(7), 'Trip'),
+      legs: [{ ...newLeg(uuid(8), 'a'), days: 9, km: { paved: 0, gravel: 0, track: 900 } }],
+    };
+    const asked = { bikeId: uuid(1), tripId: uuid(7) };
+    const withPieces = (pieces: Piece[]) => ({ ...garage([], pieces), trips: [trip] });
+    const all = functionNeeds(exposuresIn(withPieces([]), asked));
+    const offered = offeredPieces('good everywhere');
+    const doer = (does: readonly (typeof all)[number][]) =>
+      owned(
+        functional(
+          'Does it all',
+          does.map((f) => f.does),
+          900,
+          [10, 10, 10],
+          0,
+        ),
+        { count: 9 },
+      );
+    test('all is there: nothing to buy', () => {
+      expect(all.length).toBeGreaterThan(5);
+      expect(buyList(withPieces([doer(all)]), asked, 'money')).toMatchObject({ functions: [], singles: [], price: 0 });
+    });
+    test.each(['money', 'mass'] as const)('one is missing: the least %s that does it as often as is asked', (least) => {
+      const of = (p: Piece) => (least === 'money' ? p.price : p.mass);
+      for (const need of all) {
+        const rest = doer(all.filter((f) => f !== need));
+        const able = offered.filter((p) => p.functions.includes(need.does)).sort((a, b) => of(a) - of(b));
+        const list = buyList(withPieces([rest]), asked, least);
+        expect(list.functions).toEqual([need]);
+        if (able.length === 0) continue;
+        // Copies of the least, as far as there are so many of one kind.
+        const copies = able.flatMap((p) => Array.from({ length: p.count }, () => of(p)));
+        const sum = copies.slice(0, need.count).reduce((s, x) => s + x, 0);
+        const bought = list.singles.reduce((s, x) => s + x.count * of(x.piece), 0);
+        if (list.sets.length === 0) expect([need.does, bought]).toEqual([need.does, expect.closeTo(sum, 6)]);
+        expect(list.proven).toBe(true);
+      }
+    });
+    test('what is there counts: only the rest of it is bought', () => {
+      const many = all.find((f) => f.count > 1)!;
+      const rest = doer(all.filter((f) => f !== many));
+      const one = owned(functional('One', [many.does], 10, [10, 10, 10], 0));
+      const list = buyList(withPieces([rest, one]), asked, 'money');
+      expect(list.functions).toEqual([{ does: many.does, count: many.count - 1 }]);
+      expect(list.singles.reduce((n, s) => n + s.count, 0)).toBe(many.count - 1);
+      // What stays at home does nothing on the way.
+      const never = buyList(withPieces([rest, { ...one, mark: 'never' }]), asked, 'money');
+      expect(never.functions).toEqual([many]);
+    });
   });
 });
 

@@ -1,10 +1,9 @@
-import { at, present } from '../ground/numbers.js';
+import { at } from '../ground/numbers.js';
 import type { Solve } from '../ground/milp.js';
-import type { KitRows } from './rows.js';
 import { frontier, TOLERANCE, type Curve } from './optimum/curve.js';
 import { lightestJoint } from './optimum/lightest.js';
 import { mostUnder } from './optimum/kitMilp.js';
-import { kitProblem, type KitProblem } from './optimum/kitProblem.js';
+import type { KitProblem } from './optimum/kitProblem.js';
 import { stockedAt, type StockedMend } from './optimum/slots.js';
 import { demandsMet, withinWorth } from './optimum/tools.js';
 import { leastMarked, priceOfGram, worthItsWeight } from './optimum/worth.js';
@@ -13,6 +12,7 @@ import type { KeptKit } from './keptKit.js';
 import type { Kit } from './kit.js';
 import { kitFrom } from './told/index.js';
 import { measuresOf } from './points.js';
+import { bestOfShares, lightestOfShares, moreOfShare, type Saving } from './shares.js';
 
 /** Contents of a kept kit among the pieces of a problem; what is no longer owned is left away. */
 export function contentsOfKept(
@@ -50,16 +50,8 @@ function fromHint(problem: KitProblem, hint: KitHint, limit: number): Contents |
 /** Problems solved for one limit, so that an edit is answered soon; the whole curve takes its time elsewhere. */
 const SOLVES_FOR_ONE = 60;
 
-/** A kit's contents with how far from proven they are. */
-interface Found extends Contents {
-  proven: boolean;
-  /** Distance to the bound, as a share of what the kit is made best in. */
-  gap: number;
-  /** What it saves, the same less the price of its grams, and what none of that comes to more than. */
-  value: number;
-  net: number;
-  bound: number;
-}
+/** A kit's contents, what they save and how far from proven they are. */
+type Found = Contents & Saving;
 
 /**
  * The kit that answers the trip's question: what is worth its weight, the lightest that gives each wanted trouble the grade and all the service
@@ -89,41 +81,21 @@ export function kitFor(
   }
   const { ask } = problem.question;
   if (ask === 'lightest') {
-    const all = [problem, ...problem.others].map((p) => ({ p, found: lightestJoint(p, solve) }));
-    const best = all.reduce((a, b) =>
-      (b.found.served && !a.found.served) || (b.found.served === a.found.served && b.found.total < a.found.total - 1e-9)
-        ? b
-        : a,
-    );
-    const { found } = best;
-    // No share of the fitted units is lighter than the lightest of each share, less what was not looked at.
-    const floor = all.reduce((m, x) => Math.min(m, x.found.total * (1 - x.found.gap)), Infinity) - problem.slackMass;
-    const gap = found.total > 0 ? Math.max(0, (found.total - floor) / found.total) : 0;
+    const all = [problem, ...problem.others].map((p) => ({ p, ...lightestJoint(p, solve) }));
+    const { best, proven, gap } = lightestOfShares(all, problem.slackMass);
     return kitFrom(
       best.p,
-      { counts: found.set.counts, stocked: found.stocked },
-      { as: 'lightest', proven: all.every((x) => x.found.proven) && gap < 1e-9, gap, served: found.served, owned },
+      { counts: best.set.counts, stocked: best.stocked },
+      { as: 'lightest', proven, gap, served: best.served, owned },
     );
   }
   if (ask === 'worth') {
-    const all = [problem, ...problem.others].map((p) => ({ p, found: worthOfGrams(p, solve) }));
-    const best = all.reduce((a, b) => (b.found.net > a.found.net + 1e-9 ? b : a));
-    const { proven, gap } = bestOfAll(
-      all.map((x) => x.found),
-      best.found,
-      problem.slack,
-    );
-    return kitFrom(best.p, best.found, { as: ask, proven, gap, served: true, owned });
+    const all = [problem, ...problem.others].map((p) => ({ p, ...worthOfGrams(p, solve) }));
+    const { best, proven, gap } = bestOfShares(all, problem.slack);
+    return kitFrom(best.p, best, { as: ask, proven, gap, served: true, owned });
   }
   const found = mostOfLimit(problem, solve, curve, hint);
   return kitFrom(problem, found, { as: ask, proven: found.proven, gap: found.gap, served: true, owned });
-}
-
-/** How far the best of several problems' kits is from proven over all of them. */
-function bestOfAll(all: readonly Found[], best: Found, slack: number): { proven: boolean; gap: number } {
-  const short = all.reduce((m, f) => Math.max(m, f.bound), -Infinity) + slack - best.net;
-  const proven = short <= TOLERANCE && all.every((f) => f.proven);
-  return { proven, gap: proven ? best.gap : Math.min(1, Math.max(0, short) / Math.max(1e-9, best.value)) };
 }
 
 /** Whether contents keep to the limits of room and price, and to what the tools may be worth. */
@@ -197,26 +169,10 @@ function mostOfLimit(problem: KitProblem, solve: Solve, curve: Curve | null, hin
     [best, bound] = [Math.max(0, at(now.best, limit)), at(now.bound, limit)];
   }
   // Shares of the fitted units that the curve does not know could save so much more.
-  bound += problem.slack + problem.others.reduce((m, o) => Math.max(m, lastSlack(problem, o)), 0);
+  bound += problem.slack + problem.others.reduce((m, o) => Math.max(m, moreOfShare(problem, o)), 0);
   if (!keepsLimits(problem, free)) return solved(problem, mostUnder(problem, solve), bound, 0);
   const proven = bound - best <= TOLERANCE;
   return { ...free, proven, gap: best > 0 ? (bound - best) / best : 0, value: best, net: best, bound };
-}
-
-/** What another share of the fitted units saves more at most: at each trouble that gets some of them, its mends with these. */
-function lastSlack(problem: KitProblem, other: KitProblem): number {
-  return other.asks.reduce((sum, o, a) => {
-    let more = 0;
-    for (const [kind, n] of o.fitted) {
-      const extra = n - (at(problem.asks, a).fitted.get(kind) ?? 0);
-      if (extra <= 0) continue;
-      const uses = o.ways.flatMap((w) => w.supplies.filter((s) => s.kind === kind).map((s) => ({ w, n: s.units })));
-      const units = Math.min(...uses.map((u) => u.n));
-      const gain = Math.max(...uses.map((u) => u.w.gain));
-      for (let j = 0; j * units < extra; j++) more += (o.tails[j] ?? 0) * gain;
-    }
-    return sum + more;
-  }, 0);
 }
 
 /**
@@ -230,61 +186,4 @@ export function contentsAt(curve: Curve, limit: number): Contents {
     at(curve.sets, 0);
   const room = Math.max(0, Math.floor(limit - set.mass + 1e-9));
   return { counts: set.counts, stocked: at(stockedAt(set.slots, [room]), 0) };
-}
-
-/** Measures that might be taken and are weighed against carrying, at most: every selection of them is a problem of its own. */
-const MOST_OPEN = 4;
-
-/** Selections of the measures that a bike might have. */
-function selections(doc: KitRows, bikeId: string): string[][] {
-  const open = (doc.bikes.find((b) => b.id === bikeId)?.prevention ?? [])
-    .filter((p) => p.state === 'may')
-    .slice(0, MOST_OPEN);
-  return Array.from({ length: 2 ** open.length }, (_, bits) =>
-    open.filter((_p, i) => bits & (1 << i)).map((p) => p.id),
-  );
-}
-
-/** What is lost without any kit, in the question's value: measures beforehand make it less. */
-function lostBare({ asks, question }: KitProblem): number {
-  return asks.reduce((s, { law, exposure: e }) => {
-    const hours = law.mean * e.without;
-    if (question.value === 'hours') return s + hours;
-    return s + hours * question.hourEuros + (e.trouble.stops ? law.mean * question.fetchEuros : 0);
-  }, 0);
-}
-/** What a kit and the measures behind it leave lost, the less the better; where each gram has a price, that on top. */
-const leftLost = (problem: KitProblem, kit: Kit): number =>
-  lostBare(problem) - kit.value + (kit.as === 'worth' ? priceOfGram(problem) * kit.mass : 0);
-
-/**
- * The kit of a bike and trip: tools, spares, consumables and prevention at once. Every selection of the measures that might be taken is solved,
- * its grams counted, and the best of all is it.
- * @param owned units of each kind of spare that are there
- */
-export function chosenKit(
-  doc: KitRows,
-  question: { bikeId: string; tripId: string | null; today?: string | null },
-  problem: KitProblem,
-  solve: Solve,
-  owned: ReadonlyMap<string, number>,
-  hint: KitHint | null = null,
-): { kit: Kit; problem: KitProblem } {
-  const kept = doc.kits.find((k) => k.id === problem.question.use) ?? null;
-  let best: { kit: Kit; problem: KitProblem } | null = null;
-  for (const also of kept ? [[]] : selections(doc, question.bikeId)) {
-    const one = also.length === 0 ? problem : kitProblem(doc, question, problem.tools, also);
-    const fitted = one.prevention.reduce((s, p) => s + p.mass, 0);
-    const under = { ...one.question, mass: Math.max(0, one.question.mass - fitted) };
-    const limited = { ...one, question: under, others: one.others.map((o) => ({ ...o, question: under })) };
-    const kit = kitFor(limited, solve, owned, kept, null, also.length === 0 ? hint : null);
-    const better =
-      !best ||
-      (kit.as === 'lightest'
-        ? kit.mass < best.kit.mass - 1e-9 || (Math.abs(kit.mass - best.kit.mass) < 1e-9 && kit.saved > best.kit.saved)
-        : leftLost(one, kit) < leftLost(best.problem, best.kit) - 1e-9 &&
-          (kit.as === 'worth' || kit.mass <= Math.max(one.question.mass, best.kit.mass)));
-    if (better) best = { kit, problem: one };
-  }
-  return present(best);
 }

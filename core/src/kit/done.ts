@@ -179,6 +179,8 @@ function setAside(
   given: ReadonlySet<string>,
 ): { mends: StockedMend[]; worth: number } {
   const left = new Map(supplies);
+  // What sits beside a live part is used before what is packed: it is that trouble's alone.
+  const beside = problem.asks.map((a) => new Map(a.fitted));
   const taken = problem.asks.map(() => 0);
   const mends: StockedMend[] = [];
   let worthAll = 0;
@@ -194,7 +196,7 @@ function setAside(
       );
       a.ways.forEach((w, way) => {
         if (!at(available, ask)[way] || w.supplies.length === 0 || given.has(keyOfMend({ ask, mend, way }))) return;
-        const there = (kind: string) => (left.get(kind) ?? 0) + (mend === 0 ? (a.fitted.get(kind) ?? 0) : 0);
+        const there = (kind: string) => (left.get(kind) ?? 0) + (at(beside, ask).get(kind) ?? 0);
         if (w.supplies.some((s) => there(s.kind) < s.units)) return;
         const worth = p * (w.gain - (endless >= 0 ? at(a.ways, endless).gain : 0));
         if (worth > 1e-12 && (!best || worth > best.worth)) best = { mend: { ask, mend, way }, worth };
@@ -202,8 +204,11 @@ function setAside(
     });
     const b = best as { mend: StockedMend; worth: number } | null;
     if (!b) return { mends, worth: worthAll };
-    for (const s of at(at(problem.asks, b.mend.ask).ways, b.mend.way).supplies)
-      left.set(s.kind, Math.max(0, (left.get(s.kind) ?? 0) - s.units));
+    for (const { kind, units } of at(at(problem.asks, b.mend.ask).ways, b.mend.way).supplies) {
+      const fitted = at(beside, b.mend.ask).get(kind) ?? 0;
+      at(beside, b.mend.ask).set(kind, Math.max(0, fitted - units));
+      left.set(kind, (left.get(kind) ?? 0) - Math.max(0, units - fitted));
+    }
     taken[b.mend.ask] = at(taken, b.mend.ask) + 1;
     worthAll += b.worth;
     mends.push(b.mend);

@@ -1,4 +1,3 @@
-import { writeCsv } from '../ground/csv/table.js';
 import { KNOWN, type SupplyBook } from '../repairs/supplies/index.js';
 import type { KeptKit } from './keptKit.js';
 import type { Kit } from './kit.js';
@@ -122,20 +121,3 @@ export function compareKits(
     same: all.filter((d) => d.inFirst === d.inSecond).sort(byName),
   };
 }
-
-/** A packing list as CSV: one line a thing, ready to be ticked. */
-export const writeKit = (kept: Pick<KeptKit, 'pieces' | 'supplies'>): string =>
-  writeCsv(
-    ['what', 'kind', 'number', 'grams of one', 'grams', 'packed'],
-    [
-      ...kept.pieces.map((p) => [p.name, 'tool', p.count, p.mass, p.mass * p.count, '']),
-      ...kept.supplies.map((s) => [
-        s.name,
-        'spare',
-        s.quantity,
-        Math.round((s.mass / s.quantity) * 10) / 10,
-        s.mass,
-        '',
-      ]),
-    ],
-  );

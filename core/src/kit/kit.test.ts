@@ -6,7 +6,7 @@ import { answerFor } from '../answer/index.js';
 import { newBike } from '../bike/index.js';
 import { emptyDocument, type GarageDocument } from '../garage/index.js';
 import { TROUBLES } from '../repairs/index.js';
-import { certain, countCdf, exposures } from '../trip/odds/index.js';
+import { certain, countCdf, exposures, exposuresIn } from '../trip/odds/index.js';
 import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import {
   adjustable,
@@ -252,5 +252,49 @@ describe('measures taken before leaving', () => {
     expect(may.prevention.map((p) => p.id)).toEqual(
       may.mass < none.mass || may.saved > none.saved ? ['threadlocker'] : [],
     );
+  });
+  test('of those that might be, the ones with which least is lost, each looked at with and without', () => {
+    const doc = garage([owned(combinationSpanner('10')), pump()], { fasteners: [hex('10', 'exhaust fixing')] });
+    const other = { ...newBike(uuid(9), 'Other'), prevention: [{ id: 'new-battery', state: 'may' as const }] };
+    type Measures = (typeof bike)['prevention'];
+    const kitWith = (prevention: Measures, question: Partial<KitQuestion> = { ask: 'most', mass: 1500 }) =>
+      kitOf({ ...doc, bikes: [other, { ...bike, prevention }] }, question);
+    const may = (...ids: string[]) => ids.map((id) => ({ id, state: 'may' as const }));
+    const done = (...ids: string[]) => ids.map((id) => ({ id, state: 'done' as const }));
+    const ids = (kit: Kit) => kit.prevention.map((p) => p.id).sort();
+    // Work that weighs nothing and makes troubles rarer is always taken; what another bike might have is not looked at.
+    expect(ids(kitWith(may('threadlocker', 'new-battery')))).toEqual(['new-battery', 'threadlocker']);
+    expect(ids(kitWith([...done('threadlocker'), ...may('new-cables')]))).toEqual(['new-cables', 'threadlocker']);
+    expect(ids(kitWith([]))).toEqual([]);
+    // Five are more than are weighed: the fifth is left.
+    expect(ids(kitWith(may('threadlocker', 'new-battery', 'new-cables', 'new-pads', 'fresh-plug')))).toEqual(
+      ['threadlocker', 'new-battery', 'new-cables', 'new-pads'].sort(),
+    );
+    // A heavy one competes with the tools under a limit, and with the price of its grams.
+    for (const question of [
+      { ask: 'most', mass: 1500 },
+      { ask: 'most', mass: 300 },
+      { ask: 'worth', knee: 1 },
+      { ask: 'worth', knee: 0.05 },
+      { ask: 'worth', knee: 60 },
+    ] as const) {
+      // What is lost without any kit, as often as the measures leave it, less what the kit saves; and the price of its grams.
+      const lost = (kit: Kit) =>
+        exposuresIn(doc, { bikeId: bike.id, tripId: trip.id }).reduce(
+          (s, e) => s + kit.prevention.reduce((f, p) => f * (p.factors[e.trouble.id] ?? 1), e.lambda * e.without),
+          0,
+        ) -
+        kit.saved +
+        (question.ask === 'worth' ? (question.knee / 60 / 100) * kit.mass : 0);
+      const kit = kitWith(may('threadlocker', 'heavy-tubes'), question);
+      const each = [[], ['threadlocker'], ['heavy-tubes'], ['threadlocker', 'heavy-tubes']]
+        .map((list) => kitWith(done(...list), question))
+        .filter((k) => question.ask === 'worth' || k.mass <= question.mass);
+      expect(lost(kit)).toBeCloseTo(Math.min(...each.map(lost)), 2);
+      expect(ids(kit)).toContain('threadlocker');
+      if (question.ask === 'most') expect(kit.mass).toBeLessThanOrEqual(question.mass);
+    }
+    expect(ids(kitWith(may('heavy-tubes'), { ask: 'worth', knee: 60 }))).toEqual([]);
+    expect(ids(kitWith(may('heavy-tubes'), { ask: 'worth', knee: 0.05 }))).toEqual(['heavy-tubes']);
   });
 });

@@ -20,6 +20,27 @@ describe('the knee of the curve', () => {
     expect(kneePoint(points, priceOf(0.5))).toEqual({ mass: 2000, value: 1.1 });
     expect(kneePoint(points, priceOf(10))).toEqual({ mass: 0, value: 0 });
   });
+  test('of two kits that are worth the same the first', () => {
+    const points = [
+      { mass: 0, value: 0 },
+      { mass: 1000, value: 1 },
+    ];
+    expect(kneePoint(points, 0.001)).toEqual(points[0]);
+    expect(kneePoint(points, 0.00099)).toEqual(points[1]);
+    // Less than any rounding makes of it is no difference.
+    expect(kneePoint([points[0]!, { mass: 1000, value: 1 + 5e-13 }], 0.001)).toEqual(points[0]);
+  });
+  test('at either end of the curve: twice the slope beyond it, half the slope before it; of one kit alone nothing', () => {
+    const points = [
+      { mass: 0, value: 0 },
+      { mass: 1000, value: 1 },
+    ];
+    expect(kneeAt(points, 0, question)).toMatchObject({ mass: 0, minutes: expect.closeTo(12, 9) });
+    expect(kneeAt(points, 1000, question)).toMatchObject({ mass: 1000, minutes: expect.closeTo(3, 9) });
+    expect(kneeAt(points.slice(1), 400, question)).toEqual({ mass: 1000, value: 1, minutes: 0.01 });
+    // Halfway between two the first is nearest.
+    expect(kneeAt(points, 500, question)!.mass).toBe(0);
+  });
   test('in money an hour costs what the rider says', () => {
     const points = [
       { mass: 0, value: 0 },

@@ -2,7 +2,12 @@ import type { Solve } from '../ground/milp.js';
 import { beforeAll, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
+import { DEFAULT_PRACTICE } from '../toolbox/practice.js';
 import { answerFor } from '../answer/index.js';
+import { newBike } from '../bike/index.js';
+import { emptyDocument } from '../garage/index.js';
+import { fastener, owned, uuid } from '../testing/make.js';
+import { combinationSpanner, functional, type Piece } from '../toolbox/tools/index.js';
 import { manyBikes, type Carried } from './manyBikes.js';
 
 let solve: Solve;
@@ -61,4 +66,55 @@ test('a piece for one bike alone is in no core and not in the one set', () => {
   const many = manyBikes(doc, null, solve);
   expect(many.core.some((c) => c.piece.id === first!.piece.id)).toBe(false);
   expect(many.one.some((c) => c.piece.id === first!.piece.id)).toBe(false);
+});
+
+test('two bikes with one head in common: what moves, and what one set for both takes', () => {
+  const hex = (size: string, bikeId: string) =>
+    fastener({ head: { form: 'hex', size }, bikeId, torque: { value: 8, source: 'manual' } });
+  const spanner = (size: string, more: Partial<Piece> = {}) => owned(combinationSpanner(size), more);
+  const [ten, thirteen, fourteen] = [spanner('10'), spanner('13'), spanner('14', { onlyBike: uuid(2) })];
+  const doc = {
+    ...emptyDocument({
+      name: 'Test',
+      practice: { ...DEFAULT_PRACTICE, from: 'catalogue' as const, others: 'any stranger’s too' as const },
+    }),
+    bikes: [newBike(uuid(1), 'One'), newBike(uuid(2), 'Two')],
+    fasteners: [hex('10', uuid(1)), hex('13', uuid(1)), hex('10', uuid(2)), hex('14', uuid(2))],
+    pieces: [ten, thirteen, fourteen],
+  };
+  const many = manyBikes(doc, null, solve);
+  const names = (list: readonly Carried[]) => list.map((c) => `${c.piece.name} ×${c.count}`);
+  expect(names(many.core)).toEqual([`${ten.name} ×1`]);
+  expect(many.coreMass).toBe(ten.mass);
+  expect(many.bikes.map((b) => [b.bike.name, names(b.extra), b.mass, b.extraMass, b.proven])).toEqual([
+    ['One', [`${thirteen.name} ×1`], ten.mass + thirteen.mass, thirteen.mass, true],
+    ['Two', [`${fourteen.name} ×1`], ten.mass + fourteen.mass, fourteen.mass, true],
+  ]);
+  expect(many.moves.map((m) => [m.from, m.to, names(m.takeOut), names(m.putIn)])).toEqual([
+    ['One', 'Two', [`${thirteen.name} ×1`], [`${fourteen.name} ×1`]],
+    ['Two', 'One', [`${fourteen.name} ×1`], [`${thirteen.name} ×1`]],
+  ]);
+  // What belongs to one bike is not in the set for both, so that its head stays out of reach there.
+  expect(names(many.one)).toEqual([`${ten.name} ×1`, `${thirteen.name} ×1`]);
+  expect(many.oneMass).toBe(ten.mass + thirteen.mass);
+  const none = manyBikes({ ...doc, bikes: [], fasteners: [] }, null, solve);
+  expect(none).toMatchObject({ core: [], coreMass: 0, bikes: [], moves: [], one: [], oneMass: 0 });
+});
+
+test('two copies on one bike and one on the other: one is shared, one moves', () => {
+  const lever = owned(functional('Lever', ['lever tyre'], 90, [200, 20, 10], 5), { count: 3, mark: 'twice' });
+  const only = owned(functional('Lamp', ['light'], 40, [50, 20, 10], 5), { mark: 'always', onlyBike: uuid(1) });
+  const doc = {
+    ...emptyDocument({ name: 'Test', practice: DEFAULT_PRACTICE }),
+    bikes: [newBike(uuid(1), 'One'), newBike(uuid(2), 'Two')],
+    pieces: [lever, only],
+  };
+  const many = manyBikes(doc, null, solve);
+  expect(many.core.map((c) => [c.piece.name, c.count])).toEqual([['Lever', 2]]);
+  expect(many.coreMass).toBe(180);
+  expect(many.bikes.map((b) => b.mass)).toEqual([220, 180]);
+  expect(many.moves.map((m) => [m.takeOut.length, m.putIn.length])).toEqual([
+    [1, 0],
+    [0, 1],
+  ]);
 });

@@ -28,16 +28,15 @@ export interface ToolCase {
   offered: ReadonlySet<string>;
 }
 
-/** Solves a case; null when its marks leave no set. */
-export function leastOf(c: ToolCase, solve: Solve): Lightest | null {
-  try {
-    const problem = { ...coverProblem(c.reaches, c.pieces, c.functions, c.losable), choices: c.choices };
-    return lightestSet(problem, solve, c.practice.least, 'search', c.practice.worth);
-  } catch (error) {
-    if (error instanceof RangeError) return null;
-    throw error;
-  }
-}
+/** The least set of tools of a case. */
+export const leastOf = (c: ToolCase, solve: Solve): Lightest =>
+  lightestSet(
+    { ...coverProblem(c.reaches, c.pieces, c.functions, c.losable), choices: c.choices },
+    solve,
+    c.practice.least,
+    'search',
+    c.practice.worth,
+  );
 
 /** Fasteners that a kit for a bike has to turn: its own, and by the rider's practice those of the bikes that ride along. */
 export function fastenersFor(doc: KitRows, bikeId: string, trip: Trip | undefined): Fastener[] {

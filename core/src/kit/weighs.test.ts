@@ -25,6 +25,27 @@ const garage = (fasteners: Fastener[], pieces: Piece[]): GarageDocument => ({
 });
 const question = { bikeId: uuid(1), tripId: null };
 
+test('heads that come with their part, and jobs whose part is made for one place, are not swapped', () => {
+  const of = (form: Fastener['head']['form'], role: Fastener['role'] = null) =>
+    canBeSwapped({ head: { form, size: '10' }, role });
+  expect((['plug', 'spoke', 'valve', 'clip', 'hook'] as const).map((form) => of(form))).toEqual(Array(5).fill(false));
+  expect((['hex', 'key', 'lobe', 'ph'] as const).map((form) => of(form))).toEqual(Array(4).fill(true));
+  const own = [
+    'front axle',
+    'rear axle',
+    'steering',
+    'brake union',
+    'brake pads',
+    'plug',
+    'spoke',
+    'valve core',
+  ] as const;
+  expect(own.map((role) => of('hex', role))).toEqual(own.map(() => false));
+  const rest = ['oil drain', 'oil filter', 'battery'] as const;
+  expect(rest.map((role) => of('hex', role))).toEqual(rest.map(() => false));
+  expect(of('hex', 'exhaust fixing')).toBe(true);
+});
+
 describe('where the weight is', () => {
   test('a head that holds a spanner alone frees just that spanner', () => {
     const s10 = owned(combinationSpanner('10'));

@@ -61,7 +61,7 @@ function difference(before: ToolCase, was: Lightest, after: ToolCase, is: Lighte
 }
 
 /** What the set would be without the mark on a piece. */
-function unmarked(base: ToolCase, best: Lightest, piece: Piece, solve: Solve): Difference | null {
+function unmarked(base: ToolCase, best: Lightest, piece: Piece, solve: Solve): Difference {
   const pieces = base.pieces.map((p) => (p.id === piece.id ? { ...p, mark: null } : p));
   const finder = new ChainFinder(
     pieces.filter((p) => p.mark !== 'never'),
@@ -69,8 +69,7 @@ function unmarked(base: ToolCase, best: Lightest, piece: Piece, solve: Solve): D
   );
   const reaches = piece.mark === 'never' ? base.reaches.map((r) => reachOf(r.fastener, finder)) : base.reaches;
   const after: ToolCase = { ...base, pieces, reaches };
-  const set = leastOf(after, solve);
-  return set ? difference(base, best, after, set) : null;
+  return difference(base, best, after, leastOf(after, solve));
 }
 
 /** A way to turn a head, and what the whole set then is: everything else is chosen again around it. */
@@ -96,29 +95,26 @@ export function alternativesOf(
 ): Alternative[] {
   const base = toolCase(doc, question);
   const reach = base.reaches.find((r) => r.fastener.id === fastenerId);
+  if (!reach) return [];
   const best = leastOf(base, solve);
-  if (!reach || !best) return [];
   return at(reach.ends, 0)
     .reach.chains.slice(0, most)
-    .flatMap((chain): Alternative[] => {
+    .map((chain): Alternative => {
       const near = { ...at(reach.ends, 0), reach: { ...at(reach.ends, 0).reach, chains: [chain] } };
       const only: Reach = { ...reach, ends: [near, ...reach.ends.slice(1)] };
       // Losing a piece of this very way cannot be made good by another way.
       const after: ToolCase = { ...base, reaches: base.reaches.map((r) => (r === reach ? only : r)) };
       const set = leastOf(after, solve);
-      if (!set) return [];
-      return [
-        {
-          chain: chain.links.map((l) => l.piece.name),
-          own: chain.mass,
-          set: set.counts.reduce((s, n, i) => s + n * at(base.pieces, i).mass, 0),
-          ...difference(base, best, after, set),
-        },
-      ];
+      return {
+        chain: chain.links.map((l) => l.piece.name),
+        own: chain.mass,
+        set: massOf(base.pieces, set.counts),
+        ...difference(base, best, after, set),
+      };
     });
 }
 
-/** What the mark on one piece, or keeping it to one bike, costs; null where it has neither, or nothing can be said. */
+/** What the mark on one piece, or keeping it to one bike, costs; null where it has neither. */
 export function markCost(
   doc: KitRows,
   question: { bikeId: string; tripId: string | null },
@@ -128,15 +124,12 @@ export function markCost(
   const piece = doc.pieces.find((p) => p.id === pieceId);
   if (!piece || (piece.mark === null && piece.onlyBike === null)) return null;
   const base = toolCase(doc, question);
-  const best = leastOf(base, solve);
-  if (!best) return null;
   const free = {
     ...doc,
     pieces: doc.pieces.map((p) => (p.id === pieceId ? { ...p, mark: null, onlyBike: null } : p)),
   };
   const after = toolCase(free, question);
-  const set = leastOf(after, solve);
-  return set ? difference(base, best, after, set) : null;
+  return difference(base, leastOf(base, solve), after, leastOf(after, solve));
 }
 
 const byGrams = (a: Difference, b: Difference) => b.grams - a.grams || b.euros - a.euros;
@@ -178,7 +171,6 @@ export function whatWeighs(
   const base: ToolCase = { ...whole, reaches: whole.reaches.filter((r) => r.best.length > 0) };
   const { reaches, pieces } = base;
   const best = leastOf(base, solve);
-  if (!best) return { mass: 0, swaps: [], marks: [], purchases: [], candidates: 0, solved: 0 };
 
   const swaps: Swap[] = reaches.flatMap((reach, i) => {
     onProgress((0.4 * i) / reaches.length);
@@ -186,15 +178,13 @@ export function whatWeighs(
     // Heads with a task in common with another free nothing alone.
     const after: ToolCase = { ...base, reaches: reaches.filter((r) => r !== reach) };
     const set = leastOf(after, solve);
-    if (!set || best.total - set.total < 0.05) return [];
+    if (best.total - set.total < 0.05) return [];
     return [{ fastener: reach.fastener, ...difference(base, best, after, set) }];
   });
 
-  const marks: MarkCost[] = pieces.flatMap((piece) => {
-    if (piece.mark === null) return [];
-    const cost = unmarked(base, best, piece, solve);
-    return cost ? [{ piece, ...cost }] : [];
-  });
+  const marks = pieces
+    .filter((piece) => piece.mark !== null)
+    .map((piece): MarkCost => ({ piece, ...unmarked(base, best, piece, solve) }));
 
   const { purchases, candidates, solved } = bestPurchases(base, best, solve, (share) => onProgress(0.4 + 0.6 * share));
   return {
@@ -242,7 +232,7 @@ function bestPurchases(base: ToolCase, best: Lightest, solve: Solve, onProgress:
     const reaches = base.reaches.map((r) => (drives(model) || heads.has(r) ? reachOf(r.fastener, finder) : r));
     const after: ToolCase = { ...base, pieces, reaches };
     const set = leastOf(after, solve);
-    if (set && best.total - set.total > 0.05) purchases.push({ model, ...difference(base, best, after, set) });
+    if (best.total - set.total > 0.05) purchases.push({ model, ...difference(base, best, after, set) });
   });
   return { purchases: purchases.sort(byGrams).slice(0, 12), candidates: hoped.length, solved: tried.length };
 }

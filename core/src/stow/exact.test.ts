@@ -83,6 +83,15 @@ const someProblem = fc
       }));
   });
 
+/** The same where no limit binds and nothing is parted. */
+const unlimited = (given: StowProblem): StowProblem => ({
+  ...given,
+  bears: given.bears.map(() => 1e9),
+  roomIn: given.roomIn.map(() => 1e9),
+  bins: given.bins.map((b) => ({ ...b, count: Infinity })),
+  sharp: given.sharp.map(() => false),
+  sideCost: 0,
+});
 const allOpen = (p: StowProblem) => p.units.map(() => p.bins.map(() => true));
 
 describe('an assignment as numbers, against every one that there is', () => {
@@ -130,19 +139,41 @@ describe('an assignment as numbers, against every one that there is', () => {
   test('without a limit that binds the bound is the least itself', () => {
     fc.assert(
       fc.property(someProblem, ({ p: given }) => {
-        const free = {
-          ...given,
-          bears: given.bears.map(() => 1e9),
-          roomIn: given.roomIn.map(() => 1e9),
-          bins: given.bins.map((b) => ({ ...b, count: Infinity })),
-          sharp: given.sharp.map(() => false),
-          sideCost: 0,
-        };
+        const free = unlimited(given);
         const least = leastOfAll(free, []);
         expect(boundStow(free, least + 1000, 5).bound).toBeCloseTo(least, 4);
       }),
       { numRuns: 80 },
     );
+  });
+  test('without limits and without groups to keep together, just the bins that cost too much are closed', () => {
+    let closed = 0;
+    fc.assert(
+      fc.property(someProblem, fc.constantFrom(0, 2, 60), fc.boolean(), ({ p: given }, more, together) => {
+        const p = {
+          ...unlimited(given),
+          spread: together ? given.spread : given.spread.map(() => 0),
+        };
+        const known = leastOfAll(p, []) + more;
+        const { open } = boundStow(p, known, 1);
+        p.units.forEach((_, u) => {
+          if (p.fixed.at(u) >= 0) return;
+          p.bins.forEach((_b, bin) => {
+            const forced = leastOfAll(
+              { ...p, fixed: Vector.of(p.units.map((_x, v) => (v === u ? bin : p.fixed.at(v)))) },
+              [],
+            );
+            const least = Number.isFinite(p.cost.at(u, bin)) ? forced : Infinity;
+            closed += Number(!open[u]![bin]);
+            // Where groups want to be together not all that costs too much is found.
+            if (!together) expect([u, bin, open[u]![bin]]).toEqual([u, bin, least <= known + 1e-6]);
+            if (!open[u]![bin]) expect(least).toBeGreaterThan(known);
+          });
+        });
+      }),
+      { numRuns: 60 },
+    );
+    expect(closed).toBeGreaterThan(20);
   });
   test('the search keeps every rule and cut, never says less than it costs, and nearly always finds the cheapest', () => {
     let found = 0;

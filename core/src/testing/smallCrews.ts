@@ -1,10 +1,54 @@
 import fc from 'fast-check';
-import { ME, newCrew, newPerson, type CrewCase, type Group, type Member } from '../crew/index.js';
+import { ME, newCrew, newPerson, type Crew, type CrewCase, type Group, type Member } from '../crew/index.js';
+import type { KitProblem } from '../kit/optimum/kitProblem.js';
 import { newBike } from '../bike/index.js';
 import { newTrip } from '../trip/index.js';
 import { Items as ItemsOf } from '../kit/optimum/items.js';
 import { small } from './smallKits.js';
 import { uuid } from './make.js';
+
+/** A rider of whom nothing is known but what they may carry: grams, and mL. */
+export const bareMember = (i: number, limit: number, given: Partial<Member> = {}): Member => ({
+  key: i === 0 ? ME : uuid(900 + i),
+  name: `Rider ${i}`,
+  person: newPerson(),
+  bike: newBike(uuid(i), `Bike ${i}`),
+  ...{ fasteners: [], pieces: [], supplies: [], places: [], kinds: [] },
+  limit,
+  room: null,
+  limitBy: 'given',
+  ...given,
+});
+/** Some riders on a problem, each piece owned by one of them in turn; nobody has to be able to do anything. */
+export function bareCrew(problem: KitProblem, members: Member[], given: Partial<Crew> = {}): CrewCase {
+  return {
+    crew: newCrew({
+      id: uuid(1),
+      tripId: uuid(2),
+      members: members.map((m) => ({ who: m.key, bikeId: m.bike.id })),
+      ...given,
+    }),
+    trip: newTrip(uuid(2), 'A trip'),
+    members,
+    carriers: members.map((m) => ({
+      ...{ key: m.key, name: m.name, limit: m.limit, room: m.room, member: m, vehicle: null },
+    })),
+    problem,
+    of: problem.pieces.map((p, i) => [{ member: i % members.length, id: p.id, count: p.count }]),
+    classes: new Map(),
+    owned: new Map(),
+    brings: new Map(),
+    absent: new Set(),
+    anyHelp: true,
+    groups: [],
+  };
+}
+/** Some of them together, with nothing that they have to be able to do but what is given. */
+export const bareGroup = (key: string, kind: Group['kind'], carriers: number[], given: Partial<Group> = {}): Group => ({
+  ...{ key, kind, name: key, splitId: null, carriers, members: carriers, legs: [] },
+  ...{ demands: [], loose: [], tasks: [], never: [], fetched: [] },
+  ...given,
+});
 
 /** Small crews of two or three on abstract problems: who must do what together, apart and alone, under limits. */
 export const smallCrew: fc.Arbitrary<CrewCase> = fc
@@ -38,16 +82,7 @@ export const smallCrew: fc.Arbitrary<CrewCase> = fc
         .filter((w) => w.requires.every((n) => requirements[n]!.sets.length > 0)),
     }));
     const problem = { ...given, pieces, items, requirements, asks };
-    const members = Array.from({ length: riders }, (_, i): Member => ({
-      key: i === 0 ? ME : uuid(900 + i),
-      name: `Rider ${i}`,
-      person: newPerson(),
-      bike: newBike(uuid(i), `Bike ${i}`),
-      ...{ fasteners: [], pieces: [], supplies: [], places: [], kinds: [] },
-      limit: limits[i]!,
-      room: null,
-      limitBy: 'given',
-    }));
+    const members = Array.from({ length: riders }, (_, i) => bareMember(i, limits[i]!));
     const demandsOf = (list: readonly number[]) =>
       list.flatMap((ask) => {
         const options = asks[ask]!.ways.map((w, way) => ({ way, requires: w.requires, supplies: w.supplies }));
@@ -55,31 +90,12 @@ export const smallCrew: fc.Arbitrary<CrewCase> = fc
           ? [{ ask, options, grade: 'proper' as const }]
           : [];
       });
-    const group = (key: string, kind: Group['kind'], carriers: number[], list: readonly number[]): Group => ({
-      ...{ key, kind, name: key, splitId: null, carriers, members: carriers, legs: [] },
-      ...{ demands: demandsOf(list), loose: [], tasks: [], never: [], fetched: [] },
-    });
+    const group = (key: string, kind: Group['kind'], carriers: number[], list: readonly number[]): Group =>
+      bareGroup(key, kind, carriers, { demands: demandsOf(list) });
     const every = asks.map((_, i) => i);
     const people = members.map((_, i) => i);
     return {
-      crew: newCrew({
-        id: uuid(1),
-        tripId: uuid(2),
-        members: members.map((m) => ({ who: m.key, bikeId: m.bike.id })),
-        fair,
-      }),
-      trip: newTrip(uuid(2), 'A trip'),
-      members,
-      carriers: members.map((m) => ({
-        ...{ key: m.key, name: m.name, limit: m.limit, room: null, member: m, vehicle: null },
-      })),
-      problem,
-      of: pieces.map((p, i) => [{ member: i % riders, id: p.id, count: p.count }]),
-      classes: new Map(),
-      owned: new Map(),
-      brings: new Map(),
-      absent: new Set(),
-      anyHelp: true,
+      ...bareCrew(problem, members, { fair }),
       groups: [
         group('all', 'all', people, every),
         ...(half ? [group('half', 'part', people.slice(0, 2), every)] : []),

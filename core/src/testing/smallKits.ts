@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { gradeMeets, TROUBLES, way } from '../repairs/index.js';
 import { certain, poisson } from '../trip/odds/index.js';
 import { Items } from '../kit/optimum/items.js';
-import { tailsOf, type Ask, type KitProblem } from '../kit/optimum/kitProblem.js';
+import { tailsOf, type Ask, type AskWay, type KitProblem } from '../kit/optimum/kitProblem.js';
 import { KNOWN, supplyKind } from '../repairs/supplies/index.js';
 import { functional, type Piece } from '../toolbox/tools/index.js';
 import { newKitQuestion } from '../trip/index.js';
@@ -41,6 +41,57 @@ export const bareProblem = (pieces: readonly Piece[], service = 0.9, practice = 
   practice,
   prevention: [],
 });
+
+/** A way that takes nothing and saves nothing, but for what is given. */
+export const bareWay = (given: Partial<AskWay> = {}): AskWay => ({
+  way: plain,
+  grade: 'proper',
+  requires: [],
+  supplies: [],
+  mass: (given.supplies ?? []).reduce((s, x) => s + x.units * x.grams, 0),
+  gain: 0,
+  hours: given.gain ?? 0,
+  time: 0,
+  ...given,
+});
+/** So many units of a kind, with the grams of one. */
+export const unitsOfKind = (kind: string, units: number) => ({ kind, units, grams: supplyKind(kind).mass });
+/** A trouble with the given chances of a first, second, … repair; nothing beyond them. */
+export const bareAsk = (key: string, tails: readonly number[], ways: AskWay[], given: Partial<Ask> = {}): Ask => ({
+  key,
+  name: key,
+  bikeId: '',
+  exposure: certain(TROUBLES[0]!, 1, { code: 'count.due', services: [] }),
+  law: poisson(tails.reduce((s, p) => s + p, 0)),
+  tails: [...tails],
+  rest: 0,
+  barred: [],
+  fitted: new Map(),
+  must: null,
+  ways,
+  ...given,
+});
+
+/** One tool that does what the first of three troubles asks for, and spares for two: all of it worked out in one's head. */
+export function lampAndSpares(pieces: readonly Piece[]): KitProblem {
+  const spare = (kind: string, gain: number) => bareWay({ supplies: [unitsOfKind(kind, 1)], gain });
+  return {
+    ...bareProblem(pieces),
+    asks: [
+      bareAsk('dark', [0.5], [bareWay({ requires: [0], gain: 4 })]),
+      bareAsk('flat', [0.6, 0.3], [spare('patch', 2)]),
+      bareAsk('blown', [0.4], [spare('fuse', 1)]),
+    ],
+    requirements: [
+      {
+        label: 'light',
+        by: { does: 'light', count: 1 },
+        sets: pieces.flatMap((p, i) => (p.functions.includes('light') ? [[i]] : [])),
+        loose: false,
+      },
+    ],
+  };
+}
 
 /** Small problems of every shape: pieces, sets of them that ways hang on, troubles with ways that use things up. */
 export const small: fc.Arbitrary<KitProblem> = fc

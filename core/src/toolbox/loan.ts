@@ -34,8 +34,8 @@ interface Lendable {
 }
 
 /**
- * The same garage without what is lent and not back: what the next kit is made from. With nothing lent it is the very same object, so that what
- * was worked out from it stays good.
+ * The same garage without what is lent and not back, and with no loan any more, so that none is taken off twice: what the next kit is made from. With
+ * nothing lent it is the very same object, so that what was worked out from it stays good.
  */
 export function atHand<T extends Lendable>(doc: T): T {
   const lent = lentOut(doc.loans);
@@ -45,5 +45,6 @@ export function atHand<T extends Lendable>(doc: T): T {
     ...doc,
     pieces: doc.pieces.map((p) => ({ ...p, count: left(`piece ${p.id}`, p.count) })).filter((p) => p.count > 0),
     supplies: doc.supplies.map((s) => ({ ...s, quantity: left(`spare ${s.id}`, s.quantity) })),
+    loans: [],
   };
 }

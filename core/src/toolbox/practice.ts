@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { euros } from '../ground/fields.js';
 
-/** Schools of practice that decide which chains count. Each position is one a rider may hold; the first is the default. */
 /** What the lightest set is least in; a blend weighs grams, room and money together. */
 export const MEASURES = ['mass', 'bulk', 'price', 'blend'] as const;
 export type Measure = (typeof MEASURES)[number];
@@ -9,6 +8,7 @@ export type Measure = (typeof MEASURES)[number];
 /** The best hand in the group: what ways ask of whoever goes them. */
 export const HANDS = ['anybody', 'handy', 'has done it before'] as const;
 
+/** Schools of practice that decide which chains count. Each position is one a rider may hold; the first is the default. */
 export const practiceSchema = z.strictObject({
   /** Adjustable spanner as the tool that turns: only where nothing fixed does, never (hold only), or freely. */
   adjustable: z.enum(['where nothing fixed does', 'hold only', 'freely']),

@@ -67,6 +67,133 @@ describe('the entry line', () => {
     expect(says('13 stand 30nm', 'torque', true)).toEqual({ ...torque, typed: '30 N·m', value: 30 });
     expect(says('13 stand 30nm manual', 'torque')).toEqual({ ...torque, value: 30, source: 'manual' });
   });
+  test.each([
+    ['10 m8 bolt', 'M8', 'Bolt', 1],
+    ['10 m8x1.25 bolt', 'M8', 'M8x1.25 bolt', 1],
+    ['10 m8x30 bolt', 'M8', 'M8x30 bolt', 1],
+    ['10 m8 x 30 bolt', 'M8', 'M8 x 30 bolt', 1],
+    ['10 m8x1.25x30 bolt', 'M8', 'M8x1.25x30 bolt', 1],
+    ['10 bolt m8 x4', 'M8', 'Bolt', 4],
+    ['10 bolt m8x4', 'M8', 'Bolt', 4],
+    ['10 bolt m8x3', 'M8', 'Bolt', 3],
+    ['10 m8x5 bolt', 'M8', 'M8x5 bolt', 1],
+    ['10 m8 x5 bolt', 'M8', 'Bolt', 5],
+    ['10 m8x1.25 x4 bolt', 'M8', 'M8x1.25 bolt', 4],
+    ['10 thread m6 bolt', 'M6', 'Bolt', 1],
+    ['10 1/4-20 bolt', '1/4in', 'Bolt', 1],
+    ['10 thread 5/16 bolt', '5/16in', 'Bolt', 1],
+    ['10 thread 5/16-18 bolt', '5/16in', 'Bolt', 1],
+  ])('a thread with what stands behind it: %s', (line, thread, name, count) => {
+    const { draft, faults, asks } = readEntry(line);
+    expect([faults, asks]).toEqual([[], []]);
+    expect([draft.thread, draft.name, draft.count ?? 1]).toEqual([thread, name, count]);
+  });
+  test.each([
+    ['10 bolt swing 1', { swing: 1 }],
+    ['10 bolt swing 360°', { swing: 360 }],
+    ['10 bolt swing 30 degrees', { swing: 30 }],
+    ['10 bolt sunk 60', { recess: 60 }],
+    ['10 bolt well 0.5in', { clearance: 12.7 }],
+    ['10 bolt room 5000', { headroom: 5000 }],
+    ['10 bolt thin 4 mm', { thin: 4 }],
+    ['10 bolt stud 25', { stud: 25 }],
+    ['10 bolt sunk 60 in line only', { recess: 60, approach: 'in line only' }],
+    ['10 bolt out of line', { approach: 'out of line' }],
+  ])('what stands in the way: %s', (line, access) => {
+    const { draft, faults } = readEntry(line);
+    expect(faults).toEqual([]);
+    const nothing = { approach: 'any', clearance: null, headroom: null, recess: 0, stud: 0, swing: null, thin: null };
+    expect(draft.access).toEqual({ ...nothing, ...access });
+    expect(draft.name).toBe('Bolt');
+  });
+  test.each(['10 bolt swing 0', '10 bolt swing 361', '10 bolt sunk 5001'])('what cannot be is refused: %s', (line) => {
+    expect(readEntry(line).faults).toHaveLength(1);
+  });
+  test('a length of nothing is asked about, a figure that is nothing refused, each with what it may be', () => {
+    const { asks } = readEntry('10 bolt 60 mm');
+    expect(asks[0]!.question).toBe('What is “60 mm”?');
+    expect(asks[0]!.options.map((x) => x.says)).toEqual(['how deep the head sits', 'part of the name']);
+    const depth = asks[0]!.options[0]!.line;
+    expect(depth).toBe('10 bolt sunk 60');
+    expect(readEntry(depth).draft.access).toMatchObject({ recess: 60 });
+    // A length that is a size of the far end too.
+    expect(readEntry('10 bolt 12 mm').asks[0]!.options.map((x) => x.line)).toEqual([
+      '10 bolt far 12',
+      '10 bolt sunk 12',
+      '10 bolt "12 mm"',
+    ]);
+    expect(readEntry('10 bolt 45nn').faults[0]!.message).toMatch(/^cannot read "45nn": a size is 10/u);
+  });
+  test('a pitch above three is none, and no count either', () => {
+    expect(readEntry('10 m8x3.5 bolt').faults.map((f) => f.message)).toEqual(['a count is 1 to 200']);
+    expect(
+      readEntry('10 m8x1.25 bolt')
+        .parts.filter((x) => x.what === 'name')
+        .map((x) => x.says),
+    ).toEqual(['m8x1.25']);
+  });
+  test.each([
+    ['10 bolt 12', ['12nm', 'far 12', '"12"']],
+    ['10 bolt 45', ['45nm', '"45"']],
+    ['10 bolt 1/2in', ['far 1/2in', 'sunk 1/2in', '"1/2in"']],
+    ['10 bolt i5', ['far i5', '"i5"']],
+  ])('a second figure is taken for nothing unasked: %s', (line, options) => {
+    const { asks, faults, draft } = readEntry(line);
+    const said = line.slice('10 bolt '.length);
+    expect(faults).toEqual([]);
+    expect(asks.map((a) => [a.question, a.options.map((o) => o.line)])).toEqual([
+      [`What is “${said}”?`, options.map((o) => `10 bolt ${o}`)],
+    ]);
+    expect([draft.far, draft.torque, draft.name]).toEqual([undefined, undefined, 'Bolt']);
+  });
+  test('what is said already is not offered again; a torque is in the units on show', () => {
+    const lines = (line: string, inch = false) => readEntry(line, { inch }).asks[0]!.options.map((o) => o.line);
+    expect(lines('10 bolt 8nm 12')).toEqual(['10 bolt 8nm far 12', '10 bolt 8nm "12"']);
+    expect(lines('10 bolt far 13 12')).toEqual(['10 bolt far 13 12nm', '10 bolt far 13 "12"']);
+    expect(lines('10 bolt 12', true)).toEqual(['10 bolt 12lbft', '10 bolt far 12', '10 bolt "12"']);
+    expect(readEntry('10 bolt 12', { inch: true }).asks[0]!.options[0]!.says).toBe('torque, 12 lb·ft');
+  });
+  test.each([
+    ['16 plug cover', 'plug', 'Cover', '16 "plug" cover'],
+    ['seat key 5', 'key', 'Seat', 'seat "key" 5'],
+    ['switch key 5', 'key', 'Switch', 'switch "key" 5'],
+  ])('a word that is a form and may be of the name: %s', (line, form, name, other) => {
+    const { draft, parts, asks, faults } = readEntry(line);
+    expect([asks, faults, draft.head!.form, draft.name]).toEqual([[], [], form, name]);
+    const others = parts.flatMap((x) => x.others);
+    expect(others.map((o) => o.line)).toEqual([other]);
+    expect(readEntry(other).draft.name!.toLowerCase()).toContain(form);
+  });
+  test.each([
+    ['10 "a bolt"', 'a bolt'],
+    ['10 "B" bolt', 'B bolt'],
+    ['10 bolt (6 nm)', 'Bolt'],
+    ['10 bolt #2', 'Bolt #2'],
+    ['10 bolt i', 'Bolt i'],
+    ['10 ?', undefined],
+  ])('the name of %s', (line, name) => {
+    const { draft, faults, asks } = readEntry(line);
+    expect([draft.name, faults, asks]).toEqual([name, [], []]);
+  });
+  test('a figure that reads like a torque is offered as one, any other as a word', () => {
+    const options = (line: string) => readEntry(line).faults[0]!.options.map((o) => o.line);
+    expect(options('10 bolt 45nn')).toEqual(['10 bolt 45nm', '10 bolt "45nn"']);
+    expect(options('10 bolt 45xn')).toEqual(['10 bolt "45xn"']);
+    expect(options('10 bolt t33')).toEqual(['10 bolt t30', '10 bolt t27']);
+  });
+  test('a figure before the word of its form', () => {
+    expect(readEntry('6.3 rear spoke nipple').draft).toMatchObject({ head: { form: 'spoke', size: '6.3' } });
+  });
+  test.each([
+    ['Seat bolt', '10 Seat bolt'],
+    ['Behind', '10 "Behind"'],
+    ['Nut m8', '10 "Nut m8"'],
+    ['Bolt 12', '10 "Bolt 12"'],
+  ])('a name that would be read as something else is written in quotes: %s', (name, line) => {
+    const written = typeEntry(newFastener({ id: ID, bikeId: ID, head: { form: 'hex', size: '10' }, name }));
+    expect(written.startsWith(`${line} `)).toBe(true);
+    expect(readEntry(written).draft.name).toBe(name);
+  });
   test('a small torque behind a nut is no size of the far end', () => {
     const { draft, faults } = readEntry('10 axle nut 0.1nm');
     expect(faults).toEqual([]);

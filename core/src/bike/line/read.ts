@@ -533,6 +533,12 @@ function otherHeads(r: Reader, i: number, read: Extract<SizeAt, { ok: true }>): 
 /** Up to this size a hex that is only called so is as often an inside one, mm. */
 const SMALL_HEX = 6;
 
+/** A length as how deep the head sits. */
+const asDepth = (words: string): readonly [string, string] => [
+  'how deep the head sits',
+  `sunk ${words.replace(/ ?mm$/iu, '')}`,
+];
+
 /** A second figure: it may be the far end, a torque, a depth, or a word of the name. It is never taken for one of them unasked. */
 const takeSecond: Taker = (r, i) => {
   const { head } = r.draft;
@@ -547,14 +553,14 @@ const takeSecond: Taker = (r, i) => {
   const plainFigure = read.to === i + 1 && token.kind === 'number' && !token.fraction;
   const far: readonly (readonly [string, string])[] =
     read.ok && !r.draft.far ? [[`far end, ${printShape(read.head)}`, `far ${bare(read.head)}`]] : [];
+  const depth = quantityAt(r.tokens, i)?.unit.kind === 'length' ? [asDepth(words)] : [];
   const unit = r.context.inch ? 'lbft' : 'nm';
   const torque: readonly (readonly [string, string])[] =
     plainFigure && !r.draft.torque
       ? [[`torque, ${token.text} ${r.context.inch ? 'lb·ft' : 'N·m'}`, `${token.text}${unit}`]]
       : [];
-  const named: readonly [string, string] = ['part of the name', quoted(words)];
-  const order = r.draft.torque ? [...far, ...torque, named] : [...torque, ...far, named];
-  return ask(r, i, read.to, `What is “${words}”?`, order);
+  const order = r.draft.torque ? [...far, ...torque] : [...torque, ...far];
+  return ask(r, i, read.to, `What is “${words}”?`, [...order, ...depth, ['part of the name', quoted(words)]]);
 };
 
 /** A figure that is nothing yet: `45nn`, `2000`. */
@@ -567,7 +573,7 @@ const takeFigure: Taker = (r, i) => {
   const q = quantityAt(r.tokens, i);
   if (q?.unit.kind === 'length')
     return ask(r, i, q.to, `What is “${raw(r, i, q.to)}”?`, [
-      ['how deep the head sits', `sunk ${raw(r, i, q.to).replace(/ ?mm$/iu, '')}`],
+      asDepth(raw(r, i, q.to)),
       ['part of the name', quoted(raw(r, i, q.to))],
     ]);
   const nearest = /^n/iu.test(words.slice(token.text.length)) ? [`${token.text}nm`] : [];

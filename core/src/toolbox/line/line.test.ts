@@ -4,7 +4,7 @@ import { uuid } from '../../testing/make.js';
 import { newPiece, pieceSchema } from '../tools/piece.js';
 import { ITEM_LINES } from '../../testing/corpus/items.js';
 import { corpusOf } from '../../testing/corpus/read.js';
-import { findModels, lacksSize, readPiece, readTools, withSize } from './index.js';
+import { findModels, lacksSize, readPiece, readTools, toolsComplete, withSize } from './index.js';
 import { catalogue } from '../tools/shelf.js';
 
 const name = (line: string) => {
@@ -63,6 +63,62 @@ describe('a piece in one line', () => {
   ])('%s weighs %p g', (line, grams) => {
     const read = readPiece(line);
     expect(read.ok && read.said.mass).toBeCloseTo(grams, 1);
+  });
+  test.each([
+    ['ring 7/8', ['Ring spanner 7 and 8']],
+    ['open 13/16', ['Open spanner 13 and 16']],
+    ['ring 8-10', ['Ring spanner 8 and 10']],
+    ['open 8-11', ['Open spanner 8 and 11']],
+    ['ring 8/10, 12/13', ['Ring spanner 8 and 10', 'Ring spanner 12 and 13']],
+    ['ring 8 10 12', ['Ring spanner 8', 'Ring spanner 10', 'Ring spanner 12']],
+    ['open 8; 9; 10', ['Open spanner 8', 'Open spanner 9', 'Open spanner 10']],
+    ['ring ?', ['Ring spanner, size not known']],
+    ['magnetic plug socket 16', ['Plug socket ⅜ in, 16, long, magnetic']],
+    ['deep plug socket 16', ['Plug socket ⅜ in, 16, long, magnetic']],
+    ['long socket 3/8 14', ['Socket ⅜ in, 14 deep']],
+    ['extension 3/8 20', ['Extension ⅜ in, 20 mm']],
+    ['extension 3/8 6in', ['Extension ⅜ in, 152 mm']],
+    [
+      'folding set 2-6',
+      ['Folding key set inside hex 2 inside hex 2.5 inside hex 3 inside hex 4 inside hex 5 inside hex 6'],
+    ],
+    ['key set 2-8', ['L-key set 2 to 8 mm']],
+  ])('%s is %p', (line, names) => {
+    const { tools, asks, faults } = readTools(line);
+    expect([asks, faults]).toEqual([[], []]);
+    expect(tools.map((t) => t.model.name)).toEqual(names);
+    expect(toolsComplete(readTools(line))).toBe(true);
+  });
+  test.each([
+    ['open 8-12', 'Which sizes are on one open spanner?', ['open 8/12', 'open 8; 9; 10; 11; 12;']],
+    ['ring 8 to 12', 'Which sizes are on one ring spanner?', ['ring 8/12', 'ring 8; 9; 10; 11; 12;']],
+    ['open', 'Which sizes has it?', ['open 8/10', 'open 10/12', 'open 12/13', 'open 14/17']],
+    ['extension 1/4 6', 'What is “6”?', ['extension 1/4 6in', 'extension 1/4 6cm']],
+    ['extension 1/4 19', 'What is “19”?', ['extension 1/4 19in', 'extension 1/4 19cm']],
+    ['extension 1/4', 'How long is it?', [50, 75, 100, 150, 250].map((n) => `extension 1/4 ${n}`)],
+    ['socket 3/8', 'Which size of socket?', [8, 10, 12, 13, 14, 17, '?'].map((n) => `socket 3/8 ${n}`)],
+    ['folding set 5', 'Which sizes has it?', ['2-6', '3-8', 't10-t40'].map((n) => `folding set 5 ${n}`)],
+  ])('%s asks: %s', (line, question, lines) => {
+    const reading = readTools(line);
+    expect(reading.asks.map((a) => [a.question, a.options.map((o) => o.line)])).toEqual([[question, lines]]);
+    expect([reading.tools, toolsComplete(reading)]).toEqual([[], false]);
+    // Each of the answers is a line that can be put into the toolbox.
+    for (const l of lines.filter((x) => !x.startsWith('folding')))
+      expect([l, toolsComplete(readTools(l))]).toEqual([l, true]);
+  });
+  test('what is refused or empty is not complete', () => {
+    expect([toolsComplete(readTools('')), toolsComplete(readTools('socket 3/8 10.7'))]).toEqual([false, false]);
+  });
+  test.each([
+    ['in the garage wall', { kept: 'garage wall' }],
+    ['in the shed 2', { kept: 'shed 2' }],
+    ['in the  blue   box', { kept: 'blue box' }],
+    ['in the box x2', { kept: 'box', count: 2 }],
+    ['in the box 30g', { kept: 'box', mass: 30, source: 'user' }],
+    ['in the box worn', { kept: 'box', condition: 'worn' }],
+  ])('where it is kept: %s', (words, said) => {
+    const read = readPiece(`socket 3/8 13 ${words}`);
+    expect(read.ok && read.said).toEqual(said);
   });
   test('what else is said of it', () => {
     const read = readPiece('socket 3/8 13 x2 34g 3,50€ worn cheap always in the garage wall note: from the old set');

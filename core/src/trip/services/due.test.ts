@@ -73,6 +73,95 @@ describe('what falls due', () => {
       ),
     );
   });
+  test('just due is due: at its km, on its day, at its hour', () => {
+    expect(due(service({}), 0, leg(1000)).times).toBe(1);
+    expect(due(service({}), 0, leg(999.9)).times).toBe(0);
+    const byDays = service({ everyKm: null, everyDays: 10, lastDate: '2026-06-01' });
+    expect(due(byDays, 0, leg(10, 0, 10)).times).toBe(1);
+    expect(due(byDays, 0, leg(10, 0, 9)).times).toBe(0);
+    expect(due(byDays, 0, leg(10, 0, 35))).toMatchObject({ times: 3, leg: 0 });
+    const byHours = service({ everyKm: null, everyHours: 20 });
+    expect(due(byHours, 0, { ...leg(10), hours: 20 }).times).toBe(1);
+    // Nothing left before leaving is overdue.
+    expect(due(service({}), 1000, leg(1))).toMatchObject({ overdue: true, leftKm: 0 });
+    expect(due({ ...byDays, lastDate: '2026-05-22' }, 0, leg(1)).overdue).toBe(true);
+    expect(due({ ...byDays, lastDate: '2026-05-23' }, 0, leg(1)).overdue).toBe(false);
+  });
+  test('whichever ends first starts all of them anew', () => {
+    // 10 days or 1000 km: a leg of 2000 km in 20 days is due by both at once, twice; in 40 days by days alone, four times.
+    const both = service({ everyDays: 10, lastDate: '2026-06-01' });
+    expect(due(both, 0, leg(2000, 0, 20)).times).toBe(2);
+    expect(due(both, 0, leg(2000, 0, 40)).times).toBe(4);
+    expect(due(both, 0, leg(4000, 0, 20)).times).toBe(4);
+    // 500 km are gone: due after 500 km, on the fifth of ten days, and once more ten days later.
+    expect(due(both, 500, leg(1000, 0, 10), leg(500, 0, 5)).times).toBe(2);
+    const hours = service({ everyKm: null, everyHours: 20, everyDays: 10, lastDate: '2026-06-01' });
+    expect(due(hours, 0, { ...leg(10, 0, 10), hours: 40 }).times).toBe(2);
+    expect(due(hours, 0, { ...leg(10, 0, 40), hours: 40 }).times).toBe(4);
+  });
+  test('what is never counted, or of which nobody knows when it was done, never falls due by it', () => {
+    expect(due(service({ everyKm: null }), 9e5, leg(9e5))).toMatchObject({ leftKm: null, times: 0 });
+    // By days without a day: it counts from leaving.
+    const unknown = service({ everyKm: null, everyDays: 10 });
+    expect(due(unknown, 0, leg(10, 0, 9))).toMatchObject({ times: 0, overdue: false });
+    expect(due(unknown, 0, leg(10, 0, 10)).times).toBe(1);
+  });
+  test('hours of the engine since it was done last; an odometer that went back counts as none', () => {
+    const s = service({ everyKm: null, everyHours: 20, lastHours: 100 });
+    const at = (engineHours: number, hours = 5) =>
+      dueOn(
+        { ...newBike(uuid(1), 'b'), engineHours, services: [s] },
+        { ...newTrip(uuid(2), 't'), legs: [{ ...leg(10), hours }] },
+        '2026-06-01',
+      )[0]!;
+    expect([at(114).times, at(115).times, at(119).times, at(120).overdue]).toEqual([0, 1, 1, true]);
+    expect(at(90)).toMatchObject({ times: 0, overdue: false });
+    expect(at(90, 20).times).toBe(1);
+    expect(at(90).formula.hours).toEqual({ every: 20, gone: 0 });
+    expect(at(113).formula.hours).toEqual({ every: 20, gone: 13 });
+    expect(due(service({ lastKm: 500 }), 400, leg(999)).times).toBe(0);
+    expect(due(service({ lastKm: 500 }), 400, leg(10)).leftKm).toBe(1000);
+  });
+  test('a service of a metre ends all the same', () => {
+    expect(due(service({ everyKm: 0.001 }), 0, leg(1000)).times).toBe(501);
+  });
+  test('what is told of it: each interval with what is gone, null where it does not count', () => {
+    const all = service({ everyHours: 20, everyDays: 10, lastDate: '2026-05-30', dust: 0.25 });
+    expect(due(all, 300, leg(1)).formula).toEqual({
+      code: 'due.interval',
+      km: { every: 1000, gone: 300, dust: 4 },
+      hours: { every: 20, gone: 0 },
+      days: { every: 10, last: '2026-05-30' },
+    });
+    expect(due(service({ everyKm: null }), 0).formula).toEqual({
+      code: 'due.interval',
+      km: null,
+      hours: null,
+      days: null,
+    });
+  });
+  test('overdue first, then what comes oftener, then what is nearest', () => {
+    const list = [
+      service({ name: 'never', everyKm: null }),
+      service({ name: 'later', everyKm: 9000 }),
+      service({ name: 'sooner', everyKm: 5000 }),
+      service({ name: 'once', everyKm: 1500 }),
+      service({ name: 'often', everyKm: 900 }),
+      service({ name: 'overdue', everyKm: 500, lastKm: -600 }),
+    ];
+    const order = dueOn(
+      {
+        ...newBike(uuid(1), 'b'),
+        odometer: 0,
+        services: list.map((s) =>
+          s.name === 'overdue' ? { ...s, everyKm: 5000, everyDays: 1, lastDate: '2026-01-01' } : s,
+        ),
+      },
+      { ...newTrip(uuid(2), 't'), legs: [leg(1900)] },
+      '2026-06-01',
+    ).map((d) => d.service.name);
+    expect(order).toEqual(['overdue', 'often', 'once', 'sooner', 'later', 'never']);
+  });
   test('oil burnt, by consumption', () => {
     expect(
       oilBurnt({ ...newBike(uuid(1), 'b'), oilUse: 180 }, { ...newTrip(uuid(2), 't'), legs: [leg(500)] }),

@@ -37,7 +37,8 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
   return bike.services
     .map((service): Due => {
       const { everyKm, everyDays, everyHours, lastKm, lastDate, lastHours } = service;
-      const leftHours = everyHours === null ? null : everyHours - Math.max(0, bike.engineHours - lastHours);
+      const run = Math.max(0, bike.engineHours - lastHours);
+      const leftHours = everyHours === null ? null : everyHours - run;
       const ridden = Math.max(0, bike.odometer - lastKm);
       const leftKm = everyKm === null ? null : everyKm - ridden;
       const leftDays =
@@ -53,13 +54,13 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
       trip.legs.forEach((l, i) => {
         let km = wearOf(service, l);
         let gone = l.days;
-        let run = l.hours;
+        let ran = l.hours;
         // Within a leg km, days and hours run evenly; whichever ends first makes it due.
-        while (km >= wear || gone >= days || run >= hours) {
-          const share = Math.min(wear / Math.max(km, 1e-9), days / Math.max(gone, 1e-9), hours / Math.max(run, 1e-9));
+        while (km >= wear || gone >= days || ran >= hours) {
+          const share = Math.min(wear / Math.max(km, 1e-9), days / Math.max(gone, 1e-9), hours / Math.max(ran, 1e-9));
           km -= km * Math.min(1, share);
           gone -= gone * Math.min(1, share);
-          run -= run * Math.min(1, share);
+          ran -= ran * Math.min(1, share);
           times++;
           leg ??= overdue ? null : i;
           wear = everyKm ?? Infinity;
@@ -69,7 +70,7 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
         }
         wear -= km;
         days -= gone;
-        hours -= run;
+        hours -= ran;
       });
       return {
         service,
@@ -81,7 +82,7 @@ export function dueOn(bike: Bike, trip: Trip, today: string): Due[] {
         formula: {
           code: 'due.interval',
           km: everyKm === null ? null : { every: everyKm, gone: ridden, dust: 1 / service.dust },
-          hours: everyHours === null ? null : { every: everyHours, gone: bike.engineHours - lastHours },
+          hours: everyHours === null ? null : { every: everyHours, gone: run },
           days: everyDays === null ? null : { every: everyDays, last: lastDate },
         },
       };
