@@ -247,42 +247,64 @@ test('a garage and edits that an older version left in the browser are read as i
   ]);
 });
 
-test('a new version is offered, never forced, and what is unsent outlives it', async ({ page, app }) => {
-  test.slow();
-  await open(page, app);
-  await allHere(page);
-  const newer = mkdtempSync(join(tmpdir(), 'necessaire-newer-'));
-  try {
-    cpSync(join(root, 'dist/web'), newer, { recursive: true });
-    const index = join(newer, 'index.html');
-    writeFileSync(index, readFileSync(index, 'utf8').replace('</title>', '</title><meta name="newer" content="yes">'));
-    const worker = join(newer, 'sw.js');
-    const text = readFileSync(worker, 'utf8');
-    const changed = text.replace(
-      /("?url"?:\s*"index\.html",\s*"?revision"?:\s*")[0-9a-f]+|("?revision"?:\s*")[0-9a-f]+(",\s*"?url"?:\s*"index\.html")/u,
-      (_all, a: string, b: string, c: string) => (a ? `${a}0000newer` : `${b}0000newer${c}`),
-    );
-    expect(changed).not.toBe(text);
-    writeFileSync(worker, changed);
-    await app.stop();
-    await enter(page, '13 unsent bolt');
-    await expect(saved(page)).toHaveText('On this device, not sent');
-    await app.startAgain(newer);
-    await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
-    const offer = page.getByText('A new version of Necessaire is ready.');
-    await expect(offer).toBeVisible({ timeout: 40_000 });
-    expect(await page.locator('meta[name="newer"]').count()).toBe(0);
-    page.on('dialog', (d) => void d.accept());
-    await page.getByRole('button', { name: 'Load it' }).click();
-    await expect(page.locator('meta[name="newer"]')).toHaveCount(1);
-    await settled(page);
-    await expect(row(page, 'Unsent bolt')).toBeVisible();
-    await expect(saved(page)).toHaveText('Saved');
-    expect(await atServer(app, 'Unsent bolt')).toBe(1);
-  } finally {
-    rmSync(newer, { recursive: true });
-  }
-});
+for (const [title, deaf] of [
+  ['a new version is offered, never forced, and what is unsent outlives it', false],
+  ['a new version whose worker never hears is loaded from the server', true],
+] as const)
+  test(title, async ({ page, app }) => {
+    test.slow();
+    await open(page, app);
+    await allHere(page);
+    const newer = mkdtempSync(join(tmpdir(), 'necessaire-newer-'));
+    try {
+      cpSync(join(root, 'dist/web'), newer, { recursive: true });
+      const index = join(newer, 'index.html');
+      writeFileSync(
+        index,
+        readFileSync(index, 'utf8').replace('</title>', '</title><meta name="newer" content="yes">'),
+      );
+      const worker = join(newer, 'sw.js');
+      const text = readFileSync(worker, 'utf8');
+      const changed = text.replace(
+        /("?url"?:\s*"index\.html",\s*"?revision"?:\s*")[0-9a-f]+|("?revision"?:\s*")[0-9a-f]+(",\s*"?url"?:\s*"index\.html")/u,
+        (_all, a: string, b: string, c: string) => (a ? `${a}0000newer` : `${b}0000newer${c}`),
+      );
+      expect(changed).not.toBe(text);
+      const silent = changed.replace('SKIP_WAITING', 'NEVER_SAID');
+      expect(silent).not.toBe(changed);
+      writeFileSync(worker, deaf ? silent : changed);
+      await app.stop();
+      await enter(page, '13 unsent bolt');
+      await expect(saved(page)).toHaveText('On this device, not sent');
+      await app.startAgain(newer);
+      await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
+      const offer = page.getByText('A new version of Necessaire is ready.');
+      await expect(offer).toBeVisible({ timeout: 40_000 });
+      expect(await page.locator('meta[name="newer"]').count()).toBe(0);
+      page.on('dialog', (d) => void d.accept());
+      await page.getByRole('button', { name: 'Load it' }).click();
+      // How the workers stand is said with it: a page that is not loaded anew says why.
+      await expect(async () => {
+        const seen = await page.evaluate(async () => {
+          const registration = await navigator.serviceWorker.getRegistration();
+          return {
+            newer: document.querySelectorAll('meta[name="newer"]').length,
+            waiting: registration?.waiting?.state,
+            active: registration?.active?.state,
+            controls: navigator.serviceWorker.controller === registration?.active,
+            since: Math.round(performance.now()),
+          };
+        });
+        expect(seen).toMatchObject({ newer: 1 });
+      }).toPass({ timeout: 60_000 });
+      await settled(page);
+      await expect(row(page, 'Unsent bolt')).toBeVisible();
+      await expect(saved(page)).toHaveText('Saved');
+      expect(await atServer(app, 'Unsent bolt')).toBe(1);
+    } finally {
+      rmSync(newer, { recursive: true });
+    }
+  });
 
 test('it can be put on a home screen: name, icons, and where it begins', async ({ page, app }) => {
   await open(page, app);

@@ -12,7 +12,7 @@ import { fromHere } from './fromHere.js';
 import { preventionCosts } from './prevention.js';
 import { proofTold, proveCaseOf, readyShare } from './proof.js';
 import { partKey, stowItems } from './stowItems.js';
-import { switchCosts, SWITCHES } from './switches.js';
+import { COMPARED, switchCosts } from './switches.js';
 import { ridesTracks, stowInput } from './stowInput.js';
 import { wholeAnswer } from './whole.js';
 import type { Kit } from '../kit/index.js';
@@ -292,7 +292,7 @@ describe('what a change would do', () => {
       ],
     };
     const costs = switchCosts(given, asked, solve, (share) => shares.push(share));
-    expect(new Set(costs.map((x) => x.key))).toEqual(new Set(SWITCHES));
+    expect(new Set(costs.map((x) => x.key))).toEqual(new Set(COMPARED));
     expect(shares).toEqual(costs.map((_, i) => i / costs.length));
     const with_ = (change: object) =>
       answer({ ...given, garage: { ...doc.garage, practice: { ...doc.garage.practice, ...change } } }, asked);

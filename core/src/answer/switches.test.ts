@@ -9,7 +9,7 @@ import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import { adjustable, combinationSpanner, plainBar, ratchet, socket } from '../toolbox/tools/index.js';
 import { newLeg, newTrip } from '../trip/index.js';
 import { answerFor } from './answer.js';
-import { switchCosts, SWITCHES } from './switches.js';
+import { COMPARED, switchCosts } from './switches.js';
 
 let solve: Solve;
 beforeAll(async () => {
@@ -39,7 +39,7 @@ long(
     const question = { bikeId: uuid(1), tripId: uuid(7) };
     const shares: number[] = [];
     const costs = switchCosts(doc, question, solve, (s) => shares.push(s));
-    expect(new Set(costs.map((c) => c.key))).toEqual(new Set(SWITCHES));
+    expect(new Set(costs.map((c) => c.key))).toEqual(new Set(COMPARED));
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     const kit = (change: object) =>
       answerFor({ ...doc, garage: { ...doc.garage, practice: { ...DEFAULT_PRACTICE, ...change } } }, question, solve)

@@ -1,31 +1,14 @@
-import { practiceSchema, type Practice } from '../toolbox/practice.js';
+import { positionsOf, practiceSchema, SWITCHES, type Practice, type Switch } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { answerFor, type Answer } from './answer.js';
 import { AnswerMemory } from './memory.js';
 import type { Question } from './question.js';
 
-/** The switches whose positions are compared. Where the tools come from is left out: a kit of the whole catalogue takes long to prove. */
-export const SWITCHES = [
-  'doubles',
-  'drive',
-  'adjustable',
-  'ratchet',
-  'standing',
-  'tubes',
-  'others',
-  'air',
-  'levers',
-  'plugs',
-  'reamer',
-  'lives',
-  'skill',
-  'pressures',
-  'rescue',
-  'sparkPlug',
-  'quality',
-] as const satisfies readonly (keyof Practice)[];
-export type Switch = (typeof SWITCHES)[number];
+/** Not compared: a kit of the whole catalogue takes long to prove, what is made least is no kit of its own, and who rides along is no choice. */
+const NOT_COMPARED: readonly Switch[] = ['from', 'least', 'hand'];
+/** The switches whose positions are compared. */
+export const COMPARED = SWITCHES.filter((key) => !NOT_COMPARED.includes(key));
 
 /** What another position of one switch makes of the kit, against the kit as it is. Positive grams are heavier, positive hours are more saved. */
 export interface SwitchCost {
@@ -65,10 +48,10 @@ export function switchCosts(
       memory,
     );
   const now = kitWith({});
-  const asked = SWITCHES.flatMap((key) =>
-    practiceSchema.shape[key].options
+  const asked = COMPARED.flatMap((key) =>
+    positionsOf(key)
       .filter((position) => position !== practice[key])
-      .map((position) => ({ key, position: position as string })),
+      .map((position) => ({ key, position })),
   );
   return asked.map(({ key, position }, i): SwitchCost => {
     onProgress(i / asked.length);

@@ -1,4 +1,4 @@
-import { DEFAULT_PRACTICE, practiceSchema, type Practice } from '../toolbox/practice.js';
+import { DEFAULT_PRACTICE, positionsOf, type Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import { long } from '../testing/long.js';
 import { THOROUGH } from '../testing/thorough.js';
@@ -94,7 +94,7 @@ describe('what to buy', () => {
         pieces: [],
       };
       const thinned = { ...demo, pieces: demo.pieces.filter((_, i) => i % 3 !== 0) };
-      const qualities = practiceSchema.shape.quality.options;
+      const qualities = positionsOf('quality');
       for (const base of [walked, thinned])
         for (const quality of THOROUGH ? qualities : [qualities[base === walked ? 0 : qualities.length - 1]!])
           for (const least of ['money', 'mass'] as const) {

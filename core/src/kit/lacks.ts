@@ -1,7 +1,7 @@
 import type { Role } from '../bike/index.js';
 import type { ChainToolFact } from '../repairs/supplies/index.js';
 import type { PieceFunction } from '../toolbox/tools/index.js';
-import type { Practice } from '../toolbox/practice.js';
+import type { Practice, Switch } from '../toolbox/practice.js';
 
 /** What keeps a way from a kit, as facts: fasteners, troubles and spares by their names. */
 export type LackFact =
@@ -15,8 +15,8 @@ export type LackFact =
   /** A switch of the practice stands so that the way does not count. */
   | {
       code: 'lack.preference';
-      of: 'tubes' | 'plugs' | 'sparkPlug' | 'rescue';
-      position: Practice['tubes' | 'plugs' | 'sparkPlug' | 'rescue'];
+      of: Switch;
+      position: Practice[Switch];
     }
   /** No fastener of the bike has the job that the way turns: whoever reads it can mark one. */
   | { code: 'lack.unmarked'; role: Role }

@@ -1,6 +1,6 @@
 import { long } from '../testing/long.js';
 import { THOROUGH } from '../testing/thorough.js';
-import { practiceSchema, type Practice } from '../toolbox/practice.js';
+import { positionsOf, type Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from '@jest/globals';
@@ -48,9 +48,9 @@ describe('a way is there or it is not', () => {
         fc.property(
           fc.constantFrom<KitQuestion['ask']>('worth', 'lightest', 'most'),
           fc.integer({ min: 100, max: 4000 }),
-          fc.constantFrom(...practiceSchema.shape.air.options),
-          fc.constantFrom(...practiceSchema.shape.levers.options),
-          fc.constantFrom(...practiceSchema.shape.reamer.options),
+          fc.constantFrom(...positionsOf('air')),
+          fc.constantFrom(...positionsOf('levers')),
+          fc.constantFrom(...positionsOf('reamer')),
           (how, mass, air, levers, reamer) => {
             const doc = practised(ask(demo, { ask: how, mass }), { air, levers, reamer });
             const a = answer(doc);

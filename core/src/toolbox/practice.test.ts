@@ -1,23 +1,33 @@
 import { expect, test } from '@jest/globals';
-import { z } from 'zod';
-import { DEFAULT_PRACTICE, practiceSchema } from './practice.js';
+import { DEFAULT_PRACTICE, positionsOf, practiceSchema, SWITCHES } from './practice.js';
 
 test('the default is the first position of every switch, but that somebody has done it all before; no limit of worth', () => {
-  for (const [key, schema] of Object.entries(practiceSchema.shape)) {
-    if (!(schema instanceof z.ZodEnum)) continue;
-    const [first] = schema.options;
-    expect([key, DEFAULT_PRACTICE[key as 'drive']]).toEqual([key, key === 'hand' ? 'has done it before' : first]);
+  for (const key of SWITCHES) {
+    const [first] = positionsOf(key);
+    expect([key, DEFAULT_PRACTICE[key]]).toEqual([key, key === 'hand' ? 'has done it before' : first]);
   }
-  expect(DEFAULT_PRACTICE.worth).toBeNull();
-  expect(practiceSchema.parse(DEFAULT_PRACTICE)).toEqual(DEFAULT_PRACTICE);
+  expect(SWITCHES).toHaveLength(Object.keys(DEFAULT_PRACTICE).length - 1);
+  expect(DEFAULT_PRACTICE).toMatchObject({
+    adjustable: 'where nothing fixed does',
+    standing: 'plain bar only',
+    least: 'mass',
+    from: 'drawer',
+    doubles: 'what gets lost or breaks',
+    levers: 'two',
+    worth: null,
+  });
 });
-test('what is no position, left out or unknown is refused', () => {
+test('what a garage does not say of its practice is as it was before anybody asked', () => {
+  expect(practiceSchema.parse({})).toEqual(DEFAULT_PRACTICE);
+  expect(practiceSchema.parse({ drive: 'one middle drive' })).toEqual({
+    ...DEFAULT_PRACTICE,
+    drive: 'one middle drive',
+  });
+});
+test('what is no position, or no switch, is refused', () => {
   const ok = (change: object) => practiceSchema.safeParse({ ...DEFAULT_PRACTICE, ...change }).success;
-  expect([
-    ok({ drive: 'one middle drive' }),
-    ok({ drive: 'any' }),
-    ok({ drive: undefined }),
-    ok({ colour: 'red' }),
-  ]).toEqual([true, false, false, false]);
+  expect([ok({ drive: 'one middle drive' }), ok({ drive: 'any' }), ok({ drive: null }), ok({ colour: 'red' })]).toEqual(
+    [true, false, false, false],
+  );
   expect([0, 250.5, -1, Number.NaN, Infinity].map((worth) => ok({ worth }))).toEqual([true, true, false, false, false]);
 });

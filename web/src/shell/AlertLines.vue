@@ -3,7 +3,7 @@
 import { at } from '@necessaire/core';
 import { computed } from 'vue';
 import { useGarage } from '../stores/garage';
-import { loadNewer, newerWaits } from '../sync/offline';
+import { loadNewer, loadsNewer, newerWaits } from '../sync/offline';
 import * as texts from '../words/shell/alertLines';
 
 defineProps<{ lines: readonly { key: string; text: string }[] }>();
@@ -32,7 +32,7 @@ const only = computed(() => (garage.tray.length === 1 ? at(garage.tray, 0) : nul
     <v-alert v-if="newerWaits" class="alert" variant="tonal" density="compact" role="status">
       {{ texts.aNewVersionOfNecessaire }}
       <template #append
-        ><v-btn variant="plain" @click="loadNewer">{{ texts.loadIt }}</v-btn>
+        ><v-btn variant="plain" :loading="loadsNewer" @click="loadNewer">{{ texts.loadIt }}</v-btn>
         <v-btn variant="plain" @click="newerWaits = false">{{ texts.later }}</v-btn></template
       >
     </v-alert>

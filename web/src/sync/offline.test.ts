@@ -1,6 +1,6 @@
 import '../testing/browser';
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
-import { loadNewer } from './offline';
+import { loadNewer, loadsNewer } from './offline';
 
 /** A browser's workers as far as loading a newer version asks of them. */
 class Workers extends EventTarget {
@@ -13,7 +13,9 @@ class Workers extends EventTarget {
     },
   };
   onWord: () => void = () => undefined;
+  letGo = 0;
   getRegistration = () => Promise.resolve(this);
+  unregister = () => Promise.resolve(++this.letGo > 0);
 }
 let workers: Workers;
 let reloads: number;
@@ -39,6 +41,25 @@ test('a newer version that slept through the first word is asked again, and load
   expect([workers.heard, reloads]).toEqual([2, 1]);
   jest.advanceTimersByTime(10_000);
   expect([workers.heard, reloads]).toEqual([2, 1]);
+});
+test('one that never hears is loaded from the server, and stays as it is while there is none', async () => {
+  let there = false;
+  const asked: string[] = [];
+  globalThis.fetch = (url) => {
+    asked.push(String(url));
+    return there ? Promise.resolve(new Response('ok')) : Promise.reject(new TypeError('no network'));
+  };
+  await loadNewer();
+  await jest.advanceTimersByTimeAsync(12_000);
+  expect([asked, workers.letGo, reloads]).toEqual([['/health'], 0, 0]);
+  expect(loadsNewer.value).toBe(true);
+  there = true;
+  await jest.advanceTimersByTimeAsync(10_000);
+  expect([asked.length, workers.letGo, reloads]).toEqual([1, 0, 0]);
+  await jest.advanceTimersByTimeAsync(2000);
+  expect([asked.length, workers.letGo, reloads]).toEqual([2, 1, 1]);
+  await jest.advanceTimersByTimeAsync(60_000);
+  expect([asked.length, workers.letGo, reloads]).toEqual([2, 1, 1]);
 });
 test('one that took over unheard is loaded all the same', async () => {
   await loadNewer();

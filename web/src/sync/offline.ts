@@ -6,6 +6,8 @@ import { askToPersist } from './garageStore';
 export const allHere = ref(false);
 /** Whether a newer version waits to be loaded. */
 export const newerWaits = ref(false);
+/** Whether it is being loaded: the rider asked for it, and its worker has not taken over yet. */
+export const loadsNewer = ref(false);
 /** Whether the browser keeps what is stored here even when it runs short of room; null until it was asked. */
 export const persisted = ref<boolean | null>(null);
 /** Whether hardly any room is left for what is stored here. */
@@ -42,14 +44,19 @@ export async function keepOffline(): Promise<void> {
 
 /** How often the newer version is asked to take over, ms. */
 const ASK_AGAIN = 1000;
+/** How many times it is asked before it is fetched past its worker. */
+const ASKS = 12;
 
 /**
  * Loads the newer version: what is unsent lies in the outbox and is sent from there. A worker that sleeps, or that a busy machine is slow to wake, may not
- * hear the first word: it is asked until it has taken over.
+ * hear the first word: it is asked until it has taken over. One that never does is let go with the worker before it, once the server is there to give
+ * the page; the page then lays the program here anew.
  */
 export async function loadNewer(): Promise<void> {
+  loadsNewer.value = true;
   const registration = await navigator.serviceWorker.getRegistration();
   let loading = false;
+  let asked = 0;
   const load = () => {
     if (loading) return;
     loading = true;
@@ -58,10 +65,20 @@ export async function loadNewer(): Promise<void> {
   };
   const ask = () => {
     // None waits any more: it has taken over.
-    if (registration?.waiting) registration.waiting.postMessage({ type: 'SKIP_WAITING' });
-    else load();
+    if (!registration?.waiting) return load();
+    registration.waiting.postMessage({ type: 'SKIP_WAITING' });
+    if (++asked % ASKS === 0) void fromServer(registration).then((free) => free && load());
   };
   navigator.serviceWorker.addEventListener('controllerchange', load, { once: true });
   const again = setInterval(ask, ASK_AGAIN);
   ask();
+}
+
+/** Lets the workers go if the server would give the page: without it they are what the page is loaded from. */
+async function fromServer(registration: ServiceWorkerRegistration): Promise<boolean> {
+  try {
+    return (await fetch('/health', { cache: 'no-store' })).ok && (await registration.unregister());
+  } catch {
+    return false;
+  }
 }

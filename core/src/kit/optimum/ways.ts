@@ -1,4 +1,4 @@
-import { HANDS, type Practice } from '../../toolbox/practice.js';
+import { HANDS, type Practice, type Switch } from '../../toolbox/practice.js';
 import type { Bike } from '../../bike/index.js';
 import {
   GRADE_WORTH,
@@ -14,9 +14,6 @@ import { chainToolTooSmall } from '../../repairs/supplies/index.js';
 import type { LackFact } from '../lacks.js';
 import type { PieceFunction } from '../../toolbox/tools/index.js';
 import type { KitQuestion, Trip } from '../../trip/index.js';
-
-/** Switches of the practice by which a way may not count. */
-type Preferred = 'tubes' | 'plugs' | 'sparkPlug' | 'rescue';
 
 /** A way as the rider's practice has it, or why it does not count. */
 export interface PractisedWay {
@@ -83,7 +80,7 @@ export function practisedWays(
       const needs = practisedNeeds(needsOf(way, bike), practice);
       const carries = needs.functions.length + needs.supplies.length + needs.heads.length > 0;
       const uses = (kind: string) => needs.supplies.some((s) => s.kind === kind);
-      const prefers = (of: Preferred): LackFact => ({ code: 'lack.preference', of, position: practice[of] });
+      const prefers = (of: Switch): LackFact => ({ code: 'lack.preference', of, position: practice[of] });
       const barred = (): LackFact | null => {
         if (way.when.includes('company') && (trip?.companions ?? 0) === 0) return { code: 'lack.nobody-along' };
         if (way.when.includes('pushes') && !bike.pushStarts) return { code: 'lack.no-push-start' };

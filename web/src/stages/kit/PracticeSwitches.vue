@@ -3,7 +3,7 @@
 import SelectField from '../../ui/SelectField.vue';
 import { positionWords } from '../../words/practice';
 import { computed } from 'vue';
-import { present, practiceSchema, type Practice, type SwitchCost } from '@necessaire/core';
+import { positionsOf, practiceSchema, present, type Practice, type Switch, type SwitchCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
@@ -18,30 +18,7 @@ const view = useView();
 const explain = useExplain();
 const costs = useSwitchCosts();
 const practice = computed(() => present(garage.doc).garage.practice);
-type Switch = Exclude<keyof Practice, 'worth'>;
-const QUESTIONS: { key: Switch; ask: string }[] = [
-  { key: 'from', ask: texts.toolsComeFrom },
-  { key: 'least', ask: texts.minimiseToolsByLightestKit },
-  { key: 'doubles', ask: texts.duplicatesFromTwoDaysOn },
-  { key: 'drive', ask: texts.squareDrives },
-  { key: 'adjustable', ask: texts.adjustableSpannerTurns },
-  { key: 'ratchet', ask: texts.breakingLooseWithARatchet },
-  { key: 'standing', ask: texts.standingOnATool },
-  { key: 'quality', ask: texts.qualityOfWhatIsBought },
-  { key: 'air', ask: texts.whatMakesTheAir },
-  { key: 'tubes', ask: texts.spareTubes },
-  { key: 'levers', ask: texts.tyreLevers },
-  { key: 'plugs', ask: texts.plugsForTubelessTyres },
-  { key: 'reamer', ask: texts.openingTheHole },
-  { key: 'pressures', ask: texts.pressures },
-  { key: 'others', ask: texts.othersBikes },
-  { key: 'lives', ask: texts.whereTheKitLives },
-  { key: 'skill', ask: texts.methodsThatCount },
-  { key: 'hand', ask: texts.mostSkilledPersonInThe },
-  { key: 'rescue', ask: texts.aBikeThatCannotGoOn },
-  { key: 'sparkPlug', ask: texts.spareSparkPlug },
-];
-const options = (key: Switch): readonly string[] => practiceSchema.shape[key].options as readonly string[];
+const ORDER = Object.keys(texts.QUESTIONS) as Switch[];
 function set(fields: Partial<Record<keyof Practice, unknown>>) {
   const next = practiceSchema.parse({ ...practice.value, ...fields });
   garage.edit(texts.changeAPractice, [], { ...present(garage.doc).garage, practice: next });
@@ -90,14 +67,14 @@ function why(c: SwitchCost) {
   <section class="practice">
     <h2>{{ texts.yourPreferences }}</h2>
     <div class="questions">
-      <div v-for="q in QUESTIONS" :key="q.key">
+      <div v-for="key in ORDER" :key="key">
         <SelectField
-          :label="q.ask"
-          :items="options(q.key).map((o) => ({ title: positionWords(o), value: o }))"
-          :model-value="practice[q.key]"
-          @update:model-value="set({ [q.key]: $event })"
+          :label="texts.QUESTIONS[key]"
+          :items="positionsOf(key).map((o) => ({ title: positionWords(o), value: o }))"
+          :model-value="practice[key]"
+          @update:model-value="set({ [key]: $event })"
         />
-        <v-btn variant="text" v-for="c in costsOf(q.key)" :key="c.position" class="cost" @click="why(c)">
+        <v-btn variant="text" v-for="c in costsOf(key)" :key="c.position" class="cost" @click="why(c)">
           {{ positionWords(c.position) }} <strong class="num">{{ words(c) }}</strong>
         </v-btn>
       </div>

@@ -2,7 +2,7 @@
 /** What to buy so that nothing is out of reach: single pieces against sets, for the least money or the least mass. */
 import SelectField from '../../ui/SelectField.vue';
 import { computed, ref } from 'vue';
-import { present, newPiece, practiceSchema, setModels, writeCsv, type BuyFor } from '@necessaire/core';
+import { present, newPiece, positionsOf, practiceSchema, setModels, writeCsv, type BuyFor } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
@@ -20,7 +20,7 @@ const view = useView();
 const notice = useNotice();
 const least = ref<BuyFor>('money');
 const list = useBuyList(least);
-const QUALITIES = practiceSchema.shape.quality.options;
+const QUALITIES = positionsOf('quality');
 function quality(value: unknown) {
   const g = present(garage.doc).garage;
   const next = practiceSchema.parse({ ...g.practice, quality: value });

@@ -1,4 +1,29 @@
+import type { Switch } from '@necessaire/core';
 import { said, type Part } from '../said';
+
+/** What each switch asks, in the order in which they stand. */
+export const QUESTIONS: Readonly<Record<Switch, string>> = {
+  from: 'Tools come from',
+  least: 'Minimise tools by (lightest kit only)',
+  doubles: 'Duplicates, from two days on (lightest kit only)',
+  drive: 'Square drives',
+  adjustable: 'Adjustable spanner turns',
+  ratchet: 'Breaking loose with a ratchet',
+  standing: 'Standing on a tool',
+  quality: 'Quality of what is bought',
+  air: 'What makes the air',
+  tubes: 'Spare tubes',
+  levers: 'Tyre levers',
+  plugs: 'Plugs for tubeless tyres',
+  reamer: 'Opening the hole',
+  pressures: 'Pressures',
+  others: 'Other riders’ bikes',
+  lives: 'Where the kit lives',
+  skill: 'Methods that count',
+  hand: 'Most skilled person in the group',
+  rescue: 'A bike that cannot go on',
+  sparkPlug: 'Spare spark plug',
+};
 
 /** What PracticeSwitches says. */
 export const yourPreferences = 'Your preferences';
@@ -9,25 +34,6 @@ export const compareTheOtherSettings = 'Compare the other settings';
 export const calculatingEachKit = 'Calculating each kit …';
 export const neverStandOnABar =
   'Never stand on a bar while the bike is on a prop; break axles loose before you lift it.';
-export const toolsComeFrom = 'Tools come from';
-export const minimiseToolsByLightestKit = 'Minimise tools by (lightest kit only)';
-export const duplicatesFromTwoDaysOn = 'Duplicates, from two days on (lightest kit only)';
-export const squareDrives = 'Square drives';
-export const adjustableSpannerTurns = 'Adjustable spanner turns';
-export const breakingLooseWithARatchet = 'Breaking loose with a ratchet';
-export const standingOnATool = 'Standing on a tool';
-export const qualityOfWhatIsBought = 'Quality of what is bought';
-export const whatMakesTheAir = 'What makes the air';
-export const spareTubes = 'Spare tubes';
-export const tyreLevers = 'Tyre levers';
-export const plugsForTubelessTyres = 'Plugs for tubeless tyres';
-export const openingTheHole = 'Opening the hole';
-export const pressures = 'Pressures';
-export const othersBikes = 'Other riders’ bikes';
-export const whereTheKitLives = 'Where the kit lives';
-export const methodsThatCount = 'Methods that count';
-export const mostSkilledPersonInThe = 'Most skilled person in the group';
-export const spareSparkPlug = 'Spare spark plug';
 export const changeAPractice = 'change a preference';
 export const rideAlong = 'ride along';
 export const rideApart = 'ride apart';
@@ -42,7 +48,6 @@ export const bothProven = 'both proven';
 export const notBoth = 'not both';
 export const differenceOfTwoKitsMasses =
   'difference of two kits; masses, rates and hours are typical values until you change them';
-export const aBikeThatCannotGoOn = 'A bike that cannot go on';
 export const savedBy = (minutes: Part) => said`${minutes} saved`;
 export const fastenersMore = (number: Part) => said`${number} fasteners`;
 export const grams = 'grams';
