@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia';
-import { answerFor, type Answer, type GarageDocument, type Question } from '@necessaire/core';
+import { answerFor, AnswerMemory, type Answer, type GarageDocument, type Question } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
 import { useAnswer } from '../stores/answer';
@@ -17,6 +17,8 @@ export function demoServer(doc: GarageDocument = demoGarage()): FakeServer {
 }
 
 const known = new Map<string, Answer>();
+/** As the worker of the program does: what an edit leaves as it was is not worked out anew. */
+const memory = new AnswerMemory();
 /** How the answer's worker answers: as the program does unless a test says otherwise; and all that it was asked. */
 export const answering: {
   asked: { doc: GarageDocument; question: Question }[];
@@ -27,7 +29,7 @@ export const answering: {
   plain: async (doc, question) => {
     // The same garage is asked about by many tests: core gives the same answer each time.
     const key = JSON.stringify([doc, question.bikeId, question.tripId, question.hint ?? null, question.packed ?? null]);
-    const made = known.get(key) ?? answerFor(doc, question, await loadSolver());
+    const made = known.get(key) ?? answerFor(doc, question, await loadSolver(), undefined, memory);
     known.set(key, made);
     return made;
   },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Schools of practice that decide which chains count, which pieces come along, and for whom. */
 import SelectField from '../../ui/SelectField.vue';
-import { positionWords } from '../../words/practice';
+import { positionWords, QUESTIONS } from '../../words/practice';
 import { computed } from 'vue';
 import { positionsOf, practiceSchema, present, type Practice, type Switch, type SwitchCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
@@ -18,7 +18,7 @@ const view = useView();
 const explain = useExplain();
 const costs = useSwitchCosts();
 const practice = computed(() => present(garage.doc).garage.practice);
-const ORDER = Object.keys(texts.QUESTIONS) as Switch[];
+const ORDER = Object.keys(QUESTIONS) as Switch[];
 function set(fields: Partial<Record<keyof Practice, unknown>>) {
   const next = practiceSchema.parse({ ...practice.value, ...fields });
   garage.edit(texts.changeAPractice, [], { ...present(garage.doc).garage, practice: next });
@@ -69,7 +69,7 @@ function why(c: SwitchCost) {
     <div class="questions">
       <div v-for="key in ORDER" :key="key">
         <SelectField
-          :label="texts.QUESTIONS[key]"
+          :label="QUESTIONS[key]"
           :items="positionsOf(key).map((o) => ({ title: positionWords(o), value: o }))"
           :model-value="practice[key]"
           @update:model-value="set({ [key]: $event })"

@@ -1,29 +1,4 @@
-import type { Switch } from '@necessaire/core';
 import { said, type Part } from '../said';
-
-/** What each switch asks, in the order in which they stand. */
-export const QUESTIONS: Readonly<Record<Switch, string>> = {
-  from: 'Tools come from',
-  least: 'Minimise tools by (lightest kit only)',
-  doubles: 'Duplicates, from two days on (lightest kit only)',
-  drive: 'Square drives',
-  adjustable: 'Adjustable spanner turns',
-  ratchet: 'Breaking loose with a ratchet',
-  standing: 'Standing on a tool',
-  quality: 'Quality of what is bought',
-  air: 'What makes the air',
-  tubes: 'Spare tubes',
-  levers: 'Tyre levers',
-  plugs: 'Plugs for tubeless tyres',
-  reamer: 'Opening the hole',
-  pressures: 'Pressures',
-  others: 'Other riders’ bikes',
-  lives: 'Where the kit lives',
-  skill: 'Methods that count',
-  hand: 'Most skilled person in the group',
-  rescue: 'A bike that cannot go on',
-  sparkPlug: 'Spare spark plug',
-};
 
 /** What PracticeSwitches says. */
 export const yourPreferences = 'Your preferences';
