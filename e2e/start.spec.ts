@@ -65,30 +65,29 @@ const test = base.extend<{ starter: Starter }>({
   },
 });
 
-test(
-  'a database that dies is survived and said; starting again brings it back under the running server',
-  { tag: '@everyday' },
-  async ({ page, starter }) => {
-    const first = starter.run();
-    const url = /http:\/\/\S+/.exec(await first.said)![0];
-    await page.goto(`${url}/walk`);
-    await settled(page);
-    process.kill(serverOn(starter.cluster)!.pid, 'SIGKILL');
-    await expect.poll(() => serverOn(starter.cluster)).toBeNull();
-    await enter(page, '13 long bolt');
-    await expect(page.getByRole('alert')).toContainText('the database does not answer');
-    expect((await fetch(`${url}/health/live`)).status).toBe(200);
-    expect((await fetch(`${url}/health/ready`)).status).toBe(503);
-    const second = starter.run();
-    expect(await second.said).toContain(`Necessaire already runs: ${url}`);
-    expect(await second.ended).toBe(0);
-    await expect(saved(page)).toHaveText('Saved');
-    await expect(page.getByRole('alert')).toHaveCount(0);
-    first.child.kill('SIGINT');
-    expect(await first.ended).toBe(0);
-    expect(starter.databases).toBe(0);
-  },
-);
+test('a database that dies is survived and said; starting again brings it back under the running server', async ({
+  page,
+  starter,
+}) => {
+  const first = starter.run();
+  const url = /http:\/\/\S+/.exec(await first.said)![0];
+  await page.goto(`${url}/walk`);
+  await settled(page);
+  process.kill(serverOn(starter.cluster)!.pid, 'SIGKILL');
+  await expect.poll(() => serverOn(starter.cluster)).toBeNull();
+  await enter(page, '13 long bolt');
+  await expect(page.getByRole('alert')).toContainText('the database does not answer');
+  expect((await fetch(`${url}/health/live`)).status).toBe(200);
+  expect((await fetch(`${url}/health/ready`)).status).toBe(503);
+  const second = starter.run();
+  expect(await second.said).toContain(`Necessaire already runs: ${url}`);
+  expect(await second.ended).toBe(0);
+  await expect(saved(page)).toHaveText('Saved');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  first.child.kill('SIGINT');
+  expect(await first.ended).toBe(0);
+  expect(starter.databases).toBe(0);
+});
 
 test('two at once: one runs, the other says where, and neither takes the other down', async ({ starter }) => {
   const [a, b] = [starter.run(), starter.run()];

@@ -22,7 +22,7 @@ function instrument(app: App, ...args: string[]) {
     await gone;
   };
 }
-test('sixty fasteners with the keyboard alone, few strokes each', { tag: '@everyday' }, async ({ page, app }) => {
+test('sixty fasteners with the keyboard alone, few strokes each', async ({ page, app }) => {
   test.slow();
   const bike = await freshBike(page, app, { fitted: ['hand guards', 'skid plate', 'rear rack', 'radiator guard'] });
   const looks = looksOf(bike).slice(0, 60);
