@@ -1,197 +1,112 @@
 import { useOnline } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef, watch } from 'vue';
-import {
-  type Answer,
-  type Fastener,
-  type GarageDocument,
-  type KitHint,
-  type PackingHint,
-  type Phase,
-  type Question,
-} from '@necessaire/core';
+import { computed, ref, watch } from 'vue';
+import type { KitHint, PackingHint, Phase, Question } from '@necessaire/core';
 import { failureWords } from '@necessaire/words';
 import { useNotice } from '../shell/notice';
 import { today } from '../ui/day';
 import { notFetched, type Called } from '../workers/called';
 import type { AnswerWorker } from '../workers/answer.worker';
-import { figuresOf, type Figures } from './answer/figures';
+import { useDraft } from './answer/draft';
 import { answerOf, keepAnswer, lastAnswer } from './answer/lastAnswer';
+import { useLatestRun, type Run } from './answer/latestRun';
+import { useShown } from './answer/shown';
 import { answerWorker } from './answer/worker';
 import { useGarage } from './garage';
 import { useView } from './view';
 
 export type { FigureKey, Figures } from './answer/figures';
 
-/** A run that is stale and has taken this long is cut off; a shorter one ends by itself sooner than a new worker starts. */
-const CUT_AFTER = 600;
-const PROGRESS_AFTER = 500;
-
 /** The computed answer to the open garage, bike and trip; recomputed in a worker on every change, the stale run cancelled. */
 export const useAnswer = defineStore('answer', () => {
   const garage = useGarage();
   const view = useView();
   const online = useOnline();
-  const answer = shallowRef<Answer | null>(null);
-  const figures = shallowRef<Figures | null>(null);
-  /** Figures before the last change, for showing what it did. */
-  const before = shallowRef<Figures | null>(null);
-  /** Figures of a kit that is only looked at, such as while a limit is dragged; they stand in the readout meanwhile. */
-  const preview = shallowRef<Partial<Figures> | null>(null);
-  const shown = computed<Figures | null>(() =>
-    figures.value && preview.value ? { ...figures.value, ...preview.value } : figures.value,
-  );
-  const shownBefore = computed(() => (preview.value ? figures.value : before.value));
+  const { show, showKept, clear: showNothing, ...shown } = useShown();
+  const { draft, draftShown, withDraft } = useDraft();
+  const worker = answerWorker();
+  const runs = useLatestRun(worker.cut, () => run());
   const phase = ref<Phase | null>(null);
-  const slow = ref(false);
-  /** Whether what is shown is about to be replaced. */
-  const busy = ref(false);
   const failed = ref<string | null>(null);
   /** Whether it failed only because a part of the program was not fetched: it is tried again when the server answers. */
   let lacking = false;
-  /** Whether what is shown is from before: of the last visit, or of an entry that could not be answered. */
-  const old = ref(false);
-  /** A fastener still being typed: counted as if it were added, and marked as such in the readout. */
-  const draft = shallowRef<Fastener | null>(null);
-  const draftShown = ref(false);
-
   /** Where a kit for a limit may be known already. */
   let hint: ((mass: number) => KitHint | null) | null = null;
   /** The last packing that a longer search found. */
   let packed: PackingHint | null = null;
-  const worker = answerWorker();
-  let running: { since: number; stale: boolean } | null = null;
-  let again = false;
-  let subject = '';
-
-  function cut() {
-    worker.cut();
-    running = null;
-  }
-
-  function withDraft(doc: GarageDocument): GarageDocument {
-    const d = draft.value;
-    if (!d) return doc;
-    const known = doc.fasteners.some((f) => f.id === d.id);
-    return {
-      ...doc,
-      fasteners: known ? doc.fasteners.map((f) => (f.id === d.id ? d : f)) : [...doc.fasteners, d],
-    };
-  }
+  /** Garage that the shown answer is of: it is shown for no other. */
+  let ownerId: string | null = null;
 
   /** Nothing is shown any more, and what is still being worked out is of no use. */
   function clear() {
-    if (running) cut();
-    again = false;
-    answer.value = null;
-    figures.value = null;
-    before.value = null;
-    preview.value = null;
+    runs.stop();
+    showNothing();
     failed.value = null;
-    old.value = false;
-    busy.value = false;
-    slow.value = false;
     phase.value = null;
   }
-  /** Shows an answer, beside the one before where both are of the same bike and trip: no difference is shown between two questions. */
-  function show(made: Answer, asked: string) {
-    const now = figuresOf(made);
-    before.value = asked === subject ? figures.value : null;
-    subject = asked;
-    answer.value = made;
-    figures.value = now;
-    failed.value = null;
-    old.value = false;
-  }
-  /** Shows what was answered at the last visit. True where it is the answer: of this very document, question and program. Another program's stands dimmed. */
-  async function showLast(of: string, asked: string, mine: object): Promise<boolean> {
+  /** Shows what was answered at the last visit. True where it is the answer: of this very document, question and program. */
+  async function showLast(garageId: string, of: string, asked: string, mine: Run): Promise<boolean> {
     // The page is painted first.
     await new Promise((painted) => setTimeout(painted));
-    const kept = await lastAnswer(ownerId ?? '', of);
-    if (!kept || running !== mine || answer.value) return false;
-    show(kept.answer, asked);
-    if (kept.build === __BUILD__) return true;
-    old.value = true;
-    // Two programs are not compared.
-    subject = '';
-    return false;
+    const kept = await lastAnswer(garageId, of);
+    if (!kept || !runs.current(mine) || shown.answer.value) return false;
+    failed.value = null;
+    return showKept(kept, asked);
   }
 
-  /** Garage that the shown answer is of: it is shown for no other. */
-  let ownerId: string | null = null;
-  async function run() {
+  /** Works the answer out, unless that of the last visit is it. */
+  async function answerNow(mine: Run): Promise<void> {
     const { doc, bike, trip } = garage;
-    const garageId = view.garageId;
-    if (garageId !== ownerId) {
-      clear();
-      ownerId = garageId;
-    }
-    if (!doc || !bike || !garageId) {
-      clear();
-      return;
-    }
-    if (running) {
-      running.stale = true;
-      again = true;
-      if (performance.now() - running.since < CUT_AFTER) return;
-      cut();
-    }
-    again = false;
-    busy.value = true;
-    const mine = { since: performance.now(), stale: false };
-    running = mine;
-    const question: Question = {
-      bikeId: bike.id,
-      tripId: trip?.id ?? null,
-      today: today(),
-      hint: trip?.kit.ask === 'most' ? hint?.(trip.kit.mass) : null,
-      packed,
-    };
+    const { garageId } = view;
+    if (!doc || !bike || !garageId) return;
+    const on = { bikeId: bike.id, tripId: trip?.id ?? null, today: today() };
+    const question: Question = { ...on, hint: trip?.kit.ask === 'most' ? hint?.(trip.kit.mass) : null, packed };
     const asked = `${bike.id} ${trip?.id ?? ''}`;
-    const of = answerOf(doc, { bikeId: bike.id, tripId: trip?.id ?? null, today: question.today });
+    const of = answerOf(doc, on);
     const typed = draft.value !== null;
-    const timer = setTimeout(() => (slow.value = true), PROGRESS_AFTER);
-    try {
-      if (answer.value === null && !typed && (await showLast(of, asked, mine))) return;
-      if (running !== mine || mine.stale) return;
-      const made = await worker.ask((w) =>
-        w.answer(
-          withDraft(doc),
-          question,
-          proxy((p: Phase) => {
-            if (running === mine) phase.value = p;
-          }),
-        ),
-      );
-      if (!made || running !== mine || view.garageId !== garageId || mine.stale) return;
-      show(made, asked);
-      draftShown.value = typed;
-      // What is only typed so far is no answer to come back to.
-      if (!typed) void keepAnswer(garageId, of, made);
-    } catch (error) {
-      if (running === mine) {
+    if (shown.answer.value === null && !typed && (await showLast(garageId, of, asked, mine))) return;
+    if (!runs.current(mine) || mine.stale) return;
+    const tell = proxy((p: Phase) => {
+      if (runs.current(mine)) phase.value = p;
+    });
+    const made = await worker.ask((w) => w.answer(withDraft(doc), question, tell));
+    if (!made || !runs.current(mine) || view.garageId !== garageId || mine.stale) return;
+    show(made, asked);
+    failed.value = null;
+    draftShown.value = typed;
+    // What is only typed so far is no answer to come back to.
+    if (!typed) void keepAnswer(garageId, of, made);
+  }
+  function run() {
+    if (view.garageId !== ownerId) {
+      clear();
+      ownerId = view.garageId;
+    }
+    if (!garage.doc || !garage.bike || !ownerId) return clear();
+    void runs.start(async (mine) => {
+      try {
+        await answerNow(mine);
+      } catch (error) {
+        if (!runs.current(mine)) return;
         failed.value = failureWords(error);
         lacking = notFetched(error);
-        old.value = true;
+        shown.old.value = true;
         console.error(error);
+      } finally {
+        if (runs.current(mine)) phase.value = null;
       }
-    } finally {
-      clearTimeout(timer);
-      if (running === mine) {
-        running = null;
-        phase.value = null;
-        slow.value = false;
-        if (again) void run();
-        else busy.value = false;
-      }
-    }
+    });
   }
 
+  watch(() => [garage.version, view.garageId, garage.bike?.id, garage.trip?.id, draft.value] as const, run, {
+    immediate: true,
+  });
   watch(
-    () => [garage.version, view.garageId, garage.bike?.id, garage.trip?.id, draft.value] as const,
-    () => void run(),
-    { immediate: true },
+    () => [garage.trouble, online.value] as const,
+    ([trouble, up]) => {
+      if (lacking && failed.value !== null && trouble === null && up) run();
+    },
   );
 
   /** Asks something beside the answer; null when it was ended meanwhile, because what was asked of is stale, or when it failed, which is said. */
@@ -201,37 +116,13 @@ export const useAnswer = defineStore('answer', () => {
       useNotice().say(failureWords(error));
       return null;
     });
-  watch(
-    () => [garage.trouble, online.value] as const,
-    ([trouble, up]) => {
-      if (lacking && failed.value !== null && trouble === null && up) void run();
-    },
-  );
-
-  const byFastener = computed(() => new Map(answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
+  const byFastener = computed(() => new Map(shown.answer.value?.fasteners.map((f) => [f.id, f]) ?? []));
   const takeHints = (from: typeof hint) => (hint = from);
   /** A packing that was searched longer: the answer is given again with it. */
   function takePacking(found: PackingHint | null) {
     packed = found;
-    void run();
+    run();
   }
-  return {
-    takeHints,
-    takePacking,
-    preview,
-    shown,
-    shownBefore,
-    answer,
-    figures,
-    before,
-    phase,
-    slow,
-    busy,
-    failed,
-    old,
-    draft,
-    draftShown,
-    byFastener,
-    ask,
-  };
+  const { busy, slow } = runs;
+  return { ...shown, takeHints, takePacking, phase, slow, busy, failed, draft, draftShown, byFastener, ask };
 });

@@ -2,7 +2,7 @@ import { openDB, type IDBPDatabase } from 'idb';
 import type { Answer, GarageDocument } from '@necessaire/core';
 
 /** An answer kept beside the document that it is of, so that it is there at once when the page is opened again. */
-interface Kept {
+export interface Kept {
   /** Fingerprint of the document and what was asked. */
   of: string;
   /** The build of the program that answered; absent from before it was noted. */
