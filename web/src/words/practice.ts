@@ -1,4 +1,4 @@
-import type { Switch } from '@necessaire/core';
+import type { Measure, Switch } from '@necessaire/core';
 
 /** What each switch asks, in the order in which they stand. */
 export const QUESTIONS: Readonly<Record<Switch, string>> = {
@@ -34,3 +34,10 @@ const SAID: Readonly<Record<string, string>> = {
   count: 'number of tools',
 };
 export const positionWords = (position: string): string => SAID[position] ?? position;
+/** What a kit is where it is made least in something. */
+export const LESS: Readonly<Record<Measure, string>> = {
+  mass: 'lighter',
+  bulk: 'smaller',
+  price: 'cheaper',
+  blend: 'handier',
+};

@@ -1,22 +1,8 @@
 <script setup lang="ts">
 /** The kit, by trouble, by piece, by place, what of it is to buy, and what stays at home. While the limit is dragged the kit of that limit. */
-import { computed, ref, shallowRef, watch } from 'vue';
-import {
-  present,
-  byTrouble,
-  troublesIn,
-  whyHome,
-  type AtHome,
-  type Coverage,
-  type CurvePoint,
-  type KitPiece,
-  type KitSpare,
-  type Kit,
-  type Piece,
-  sourceWords,
-} from '@necessaire/core';
+import { computed, ref } from 'vue';
+import { byTrouble, sourceWords, type CurvePoint, type Kit, type KitPiece, type KitSpare } from '@necessaire/core';
 import { reasonOf, spareReason } from '@necessaire/words';
-import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
@@ -25,10 +11,13 @@ import { useTab } from '../../ui/useTab';
 import { massText, percent } from '../../ui/words';
 import LackWords from '../../ui/LackWords.vue';
 import TermQuestion from '../../ui/TermQuestion.vue';
+import DraggedKit from './DraggedKit.vue';
 import GradeMark from './GradeMark.vue';
+import HomeList from './HomeList.vue';
+import { timeText } from './hours';
+import MissingList from './MissingList.vue';
 import { useMoney } from '../../ui/useMoney';
 import * as texts from '../../words/kit/kitLists';
-import * as edits from '../../words/edits';
 
 const { money } = useMoney();
 const props = defineProps<{ kit: Kit; point: CurvePoint | null; picked: string | null }>();
@@ -37,13 +26,8 @@ const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
 const explain = useExplain();
-const notice = useNotice();
-/** Names before the others are counted. */
-const FEW = 3;
 const tab = useTab(['trouble', 'piece', 'place', 'buy', 'home'], 'list');
 
-const time = (h: number) =>
-  h >= 0.995 ? `${h.toFixed(1)} h` : h >= 1 / 60 || h <= 0 ? `${Math.round(h * 60)} min` : `${Math.ceil(h * 3600)} s`;
 /** Savings under half a minute stand at the end, folded, unless the trip has no greater. */
 const LITTLE = 1 / 120;
 const pieces = computed(() =>
@@ -92,78 +76,10 @@ const places = computed(() => {
 });
 const buyPieces = computed(() => pieces.value.filter((p) => p.toBuy));
 const buySpares = computed(() => spares.value.filter((s) => s.buy > 0));
-const price = computed(
-  () =>
-    buyPieces.value.reduce((s, p) => s + p.piece.price * p.count, 0) +
-    buySpares.value.reduce((s, x) => s + garage.book.of(x.kind).price * x.buy, 0),
-);
-/** What is offered and owned already goes into the toolbox; the rest of the offer stays. */
-function own(p: KitPiece) {
-  const { doc } = garage;
-  if (!doc) return;
-  const after = { ...p.piece, id: crypto.randomUUID() as string, count: p.count };
-  const practice = { ...doc.garage.practice, from: 'drawer first' as const };
-  garage.edit(
-    edits.own(p.piece.name),
-    [{ table: 'pieces', id: after.id, before: null, after }],
-    doc.garage.practice.from === 'drawer' ? { ...doc.garage, practice } : undefined,
-  );
-}
 const left = computed(() => {
   const carried = new Set(props.kit.pieces.map((p) => p.piece.id));
   return (garage.doc?.pieces ?? []).filter((p) => !carried.has(p.id));
 });
-
-/** Which heads each tool goes on: asked for when the reasons for staying at home are looked at. */
-const coverage = shallowRef<Coverage | null>(null);
-watch(
-  () => [tab.value, garage.version, garage.bike?.id] as const,
-  async ([list]) => {
-    const { doc, bike } = garage;
-    if (list !== 'home' || !doc || !bike) return;
-    const made = await answers.ask((w) => w.coverage(doc, bike.id));
-    if (made && garage.doc === doc) coverage.value = made;
-  },
-  { immediate: true },
-);
-const few = (names: readonly string[]) =>
-  names.slice(0, FEW).join(', ') + (names.length > FEW ? texts.andOthers(names.length - FEW) : '');
-function homeWords(why: AtHome): string {
-  switch (why.code) {
-    case 'marked never':
-      return texts.youMarkedItNever;
-    case 'broken':
-      return texts.itIsBroken;
-    case 'another bike':
-      return texts.onlyForBike(garage.doc?.bikes.find((b) => b.id === why.bikeId)?.name);
-    case 'turned by others':
-      return texts.turnedByOthers(few(why.tools));
-    case 'not worth it':
-      return texts.notWorthIt(few(why.fasteners).toLowerCase());
-    case 'done by others':
-      return texts.doneByOthers(few(why.tools));
-    case 'turns nothing':
-      return texts.turnsNothingHere;
-    case 'not asked for':
-      return texts.notAskedFor;
-  }
-}
-const homeReason = (p: Piece): string =>
-  coverage.value && answers.answer && garage.bike
-    ? homeWords(
-        whyHome(p, {
-          pieces: props.kit.pieces,
-          kitUse: answers.answer.kitUse,
-          coverage: coverage.value,
-          bikeId: garage.bike.id,
-        }),
-      )
-    : '';
-/** Packed whatever the kit is chosen by. */
-function takeAnyway(p: Piece) {
-  if (garage.put(edits.takeAlong(p.name), 'pieces', { ...p, mark: 'always' }))
-    notice.done(texts.isPackedAlways(p.name));
-}
 
 const reason = (p: KitPiece) => reasonOf(p, garage.doc?.bikes ?? [], garage.bike?.id ?? null);
 /** Cautions of the mends that a piece is there for. */
@@ -178,13 +94,13 @@ function cautionsOf(p: KitPiece): string[] {
 function explainPiece(p: KitPiece) {
   explain.show({
     title: p.piece.name,
-    value: texts.savedByOneCopy(massText(view.units, p.piece.mass * p.count), time(p.hours)),
+    value: texts.savedByOneCopy(massText(view.units, p.piece.mass * p.count), timeText(p.hours)),
     formula: texts.hoursWhatTheKitSaves,
     inputs: [
       { name: texts.fastenersThatNothingElseTurns, value: String(p.needed.length) },
       ...p.without.slice(0, 5).map((w) => ({
         name: w.trouble,
-        value: `${w.instead ? `${w.instead} (${w.grade})` : texts.noRepair}, −${time(w.hours)}`,
+        value: `${w.instead ? `${w.instead} (${w.grade})` : texts.noRepair}, −${timeText(w.hours)}`,
       })),
       { name: texts.expectedUses, value: p.uses.toFixed(2) },
       { name: texts.price, value: money(p.piece.price) },
@@ -197,7 +113,7 @@ function explainPiece(p: KitPiece) {
 function explainSpare(s: KitSpare) {
   explain.show({
     title: s.name,
-    value: texts.numberMassSaved(s.quantity, massText(view.units, s.mass), time(s.hours)),
+    value: texts.numberMassSaved(s.quantity, massText(view.units, s.mass), timeText(s.hours)),
     formula: spareReason(s),
     inputs: [
       { name: texts.ownedNow, value: String(s.owned) },
@@ -209,26 +125,6 @@ function explainSpare(s: KitSpare) {
     to: { path: '/trip', label: texts.seeTheOdds },
   });
 }
-/** The dragged kit in short. */
-const dragged = computed(() => {
-  const p = props.point;
-  if (!p) return null;
-  const piece = (id: string) => garage.doc?.pieces.find((x) => x.id === id);
-  const all = garage.doc ? troublesIn(garage.doc) : [];
-  return {
-    tools: p.pieces
-      .map(([id, n]) => ({ name: piece(id)?.name ?? texts.toBuy3, n, mass: (piece(id)?.mass ?? 0) * n }))
-      .sort((a, b) => b.mass - a.mass),
-    spares: p.supplies.map(([kind, n]) => ({
-      name: garage.book.of(kind).name,
-      n,
-      mass: garage.book.of(kind).mass * n,
-    })),
-    mends: [...p.mends]
-      .sort((a, b) => b.hours - a.hours)
-      .map((m) => ({ ...m, name: all.find((t) => t.id === m.troubleId)?.name ?? m.troubleId })),
-  };
-});
 const TABS = {
   trouble: texts.byProblem,
   piece: texts.byItem,
@@ -246,29 +142,7 @@ const count = (key: keyof typeof TABS) =>
       {{ name }}<template v-if="count(key) !== null"> ({{ count(key) }})</template>
     </v-tab>
   </v-tabs>
-  <template v-if="dragged">
-    <div class="sheet-head">
-      <h2>{{ texts.withThisLimit }}</h2>
-      <span class="num">{{ massText(view.units, present(point).mass) }}</span>
-    </div>
-    <template v-if="tab === 'trouble'">
-      <div v-for="m in dragged.mends" :key="m.troubleId" class="row line">
-        <span
-          ><span class="title">{{ m.name }}</span
-          ><span class="sub">{{ m.way }}</span></span
-        >
-        <span class="num good">{{ time(m.hours) }}</span>
-      </div>
-    </template>
-    <template v-else>
-      <div v-for="t in [...dragged.tools, ...dragged.spares]" :key="t.name" class="row line">
-        <span class="title"
-          >{{ t.name }}<span v-if="t.n > 1" class="num soft"> ×{{ t.n }}</span></span
-        >
-        <span class="num">{{ massText(view.units, t.mass) }}</span>
-      </div>
-    </template>
-  </template>
+  <DraggedKit v-if="point" :point="point" :troubles="tab === 'trouble'" />
   <template v-else-if="tab === 'trouble'">
     <p v-if="troubles.length === 0" class="empty">
       <template v-if="!hasLegs"
@@ -281,7 +155,7 @@ const count = (key: keyof typeof TABS) =>
     <section v-for="{ e, s, way } in troubles" :key="e.trouble.id" class="trouble">
       <v-btn variant="text" class="sheet-head opens" @click="emit('mend', e.trouble.id)">
         <h2>{{ texts.here(e.trouble.name, percent(e.odds)) }}</h2>
-        <span class="num">{{ time(s.hoursSaved) }}</span>
+        <span class="num">{{ timeText(s.hoursSaved) }}</span>
       </v-btn>
       <p class="chosen">
         <GradeMark :grade="s.grade" /><span v-if="way">{{ way }}</span>
@@ -304,7 +178,7 @@ const count = (key: keyof typeof TABS) =>
         >
         <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
         <v-btn variant="plain" class="num good" :aria-label="texts.why(p.piece.name)" @click="explainPiece(p)">
-          {{ time(p.hours) }}
+          {{ timeText(p.hours) }}
         </v-btn>
       </div>
       <div v-for="x in stocked(e.trouble.id)" :key="x.kind" class="row line3">
@@ -313,7 +187,7 @@ const count = (key: keyof typeof TABS) =>
         >
         <span class="num">{{ massText(view.units, x.mass) }}</span>
         <v-btn variant="plain" class="num good" :aria-label="texts.why(x.name)" @click="explainSpare(x)">
-          {{ time(x.hours) }}
+          {{ timeText(x.hours) }}
         </v-btn>
       </div>
     </section>
@@ -348,7 +222,7 @@ const count = (key: keyof typeof TABS) =>
         </v-btn>
         <span class="num">{{ massText(view.units, p.piece.mass * p.count) }}</span>
         <v-btn variant="plain" class="num good" :aria-label="texts.why(p.piece.name)" @click="explainPiece(p)">
-          {{ time(p.hours) }}
+          {{ timeText(p.hours) }}
         </v-btn>
       </div>
     </div>
@@ -375,7 +249,7 @@ const count = (key: keyof typeof TABS) =>
         >
         <span class="num">{{ massText(view.units, s.mass) }}</span>
         <v-btn variant="plain" class="num good" :aria-label="texts.why(s.name)" @click="explainSpare(s)">{{
-          time(s.hours)
+          timeText(s.hours)
         }}</v-btn>
       </div>
     </div>
@@ -405,53 +279,8 @@ const count = (key: keyof typeof TABS) =>
       <router-link to="/stow">{{ texts.stow }}</router-link> {{ texts.saysWhyEachIsThere }}
     </p>
   </template>
-  <template v-else-if="tab === 'buy'">
-    <div class="sheet-head">
-      <h2>{{ texts.toBuy2 }}</h2>
-      <span class="num">{{ money(price) }}</span>
-    </div>
-    <p v-if="buyPieces.length + buySpares.length === 0" class="empty">{{ texts.allOfItIsIn }}</p>
-    <div v-for="p in buyPieces" :key="p.piece.id" class="row line">
-      <span class="title"
-        >{{ p.piece.name }}<span v-if="p.count > 1" class="num soft"> ×{{ p.count }}</span></span
-      >
-      <span class="num"
-        >{{ money(p.piece.price * p.count) }}
-        <v-btn variant="plain" class="own" :aria-label="texts.iOwn(p.piece.name)" @click="own(p)">{{
-          texts.iOwnIt
-        }}</v-btn></span
-      >
-    </div>
-    <div v-for="s in buySpares" :key="s.kind" class="row line">
-      <span class="title"
-        >{{ s.name }}<span class="num soft"> ×{{ s.buy }}</span></span
-      >
-      <span class="num">{{ money(garage.book.of(s.kind).price * s.buy, 1) }}</span>
-    </div>
-    <p class="note">
-      {{ texts.pricesAreTypicalValues }} <router-link to="/match">{{ texts.match }}</router-link>
-      {{ texts.weighsSingleToolsAgainstSets }}
-    </p>
-  </template>
-  <template v-else>
-    <div class="sheet-head">
-      <h2>{{ texts.leftAtHome }}</h2>
-      <span class="num soft">{{ left.length }}</span>
-    </div>
-    <div role="list" :aria-label="texts.leftAtHome">
-      <div v-for="p in left" :key="p.id" role="listitem" class="row line">
-        <span
-          ><span class="title">{{ p.name }}</span
-          ><span class="sub">{{ homeReason(p) }}</span></span
-        ><span class="num soft"
-          >{{ massText(view.units, p.mass) }}
-          <v-btn variant="plain" class="own" :aria-label="texts.takeItAnyway(p.name)" @click="takeAnyway(p)">{{
-            texts.takeAnyway
-          }}</v-btn></span
-        >
-      </div>
-    </div>
-  </template>
+  <MissingList v-else-if="tab === 'buy'" :pieces="buyPieces" :spares="buySpares" />
+  <HomeList v-else :left="left" :carried="kit.pieces" />
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRoute, useRouter } from 'vue-router';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
-import { present, figure, LEVEL_NAMES, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
+import { present, figure, withUnit, type CurvePoint, type KeptKit } from '@necessaire/core';
 import { neededWords } from '@necessaire/words';
 import { useAnswer } from '../../stores/answer';
 import { useExplain } from '../../stores/explain';
@@ -10,7 +10,6 @@ import { useGarage } from '../../stores/garage';
 import { useTab } from '../../ui/useTab';
 import { useView } from '../../stores/view';
 import { today } from '../../ui/day';
-import NumberField from '../../ui/NumberField.vue';
 import { massText, percent, weightStep } from '../../ui/words';
 import NextStage from '../../shell/NextStage.vue';
 import TermWord from '../../ui/TermWord.vue';
@@ -19,6 +18,7 @@ import FrontierChart from './FrontierChart.vue';
 import KeptKits from './KeptKits.vue';
 import KitLists from './KitLists.vue';
 import KitQuestion from './KitQuestion.vue';
+import LevelRows from './LevelRows.vue';
 import MassStrip from './MassStrip.vue';
 import MendCard from './MendCard.vue';
 import HowSure from './HowSure.vue';
@@ -29,6 +29,7 @@ import StepsBeside from './StepsBeside.vue';
 import { useMoney } from '../../ui/useMoney';
 import WorkBar from '../../ui/WorkBar.vue';
 import WaitingPart from '../../ui/WaitingPart.vue';
+import { LESS } from '../../words/practice';
 import * as texts from '../../words/kit/kitView';
 
 /** Only where there is nothing to show yet. */
@@ -155,12 +156,9 @@ const firstAct = computed(() =>
     ? { label: texts.measureTheFirstFastener, to: '/walk' }
     : { label: garage.trip ? texts.addLegsToTheTrip : texts.planATrip, to: '/trip' },
 );
-const inMoney = computed(() => garage.trip?.kit.value === 'money');
-/** What the kit is the least in, where it is made least. */
-const LEAST = { mass: 'lighter', bulk: 'smaller', price: 'cheaper', blend: 'handier' } as const;
 const proof = computed(() =>
   kit.value?.as === 'lightest'
-    ? texts.nothingDoesIt(LEAST[garage.doc?.garage.practice.least ?? 'mass'])
+    ? texts.nothingDoesIt(LESS[garage.doc?.garage.practice.least ?? 'mass'])
     : kit.value?.as === 'worth'
       ? texts.noOtherKitIsBetter
       : texts.nothingSavesMore,
@@ -194,40 +192,6 @@ function explainCurve() {
     ],
     source: texts.worthOfAGradeFull,
   });
-}
-function explainLevel(i: number) {
-  const l = curve.levels[i];
-  if (!l) return;
-  explain.show({
-    title: texts.atMost2(LEVEL_NAMES[i], massText(view.units, l.limit)),
-    value: texts.massSaved(massText(view.units, l.mass), l.value.toFixed(1)),
-    formula: texts.theBestKitOfIts,
-    inputs: [
-      { name: texts.theBestOfThatLimit, value: l.free.toFixed(2) },
-      { name: texts.whatNestingCosts, value: (l.free - l.value).toFixed(2) },
-      { name: texts.toolsOfIt, value: String(l.point.pieces.length) },
-      { name: texts.kindsOfSpares, value: String(l.point.supplies.length) },
-      { name: texts.provenValue, value: l.proven ? texts.yes : texts.toTheBand },
-    ],
-    source: texts.limitsAreYours,
-  });
-}
-function setLevel(i: number, grams: number) {
-  const trip = garage.trip;
-  if (!trip) return;
-  const limits = [...trip.kit.levels] as typeof trip.kit.levels;
-  limits[i] = grams;
-  limits.sort((a, b) => a - b);
-  garage.put(texts.moveALevel, 'trips', { ...trip, kit: { ...trip.kit, levels: limits } });
-}
-/** What a level adds to the one before, in words. */
-function adds(i: number): string {
-  const [now, before] = [curve.levels[i], curve.levels[i - 1]];
-  if (!now) return '';
-  const has = new Map(before?.point.pieces ?? []);
-  const fresh = now.point.pieces.filter(([id, n]) => n > (has.get(id) ?? 0));
-  const names = fresh.map(([id]) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? '');
-  return `${names.slice(0, 4).join(', ')}${names.length > 4 ? texts.andMoreTools(names.length - 4) : ''}`;
 }
 </script>
 
@@ -341,42 +305,7 @@ function adds(i: number): string {
               <StepsBeside :title="texts.droppedFirstBelow(massText(view.units, curve.limit))" :steps="curve.leaves" />
               <StepsBeside :title="texts.addedNextAboveIt" :steps="curve.comes" />
             </div>
-            <section class="levels">
-              <h2>{{ texts.threeSizesOfKitEach }}</h2>
-              <div v-for="(limit, i) in present(garage.trip).kit.levels" :key="i" class="level">
-                <strong>{{ LEVEL_NAMES[i] }}</strong>
-                <NumberField
-                  :label="texts.atMost(LEVEL_NAMES[i])"
-                  quantity="mass"
-                  hide-label
-                  :model-value="limit"
-                  :min="0"
-                  :max="40000"
-                  @update:model-value="setLevel(i, $event)"
-                />
-                <v-btn variant="plain" v-if="curve.levels[i]" class="num" @click="explainLevel(i)">
-                  {{
-                    inMoney ? money(present(curve.levels[i]).value) : `${present(curve.levels[i]).value.toFixed(1)} h`
-                  }}
-                </v-btn>
-                <span v-else class="soft">…</span>
-                <span class="adds"
-                  >{{ adds(i)
-                  }}<template
-                    v-if="curve.levels[i] && present(curve.levels[i]).free - present(curve.levels[i]).value > 0.02"
-                    >{{
-                      texts.containingTheSmallerKitCosts(
-                        inMoney
-                          ? money(present(curve.levels[i]).free - present(curve.levels[i]).value)
-                          : texts.min(
-                              Math.round((present(curve.levels[i]).free - present(curve.levels[i]).value) * 60),
-                            ),
-                      )
-                    }}</template
-                  ></span
-                >
-              </div>
-            </section>
+            <LevelRows :kit="present(garage.trip).kit" :levels="curve.levels" />
           </template>
         </template>
         <p v-else-if="kit && kit.pieces.length > 0" class="empty">
@@ -487,10 +416,6 @@ function adds(i: number): string {
   grid-template-columns: 1fr 1fr;
   gap: 8px 26px;
 }
-.levels {
-  margin-top: 18px;
-}
-.levels h2,
 .without h2,
 .missing h2 {
   border-bottom: 1px solid var(--line);
@@ -499,21 +424,6 @@ function adds(i: number): string {
 .without h2 {
   text-transform: none;
   letter-spacing: 0;
-}
-.level {
-  display: grid;
-  grid-template-columns: 74px 96px 62px minmax(0, 1fr);
-  gap: 4px 12px;
-  align-items: center;
-  border-bottom: 1px solid var(--hair);
-  padding: 4px 0;
-}
-.adds {
-  font-size: 13.5px;
-  color: var(--soft);
-}
-.level .v-btn--variant-plain {
-  text-align: right;
 }
 .without,
 .missing {
@@ -532,17 +442,6 @@ function adds(i: number): string {
   }
   .beside {
     grid-template-columns: 1fr;
-  }
-  .level {
-    grid-template-columns: 66px 90px 60px;
-  }
-  .adds {
-    grid-column: 1 / -1;
-  }
-  .level .v-btn--variant-plain {
-    min-height: 44px;
-    display: inline-flex;
-    align-items: center;
   }
 }
 </style>

@@ -1,25 +1,19 @@
 <script setup lang="ts">
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import {
-  present,
-  partKey,
   figure,
   fitsNowhere,
   frontShare,
-  loadCase,
   nothingHeld,
   slotCount,
   unitOf,
   usableVolume,
+  withUnit,
   type At,
   type Packing,
   type Place,
-  type StowFault,
   type Stowed,
-  withUnit,
 } from '@necessaire/core';
-import { faultTitle } from '@necessaire/words';
-import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
@@ -35,6 +29,8 @@ import BoxPicture from './BoxPicture.vue';
 import { useTouchDrops } from '../../ui/places/dragging';
 import { held, over } from '../../ui/places/held';
 import FaultList from './FaultList.vue';
+import { useLoadChange } from './loadChange';
+import { usePins } from './pins';
 import GoalSheet from './GoalSheet.vue';
 import KeptPackings from './KeptPackings.vue';
 import LoadSheet from './LoadSheet.vue';
@@ -49,7 +45,6 @@ import * as edits from '../../words/edits';
 const answers = useAnswer();
 const garage = useGarage();
 const view = useView();
-const notice = useNotice();
 const search = usePacking();
 const MODES = { inside: texts.inside2, load: texts.load, goals: texts.priorities, kept: texts.savedLayouts } as const;
 const mode = useTab(Object.keys(MODES) as (keyof typeof MODES)[]);
@@ -104,122 +99,15 @@ const marks = computed(() =>
   }),
 );
 
-/** Grams of the kit in each place, with one item elsewhere if asked. */
-function gramsBy(moved: { key: string; to: string } | null): Map<string, number> {
-  const out = new Map<string, number>();
-  for (const s of packing.value?.stowed ?? []) {
-    const goes = moved && (s.item.key === moved.key || s.on?.key === moved.key) ? moved.to : s.placeId;
-    if (goes) out.set(goes, (out.get(goes) ?? 0) + s.item.mass);
-  }
-  return out;
-}
-const loadWith = (moved: { key: string; to: string } | null) =>
-  garage.bike && answers.answer
-    ? loadCase(garage.bike, answers.answer.stow.people, places.value, gramsBy(moved))
-    : null;
-const load = computed(() => loadWith(null));
-/** What the load becomes if what is held were dropped where it is. */
-const trial = computed(() => {
-  if (!held.value || !over.value) return null;
-  const item = packing.value?.stowed.find((s) => s.item.key === held.value);
-  const changed = loadWith({ key: held.value, to: over.value });
-  return item && changed
-    ? { name: texts.itemIn(item.item.name, placeName(over.value).toLowerCase()), load: changed }
-    : null;
-});
-const now = computed(() => trial.value?.load ?? load.value);
 const mm = (v: number) => `${figure(view.units, 'length', Math.abs(v))} ${unitOf(view.units, 'length')}`;
-/** What the last edit did to the load, in words. A longer search that finds a better packing of the same edit is part of it. */
-interface Stand {
-  subject: string;
-  version: number;
-  z: number;
-  side: number;
-}
-const stand = shallowRef<Stand | null>(null);
-const start = shallowRef<Stand | null>(null);
-watch(
-  () => packing.value && load.value,
-  (l) => {
-    if (!l?.packed.centre || shifted.value) return;
-    const subject = `${garage.bike?.id ?? ''} ${garage.trip?.id ?? ''}`;
-    const next = { subject, version: garage.version, z: l.packed.centre.z, side: l.packed.side };
-    if (stand.value?.subject !== subject) start.value = null;
-    else if (stand.value.version !== next.version) start.value = stand.value;
-    stand.value = next;
-  },
-  { immediate: true },
-);
-const change = computed(() => {
-  const [a, b] = [start.value, stand.value];
-  if (!a || !b || (Math.abs(a.z - b.z) < 0.05 && Math.abs(a.side - b.side) < 0.0005)) return null;
-  return { z: b.z - a.z, side: Math.abs(b.side) - Math.abs(a.side) };
+const { load, trial, now, says } = useLoadChange({
+  packing,
+  places,
+  placeName,
+  shifting: () => shifted.value !== null,
 });
-const says = computed(() => {
-  const c = trial.value
-    ? {
-        z: present(trial.value.load.packed.centre).z - present(present(load.value).packed.centre).z,
-        side: Math.abs(trial.value.load.packed.side) - Math.abs(present(load.value).packed.side),
-      }
-    : change.value;
-  if (!c) return '';
-  const parts = [
-    Math.abs(c.z) >= 0.05
-      ? `${withUnit(view.units, 'length', Math.abs(c.z), view.units === 'metric' ? 1 : 2)} ${c.z > 0 ? texts.higher : texts.lower}`
-      : '',
-    Math.abs(c.side) >= 0.0005
-      ? `${withUnit(view.units, 'moment', Math.abs(c.side), 3)} ${c.side > 0 ? texts.lessEven : texts.moreEven}`
-      : '',
-  ].filter(Boolean);
-  return parts.length > 0 ? parts.join(', ') : texts.noChangeToTheBike;
-});
-
-const pinsHere = computed(() => (garage.doc?.pins ?? []).filter((p) => p.bikeId === garage.bike?.id));
-const pinned = (key: string) => pinsHere.value.some((p) => p.item === key);
-const nameOf = (key: string) => packing.value?.stowed.find((s) => s.item.key === key)?.item.name ?? 'it';
-const pinRow = (key: string, to: string) => ({
-  id: pinsHere.value.find((p) => p.item === key)?.id ?? crypto.randomUUID(),
-  bikeId: present(garage.bike).id,
-  placeId: to,
-  item: key,
-});
-/** Puts an item where the rider says; an item put back to "let the rules choose" loses its pin. */
-function move(key: string, to: string | null) {
-  if (!garage.bike) return;
-  held.value = null;
-  over.value = null;
-  const name = nameOf(key);
-  if (to === null) {
-    const pin = pinsHere.value.find((p) => p.item === key);
-    if (pin) garage.remove(texts.letTheRulesPlace(name), { table: 'pins', id: pin.id });
-    notice.say(texts.theRulesChoose(name));
-    return;
-  }
-  garage.put(edits.move(name), 'pins', pinRow(key, to));
-  notice.done(texts.goesTo(name, placeName(to).toLowerCase()));
-}
-/** Half of a packet becomes a part of its own, where the whole lies; from there it can be moved. */
-function split(key: string) {
-  const stowed = packing.value?.stowed.find((s) => s.item.key === key);
-  const kind = key.replace(/^supply /u, '');
-  const spare = answers.answer?.kit.spares.find((s) => s.kind === kind);
-  const to = stowed?.placeId ?? garage.places[0]?.id;
-  if (!spare || !to || !garage.bike) return;
-  const units = Math.floor((spare.quantity - spare.fitted) / 2);
-  if (units < 1) return;
-  garage.put(edits.split(spare.name.toLowerCase()), 'pins', pinRow(partKey(kind, units), to));
-  notice.say(texts.ofLieApartNowMove(units, spare.name.toLowerCase()));
-}
-useTouchDrops((key, to) => move(key, to));
-function mend(fault: StowFault) {
-  const moves = fault.mending?.moves ?? [];
-  garage.put(edits.solve(faultTitle(fault)), 'pins', ...moves.map((m) => pinRow(m.key, m.placeId)));
-  notice.done(`${moves.map((m) => texts.goesTo2(m.name, m.placeName.toLowerCase())).join(', ')}.`);
-}
-function freeAll() {
-  garage.remove(texts.letTheRulesPlaceEverything, ...pinsHere.value.map((p) => ({ table: 'pins' as const, id: p.id })));
-  notice.done(texts.theRulesChooseForEverything);
-}
+const { pinsHere, pinned, move, split, mend, freeAll } = usePins(packing, placeName);
+useTouchDrops(move);
 
 function pickItem(key: string) {
   view.itemKey = view.itemKey === key ? null : key;

@@ -1,7 +1,6 @@
 import { said, type Part } from '../said';
 
 /** What KitLists says. */
-export const withThisLimit = 'With this limit';
 export const addLegsIn = 'Add legs in';
 export const trip = 'Trip';
 export const toSeeThis = 'to see this.';
@@ -28,13 +27,6 @@ export const doneBeforeLeaving = 'Done before leaving';
 export const stow = 'Stow';
 export const saysWhyEachIsThere = 'says why each is there.';
 export const toBuy2 = 'To buy';
-export const allOfItIsIn = 'All of it is in the toolbox.';
-export const iOwn = (name: Part) => said`I own ${name}`;
-export const iOwnIt = 'I own it';
-export const pricesAreTypicalValues = 'Prices are typical values.';
-export const weighsSingleToolsAgainstSets = 'weighs single tools against sets.';
-export const leftAtHome = 'Left at home';
-export const youMarkedItNever = 'you marked it never';
 export const noPlaceYet = 'No place yet';
 export const savedByOneCopy = (count: Part, hours: Part) => said`${count}, ${hours} saved by one copy`;
 export const hoursWhatTheKitSaves =
@@ -58,14 +50,3 @@ export const price = 'price';
 export const mind = 'caution';
 export const ownedNow = 'owned';
 export const numberMassSaved = (number: Part, mass: Part, hours: Part) => said`${number}, ${mass}, ${hours} saved`;
-export const andOthers = (number: Part) => said` and ${number} more`;
-export const itIsBroken = 'it is broken';
-export const onlyForBike = (bike: Part) => said`only for ${bike}`;
-export const turnedByOthers = (tools: Part) => said`the kit turns all that it turns with ${tools}`;
-export const notWorthIt = (fasteners: Part) => said`it would turn ${fasteners}, which is not worth its weight here`;
-export const doneByOthers = (tools: Part) => said`${tools} in the kit does the same`;
-export const notAskedFor = 'nothing that this kit repairs needs it';
-export const takeAnyway = 'Take it anyway';
-export const takeItAnyway = (name: Part) => said`Take ${name} anyway`;
-export const isPackedAlways = (name: Part) => said`${name} is in every kit now.`;
-export const turnsNothingHere = 'it turns nothing on this bike';
