@@ -1,6 +1,6 @@
 /**
  * Format check, lint, types, unit and server tests, browser tests. Ends on "N passed, N failed". Of the browser tests the paths that every change
- * must leave whole; all of them with `./test all`, as continuous integration does.
+ * must leave whole; all of them, and what core's functions say of themselves, with `./test all`, as continuous integration does.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -11,7 +11,7 @@ import { throwAwayPostgres } from './postgres.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const scratch = mkdtempSync(join(tmpdir(), 'necessaire-results-'));
-const PARTS = ['format', 'lint', 'types', 'unit', 'browser'];
+const PARTS = ['format', 'lint', 'docs', 'types', 'unit', 'browser'];
 const said = process.argv.slice(2);
 const all = said.includes('all');
 const only = said.filter((word) => word !== 'all');
@@ -115,7 +115,12 @@ try {
     check('format', [
       ...[bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'],
       ...['--cache', '--cache-strategy', 'content', '--cache-location', cache('format')],
-    ]).then(() => check('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'])),
+    ])
+      .then(() => check('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']))
+      // What core's functions say of themselves: each parameter by its name, each type that they speak of told.
+      .then(() =>
+        all || only.includes('docs') ? check('docs', [bin('typedoc/bin/typedoc'), '--emit', 'none']) : undefined,
+      ),
     check(
       'types',
       [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--incremental', '--tsBuildInfoFile', cache('types')],

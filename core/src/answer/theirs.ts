@@ -11,7 +11,7 @@ export interface Theirs {
 /**
  * A companion from a garage file of theirs, kept apart from the rider's own: every row gets an id of its own, since two garages that began as copies
  * of one another share ids.
- * @param read ISO date
+ * @param given.read ISO date
  */
 export function companionFrom(doc: GarageDocument, given: { nextId: () => string; read: string; id?: string }): Theirs {
   const ids = new Map<string, string>();

@@ -9,11 +9,11 @@ export const carrierId = z.union([z.literal(ME), id]);
 export type CarrierId = z.infer<typeof carrierId>;
 
 /** Whoever rides, and on which bike. */
-const memberSchema = z.strictObject({ who: carrierId, bikeId: id });
+export const memberSchema = z.strictObject({ who: carrierId, bikeId: id });
 export type CrewMember = z.infer<typeof memberSchema>;
 
 /** The crew falls into groups on some legs: two halves, somebody who turns back, lead and sweep. Each has to get home. */
-const splitSchema = z.strictObject({
+export const splitSchema = z.strictObject({
   id,
   name,
   /** Who is together; cars may be with a group too. Whoever is in no group rides alone. */
@@ -25,7 +25,7 @@ export type Split = z.infer<typeof splitSchema>;
 
 export const VEHICLES = ['car', 'van', 'trailer', 'cache'] as const;
 /** Something that carries and is there on some legs only. */
-const vehicleSchema = z.strictObject({
+export const vehicleSchema = z.strictObject({
   id,
   name,
   kind: z.enum(VEHICLES),
@@ -37,7 +37,7 @@ const vehicleSchema = z.strictObject({
 export type Vehicle = z.infer<typeof vehicleSchema>;
 
 /** What the rider decided about one thing: who carries so many of it, or that it stays at home. */
-const fixedSchema = z.strictObject({
+export const fixedSchema = z.strictObject({
   /** `piece <id>` or `spare <class>`. */
   item: line(200).min(1),
   by: z.union([carrierId, z.literal('home')]),

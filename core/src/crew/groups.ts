@@ -89,7 +89,7 @@ export function canGo(
   return people.some((m) => skillIn(m.person, ask.exposure.trouble.subject) >= way.way.skill);
 }
 
-interface Given {
+export interface GroupsGiven {
   crew: Crew;
   trip: Trip;
   members: readonly Member[];
@@ -99,7 +99,7 @@ interface Given {
   absent: ReadonlySet<number>;
 }
 
-function demandOf(given: Given, a: number, people: readonly Member[], grade: Grade): GroupDemand | LackFact[] {
+function demandOf(given: GroupsGiven, a: number, people: readonly Member[], grade: Grade): GroupDemand | LackFact[] {
   const ask = at(given.problem.asks, a);
   const able = ask.ways.flatMap((w, way): GroupOption[] =>
     gradeMeets(w.grade, grade) && canGo(w, ask, people, given.anyHelp)
@@ -167,15 +167,15 @@ interface Base {
 const legsOf = (trip: Trip, ids: readonly string[]): boolean[] =>
   trip.legs.map((l) => ids.length === 0 || ids.includes(l.id));
 /** Members that are there. */
-const ridersOf = ({ members, absent }: Given): number[] => members.map((_, i) => i).filter((i) => !absent.has(i));
+const ridersOf = ({ members, absent }: GroupsGiven): number[] => members.map((_, i) => i).filter((i) => !absent.has(i));
 /** What is wanted on some legs: what is likely enough there, and what the rider demands. */
 const wantedOn =
-  ({ problem: { question } }: Given, legs: readonly boolean[]) =>
+  ({ problem: { question } }: GroupsGiven, legs: readonly boolean[]) =>
   (ask: Ask): boolean =>
     ask.must !== null || (oddsOn(ask, legs) >= question.likely && !question.leftOut.includes(ask.exposure.trouble.id));
 
 /** The whole crew: legs on which the same cars are there make one group. */
-function wholeCrew(given: Given): Base[] {
+function wholeCrew(given: GroupsGiven): Base[] {
   const { trip, carriers, absent, problem } = given;
   const byCars = new Map<string, { cars: number[]; legs: boolean[] }>();
   const there = carriers.map(({ vehicle }) => (vehicle ? legsOf(trip, vehicle.legs) : null));
@@ -203,7 +203,7 @@ function wholeCrew(given: Given): Base[] {
 }
 
 /** The parts of each split that somebody rides in; whoever is in none of its parts is one alone. */
-function splitParts(given: Given): Base[] {
+function splitParts(given: GroupsGiven): Base[] {
   const { crew, trip, carriers, absent } = given;
   const index = new Map(carriers.map((c, i) => [c.key, i]));
   return crew.splits.flatMap((split) => {
@@ -240,7 +240,7 @@ function splitParts(given: Given): Base[] {
 }
 
 /** Each rider alone, with what the crew says that each must be able to do. */
-function eachAlone(given: Given): Base[] {
+function eachAlone(given: GroupsGiven): Base[] {
   const { crew, trip, carriers } = given;
   const riders = ridersOf(given);
   if (crew.alone.length === 0 || riders.length < 2) return [];
@@ -259,7 +259,7 @@ function eachAlone(given: Given): Base[] {
 }
 
 /** What a group must be able to do: repairs, what comes loose, and, of the whole crew, every head. */
-function withDemands(given: Given, { group, wanted, grade }: Base): Group {
+function withDemands(given: GroupsGiven, { group, wanted, grade }: Base): Group {
   const { crew, trip, carriers, problem } = given;
   const members = group.carriers.filter((i) => at(carriers, i).member);
   const people = members.map((i) => present(at(carriers, i).member));
@@ -289,7 +289,7 @@ function withDemands(given: Given, { group, wanted, grade }: Base): Group {
 }
 
 /** Every group that has to manage by itself: the whole crew, with and without what is there on some legs only; each part of a split; each alone. */
-export function groupsOf(given: Given): Group[] {
+export function groupsOf(given: GroupsGiven): Group[] {
   if (ridersOf(given).length === 0) return [];
   return [...wholeCrew(given), ...splitParts(given), ...eachAlone(given)].map((base) => withDemands(given, base));
 }

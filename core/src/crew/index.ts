@@ -9,6 +9,7 @@ export * from './groups.js';
 export * from './crewCase.js';
 export * from './assignment.js';
 export * from './judge.js';
+export type { Draw } from './stockRule.js';
 export * from './crewMilp.js';
 export * from './forced.js';
 export * from './firstShare.js';

@@ -14,7 +14,7 @@ import { rideNeeds, type BikeNeeds } from './rideNeeds.js';
 import { gapKey, gapsOf, judgeCrew, type Gap, type Judged } from './judge.js';
 
 /** One thing that somebody carries. */
-export interface Token {
+export interface CrewToken {
   item: Item;
   name: string;
   count: number;
@@ -38,7 +38,7 @@ export interface CarrierTold {
   room: number | null;
   /** Mass over limit. */
   share: number;
-  tokens: Token[];
+  tokens: CrewToken[];
 }
 /** One group with what it cannot do. */
 export interface GroupTold {
@@ -132,8 +132,8 @@ function owners(
 }
 
 /** What each carrier has, without the reasons. */
-function tokensOf(c: CrewCase, a: Assignment): Token[][] {
-  const out: Token[][] = c.carriers.map(() => []);
+function tokensOf(c: CrewCase, a: Assignment): CrewToken[][] {
+  const out: CrewToken[][] = c.carriers.map(() => []);
   const fixed = (item: Item, r: number) => c.crew.fixed.some((f) => f.item === item && f.by === at(c.carriers, r).key);
   const put = (
     item: Item,

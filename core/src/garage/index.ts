@@ -20,4 +20,5 @@ export {
   rowTo8,
   rowTo9,
   rowTo10,
+  type OldRow,
 } from './upgrade.js';

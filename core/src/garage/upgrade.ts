@@ -1,10 +1,11 @@
 import type { TableName } from './garage.js';
 import type { Body, Change, Edit, Where } from './sync/change.js';
 
-type Row = Record<string, unknown>;
+/** A row of a file of old: its fields by name, of whatever kind. */
+export type OldRow = Record<string, unknown>;
 
 /** A middle-of-the-road guess for what version 1 did not ask. The rider sees and corrects it in the bike's form. */
-const bikeTo2 = (row: Row): Row => ({
+const bikeTo2 = (row: OldRow): OldRow => ({
   strokes: 4,
   plugs: 1,
   starter: 'electric',
@@ -16,7 +17,7 @@ const bikeTo2 = (row: Row): Row => ({
   fitted: [],
   ...row,
 });
-const fastenerTo2 = (row: Row): Row => ({
+const fastenerTo2 = (row: OldRow): OldRow => ({
   getsLost: false,
   breaks: false,
   trail: [],
@@ -25,7 +26,7 @@ const fastenerTo2 = (row: Row): Row => ({
   look: null,
   ...row,
 });
-const pieceTo2 = (row: Row): Row => ({
+const pieceTo2 = (row: OldRow): OldRow => ({
   weighed: false,
   condition: 'good',
   quality: 'good',
@@ -39,7 +40,7 @@ const pieceTo2 = (row: Row): Row => ({
  * Brings one row of version 1 to version 2: fields that came new get what fits the old meaning. Rows already there stay as they are.
  * Never changed once a version is out: files and databases of old are read through it.
  */
-export function rowTo2(table: TableName, row: Row): Row {
+export function rowTo2(table: TableName, row: OldRow): OldRow {
   switch (table) {
     case 'bikes':
       return bikeTo2(row);
@@ -53,15 +54,15 @@ export function rowTo2(table: TableName, row: Row): Row {
 }
 
 /** The garage's own fields of version 1 with what version 2 asks of its practice. */
-export function garageTo2(garage: Row): Row {
+export function garageTo2(garage: OldRow): OldRow {
   const practice = garage['practice'];
   return typeof practice === 'object' && practice !== null
-    ? { ...garage, practice: { least: 'mass', ...(practice as Row) } }
+    ? { ...garage, practice: { least: 'mass', ...(practice as OldRow) } }
     : garage;
 }
 
 /** Trips of version 2 rode alone in their garage, their legs by hand, by day and in mild weather. */
-const tripTo3 = (row: Row): Row => ({
+const tripTo3 = (row: OldRow): OldRow => ({
   along: [],
   route: null,
   air: { times: 0, low: 120, high: 200 },
@@ -80,12 +81,25 @@ const tripTo3 = (row: Row): Row => ({
 });
 const legTo3 = (leg: unknown): unknown =>
   typeof leg === 'object' && leg !== null
-    ? { hours: 6 * Math.max(0, Number((leg as Row)['days']) || 0), night: 0, temperature: 20, fuelGapKm: null, ...leg }
+    ? {
+        hours: 6 * Math.max(0, Number((leg as OldRow)['days']) || 0),
+        night: 0,
+        temperature: 20,
+        fuelGapKm: null,
+        ...leg,
+      }
     : leg;
-const bikeTo3 = (row: Row): Row => ({ consumption: 4.5, oilUse: 100, weak: [], engineHours: 0, services: [], ...row });
+const bikeTo3 = (row: OldRow): OldRow => ({
+  consumption: 4.5,
+  oilUse: 100,
+  weak: [],
+  engineHours: 0,
+  services: [],
+  ...row,
+});
 
 /** Brings one row of version 2 to version 3. */
-export const rowTo3 = (table: TableName, row: Row): Row =>
+export const rowTo3 = (table: TableName, row: OldRow): OldRow =>
   table === 'trips' ? tripTo3(row) : table === 'bikes' ? bikeTo3(row) : row;
 
 /** What version 3 asks of a rider's practice, answered so that a kit stays what it was. */
@@ -100,15 +114,15 @@ const PRACTICE_3 = {
   tubes: 'front only',
 };
 /** The garage's own fields of version 2 with what version 3 asks of its practice. */
-export function garageTo3(garage: Row): Row {
+export function garageTo3(garage: OldRow): OldRow {
   const practice = garage['practice'];
   return typeof practice === 'object' && practice !== null
-    ? { ...garage, practice: { ...PRACTICE_3, ...(practice as Row) } }
+    ? { ...garage, practice: { ...PRACTICE_3, ...(practice as OldRow) } }
     : garage;
 }
 
 /** Functions that a piece of version 3 has by its name: what makes the air was told apart by nothing else. */
-function pieceTo4(row: Row): Row {
+function pieceTo4(row: OldRow): OldRow {
   const functions = Array.isArray(row['functions']) ? (row['functions'] as unknown[]) : [];
   const name = typeof row['name'] === 'string' ? row['name'].toLowerCase() : '';
   const gas = /cartridge/u.test(name);
@@ -123,7 +137,7 @@ function pieceTo4(row: Row): Row {
 }
 
 /** Brings one row of version 3 to version 4: what spares must match, how supplies keep, and what a kit is asked for. */
-export function rowTo4(table: TableName, row: Row): Row {
+export function rowTo4(table: TableName, row: OldRow): OldRow {
   switch (table) {
     case 'bikes':
       return { fit: {}, pushStarts: row['fuelling'] === 'carburettor', prevention: [], ...row };
@@ -165,22 +179,22 @@ const PRACTICE_4 = {
   sparkPlug: 'where it earns its place',
 };
 /** The garage's own fields of version 3 with what version 4 asks of its practice. */
-export function garageTo4(garage: Row): Row {
+export function garageTo4(garage: OldRow): OldRow {
   const practice = garage['practice'];
   return typeof practice === 'object' && practice !== null
-    ? { ...garage, practice: { ...PRACTICE_4, ...(practice as Row) } }
+    ? { ...garage, practice: { ...PRACTICE_4, ...(practice as OldRow) } }
     : garage;
 }
 
 /** A mark that only version 5 knows, by what a piece is called; whoever packs otherwise takes it away. */
-function pieceTo5(row: Row): Row {
+function pieceTo5(row: OldRow): OldRow {
   const name = typeof row['name'] === 'string' ? row['name'].toLowerCase() : '';
   const traits = Array.isArray(row['traits']) ? (row['traits'] as unknown[]) : [];
   const more = /jump pack|beacon|multimeter|head torch|lighter/u.test(name) ? ['kept dry'] : [];
   return { hollow: null, ...row, traits: [...traits, ...more.filter((t) => !traits.includes(t))] };
 }
 /** Slots of version 4 were all alike; clothes and food had room but no weight. */
-function placeTo5(row: Row): Row {
+function placeTo5(row: OldRow): OldRow {
   const slots = row['slots'];
   return {
     takenMass: 0,
@@ -193,7 +207,7 @@ function placeTo5(row: Row): Row {
 }
 
 /** Brings one row of version 4 to version 5: what the load is worked out from, and how pieces are laid. */
-export function rowTo5(table: TableName, row: Row): Row {
+export function rowTo5(table: TableName, row: OldRow): OldRow {
   switch (table) {
     case 'bikes':
       return {
@@ -211,27 +225,27 @@ export function rowTo5(table: TableName, row: Row): Row {
   }
 }
 /** The garage's own fields of version 4 with the rider and what is wanted of a packing. */
-export const garageTo5 = (garage: Row): Row => ({
+export const garageTo5 = (garage: OldRow): OldRow => ({
   rider: { mass: 92_000 },
   goals: { ride: 2, even: 2, soon: 2, everyday: 2, locked: 2, together: 2 },
   ...garage,
 });
 
 /** Leads and packs were one function in version 5; leads want another bike beside. */
-function pieceTo6(row: Row): Row {
+function pieceTo6(row: OldRow): OldRow {
   const functions = Array.isArray(row['functions']) ? (row['functions'] as unknown[]) : [];
   const name = typeof row['name'] === 'string' ? row['name'].toLowerCase() : '';
   const leads = functions.includes('jump-start') && /\b(?:leads?|cables?)\b/u.test(name);
   return leads ? { ...row, functions: functions.map((f) => (f === 'jump-start' ? 'jump leads' : f)) } : row;
 }
 /** A kit of version 5 stays what it was: nothing was demanded, and the price of a gram was not asked. */
-const tripTo6 = (row: Row): Row =>
+const tripTo6 = (row: OldRow): OldRow =>
   typeof row['kit'] === 'object' && row['kit'] !== null
-    ? { ...row, kit: { knee: 1.2, musts: [], ...(row['kit'] as Row) } }
+    ? { ...row, kit: { knee: 1.2, musts: [], ...(row['kit'] as OldRow) } }
     : row;
 
 /** Brings one row of version 5 to version 6: what is wrapped in a place, and what is demanded of a kit. */
-export function rowTo6(table: TableName, row: Row): Row {
+export function rowTo6(table: TableName, row: OldRow): OldRow {
   switch (table) {
     case 'pieces':
       return pieceTo6(row);
@@ -244,46 +258,46 @@ export function rowTo6(table: TableName, row: Row): Row {
   }
 }
 /** The garage’s own fields of version 5 as those of version 6: the same. */
-export const garageTo6 = (garage: Row): Row => garage;
+export const garageTo6 = (garage: OldRow): OldRow => garage;
 
 /** Brings one row of version 6 to version 7: spares that are always packed, or never. */
-export const rowTo7 = (table: TableName, row: Row): Row => (table === 'supplies' ? { mark: null, ...row } : row);
+export const rowTo7 = (table: TableName, row: OldRow): OldRow => (table === 'supplies' ? { mark: null, ...row } : row);
 /** The garage's own fields of version 6 with rates that the rider knows better. */
-export const garageTo7 = (garage: Row): Row => ({ rates: [], ...garage });
+export const garageTo7 = (garage: OldRow): OldRow => ({ rates: [], ...garage });
 
 /** Rows are in version 8 as they were in version 7. */
-export const rowTo8 = (_table: TableName, row: Row): Row => row;
+export const rowTo8 = (_table: TableName, row: OldRow): OldRow => row;
 /** The garage's own fields of version 7 with words of the rider's own. */
-export const garageTo8 = (garage: Row): Row => ({ words: [], ...garage });
+export const garageTo8 = (garage: OldRow): OldRow => ({ words: [], ...garage });
 
 /** Rows are in version 9 as they were in version 8: companions, crews and loans are new. */
-export const rowTo9 = (_table: TableName, row: Row): Row => row;
+export const rowTo9 = (_table: TableName, row: OldRow): OldRow => row;
 /** The rider of version 8 was a mass: what they can do and may carry is as before, the practice's own. */
-export const garageTo9 = (garage: Row): Row => {
+export const garageTo9 = (garage: OldRow): OldRow => {
   const rider = garage['rider'];
   if (typeof rider !== 'object' || rider === null) return garage;
   return {
     ...garage,
     rider: {
       ...{ name: '', hand: 3, skills: {}, firstAid: false, mayCarry: null, onBody: 0, bodyLitres: 0 },
-      ...(rider as Row),
+      ...(rider as OldRow),
     },
   };
 };
 
 /** Trips of version 9 left on no day. */
-export const rowTo10 = (table: TableName, row: Row): Row => (table === 'trips' ? { leaves: null, ...row } : row);
+export const rowTo10 = (table: TableName, row: OldRow): OldRow => (table === 'trips' ? { leaves: null, ...row } : row);
 /** The garage's own fields of version 9: nobody compared gauges. */
-export const garageTo10 = (garage: Row): Row => ({ gauge: null, ...garage });
+export const garageTo10 = (garage: OldRow): OldRow => ({ gauge: null, ...garage });
 
 /** What brings the rows and the garage's own fields of one version to the next, and the tables that are new in it. */
 interface Step {
   to: number;
-  row: (table: TableName, row: Row) => Row;
-  own: (garage: Row) => Row;
+  row: (table: TableName, row: OldRow) => OldRow;
+  own: (garage: OldRow) => OldRow;
   tables: readonly TableName[];
 }
-const asItWas = (_table: TableName, row: Row): Row => row;
+const asItWas = (_table: TableName, row: OldRow): OldRow => row;
 const STEPS: readonly Step[] = [
   { to: 2, row: rowTo2, own: garageTo2, tables: [] },
   { to: 3, row: rowTo3, own: garageTo3, tables: ['rides'] },
@@ -298,13 +312,13 @@ const STEPS: readonly Step[] = [
 ];
 /** Steps that what a version wrote goes through. */
 const stepsFrom = (version: number): readonly Step[] => STEPS.filter((s) => s.to > version);
-const isRow = (v: unknown): v is Row => typeof v === 'object' && v !== null && !Array.isArray(v);
+const isRow = (v: unknown): v is OldRow => typeof v === 'object' && v !== null && !Array.isArray(v);
 
 /** Tables whose rows ever changed. */
 const REWRITTEN = ['bikes', 'fasteners', 'pieces', 'supplies', 'trips', 'rides', 'places', 'pins'] as const;
 
 /** One version further. What is not a list is left for the check. */
-function fileTo(file: Row, { to, row, own, tables }: Step): Row {
+function fileTo(file: OldRow, { to, row, own, tables }: Step): OldRow {
   const rows = Object.fromEntries(
     REWRITTEN.flatMap((table) => {
       const list = file[table];
@@ -321,14 +335,14 @@ function fileTo(file: Row, { to, row, own, tables }: Step): Row {
  * Brings a file of an older version to the one now written, step by step.
  * @param version that the file says of itself
  */
-export const fileToNow = (file: Row, version: number): Row => stepsFrom(version).reduce(fileTo, file);
+export const fileToNow = (file: OldRow, version: number): OldRow => stepsFrom(version).reduce(fileTo, file);
 
 /** A row that an older version wrote, as it is written now. */
 const rowToNow = (table: Where, row: Body, version: number): Body =>
-  stepsFrom(version).reduce((r: Row, step) => (table === 'garage' ? step.own(r) : step.row(table, r)), { ...row });
+  stepsFrom(version).reduce((r: OldRow, step) => (table === 'garage' ? step.own(r) : step.row(table, r)), { ...row });
 
 /** Fields of a row as they are written now: what a step adds to them of its own belongs to the whole row, not to them. */
-function fieldsToNow(table: Where, fields: readonly (readonly [string, unknown])[], version: number): Row {
+function fieldsToNow(table: Where, fields: readonly (readonly [string, unknown])[], version: number): OldRow {
   const given = Object.fromEntries(fields.filter(([, value]) => value !== undefined));
   const now = rowToNow(table, given, version);
   return Object.fromEntries(Object.entries(now).filter(([field]) => field in given));

@@ -15,6 +15,13 @@ export {
   type LinePart,
   type LineReading,
   type OwnWord,
+  type Phrasebook,
+  type FormBook,
+  type FormTerm,
+  type PhraseAt,
+  type ShapeWanted,
+  type SizeReading,
+  type Token,
 } from './line/index.js';
 export * from './fields.js';
 export { cleaned, cut } from './text.js';

@@ -1,4 +1,5 @@
 export * from './keptKit.js';
+export type { KitRows } from './rows.js';
 export * from './needs.js';
 export * from './doubles.js';
 export * from './toolCase.js';

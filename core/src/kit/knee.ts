@@ -3,7 +3,7 @@ import type { KitQuestion } from '../trip/kitQuestion.js';
 import { concaveHull } from './points.js';
 
 /** A kit on the curve as the knee sees it: grams, and what it saves in the question's value. */
-interface OnCurve {
+export interface OnCurve {
   mass: number;
   value: number;
 }

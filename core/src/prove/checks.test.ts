@@ -20,7 +20,7 @@ import {
   type CheckDue,
   type CheckRows,
 } from './checks/index.js';
-import { LOOKS } from './checks/ofBike.js';
+import { CHECK_LOOKS } from './checks/ofBike.js';
 import type { ProveCase } from './proveCase.js';
 import { daysBetween } from './proven.js';
 import type { Watch } from './watch.js';
@@ -65,7 +65,7 @@ describe('checks are made from data', () => {
       expect(k.key.length).toBeLessThanOrEqual(160);
       for (const t of k.troubles) expect(c.exposures.map((e) => e.trouble.id)).toContain(t);
     }
-    expect(LOOKS.flatMap((l) => l.against).filter((id) => !TROUBLES.some((t) => t.id === id))).toEqual([]);
+    expect(CHECK_LOOKS.flatMap((l) => l.against).filter((id) => !TROUBLES.some((t) => t.id === id))).toEqual([]);
   });
   test('what a bike does not have is not looked at', () => {
     const shaft = {

@@ -100,7 +100,7 @@ export function stepLine(step: WayStep): string {
 
 /**
  * A way with a step of the rider's own in it: a repair of one's own that stands beside the known one.
- * @param at number of the step before which it goes, out and back counted on
+ * @param step.at number of the step before which it goes, out and back counted on
  */
 export function withOwnStep(
   trouble: Trouble,

@@ -10,7 +10,6 @@ export * from './facts.js';
 export * from './watchFor.js';
 export * from './checks/index.js';
 export * from './draws.js';
-export * from './draws.js';
 export * from './findIt.js';
 export * from './sizeIt.js';
 export * from './faultDrill.js';

@@ -30,7 +30,8 @@ export type NoProof =
 const DAY = 86_400_000;
 /**
  * Whole days from one ISO date or moment to another.
- * @param from,to ISO
+ * @param from ISO
+ * @param to ISO
  * @returns days, below nought where the second is earlier
  */
 export const daysBetween = (from: string, to: string): number =>

@@ -19,7 +19,7 @@ export const MOST_STEPS = 80;
 const seconds = z.number().min(0).max(200_000);
 
 /** Where somebody was stuck in a drill, and over what. */
-const stuckSchema = z.strictObject({
+export const stuckSchema = z.strictObject({
   step: z.int().min(0).max(MOST_STEPS),
   reason: z.enum(STUCK_REASONS),
   /** What it was about: a piece, a spare or a head, as it is called; empty where nothing was named. */

@@ -80,7 +80,9 @@ export function trouble(given: TroubleGiven): Trouble {
 
 /**
  * Rates per 1000 km on paved, gravel, track or rock.
- * @param paved,gravel,track per 1000 km
+ * @param paved per 1000 km
+ * @param gravel per 1000 km
+ * @param track per 1000 km
  */
 export const per = (paved: number, gravel: number, track: number): Trouble['rate'] => ({ paved, gravel, track });
 

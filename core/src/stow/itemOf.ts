@@ -3,14 +3,14 @@ import { boxVolume, type Piece } from '../toolbox/tools/index.js';
 import type { StowItem } from './item.js';
 
 /** What a thing is used for on the trip. */
-type Use = Pick<StowItem, 'uses' | 'group'>;
+export type ItemUse = Pick<StowItem, 'uses' | 'group'>;
 
 /**
  * One copy of a tool as a thing to be stowed; copies are told apart by number, from 1 of so many.
  * @param copy from 1
  * @param of copies in all
  */
-export const itemOfPiece = (piece: Piece, copy: number, of: number, use: Use): StowItem => ({
+export const itemOfPiece = (piece: Piece, copy: number, of: number, use: ItemUse): StowItem => ({
   key: `piece ${piece.id} ${copy}`,
   name: of > 1 ? `${piece.name} (${copy} of ${of})` : piece.name,
   kind: piece.kind,
@@ -34,7 +34,7 @@ export const itemOfSpare = (
   of: Pick<SupplyKind, 'kind' | 'name' | 'mass' | 'size' | 'traits'>,
   packed: number,
   key: string,
-  use: Use,
+  use: ItemUse,
 ): StowItem => ({
   key,
   name: packed > 1 ? `${of.name} ×${packed}` : of.name,

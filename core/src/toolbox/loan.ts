@@ -27,7 +27,7 @@ export function lentOut(loans: readonly Pick<Loan, 'item' | 'count' | 'settled'>
 }
 
 /** What can be at hand: tools and spares, and what was lent of them. */
-interface Lendable {
+export interface Lendable {
   pieces: Piece[];
   supplies: { id: string; quantity: number }[];
   loans: Loan[];

@@ -1,7 +1,7 @@
 import type { Leg, Trip } from './trip.js';
 
 /** How help is raised: hours, and over how many km at how many km/h where there is no signal. */
-interface Raised {
+export interface Raised {
   raise: number;
   by: 'signal' | 'companion' | 'foot';
   helpKm: number;

@@ -26,7 +26,8 @@ export function lobeToolBand(tool: Shape): Band {
 /**
  * Free play of a six-lobe in its mate, degrees: both outlines are r = m + n·cos 6φ, the inner one smaller by k; it turns by θ until
  * √(1 + k² − 2k·cos 6θ) = m(1 − k)/n.
- * @param opening,inner mm across the points of each
+ * @param opening mm across the points of each
+ * @param inner mm across the points of each
  * @returns 0…30; 30 when it spins; NaN when it does not go in
  */
 export function lobePlay(opening: number, inner: number): number {

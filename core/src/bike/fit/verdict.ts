@@ -47,7 +47,8 @@ const certain = (verdict: Verdict, code: PlainFit): Fit => ({
 
 /**
  * Verdict for one made pair of opening and hexagon, mm. `own` is the tool size's own worst play in degrees.
- * @param opening,hexagon mm across the flats
+ * @param opening mm across the flats
+ * @param hexagon mm across the flats
  * @param own degrees
  */
 export function pairVerdict(opening: number, hexagon: number, grip: Grip, own: number): Verdict {

@@ -14,7 +14,8 @@ import {
   type Known,
 } from './outbox.js';
 
-type At = { table: Where; id: string };
+/** A row by its table and id. */
+export type RowAt = { table: Where; id: string };
 
 /** The server was not reached, or did not answer as it should: the same is sent again later. */
 export class Unreached extends Error {}
@@ -90,7 +91,7 @@ export class Session {
     readonly known: Known,
     private readonly ports: Ports,
     /** Called with the rows that are shown otherwise now, none when only the standing changed. */
-    private readonly changed: (rows: At[]) => void,
+    private readonly changed: (rows: RowAt[]) => void,
   ) {}
 
   /** The outbox in its order. */
@@ -108,11 +109,11 @@ export class Session {
     };
   }
   /** Rows as the page shows them, by `keyOf`. */
-  shown(rows: readonly At[]) {
+  shown(rows: readonly RowAt[]) {
     return shownRows(this.known, this.entries, rows);
   }
   /** The revisions that new changes of rows are made on, by `keyOf`. */
-  bases(rows: readonly At[]) {
+  bases(rows: readonly RowAt[]) {
     return bases(this.known, this.entries, rows);
   }
   get questions() {
@@ -231,7 +232,7 @@ export class Session {
   private tellChanges(before: readonly Entry[]): void {
     const was = new Map(before.map((e) => [e.edit.id, e.state]));
     const now = new Map(this.entries.map((e) => [e.edit.id, e.state]));
-    const rows = new Map<string, At>();
+    const rows = new Map<string, RowAt>();
     for (const e of [...before, ...this.entries])
       if (was.get(e.edit.id) !== now.get(e.edit.id)) for (const c of e.edit.changes) rows.set(keyOf(c), c);
     this.changed([...rows.values()]);

@@ -47,7 +47,8 @@ export interface LineReading {
 
 /**
  * A line with a stretch written anew.
- * @param start,end of the stretch, UTF-16 units; the end is behind it
+ * @param start of the stretch, UTF-16 units; the end is behind it
+ * @param end of the stretch, UTF-16 units; the end is behind it
  */
 export const rewritten = (line: string, start: number, end: number, text: string): string =>
   `${line.slice(0, start)}${text}${line.slice(end)}`.replace(/ {2,}/gu, ' ').trimEnd();

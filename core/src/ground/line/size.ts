@@ -15,7 +15,7 @@ import { Phrasebook, type OwnWord } from './phrases.js';
 import { unitAt } from './quantity.js';
 import { tokensOf, type Token } from './token.js';
 
-interface FormTerm {
+export interface FormTerm {
   form: HeadForm;
   /** Whether the word is one of plain speech too, so that it may belong to a name: `drain plug`, `hook`, `flat washer`. */
   plain: boolean;
@@ -98,12 +98,12 @@ export type SizeAt =
     }
   | { ok: false; reason: string; nearest: readonly string[]; to: number };
 
-interface Wanted {
+export interface ShapeWanted {
   forms: FormBook;
   /** Whether bare figures with three decimals are inches, as on an inch rule. */
   inch: boolean;
 }
-const PLAIN: Wanted = { forms: BOOK, inch: false };
+const PLAIN: ShapeWanted = { forms: BOOK, inch: false };
 
 /** Sizes that spark plugs are known by, for those whose hexagon is made in inches. */
 export const PLUG_NAMES: Readonly<Record<string, string>> = { '20.6': '13/16in', '20.8': '13/16in', '21': '13/16in' };
@@ -182,7 +182,7 @@ function figureAt(tokens: readonly Token[], i: number): Figure | null {
 const torn = (tokens: readonly Token[], to: number): boolean =>
   tokens[to]?.kind === 'word' && tokens[to]?.glued === true && tokens[to - 1]?.spelled !== true;
 
-function sized(form: HeadForm, figure: Figure, wanted: Wanted, to: number, said: boolean, maybe: boolean): SizeAt {
+function sized(form: HeadForm, figure: Figure, wanted: ShapeWanted, to: number, said: boolean, maybe: boolean): SizeAt {
   const size = canonical(figure.token, figure.inches, form, wanted.inch);
   if (typeof size !== 'string') return { ok: false, reason: size.fault, nearest: [], to };
   if (!sizeExists(form, size)) return { ok: false, ...refusal(form, size), to };
@@ -190,7 +190,7 @@ function sized(form: HeadForm, figure: Figure, wanted: Wanted, to: number, said:
 }
 
 /** A form's word and then its figure: `inside hex 8`, `t30`, `12-point 10`, `six-lobe T30`. */
-function formFirst(tokens: readonly Token[], i: number, wanted: Wanted): SizeAt | null {
+function formFirst(tokens: readonly Token[], i: number, wanted: ShapeWanted): SizeAt | null {
   const said = wanted.forms.at(tokens, i);
   if (!said) return null;
   const { form, plain: maybe, letter: single } = said.means;
@@ -215,7 +215,7 @@ function formFirst(tokens: readonly Token[], i: number, wanted: Wanted): SizeAt 
 }
 
 /** A figure and then its form's word: `8mm inside hex`, `10 12pt`, `16 plug`. */
-function figureFirst(tokens: readonly Token[], i: number, wanted: Wanted): SizeAt | null {
+function figureFirst(tokens: readonly Token[], i: number, wanted: ShapeWanted): SizeAt | null {
   const figure = figureAt(tokens, i);
   if (!figure) return null;
   const last = tokens[figure.to - 1];
@@ -238,7 +238,7 @@ function figureFirst(tokens: readonly Token[], i: number, wanted: Wanted): SizeA
  * @param i the token to begin at, from 0
  * @returns null where nothing like a size begins
  */
-export function sizeAt(tokens: readonly Token[], i: number, wanted: Wanted = PLAIN): SizeAt | null {
+export function sizeAt(tokens: readonly Token[], i: number, wanted: ShapeWanted = PLAIN): SizeAt | null {
   // `six lobe`, `12 point`: the figure is a word of the form, not a size.
   const form = tokens[i]?.kind === 'number' ? wanted.forms.at(tokens, i) : null;
   return formFirst(tokens, i, wanted) ?? (form ? null : figureFirst(tokens, i, wanted));
@@ -248,13 +248,18 @@ export function sizeAt(tokens: readonly Token[], i: number, wanted: Wanted = PLA
  * A bare figure as a size of a form that was said elsewhere; null where no figure stands.
  * @param i the token to look at, from 0
  */
-export function figureAs(tokens: readonly Token[], i: number, form: HeadForm, wanted: Wanted = PLAIN): SizeAt | null {
+export function figureAs(
+  tokens: readonly Token[],
+  i: number,
+  form: HeadForm,
+  wanted: ShapeWanted = PLAIN,
+): SizeAt | null {
   const figure = figureAt(tokens, i);
   return figure && !torn(tokens, figure.to) ? sized(form, figure, wanted, figure.to, true, false) : null;
 }
 
 /** Reads a text that is one size and nothing else. */
-export function parseShape(text: string, wanted: Wanted = PLAIN): { head: Head } | { reason: string } {
+export function parseShape(text: string, wanted: ShapeWanted = PLAIN): { head: Head } | { reason: string } {
   const trimmed = text.trim();
   const tokens = tokensOf(trimmed);
   const read = sizeAt(tokens, 0, wanted);

@@ -149,7 +149,8 @@ export function tokensOf(line: string): Token[] {
 
 /**
  * The line between two tokens, both included, with single blanks.
- * @param from,to numbers of tokens
+ * @param from numbers of tokens
+ * @param to numbers of tokens
  */
 export const rawOf = (line: string, tokens: readonly Token[], from: number, to: number): string => {
   const [first, last] = [tokens[from], tokens[to - 1]];

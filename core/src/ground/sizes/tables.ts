@@ -13,7 +13,8 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /**
  * Writes n/of inches in lowest terms: `1/2in`, `1 1/16in`, `1in`.
- * @param n,of whole numbers, above nought
+ * @param n whole numbers, above nought
+ * @param of whole numbers, above nought
  * @example inchText(18, 16) // "1 1/8in"
  */
 export function inchText(n: number, of: number): string {

@@ -113,7 +113,8 @@ export const fromShown = (system: UnitSystem, quantity: Quantity, shown: number)
 /**
  * The limits of a field as one sentence in the units on show, or null where the value keeps them: `at most 551.16 lb`,
  * `-22 to 122 °F`. A limit is shown to the digits that the field shows, so what the sentence says can be typed.
- * @param value,limits in core’s unit of the quantity; no limit above where none is given
+ * @param value in core’s unit of the quantity; no limit above where none is given
+ * @param limits in core’s unit of the quantity; no limit above where none is given
  */
 export function outsideLimits(
   system: UnitSystem,

@@ -1,4 +1,5 @@
 export * from './kitProblem.js';
+export type { Items } from './items.js';
 export * from './ways.js';
 export * from './slots.js';
 export * from './tools.js';

@@ -497,7 +497,7 @@ function allot(
 
 /**
  * Everything that a kit is chosen from and for: the bikes' troubles with their ways, what the ways hang on, and the pieces.
- * @param today ISO date, for what has passed its own; null where dates do not count
+ * @param question.today ISO date, for what has passed its own; null where dates do not count
  * @param also measures that count as if they were done
  */
 export function kitProblem(

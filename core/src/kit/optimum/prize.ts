@@ -7,7 +7,7 @@ import { demandedMends, massOfMends, slotsOf, type Slot, type StockedMend } from
 import { availableWays, countsOf, toolMassOf } from './tools.js';
 
 /** What must hold of the items for one of several ways to be there, or else its prize is forgone: a job of sets of items each. */
-type Clause = number[][];
+export type Clause = number[][];
 
 /** The best kit at a price of a gram. */
 export interface Priced {

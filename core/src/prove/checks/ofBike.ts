@@ -14,7 +14,7 @@ interface Look {
   against: readonly string[];
   only?: BikeTraits;
 }
-export const LOOKS = [
+export const CHECK_LOOKS = [
   {
     key: 'tyres',
     when: 'each evening',
@@ -105,7 +105,7 @@ export const LOOKS = [
     only: { drive: 'shaft' },
   },
 ] as const satisfies readonly Look[];
-export type LookKey = (typeof LOOKS)[number]['key'];
+export type LookKey = (typeof CHECK_LOOKS)[number]['key'];
 
 /** Sealant is looked at again after so many days. Typical value: the maker’s paper comes first. */
 const SEALANT_DAYS = 180;
@@ -203,8 +203,9 @@ function prevented(c: ProveCase): Check[] {
 
 /** Checks of the bike itself. */
 export function checksOfBike(c: ProveCase, watches: readonly Watch[]): Check[] {
-  const usual = LOOKS.filter((l) => hasTraits('only' in l ? l.only : {}, c.bike)).map(({ key, when, where, against }) =>
-    check({ key, when, where, daysBefore: 7, about: { code: 'check.look', look: key }, ...guarding(c, against) }),
+  const usual = CHECK_LOOKS.filter((l) => hasTraits('only' in l ? l.only : {}, c.bike)).map(
+    ({ key, when, where, against }) =>
+      check({ key, when, where, daysBefore: 7, about: { code: 'check.look', look: key }, ...guarding(c, against) }),
   );
   return [...usual, ...marks(c), ...prevented(c), ...services(c), ...watched(c, watches)];
 }

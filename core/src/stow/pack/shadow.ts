@@ -3,7 +3,7 @@ import { at } from '../../ground/numbers.js';
 import { AXES, sidesOf, triple, type Axis, type Triple } from './turn.js';
 
 /** A point of the picture, mm. */
-type Point = [number, number];
+export type ShadowPoint = [number, number];
 
 /** The eight corners of a laid piece, mm. */
 export function cornersOf(pose: Pose): Triple[] {
@@ -18,13 +18,14 @@ export function cornersOf(pose: Pose): Triple[] {
  * Outline of a laid piece seen along one axis: the hull of its corners, counter-clockwise in the plane of the other two.
  * @param across axes of the picture, such as [0, 1] for a look from above
  */
-export function shadow(pose: Pose, across: readonly [Axis, Axis]): Point[] {
+export function shadow(pose: Pose, across: readonly [Axis, Axis]): ShadowPoint[] {
   const points = cornersOf(pose)
-    .map((c): Point => [c[across[0]], c[across[1]]])
+    .map((c): ShadowPoint => [c[across[0]], c[across[1]]])
     .sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const turn = (o: Point, a: Point, b: Point) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
-  const half = (list: readonly Point[]) => {
-    const out: Point[] = [];
+  const turn = (o: ShadowPoint, a: ShadowPoint, b: ShadowPoint) =>
+    (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+  const half = (list: readonly ShadowPoint[]) => {
+    const out: ShadowPoint[] = [];
     for (const p of list) {
       while (out.length >= 2 && turn(at(out, out.length - 2), at(out, out.length - 1), p) <= 1e-9) out.pop();
       out.push(p);

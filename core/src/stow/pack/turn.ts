@@ -55,7 +55,10 @@ function byAngles([yaw, pitch, roll]: Triple): Turn {
  * The least angle at which a rectangle lies in another when it does not lie square, or null when it does at none. A rectangle of p × q
  * (p > a) lies in one of a × b turned by t where p·cos t + q·sin t ≤ a and p·sin t + q·cos t ≤ b; the first bounds t from below, and
  * the second is looked at there, since p·sin t + q·cos t is least there or at a right angle.
- * @param p,q,a,b mm
+ * @param p mm
+ * @param q mm
+ * @param a mm
+ * @param b mm
  * @returns radians, 0 to π/2
  */
 export function leastAngle(p: number, q: number, a: number, b: number): number | null {

@@ -177,7 +177,8 @@ const ALIKE: Readonly<Record<string, string>> = { 'brake lever': 'clutch lever' 
 
 /**
  * Outline of a piece of a kind in a box of `width` × `length` mm.
- * @param width,length mm
+ * @param width mm
+ * @param length mm
  */
 export function silhouette(kind: string, width: number, length: number): Silhouette {
   const draw = BY_KIND[kind] ?? BY_KIND[ALIKE[kind] ?? ''];

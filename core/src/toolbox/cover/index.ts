@@ -1,3 +1,3 @@
 export * from './task.js';
 export * from './lightest.js';
-export { cheapestCover } from './coverSearch.js';
+export { cheapestCover, type Cover, type CoverSearch } from './coverSearch.js';

@@ -44,7 +44,8 @@ export const leastCopies = (piece: Pick<Piece, 'mark' | 'count'>): number =>
 
 /**
  * Lets one task be done with the carried copies. `x` are the columns of the pieces; `done`, where given, is one only when it is.
- * @param x,done numbers of columns
+ * @param x numbers of columns
+ * @param done numbers of columns
  */
 export function addTask(
   b: MilpBuilder,

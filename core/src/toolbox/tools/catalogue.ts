@@ -562,7 +562,8 @@ export function driver(shape: Shape, length = 100): PieceModel {
 
 /**
  * Adjustable spanner by its length; it opens from about 5 mm.
- * @param length,opensTo mm
+ * @param length mm
+ * @param opensTo mm
  * @param mass g
  * @param alloy whether it is of light alloy
  */

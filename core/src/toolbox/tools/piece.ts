@@ -12,7 +12,7 @@ export type Hold = (typeof HOLDS)[number];
 export const GRIPS = ['six', 'twelve', 'open', 'adjustable'] as const;
 
 /** What is held to turn the piece: a hand grip with an arm, or a shape that another piece turns. */
-const offerSchema = z.discriminatedUnion('by', [
+export const offerSchema = z.discriminatedUnion('by', [
   z.strictObject({
     by: z.literal('hand'),
     hold: z.enum(HOLDS),
@@ -177,7 +177,7 @@ export const pieceSchema = z.strictObject({
 export type Piece = z.infer<typeof pieceSchema>;
 
 /** What only a piece that somebody owns has. */
-type OwnField = 'weighed' | 'condition' | 'quality' | 'kept' | 'set' | 'onlyBike' | 'hollow';
+export type OwnField = 'weighed' | 'condition' | 'quality' | 'kept' | 'set' | 'onlyBike' | 'hollow';
 /** A piece without the garage's own fields, as the catalogue makes it. */
 export type PieceModel = Omit<Piece, 'id' | 'count' | 'mark' | 'note' | 'source' | OwnField>;
 

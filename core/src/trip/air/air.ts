@@ -81,7 +81,8 @@ export const TRAVEL_PUMP: ElectricPump = { flow: 14, stall: 700, amperes: 7 };
 
 /**
  * Minutes of an electric pump from one pressure to another: V/p₀ · ∫ dp / (q·(1 − p/stall)) = −V·stall/(p₀·q) · ln((1 − to/stall)/(1 − from/stall)).
- * @param from,to kPa over the outside
+ * @param from kPa over the outside
+ * @param to kPa over the outside
  * @param litres of the tyre
  * @returns minutes (infinite at or above the stall pressure), ampere-hours, and whether it wants a rest on the way
  */
@@ -108,7 +109,8 @@ export interface Filling {
 /**
  * What it takes to fill a tyre: strokes of a pump, gas cartridges, minutes of an electric pump (docs/model.md, section 6).
  * @param mark of the tyre, as on its side
- * @param from,to kPa over outside
+ * @param from kPa over outside
+ * @param to kPa over outside
  */
 export function filling(
   mark: string,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One thing that somebody carries: dragged to another rider, or handed on by its menu. */
 import { computed, ref } from 'vue';
-import type { CrewAnswer, Token } from '@necessaire/core';
+import type { CrewAnswer, CrewToken } from '@necessaire/core';
 import { useView } from '../../stores/view';
 import DropMenu from '../../ui/DropMenu.vue';
 import { useDraggable } from '../../ui/places/dragging';
@@ -10,7 +10,7 @@ import { massText } from '../../ui/words';
 import { whyText } from '../../words/crew';
 import * as texts from '../../words/crew/crewToken';
 
-const props = defineProps<{ token: Token; by: number; answer: CrewAnswer; open: boolean }>();
+const props = defineProps<{ token: CrewToken; by: number; answer: CrewAnswer; open: boolean }>();
 const emit = defineEmits<{ give: [item: string, to: number | 'home' | null]; pick: [] }>();
 const view = useView();
 const row = ref<HTMLElement>();
