@@ -13,6 +13,7 @@ import {
 import type { LevelPoint } from '../workers/answer.worker';
 import { useGarage } from './garage';
 import { useCurveWork } from './frontier/curveWork';
+import * as texts from '../words/stores/frontier';
 
 /** The curve of weight against what is saved: the kit of the limit that is asked for or dragged, what comes and goes beside it, and its knee. */
 export const useFrontier = defineStore('frontier', () => {
@@ -56,7 +57,7 @@ export const useFrontier = defineStore('frontier', () => {
   }
   const point = computed(() => pointAt(limit.value));
   const index = computed(() => (point.value ? present(picture.value).points.indexOf(point.value) : -1));
-  const nameOf = (id: string) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? 'a piece to buy';
+  const nameOf = (id: string) => garage.doc?.pieces.find((p) => p.id === id)?.name ?? texts.aPieceToBuy;
 
   /** Steps from the kit of the limit downwards, or upwards: each against the kit before it. */
   function steps(way: -1 | 1, n: number): StepBetween[] {

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { beforeAll, describe, expect, test } from '@jest/globals';
+import ts from 'typescript';
 import { said } from './said';
 import { NodeTypes, type RootNode, type TemplateChildNode } from '@vue/compiler-core';
 import { parse } from 'vue/compiler-sfc';
@@ -100,6 +101,29 @@ describe('a view', () => {
           for (const child of node.children) if (typeof child === 'object') look(child as TemplateChildNode);
       };
       if (descriptor.template?.ast) look(descriptor.template.ast);
+    }
+    expect(own).toEqual([]);
+  });
+  test('and whatever else is of the page has its sentences there too', () => {
+    const own: string[] = [];
+    const sources = readdirSync(join(here, '..'), { recursive: true, encoding: 'utf8' }).filter(
+      (f) => /\.(vue|ts)$/u.test(f) && !/^(words|testing)\/|\.test\.ts$/u.test(f),
+    );
+    for (const source of sources) {
+      const code = readFileSync(join(here, '..', source), 'utf8');
+      const script = source.endsWith('.vue') ? (parse(code).descriptor.scriptSetup?.content ?? '') : code;
+      const look = (node: ts.Node) => {
+        const text =
+          ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)
+            ? node.text
+            : ts.isTemplateExpression(node)
+              ? [node.head.text, ...node.templateSpans.map((s) => s.literal.text)].join('7')
+              : '';
+        // Begins as a sentence does, or ends as one.
+        if (/^\p{Lu}\p{Ll}+ \p{Ll}+ |\p{Ll}{2}\.$/u.test(text)) own.push(`${source}: ${text}`);
+        ts.forEachChild(node, look);
+      };
+      look(ts.createSourceFile(source, script, ts.ScriptTarget.Latest));
     }
     expect(own).toEqual([]);
   });

@@ -14,6 +14,7 @@ import {
   type Trip,
   type Waypoint,
 } from '@necessaire/core';
+import * as texts from '../words/workers/trip';
 
 export type GpxResult = { ok: true; route: Route } | { ok: false; message: string };
 
@@ -34,9 +35,7 @@ const worker = {
     }
     onProgress(0.9);
     const route = makeRoute(title, points, waypoints);
-    return route
-      ? { ok: true, route }
-      : { ok: false, message: 'there are not two points apart in it: choose a file with a track or a route' };
+    return route ? { ok: true, route } : { ok: false, message: texts.noTwoPoints };
   },
   profile(route: Route, onProgress: (share: number) => void): ProfilePoint[] {
     return helpProfile(route, onProgress);

@@ -40,8 +40,7 @@ const reached = ({ f, value, rose, difference, explain, fasteners }: Told): Ride
     explain.show({
       title: texts.fastenersThatThisKitReaches,
       value: `${f?.carried} of ${f?.chosen}`,
-      formula:
-        'A fastener is reached when at each end a chain of carried tools goes from the hand to the head: every coupling fits by free play, length ≥ recess, width ≤ what is free, every tool bears the break-loose torque, and arm × allowed force gives it. The two ends share no tool, and one of them turns.',
+      formula: texts.reachedWhen,
       inputs: [
         { name: texts.chosenFasteners, value: String(f?.chosen) },
         { name: texts.reachedWithEverythingThatYou, value: String(f?.reached) },

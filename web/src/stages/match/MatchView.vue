@@ -80,7 +80,7 @@ const by = (f: Fastener) =>
   answers.byFastener
     .get(f.id)
     ?.best.map((c) => c.links.map((l) => l.piece.name).join(' + '))
-    .join('; far end: ') ?? '';
+    .join(texts.andFarEnd) ?? '';
 </script>
 
 <template>

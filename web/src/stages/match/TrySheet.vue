@@ -26,7 +26,7 @@ const chosen = computed(() =>
 const open = computed(() => chosen.value.filter((f) => f.evidence === 'assumed' || f.evidence === 'measured'));
 const done = computed(() => chosen.value.length - open.value.length);
 const pieces = computed(() => answers.answer?.kit.pieces ?? []);
-const words = (f: Fastener) => (kitChains.value[f.id] ?? []).map((c) => c.join(' + ')).join('; far end: ');
+const words = (f: Fastener) => (kitChains.value[f.id] ?? []).map((c) => c.join(' + ')).join(texts.andFarEnd);
 const by = () => ({ who: view.who, when: new Date().toISOString() });
 
 function works(f: Fastener) {

@@ -91,7 +91,7 @@ function finish() {
   const end = ending.value;
   if (taken.value || !writes.value || !end || !proof.take(end)) return;
   taken.value = true;
-  if (end.rows.length > 0) notice.done('Saved.');
+  if (end.rows.length > 0) notice.done(texts.saved);
 }
 function take() {
   finish();

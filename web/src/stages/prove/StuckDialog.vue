@@ -120,10 +120,10 @@ function take() {
   const made = said();
   if (!d) return;
   if (!made) {
-    emit('said', 'Saved; nothing of it is in your toolbox to be marked.');
+    emit('said', texts.savedNothingToMark);
     return;
   }
-  emit('said', proof.stuck(stuckAt(d, made.said.reason, made.item), made.said) || 'Saved.');
+  emit('said', proof.stuck(stuckAt(d, made.said.reason, made.item), made.said) || texts.saved);
 }
 /** A step that the known way lacks: the rider's own way of it stands beside. */
 function addStep() {
@@ -141,7 +141,7 @@ function addStep() {
     { table: 'drills', id: d.id, before: d, after: stuckAt(d, 'do not know how') },
     { table: 'mends', id: row.id, before: null, after: row },
   ]);
-  if (ok) emit('said', `“${row.name}” stands beside the known way now: see it under Repairs in Kit.`);
+  if (ok) emit('said', texts.standsBeside(row.name));
 }
 </script>
 

@@ -29,3 +29,4 @@ export const fastenersOfIt = (count: Part) => said`${count} fasteners`;
 export const farEnd = 'far end: ';
 export const fastenersAndTools = 'Fasteners and tools';
 export const andMore = ' and ';
+export const andFarEnd = '; far end: ';

@@ -16,3 +16,4 @@ export const farEnd = (it: Part) => said`far end: ${it}`;
 export const triedWorks = (name: Part) => said`${name}: tried, works`;
 export const theSetIsSolvedAgain = (name: Part, what: Part) =>
   said`${name}: ${what}. The set is worked out again without it.`;
+export const andFarEnd = '; far end: ';

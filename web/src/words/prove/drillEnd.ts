@@ -41,3 +41,4 @@ export const second = 'second';
 export const third = 'third';
 export const fourth = 'fourth';
 export const fifth = 'fifth';
+export const saved = 'Saved.';

@@ -1,3 +1,5 @@
+import { said, type Part } from '../said';
+
 export { back, save } from '../verbs';
 
 /** What StuckDialog says. */
@@ -22,3 +24,7 @@ export const widthOfTheWellRound = 'Clearance around head';
 export const thicknessThatGoesBehindIt = 'Thinnest tool';
 export const howDeepItSits = 'How deep it sits';
 export const howFarAHandleSwings = 'How far a handle swings';
+export const savedNothingToMark = 'Saved; nothing of it is in your toolbox to be marked.';
+export const saved = 'Saved.';
+export const standsBeside = (name: Part) =>
+  said`“${name}” stands beside the known way now: see it under Repairs in Kit.`;

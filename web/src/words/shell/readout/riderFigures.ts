@@ -45,3 +45,5 @@ export const atRiskWithoutAnyKit = 'at risk without any kit';
 export const savedByThisKit = 'saved by this kit';
 export const ratesAndHoursStrandedTypical = 'rates and hours stranded: typical values and your legs';
 export const ready = 'Ready';
+export const reachedWhen =
+  'A fastener is reached when at each end a chain of carried tools goes from the hand to the head: every coupling fits by free play, length ≥ recess, width ≤ what is free, every tool bears the break-loose torque, and arm × allowed force gives it. The two ends share no tool, and one of them turns.';

@@ -1,0 +1,2 @@
+/** What frontier says. */
+export const aPieceToBuy = 'a piece to buy';
