@@ -28,10 +28,10 @@ import type { Ridden } from '../kit/simulation/index.js';
 import { bookOf, stockOf } from '../repairs/supplies/index.js';
 import type { Packing, StowInput } from '../stow/index.js';
 import type { Trip } from '../trip/index.js';
-import { AnswerMemory } from './memory.js';
+import { AnswerMemory } from './answerMemory.js';
 import { proveCaseOf, readyShare } from './proof.js';
 import type { Question } from './question.js';
-import { stowInput } from './stowInput.js';
+import { stowInput } from './stowInputOf.js';
 import { usablePieces } from '../toolbox/tools/index.js';
 
 /** A fastener's answer in the form that screens, print and the command line use. */

@@ -17,7 +17,7 @@ import { combinationSpanner, newPiece, usablePieces } from '../toolbox/tools/ind
 import { newLeg, newTrip, type KitQuestion, type Trip } from '../trip/index.js';
 import { newPlace } from '../stow/index.js';
 import { answerFor, type Answer } from './answer.js';
-import { preventionCosts } from './prevention.js';
+import { preventionCosts } from './preventionCosts.js';
 import { wholeAnswer } from './whole.js';
 
 let solve: Solve;

@@ -9,11 +9,11 @@ import { adjustable, combinationSpanner, newPiece } from '../toolbox/tools/index
 import { exposuresIn, pooled, stockDemands } from '../trip/odds/index.js';
 import { answerFor, evidenceOf } from './answer.js';
 import { fromHere } from './fromHere.js';
-import { preventionCosts } from './prevention.js';
+import { preventionCosts } from './preventionCosts.js';
 import { proofTold, proveCaseOf, readyShare } from './proof.js';
 import { partKey, stowItems } from './stowItems.js';
-import { COMPARED, switchCosts } from './switches.js';
-import { ridesTracks, stowInput } from './stowInput.js';
+import { COMPARED, switchCosts } from './switchCosts.js';
+import { ridesTracks, stowInput } from './stowInputOf.js';
 import { wholeAnswer } from './whole.js';
 import type { Kit } from '../kit/index.js';
 

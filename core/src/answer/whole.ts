@@ -2,7 +2,7 @@ import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { searchOn } from '../stow/index.js';
 import { answerFor, type Answer } from './answer.js';
-import { AnswerMemory } from './memory.js';
+import { AnswerMemory } from './answerMemory.js';
 import type { Question } from './question.js';
 
 /**

@@ -23,12 +23,12 @@ import { crewCsv, listOfCarrier } from './lists.js';
 import { matchingOf } from './matching.js';
 import { carryLimit, USUAL_LIMIT } from './member.js';
 import { newPerson } from './person.js';
-import { canHold } from './room.js';
+import { canHold } from './canHold.js';
 import { stowOfRider } from './stowed.js';
 import { filling } from '../trip/air/index.js';
 import { legNeeds } from '../trip/services/index.js';
 import { rideNeeds } from './rideNeeds.js';
-import { crewSwitchCosts, swapsOf } from './switches.js';
+import { crewSwitchCosts, swapsOf } from './crewSwitches.js';
 import { crewAnswer, type CrewAnswer } from './told.js';
 import { absenceOf, aloneMass, cureOfGaps, leaning, riderAdds, withMore } from './whatIf.js';
 

@@ -6,7 +6,7 @@ import { BAG_FILL, boxVolume, type Piece } from '../toolbox/tools/index.js';
 import type { SupplyKind } from '../repairs/supplies/index.js';
 import type { Requirement } from '../kit/optimum/kitProblem.js';
 import { blended, loads, mayCarryAll, type Assignment } from './assignment.js';
-import { canHold } from './room.js';
+import { canHold } from './canHold.js';
 import { likelyPieces } from './likely.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
 import type { CrewCase } from './crewCase.js';

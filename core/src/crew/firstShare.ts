@@ -3,7 +3,7 @@ import { setsOfEnds, setsOfTask } from '../kit/optimum/items.js';
 import { taskDone } from '../toolbox/cover/index.js';
 import { blended, carriedCounts, loads, type Assignment } from './assignment.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
-import { canHold } from './room.js';
+import { canHold } from './canHold.js';
 import type { CrewCase } from './crewCase.js';
 import type { Shared } from './crewMilp.js';
 import type { Group, GroupOption } from './groups.js';

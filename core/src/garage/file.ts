@@ -3,7 +3,7 @@ import { faultsOf, type Fault } from '../ground/faults.js';
 import { ordered } from '../ground/json.js';
 import { roadCardSchema, type RoadCard } from '../road/card.js';
 import { fileToNow } from './upgrade.js';
-import { oversize } from './size.js';
+import { oversize } from './oversize.js';
 import { garageSchema, MOST_ROWS, ROW_SCHEMAS, TABLES, type GarageDocument } from './garage.js';
 
 /** Name and version of the open file format. A reader refuses versions that it does not know. */

@@ -35,7 +35,7 @@ import { memorySchema } from './memory.js';
 import { watchFor, watchState } from './watchFor.js';
 import { watchSchema } from './watch.js';
 import { bestOrder } from '../repairs/faultOrder.js';
-import { FAULT_TREES } from '../repairs/faults.js';
+import { FAULT_TREES } from '../repairs/faultSearches.js';
 
 let c: ProveCase;
 let doc: GarageDocument;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { FAULT_TREES } from './faults.js';
+import { FAULT_TREES } from './faultSearches.js';
 import { TROUBLES } from './known.js';
 import { GRADES, lasting, needsOf, readStep, stepsOn, type Need, type WayStep } from './way.js';
 import { newBike } from '../bike/index.js';

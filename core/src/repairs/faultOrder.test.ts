@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { FAULT_TREES } from './faults.js';
+import { FAULT_TREES } from './faultSearches.js';
 import type { FaultTree, Test } from './faultTree.js';
 import {
   bestOrder,

@@ -8,7 +8,7 @@ export * from './shared.js';
 export * from './trouble.js';
 export * from './known.js';
 export { type FaultTree, type Test } from './faultTree.js';
-export * from './faults.js';
+export * from './faultSearches.js';
 export * from './faultOrder.js';
 export * from './prevention.js';
 export * from './own.js';

@@ -6,7 +6,7 @@ import { bookOf, FIT_LINES, KNOWN, SUPPLIES, supplyKindKnown } from './supplies/
 import { brakeHose } from '../testing/supplies.js';
 import { catalogue, FUNCTIONS } from '../toolbox/tools/index.js';
 import { uuid } from '../testing/make.js';
-import { FAULT_TREES } from './faults.js';
+import { FAULT_TREES } from './faultSearches.js';
 import { TROUBLES } from './known.js';
 import { ownMendSchema, unknownKinds, withOwn, type OwnMend } from './own.js';
 import { PREVENTIONS } from './prevention.js';

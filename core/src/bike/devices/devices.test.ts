@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { headBand, keySocketBand } from '../fit/index.js';
 import { hear, readLine, type Heard, type Signal } from './reading.js';
-import { calliperLines, madeHead, scaleLines, seeded } from './simulate.js';
+import { calliperLines, madeHead, scaleLines, seeded } from './simulatedDevice.js';
 
 const take = <T>(lines: Generator<T>, n: number): T[] => Array.from({ length: n }, () => lines.next().value as T);
 const mean = (list: number[]) => list.reduce((a, b) => a + b, 0) / list.length;

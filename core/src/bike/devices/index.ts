@@ -1,2 +1,2 @@
 export * from './reading.js';
-export * from './simulate.js';
+export * from './simulatedDevice.js';

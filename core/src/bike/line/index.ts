@@ -1,4 +1,4 @@
 export * from './read.js';
 export * from './write.js';
-export * from './place.js';
+export * from './stationOf.js';
 export { wordsOf } from './words.js';

@@ -32,7 +32,7 @@ import { FREE_ACCESS, ROLES, type Access, type Fastener } from '../fastener.js';
 import { roleOf } from '../jobs.js';
 import { STATION_NAMES, STATIONS, type Station } from '../stations.js';
 import { accessAt } from './access.js';
-import { stationOf } from './place.js';
+import { stationOf } from './stationOf.js';
 import {
   BEHIND,
   BOTH_ENDS,

@@ -28,7 +28,7 @@ import {
 } from '../tools/index.js';
 import { fastener, owned } from '../../testing/make.js';
 import { HOOKED_CAUTION, isHooked, usesOfPiece, extendPath, handPath, type Path } from './chain.js';
-import { failsOf, modeFit } from './check.js';
+import { failsOf, modeFit } from './fails.js';
 import { cureOf, chainNames } from './cure.js';
 import { ChainFinder, undominated } from './find.js';
 import { bestPair, endsOf, reachOf } from './operation.js';

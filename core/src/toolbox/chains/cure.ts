@@ -3,7 +3,7 @@ import type { Fastener } from '../../bike/index.js';
 import type { Piece } from '../tools/index.js';
 import type { Head } from '../../ground/sizes/index.js';
 import type { Chain, Link } from './chain.js';
-import { modeFit, type End } from './check.js';
+import { modeFit, type End } from './fails.js';
 import type { NearSizeFact } from './facts.js';
 import { ChainFinder } from './find.js';
 import { endsOf } from './operation.js';

@@ -4,7 +4,7 @@ import type { Piece } from '../tools/index.js';
 import { adjustableBears } from '../tools/index.js';
 import { millimetres, type Head, type Shape } from '../../ground/sizes/index.js';
 import { handPath, piecesKey, usesOfPiece, type Chain, type Link, type Path, hookedPath, isSpanner } from './chain.js';
-import { asChain, failsOf, modeFit, nothingDrives, nothingFits, type End, type Fail } from './check.js';
+import { asChain, failsOf, modeFit, nothingDrives, nothingFits, type End, type Fail } from './fails.js';
 import { FORCE, MIDDLE_DRIVE, type Practice } from '../practice.js';
 
 /** Pieces between the one held by hand and the one on the head: adapter, extension, joint, holder. */

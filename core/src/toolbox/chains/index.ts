@@ -1,5 +1,5 @@
 export * from './chain.js';
-export * from './check.js';
+export * from './fails.js';
 export * from './facts.js';
 export * from './find.js';
 export * from './operation.js';

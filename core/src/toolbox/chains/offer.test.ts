@@ -16,7 +16,7 @@ import {
   socket,
   type Piece,
 } from '../tools/index.js';
-import { modeFit } from './check.js';
+import { modeFit } from './fails.js';
 import { cureOf, reachWithOffer } from './cure.js';
 import { ChainFinder } from './find.js';
 import { reachOf } from './operation.js';

@@ -1,7 +1,7 @@
 import { at, under } from '../../ground/numbers.js';
 import { breakLoose, type Fastener } from '../../bike/index.js';
 import { usesOf, type Chain } from './chain.js';
-import type { End, Fail } from './check.js';
+import type { End, Fail } from './fails.js';
 import type { ChainFinder, EndReach } from './find.js';
 
 /** What one fastener comes to: the chains at each end, the pair in use, or why it is out of reach. */

@@ -24,7 +24,7 @@ import {
   type PieceModel,
 } from '../tools/index.js';
 import { allowedForce, extendPath, handPath, hookedPath, isHooked, isSpanner, type Link, type Path } from './chain.js';
-import { asChain } from './check.js';
+import { asChain } from './fails.js';
 import { cureOf } from './cure.js';
 import { byPreference, ChainFinder } from './find.js';
 import { bestPair, endsOf, reachOf } from './operation.js';

@@ -3,7 +3,7 @@ import { expect, test } from '@jest/globals';
 import { fastenerSchema } from '../../bike/index.js';
 import { fastener, owned } from '../../testing/make.js';
 import { combinationSpanner, extension, ratchet, socket } from '../tools/index.js';
-import { failsOf } from './check.js';
+import { failsOf } from './fails.js';
 import { ChainFinder } from './find.js';
 import { endsOf, reachOf } from './operation.js';
 import { DEFAULT_PRACTICE } from '../practice.js';

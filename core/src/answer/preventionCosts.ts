@@ -2,7 +2,7 @@ import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { preventionsFor } from '../repairs/index.js';
 import { answerFor } from './answer.js';
-import { AnswerMemory } from './memory.js';
+import { AnswerMemory } from './answerMemory.js';
 import type { Question } from './question.js';
 
 /** What one measure before leaving does to the kit and to what is left at stake. Positive grams are heavier, positive hours are less at stake. */

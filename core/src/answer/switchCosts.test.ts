@@ -9,7 +9,7 @@ import { askLightest, fastener, owned, uuid } from '../testing/make.js';
 import { adjustable, combinationSpanner, plainBar, ratchet, socket } from '../toolbox/tools/index.js';
 import { newLeg, newTrip } from '../trip/index.js';
 import { answerFor } from './answer.js';
-import { COMPARED, switchCosts } from './switches.js';
+import { COMPARED, switchCosts } from './switchCosts.js';
 
 let solve: Solve;
 beforeAll(async () => {

@@ -2,7 +2,7 @@ import { positionsOf, practiceSchema, SWITCHES, type Practice, type Switch } fro
 import type { Solve } from '../ground/milp.js';
 import type { GarageDocument } from '../garage/index.js';
 import { answerFor, type Answer } from './answer.js';
-import { AnswerMemory } from './memory.js';
+import { AnswerMemory } from './answerMemory.js';
 import type { Question } from './question.js';
 
 /** Not compared: a kit of the whole catalogue takes long to prove, what is made least is no kit of its own, and who rides along is no choice. */

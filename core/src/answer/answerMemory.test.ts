@@ -9,7 +9,7 @@ import { runs } from '../testing/thorough.js';
 import { tinyGarage } from '../testing/tinyGarage.js';
 import { combinationSpanner, newPiece } from '../toolbox/tools/index.js';
 import { answerFor } from './answer.js';
-import { AnswerMemory } from './memory.js';
+import { AnswerMemory } from './answerMemory.js';
 
 let solve: Solve;
 beforeAll(async () => {
