@@ -113,35 +113,34 @@ test('the order is that of the last visit; another stage shows no presses', asyn
 
 test.describe('at a first visit', () => {
   test.use({ cold: true });
-  test(
-    'before the first answer nothing is said that nobody knows yet, and what comes has its room',
-    { tag: '@everyday' },
-    async ({ page, app }) => {
-      await page.addInitScript(() => {
-        const gate = new Promise<void>((done) => Object.assign(window, { letThrough: done }));
-        const Plain = window.Worker;
-        window.Worker = class extends Plain {
-          override postMessage(message: unknown, given?: Transferable[] | StructuredSerializeOptions) {
-            void gate.then(() => super.postMessage(message, given as Transferable[]));
-          }
-        };
-      });
-      await page.goto(`${app.url}/match`);
-      const heads = page.getByRole('list', { name: 'All fasteners by shape and size' });
-      await expect(heads.getByRole('button', { name: 'Wheel sensor screw' })).toBeVisible();
-      await expect(heads.getByRole('button', { name: /gap|reached/ })).toHaveCount(0);
-      for (const [stage, says] of [
-        ['Trip', 'Working out what can go wrong'],
-        ['Kit', 'Working out the kit'],
-        ['Prove', 'Working out the kit'],
-      ] as const) {
-        await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
-        await expect(page.getByRole('status').filter({ hasText: says }).first()).toBeVisible();
-        await faultless(page, `${stage}, while it is worked out`);
-      }
-      await page.evaluate(() => (window as unknown as { letThrough: () => void }).letThrough());
-      await goTo(page, 'Match');
-      await expect(heads.getByRole('button', { name: /reached/ }).first()).toBeVisible();
-    },
-  );
+  test('before the first answer nothing is said that nobody knows yet, and what comes has its room', async ({
+    page,
+    app,
+  }) => {
+    await page.addInitScript(() => {
+      const gate = new Promise<void>((done) => Object.assign(window, { letThrough: done }));
+      const Plain = window.Worker;
+      window.Worker = class extends Plain {
+        override postMessage(message: unknown, given?: Transferable[] | StructuredSerializeOptions) {
+          void gate.then(() => super.postMessage(message, given as Transferable[]));
+        }
+      };
+    });
+    await page.goto(`${app.url}/match`);
+    const heads = page.getByRole('list', { name: 'All fasteners by shape and size' });
+    await expect(heads.getByRole('button', { name: 'Wheel sensor screw' })).toBeVisible();
+    await expect(heads.getByRole('button', { name: /gap|reached/ })).toHaveCount(0);
+    for (const [stage, says] of [
+      ['Trip', 'Working out what can go wrong'],
+      ['Kit', 'Working out the kit'],
+      ['Prove', 'Working out the kit'],
+    ] as const) {
+      await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+      await expect(page.getByRole('status').filter({ hasText: says }).first()).toBeVisible();
+      await faultless(page, `${stage}, while it is worked out`);
+    }
+    await page.evaluate(() => (window as unknown as { letThrough: () => void }).letThrough());
+    await goTo(page, 'Match');
+    await expect(heads.getByRole('button', { name: /reached/ }).first()).toBeVisible();
+  });
 });

@@ -4,62 +4,58 @@ import { picture, readout, rows, sheet, title } from './screen';
 const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove', 'Road'];
 
 for (const theme of ['light', 'dark'] as const)
-  test(
-    `no view has a fault that axe finds, ${theme}`,
-    { tag: theme === 'light' ? '@everyday' : [] },
-    async ({ page, app }) => {
-      test.slow();
-      await page.emulateMedia({ colorScheme: theme });
-      await open(page, app);
-      const faults = async (where: string) => {
-        // All rules in light; in dark only what a theme can change; on a phone all but the colours, which are the laptop's.
-        const axe = axeOn(page);
-        if (theme === 'dark') axe.withRules(['color-contrast']);
-        else if (isPhone(page)) axe.disableRules(['color-contrast']);
-        const { violations } = await axe.analyze();
-        expect(
-          violations.map(
-            (v) =>
-              `${where}: ${v.id} ${v.nodes
-                .map((n) => n.target.join(' '))
-                .slice(0, 3)
-                .join(' | ')}`,
-          ),
-        ).toEqual([]);
-      };
-      for (const stage of STAGES) {
-        await goTo(page, stage);
-        await faults(stage);
-      }
-      await goTo(page, 'Stow');
-      await sheet(page)
-        .getByRole('button', { name: /^Change/ })
-        .first()
-        .click();
-      await faults('Stow, a place being changed');
-      for (const mode of ['Load', 'Priorities', 'Saved layouts']) {
-        await page.getByRole('tab', { name: mode }).click();
-        await faults(`Stow, ${mode}`);
-      }
-      await goTo(page, 'Prove');
-      for (const tab of ['Checks', 'Watch list', 'Games', 'Calendar and paper']) {
-        await page.getByRole('tab', { name: tab }).click();
-        await faults(`Prove, ${tab}`);
-      }
-      await goTo(page, 'Walk');
-      await rows(page).first().click();
-      await faults('Walk, a fastener chosen');
-      await readout(page).getByRole('button').first().click();
-      await faults('an explanation');
-      await page.keyboard.press('Escape');
-      await page.keyboard.press('Control+k');
-      await faults('the command box');
-      await page.keyboard.press('Escape');
-      await page.goto(`${app.url}/print`);
-      await expect(title(page)).toBeVisible();
-      await faults('Print');
-    },
-  );
+  test(`no view has a fault that axe finds, ${theme}`, async ({ page, app }) => {
+    test.slow();
+    await page.emulateMedia({ colorScheme: theme });
+    await open(page, app);
+    const faults = async (where: string) => {
+      // All rules in light; in dark only what a theme can change; on a phone all but the colours, which are the laptop's.
+      const axe = axeOn(page);
+      if (theme === 'dark') axe.withRules(['color-contrast']);
+      else if (isPhone(page)) axe.disableRules(['color-contrast']);
+      const { violations } = await axe.analyze();
+      expect(
+        violations.map(
+          (v) =>
+            `${where}: ${v.id} ${v.nodes
+              .map((n) => n.target.join(' '))
+              .slice(0, 3)
+              .join(' | ')}`,
+        ),
+      ).toEqual([]);
+    };
+    for (const stage of STAGES) {
+      await goTo(page, stage);
+      await faults(stage);
+    }
+    await goTo(page, 'Stow');
+    await sheet(page)
+      .getByRole('button', { name: /^Change/ })
+      .first()
+      .click();
+    await faults('Stow, a place being changed');
+    for (const mode of ['Load', 'Priorities', 'Saved layouts']) {
+      await page.getByRole('tab', { name: mode }).click();
+      await faults(`Stow, ${mode}`);
+    }
+    await goTo(page, 'Prove');
+    for (const tab of ['Checks', 'Watch list', 'Games', 'Calendar and paper']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await faults(`Prove, ${tab}`);
+    }
+    await goTo(page, 'Walk');
+    await rows(page).first().click();
+    await faults('Walk, a fastener chosen');
+    await readout(page).getByRole('button').first().click();
+    await faults('an explanation');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+k');
+    await faults('the command box');
+    await page.keyboard.press('Escape');
+    await page.goto(`${app.url}/print`);
+    await expect(title(page)).toBeVisible();
+    await faults('Print');
+  });
 
 test(
   'nothing runs out of the screen sideways, and labels do not overlap',

@@ -96,42 +96,38 @@ test('sliders change the packing, with its proof', async ({ page, app }) => {
   await expect(page.getByRole('dialog')).toContainText('nothing costs less than');
 });
 
-test(
-  'load: what the bike makes of it, live while a place is chosen, and explained',
-  { tag: '@everyday' },
-  async ({ page, app }) => {
-    await open(page, app, '/stow');
-    await tab(page, 'Load');
-    const row = (name: string) => page.getByRole('row', { name: beginning(name) }).getByRole('cell');
-    await expect(row('Weight')).toHaveText(['138.0', '230.0', /^23\d\.\d$/]);
-    // 66 of 138 kg on the front; the rider of 92 kg at 62 % of 1485 mm puts 34.96 kg there: 100.96.
-    await expect(row('Front axle')).toHaveText(['66.0', '101.0', /^10\d\.\d$/]);
-    // (138 · 590 + 92 · 1115) / 230 = 800 mm.
-    await expect(row('Centre of gravity height').nth(1)).toHaveText('800');
-    await item(page, 'Tyre lever, alloy')
-      .first()
-      .getByRole('button', { name: /^Move / })
-      .click();
-    await page.getByRole('menuitem', { name: 'Tail bag' }).focus();
-    await expect(head(page)).toContainText('If Tyre lever, alloy, ring 27 in tail bag:');
-    await expect(head(page)).toContainText('higher');
-    await expect(picture(page)).toContainText('Packed, if moved');
-    await page.keyboard.press('Escape');
-    await expect(picture(page)).not.toContainText('if moved');
-    await page.getByLabel('Payload allowed').fill('97');
-    await page.getByLabel('Payload allowed').press('Tab');
-    await settled(page);
-    await expect(page.getByRole('article').filter({ hasText: 'the maker allows' })).toContainText(
-      'where the maker allows 97.0 kg',
-    );
-    await page.getByLabel('Rear load index').fill('20');
-    await page.getByLabel('Rear load index').press('Tab');
-    await settled(page);
-    await expect(page.getByRole('article').filter({ hasText: 'load index' })).toContainText(
-      'load index 20 bears 80.0 kg',
-    );
-  },
-);
+test('load: what the bike makes of it, live while a place is chosen, and explained', async ({ page, app }) => {
+  await open(page, app, '/stow');
+  await tab(page, 'Load');
+  const row = (name: string) => page.getByRole('row', { name: beginning(name) }).getByRole('cell');
+  await expect(row('Weight')).toHaveText(['138.0', '230.0', /^23\d\.\d$/]);
+  // 66 of 138 kg on the front; the rider of 92 kg at 62 % of 1485 mm puts 34.96 kg there: 100.96.
+  await expect(row('Front axle')).toHaveText(['66.0', '101.0', /^10\d\.\d$/]);
+  // (138 · 590 + 92 · 1115) / 230 = 800 mm.
+  await expect(row('Centre of gravity height').nth(1)).toHaveText('800');
+  await item(page, 'Tyre lever, alloy')
+    .first()
+    .getByRole('button', { name: /^Move / })
+    .click();
+  await page.getByRole('menuitem', { name: 'Tail bag' }).focus();
+  await expect(head(page)).toContainText('If Tyre lever, alloy, ring 27 in tail bag:');
+  await expect(head(page)).toContainText('higher');
+  await expect(picture(page)).toContainText('Packed, if moved');
+  await page.keyboard.press('Escape');
+  await expect(picture(page)).not.toContainText('if moved');
+  await page.getByLabel('Payload allowed').fill('97');
+  await page.getByLabel('Payload allowed').press('Tab');
+  await settled(page);
+  await expect(page.getByRole('article').filter({ hasText: 'the maker allows' })).toContainText(
+    'where the maker allows 97.0 kg',
+  );
+  await page.getByLabel('Rear load index').fill('20');
+  await page.getByLabel('Rear load index').press('Tab');
+  await settled(page);
+  await expect(page.getByRole('article').filter({ hasText: 'load index' })).toContainText(
+    'load index 20 bears 80.0 kg',
+  );
+});
 
 test('a place is moved on the drawing from the side and from behind, by mouse and by keys, and undone', async ({
   page,

@@ -72,7 +72,7 @@ test('screen and command line give the same kit', async ({ page, app }, info) =>
   expect(readFileSync((await again.path())!, 'utf8')).toBe(readFileSync(file, 'utf8'));
 });
 
-test('a hostile file changes nothing and says why', { tag: '@everyday' }, async ({ page, app }, info) => {
+test('a hostile file changes nothing and says why', async ({ page, app }, info) => {
   await open(page, app);
   const file = info.outputPath('bad.json');
   for (const [text, why] of [

@@ -54,16 +54,17 @@ const run = (args, env = {}) =>
 /** Contexts that take native modules for tests of the page; TypeScript as plain modules for the others. */
 const JEST_OPTIONS = `--experimental-vm-modules --import ${pathToFileURL(join(root, 'scripts/jest/load.mjs'))} --no-warnings`;
 const bin = (path) => join(root, 'node_modules', path);
-/** What format and types found the last time, by the content of the files: a run after a small change is quick. A fresh clone has none of it. */
+/** What was found the last time, by the content of the files: a run after a small change is quick. A fresh clone has none of it, and looks at all. */
 const cache = (name) => join(root, 'node_modules/.cache/necessaire', name);
+const known = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', cache(name)];
+const built = (name) => ['--incremental', '--tsBuildInfoFile', cache(name)];
 const count = (ok) => (ok ? passed++ : failed++);
 const wanted = (name) => only.length === 0 || only.includes(name);
 
-async function check(name, ...commands) {
-  if (!wanted(name)) return;
+async function check(name, part, [program, ...args]) {
+  if (!wanted(part)) return;
   const from = Date.now();
-  let ok = true;
-  for (const args of commands) ok = (await run(args)) === 0 && ok;
+  const ok = (await run([bin(program), ...args])) === 0;
   count(ok);
   console.log(`${ok ? 'ok    ' : 'FAILED'} ${name} (${((Date.now() - from) / 1000).toFixed(1)} s)`);
 }
@@ -110,23 +111,28 @@ async function tests(name, args, env, file, read) {
 }
 
 try {
-  // Two at a time: each of them keeps one core busy.
-  await Promise.all([
-    check('format', [
-      ...[bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'],
-      ...['--cache', '--cache-strategy', 'content', '--cache-location', cache('format')],
-    ])
-      .then(() => check('lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']))
-      // What core's functions say of themselves: each parameter by its name, each type that they speak of told.
-      .then(() =>
-        all || only.includes('docs') ? check('docs', [bin('typedoc/bin/typedoc'), '--emit', 'none']) : undefined,
-      ),
-    check(
-      'types',
-      [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--incremental', '--tsBuildInfoFile', cache('types')],
-      [bin('vue-tsc/bin/vue-tsc.js'), '-p', 'web/tsconfig.json', '--incremental', '--tsBuildInfoFile', cache('views')],
-    ),
-  ]);
+  // Two at a time, the long ones first: each of them keeps one core busy.
+  const checks = [
+    () =>
+      check('types of the views', 'types', ['vue-tsc/bin/vue-tsc.js', '-p', 'web/tsconfig.json', ...built('views')]),
+    () => check('lint', 'lint', ['eslint/bin/eslint.js', '.', '--max-warnings', '0', ...known('lint')]),
+    () => check('types', 'types', ['typescript/bin/tsc', '-p', 'tsconfig.json', ...built('types')]),
+    () =>
+      check('format', 'format', [
+        'prettier/bin/prettier.cjs',
+        '--check',
+        '--log-level',
+        'warn',
+        '.',
+        ...known('format'),
+      ]),
+    // What core's functions say of themselves: each parameter by its name, each type that they speak of told.
+    () => (all || only.includes('docs') ? check('docs', 'docs', ['typedoc/bin/typedoc', '--emit', 'none']) : undefined),
+  ];
+  const some = async () => {
+    for (let next = checks.shift(); next; next = checks.shift()) await next();
+  };
+  await Promise.all([some(), some()]);
   if (wanted('unit') || wanted('browser')) {
     postgres = await throwAwayPostgres();
     const env = { TEST_DATABASE_URL: postgres.url, NODE_OPTIONS: JEST_OPTIONS };
