@@ -189,8 +189,8 @@ export const axeOn = (page: Page) =>
   new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode(true);
 
 /** Fails with each fault that axe finds on the page as it stands. */
-export async function faultless(page: Page, where: string) {
-  const { violations } = await axeOn(page).analyze();
+export async function faultless(page: Page, where: string, axe = axeOn(page)) {
+  const { violations } = await axe.analyze();
   expect(
     violations.map(
       (v) =>

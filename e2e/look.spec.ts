@@ -1,4 +1,4 @@
-import { axeOn, expect, goTo, isPhone, open, settled, test } from './fixtures';
+import { axeOn, expect, faultless, goTo, isPhone, open, settled, test } from './fixtures';
 import { picture, readout, rows, sheet, title } from './screen';
 
 const STAGES = ['Walk', 'Match', 'Trip', 'Kit', 'Stow', 'Crew', 'Prove', 'Road'];
@@ -13,16 +13,7 @@ for (const theme of ['light', 'dark'] as const)
       const axe = axeOn(page);
       if (theme === 'dark') axe.withRules(['color-contrast']);
       else if (isPhone(page)) axe.disableRules(['color-contrast']);
-      const { violations } = await axe.analyze();
-      expect(
-        violations.map(
-          (v) =>
-            `${where}: ${v.id} ${v.nodes
-              .map((n) => n.target.join(' '))
-              .slice(0, 3)
-              .join(' | ')}`,
-        ),
-      ).toEqual([]);
+      await faultless(page, where, axe);
     };
     for (const stage of STAGES) {
       await goTo(page, stage);

@@ -58,13 +58,3 @@ const dragged = computed(() => {
     </div>
   </template>
 </template>
-
-<style scoped>
-.line {
-  grid-template-columns: minmax(0, 1fr) auto;
-}
-.sub,
-.title {
-  display: block;
-}
-</style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** What stays at home, each with its reason. */
-import { shallowRef, watch } from 'vue';
-import { whyHome, type AtHome, type Coverage, type KitPiece, type Piece } from '@necessaire/core';
+import { whyHome, type AtHome, type KitPiece, type Piece } from '@necessaire/core';
 import { useNotice } from '../../shell/notice';
 import { useAnswer } from '../../stores/answer';
+import { useCoverage } from '../../stores/coverage';
 import { useGarage } from '../../stores/garage';
 import { useView } from '../../stores/view';
 import { massText } from '../../ui/words';
@@ -19,17 +19,7 @@ const notice = useNotice();
 const FEW = 3;
 
 /** Which heads each tool goes on: asked for when the reasons for staying at home are looked at. */
-const coverage = shallowRef<Coverage | null>(null);
-watch(
-  () => [garage.version, garage.bike?.id] as const,
-  async () => {
-    const { doc, bike } = garage;
-    if (!doc || !bike) return;
-    const made = await answers.ask((w) => w.coverage(doc, bike.id));
-    if (made && garage.doc === doc) coverage.value = made;
-  },
-  { immediate: true },
-);
+const coverage = useCoverage();
 const few = (names: readonly string[]) =>
   names.slice(0, FEW).join(', ') + (names.length > FEW ? texts.andOthers(names.length - FEW) : '');
 function homeWords(why: AtHome): string {
@@ -89,13 +79,3 @@ function takeAnyway(p: Piece) {
     </div>
   </div>
 </template>
-
-<style scoped>
-.line {
-  grid-template-columns: minmax(0, 1fr) auto;
-}
-.sub,
-.title {
-  display: block;
-}
-</style>

@@ -284,9 +284,6 @@ const count = (key: keyof typeof TABS) =>
 </template>
 
 <style scoped>
-.line {
-  grid-template-columns: minmax(0, 1fr) auto;
-}
 .line3 {
   grid-template-columns: minmax(0, 1fr) 72px 62px;
 }

@@ -59,12 +59,6 @@ function own(p: KitPiece) {
 </template>
 
 <style scoped>
-.line {
-  grid-template-columns: minmax(0, 1fr) auto;
-}
-.title {
-  display: block;
-}
 .note {
   padding: 12px 16px;
   color: var(--soft);

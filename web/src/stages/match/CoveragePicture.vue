@@ -1,41 +1,20 @@
 <script setup lang="ts">
 /** Heads by form and size against the pieces that go on heads: what fits, what only goes on, and the odd ones out. */
-import { computed, nextTick, ref, shallowRef, watch } from 'vue';
-import {
-  present,
-  at as itemAt,
-  cellKey,
-  plainSize,
-  type Coverage,
-  type Head,
-  type HeadClass,
-  type Piece,
-} from '@necessaire/core';
+import { computed, nextTick, ref } from 'vue';
+import { present, at as itemAt, cellKey, plainSize, type Head, type HeadClass, type Piece } from '@necessaire/core';
 import { useAnswer } from '../../stores/answer';
-import { useGarage } from '../../stores/garage';
+import { useCoverage } from '../../stores/coverage';
 import { useView } from '../../stores/view';
 import HeadGlyph from '../../ui/HeadGlyph.vue';
 import { spread } from '../../ui/bike/labels';
 import { useSize } from '../../ui/useSize';
 import * as texts from '../../words/match/coveragePicture';
 
-const garage = useGarage();
 const answers = useAnswer();
 const view = useView();
 const box = ref<HTMLElement>();
 const size = useSize(box);
-const picture = shallowRef<Coverage | null>(null);
-
-watch(
-  () => [garage.version, garage.bike?.id] as const,
-  async () => {
-    const { doc, bike } = garage;
-    if (!doc || !bike) return;
-    const made = await answers.ask((w) => w.coverage(doc, bike.id));
-    if (made && garage.doc === doc) picture.value = made;
-  },
-  { immediate: true },
-);
+const picture = useCoverage();
 
 const LABEL = 78;
 const TOP = 20;
