@@ -17,11 +17,13 @@ beforeAll(() => {
   file = join(folder, 'garage.json');
   writeFileSync(file, writeGarageFile(garage()));
 });
-/** The demo with the fasteners that repairs ask for and one that nothing reaches: what is said of it is said of the whole. */
-function garage(): GarageDocument {
-  const doc = demoGarage('lightest');
-  return { ...doc, fasteners: doc.fasteners.filter((f) => f.role !== null || f.name === 'Shock preload ring') };
-}
+/** Of the demo the fasteners that repairs ask for, one that nothing reaches, and each second of the tools that only turn something. */
+const thinned = (doc: GarageDocument): GarageDocument => ({
+  ...doc,
+  fasteners: doc.fasteners.filter((f) => f.role !== null || f.name === 'Shock preload ring'),
+  pieces: doc.pieces.filter((p, i) => p.functions.length > 0 || i % 2 === 0),
+});
+const garage = () => thinned(demoGarage('lightest'));
 
 afterAll(() => rmSync(folder, { recursive: true }));
 
@@ -63,7 +65,7 @@ describe('necessaire crew', () => {
 
 describe('necessaire prove', () => {
   const practised = () =>
-    broken('practised.json', writeGarageFile(demoGarage('worth', new Date().toISOString().slice(0, 10))));
+    broken('practised.json', writeGarageFile(thinned(demoGarage('worth', new Date().toISOString().slice(0, 10)))));
   test('says how ready one is, which drill is next and what is to be checked', async () => {
     const { code, out } = await run('prove', practised(), '--json');
     expect(code).toBe(0);
@@ -117,7 +119,7 @@ describe('necessaire kit', () => {
     expect(code).toBe(0);
     expect(out).toMatch(/^Quarrel 450, Nine days on the Ossel plateau\nreached \d+\/\d+ {3}kit \d\.\d\d kg/);
     expect(out).toMatch(/proven lightest/);
-    expect(out).toMatch(/OUT OF REACH\n {2}Shock preload ring: .*Cure: Hook spanner 68/);
+    expect(out).toMatch(/OUT OF REACH\n(?: {2}.*\n)* {2}Shock preload ring: .*Cure: Hook spanner 68/);
   });
   test.each([
     ['no file', ['kit', '/nowhere/at/all.json'], /there is no such file/],

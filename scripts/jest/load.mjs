@@ -1,6 +1,6 @@
-/** What Node needs to run tests as plain modules: TypeScript, and `@jest/globals` as what the runner has put among the globals. */
+/** What Node needs to run tests as plain modules. */
 import { register } from 'node:module';
-import { register as typescript } from 'tsx/esm/api';
 
-typescript();
-register('./resolve.mjs', import.meta.url);
+// A fault is told by the line that was written, not by the one that runs.
+process.setSourceMapsEnabled(true);
+register('./typescript.mjs', import.meta.url);

@@ -1,8 +1,9 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { createApp } from 'vue';
 import { createMemoryHistory, createRouter, routerKey } from 'vue-router';
 import { newFastener, type UnitSystem } from '@necessaire/core';
+import { demoGarage } from '@necessaire/demo';
 import { findEntries } from '../search/find';
 import { useEntries } from '../search/entries';
 import { useRiderCells } from '../shell/readout/riderCells';
@@ -17,9 +18,6 @@ import { PAGES } from '../words/pages';
 import { NOT_FETCHED } from '../workers/called';
 import { useExplain } from './explain';
 import { useView } from './view';
-
-// Several answers are waited for in one test, each as long as a loaded machine takes.
-jest.setTimeout(120_000);
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 let server: FakeServer;
@@ -254,6 +252,7 @@ describe('what is told of it', () => {
     expect(page.stages.value.find((s) => s.path === '/trip')?.live).toBe('1019 mi');
   });
   test('everything can be searched for, each once, with its answer beside it, and leads where it says', async () => {
+    server = demoServer(demoGarage());
     const page = await load();
     await ready(page);
     const all = page.entries.value;

@@ -1,5 +1,5 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { createPinia, setActivePinia } from 'pinia';
 import { emptyDocument, newBike, newSupply, type GarageDocument, type Row } from '@necessaire/core';
@@ -10,9 +10,6 @@ import { outboxStore } from '../sync/outboxStore';
 import { keptGarage } from '../sync/garageStore';
 import { useGarage } from './garage';
 import { useView } from './view';
-
-// Several answers are waited for in one test, each as long as a loaded machine takes.
-jest.setTimeout(120_000);
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 let garageNumber = 0;

@@ -1,5 +1,5 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { CrewAnswer } from '@necessaire/core';
 import { failureWords } from '@necessaire/words';
 import { clearStorage, leavePages } from '../testing/browser';
@@ -11,9 +11,6 @@ import { useCrew } from './crew';
 import { useFrontier } from './frontier';
 import { usePacking } from './packing';
 import { useView } from './view';
-
-// Several answers are waited for in one test, each as long as a loaded machine takes.
-jest.setTimeout(120_000);
 
 /** One piece of work that a test has in its hand: begun by the page, ended when the test says so. */
 class Work {

@@ -1,22 +1,19 @@
 import '../testing/browser';
-import { afterAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { liesIn, passOf, pauseDrill, rehearsal, stepDone, stuckAt } from '@necessaire/core';
-import { demoGarage } from '@necessaire/demo';
 import { clearStorage, leavePages } from '../testing/browser';
-import { answered, demoServer, loadPage } from '../testing/demoPage';
+import { answered, demoServer, lightDemo, loadPage } from '../testing/demoPage';
 import type { FakeServer } from '../testing/fakeServer';
 import { until } from '../testing/until';
 import { started } from '../testing/worker';
 import { today } from '../ui/day';
 import { useProof } from './proof';
 
-// Several answers are waited for in one test, each as long as a loaded machine takes.
-jest.setTimeout(120_000);
-
 let server: FakeServer;
+const garage = lightDemo(today());
 beforeEach(() => {
   clearStorage();
-  server = demoServer(demoGarage('worth', today()));
+  server = demoServer(garage);
 });
 afterAll(() => {
   for (const w of started) w.terminate();

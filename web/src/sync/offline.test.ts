@@ -1,5 +1,6 @@
 import '../testing/browser';
-import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { playClock } from '../testing/clock';
 import { loadNewer, loadsNewer } from './offline';
 
 /** A browser's workers as far as loading a newer version asks of them. */
@@ -17,6 +18,8 @@ class Workers extends EventTarget {
   getRegistration = () => Promise.resolve(this);
   unregister = () => Promise.resolve(++this.letGo > 0);
 }
+const { navigator } = globalThis;
+let clock: ReturnType<typeof playClock>;
 let workers: Workers;
 let reloads: number;
 beforeEach(() => {
@@ -24,10 +27,12 @@ beforeEach(() => {
   reloads = 0;
   Object.defineProperty(globalThis, 'navigator', { value: { serviceWorker: workers }, configurable: true });
   Object.defineProperty(globalThis, 'location', { value: { reload: () => reloads++ }, configurable: true });
-  jest.useFakeTimers();
+  clock = playClock();
 });
 afterEach(() => {
-  jest.useRealTimers();
+  clock.stop();
+  Object.defineProperty(globalThis, 'navigator', { value: navigator, configurable: true });
+  Reflect.deleteProperty(globalThis, 'location');
 });
 
 test('a newer version that slept through the first word is asked again, and loaded once', async () => {
@@ -37,9 +42,9 @@ test('a newer version that slept through the first word is asked again, and load
     workers.waiting = null;
     workers.dispatchEvent(new Event('controllerchange'));
   };
-  jest.advanceTimersByTime(1000);
+  await clock.pass(1000);
   expect([workers.heard, reloads]).toEqual([2, 1]);
-  jest.advanceTimersByTime(10_000);
+  await clock.pass(10_000);
   expect([workers.heard, reloads]).toEqual([2, 1]);
 });
 test('one that never hears is loaded from the server, and stays as it is while there is none', async () => {
@@ -50,20 +55,20 @@ test('one that never hears is loaded from the server, and stays as it is while t
     return there ? Promise.resolve(new Response('ok')) : Promise.reject(new TypeError('no network'));
   };
   await loadNewer();
-  await jest.advanceTimersByTimeAsync(12_000);
+  await clock.pass(12_000);
   expect([asked, workers.letGo, reloads]).toEqual([['/health'], 0, 0]);
   expect(loadsNewer.value).toBe(true);
   there = true;
-  await jest.advanceTimersByTimeAsync(10_000);
+  await clock.pass(10_000);
   expect([asked.length, workers.letGo, reloads]).toEqual([1, 0, 0]);
-  await jest.advanceTimersByTimeAsync(2000);
+  await clock.pass(2000);
   expect([asked.length, workers.letGo, reloads]).toEqual([2, 1, 1]);
-  await jest.advanceTimersByTimeAsync(60_000);
+  await clock.pass(60_000);
   expect([asked.length, workers.letGo, reloads]).toEqual([2, 1, 1]);
 });
 test('one that took over unheard is loaded all the same', async () => {
   await loadNewer();
   workers.waiting = null;
-  jest.advanceTimersByTime(1000);
+  await clock.pass(1000);
   expect([workers.heard, reloads]).toEqual([1, 1]);
 });

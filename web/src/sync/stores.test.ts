@@ -1,5 +1,4 @@
-import '../testing/browser';
-import { describe, expect, test } from '@jest/globals';
+import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { openDB } from 'idb';
 import {
@@ -14,6 +13,7 @@ import {
 } from '@necessaire/core';
 import type { OpenGarage } from '../api/client';
 import { keepAnswer, lastAnswer, answerOf } from '../stores/answer/lastAnswer';
+import { emptyBrowser } from '../testing/browser';
 import { keepGarage, keepList, keptGarage, keptList } from './garageStore';
 import { outboxStore } from './outboxStore';
 
@@ -28,6 +28,7 @@ const edit = (i: number): Edit => ({
   ],
 });
 const entry = (i: number): Entry => ({ edit: edit(i), state: 'unsent' });
+beforeAll(emptyBrowser);
 const ids = (list: readonly Entry[]) => list.map((e) => Number(e.edit.id.slice(-12)));
 
 describe('the outbox in the browser', () => {

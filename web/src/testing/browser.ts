@@ -1,9 +1,12 @@
 import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
 
 /** What the stores ask of a browser, as far as they ask it; for tests in Node. */
 class Listeners extends EventTarget {
   readonly documentElement = { dataset: {} as Record<string, string> };
   visibilityState = 'visible';
+  /** Nothing is drawn: what draws asks for it as it is read. */
+  readonly createElement = () => ({});
 }
 const kept = new Map<string, string>();
 const storage = {
@@ -53,9 +56,21 @@ Object.assign(globalThis, {
   dispatchEvent: page.dispatchEvent.bind(page),
 });
 
-/** What a browser has once all that it keeps is cleared. */
+/** What a browser has once its short notes are cleared. */
 export function clearStorage(): void {
   kept.clear();
+}
+
+/** What a browser has that never saw the page: nothing of what other tests kept in it. */
+export async function emptyBrowser(): Promise<void> {
+  kept.clear();
+  for (const { name } of await indexedDB.databases()) {
+    const database = await openDB(name!);
+    const stores = [...database.objectStoreNames];
+    const all = database.transaction(stores, 'readwrite');
+    await Promise.all([...stores.map((store) => all.objectStore(store).clear()), all.done]);
+    database.close();
+  }
 }
 
 /** All pages are left: what they have under way comes to rest, and nothing of them keeps the process alive. */

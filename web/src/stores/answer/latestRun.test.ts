@@ -1,13 +1,15 @@
-import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { playClock } from '../../testing/clock';
 import { useLatestRun, type Run } from './latestRun';
 
+let clock: ReturnType<typeof playClock>;
 let cuts: number;
 let nexts: number;
 let begun: Run[];
 let ends: (() => void)[];
 let runs: ReturnType<typeof useLatestRun>;
 beforeEach(() => {
-  jest.useFakeTimers();
+  clock = playClock();
   cuts = 0;
   nexts = 0;
   begun = [];
@@ -20,9 +22,7 @@ beforeEach(() => {
     },
   );
 });
-afterEach(() => {
-  jest.useRealTimers();
-});
+afterEach(() => clock.stop());
 const start = () =>
   runs.start((run) => {
     begun.push(run);
@@ -30,7 +30,7 @@ const start = () =>
   });
 const end = async (i: number) => {
   ends[i]?.();
-  await jest.advanceTimersByTimeAsync(0);
+  await clock.pass(0);
 };
 const stand = () => ({
   begun: begun.length,
@@ -42,7 +42,7 @@ const stand = () => ({
 test('a short run that became stale ends by itself, then the work is begun once more, however many wished it', async () => {
   void start();
   expect(stand()).toEqual({ begun: 1, stale: [false], busy: true, slow: false });
-  await jest.advanceTimersByTimeAsync(599);
+  await clock.pass(599);
   void start();
   void start();
   expect(stand()).toEqual({ begun: 1, stale: [true], busy: true, slow: true });
@@ -54,7 +54,7 @@ test('a short run that became stale ends by itself, then the work is begun once 
 });
 test('one that has taken long is cut off, and what it ends with counts for nothing', async () => {
   void start();
-  await jest.advanceTimersByTimeAsync(600);
+  await clock.pass(600);
   void start();
   expect([cuts, nexts]).toEqual([1, 0]);
   expect(stand()).toMatchObject({ begun: 2, stale: [true, false], busy: true });
@@ -66,9 +66,9 @@ test('one that has taken long is cut off, and what it ends with counts for nothi
 });
 test('how far it is, is said from half a second on', async () => {
   void start();
-  await jest.advanceTimersByTimeAsync(499);
+  await clock.pass(499);
   expect(runs.slow.value).toBe(false);
-  await jest.advanceTimersByTimeAsync(1);
+  await clock.pass(1);
   expect(runs.slow.value).toBe(true);
   await end(0);
   expect(stand()).toMatchObject({ busy: false, slow: false });
