@@ -263,13 +263,15 @@ describe('how a repair ends', () => {
 });
 
 describe('limits and demands', () => {
+  /** By day with each second of its tools: a kit under a limit of room or money is a programme of its own, which takes its time. */
+  const few = THOROUGH ? demo : { ...demo, pieces: demo.pieces.filter((p, i) => i % 2 === 0 || p.mark !== null) };
   long(
     'what the bag may be worth binds every kit that is made',
     () => {
       for (const how of ['worth', 'lightest', 'most'] as const) {
-        const free = answer(ask(demo, { ask: how, mass: 2000 })).kit;
+        const free = answer(ask(few, { ask: how, mass: 2000 })).kit;
         const limit = Math.round(free.worth * 0.6);
-        const bound = answer(practised(ask(demo, { ask: how, mass: 2000 }), { worth: limit })).kit;
+        const bound = answer(practised(ask(few, { ask: how, mass: 2000 }), { worth: limit })).kit;
         if (how !== 'lightest') expect([how, bound.worth <= limit]).toEqual([how, true]);
         expect(bound.withinWorth).toBe(bound.worth <= limit + 1e-9);
         // No set that reaches all may be so cheap: then the lightest is said to be above it.
@@ -283,11 +285,11 @@ describe('limits and demands', () => {
   long(
     'room and price bind, and the kit under them saves no more than the free one',
     () => {
-      const free = answer(ask(demo, { ask: 'most', mass: 1500 })).kit;
-      const bulk = answer(ask(demo, { ask: 'most', mass: 1500, bulk: free.bulk * 0.6 })).kit;
+      const free = answer(ask(few, { ask: 'most', mass: 1500 })).kit;
+      const bulk = answer(ask(few, { ask: 'most', mass: 1500, bulk: free.bulk * 0.6 })).kit;
       expect(bulk.bulk).toBeLessThanOrEqual(free.bulk * 0.6 + 1e-6);
       expect(bulk.saved).toBeLessThanOrEqual(free.saved * (1 + free.gap) + 1e-6);
-      const price = answer(ask(demo, { ask: 'most', mass: 1500, price: free.price * 0.6 })).kit;
+      const price = answer(ask(few, { ask: 'most', mass: 1500, price: free.price * 0.6 })).kit;
       expect(price.price).toBeLessThanOrEqual(free.price * 0.6 + 1e-6);
     },
     120_000,

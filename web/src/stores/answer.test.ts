@@ -3,7 +3,6 @@ import { afterAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { createApp } from 'vue';
 import { createMemoryHistory, createRouter, routerKey } from 'vue-router';
 import { newFastener, type UnitSystem } from '@necessaire/core';
-import { demoGarage } from '@necessaire/demo';
 import { findEntries } from '../search/find';
 import { useEntries } from '../search/entries';
 import { useRiderCells } from '../shell/readout/riderCells';
@@ -252,17 +251,17 @@ describe('what is told of it', () => {
     expect(page.stages.value.find((s) => s.path === '/trip')?.live).toBe('1019 mi');
   });
   test('everything can be searched for, each once, with its answer beside it, and leads where it says', async () => {
-    server = demoServer(demoGarage());
     const page = await load();
     await ready(page);
     const all = page.entries.value;
     const keys = all.map((e) => e.key);
     expect(new Set(keys).size).toBe(keys.length);
     const first = (words: string) => findEntries(all, words)[0]!;
-    const spanner = page.answers.answer!.packing.stowed.find((s) => s.item.name === 'Combination spanner 12')!;
+    const spanner = page.answers.answer!.packing.stowed.find((s) => /^Combination spanner \d+$/u.test(s.item.name))!;
+    const wrench = spanner.item.name.replace('Combination spanner', 'wrench');
     const place = page.garage.places.find((p) => p.id === spanner.placeId)!;
-    expect(first('wrench 12')).toMatchObject({ kind: 'item', placeId: place.id });
-    expect(first('wrench 12').says).toContain(place.name);
+    expect(first(wrench)).toMatchObject({ kind: 'item', placeId: place.id });
+    expect(first(wrench).says).toContain(place.name);
     expect(first('review').kind).toBe('page');
     const go = async (words: string) => {
       first(words).run();
