@@ -27,7 +27,7 @@ const LEAST = Object.fromEntries(
 /** Texts of repairs and tables are data, read by eye and by the tests of the vocabulary. */
 const DATA = new Set(
   `repairs/wheels repairs/brakes repairs/loose repairs/fall repairs/drive repairs/electrics repairs/engine repairs/people repairs/services
-   repairs/faults repairs/prevention repairs/words repairs/supplies/kinds bike/walk/looks toolbox/tools/catalogue toolbox/tools/shelf
+   repairs/faultSearches repairs/prevention repairs/words repairs/supplies/kinds bike/walk/looks toolbox/tools/catalogue toolbox/tools/shelf
    toolbox/tools/sets toolbox/line/words bike/line/words repairs/line/words stow/usual`.split(/\s+/),
 );
 /** Tests of other folders that speak of this one. */

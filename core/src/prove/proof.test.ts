@@ -108,6 +108,22 @@ describe('a rehearsal', () => {
     expect(r.cautions.join(' ')).toContain('lifted bike');
     expect(r.tools.every((id) => c.kit.pieces.some((p) => p.piece.id === id))).toBe(true);
     expect(r.tools.length).toBeGreaterThan(3);
+    expect([r.tools, r.turned]).toEqual([[...r.tools].sort(), [...r.turned].sort()]);
+    // All is packed; where nothing is, it is not.
+    expect(r.steps[0]!.needs[0]!.ok).toBe(true);
+    const loose = c.packing.stowed.map((x) => ({ ...x, placeId: null }));
+    const bare = rehearsal({ ...c, packing: { stowed: loose } }, 'puncture-tube', r.way.name, 'front')!;
+    expect(bare.steps[0]!.needs[0]!.ok).toBe(false);
+    // What takes nothing has nothing to be got out.
+    const free = c.troubles
+      .flatMap((t) => t.ways.map((w) => rehearsal(c, t.id, w.name)!))
+      .filter((x) => !x.tools.length);
+    expect(free.length).toBeGreaterThan(0);
+    for (const x of free)
+      expect([x.way.name, x.steps[0]?.part === 'get out']).toEqual([
+        x.way.name,
+        x.steps.some((s) => s.part !== 'get out' && s.needs.some((n) => n.lies.length > 0)),
+      ]);
   });
   test('is unpacked in the order of the hand: what is soon at hand first, place by place, by name within one', () => {
     const text = (l: { soon: number; place: string; name: string }) => `${l.soon} ${l.place} ${l.name}`;
@@ -132,6 +148,7 @@ describe('a rehearsal', () => {
     const axle = r.steps.find((s) => s.text.startsWith('Tighten the axle'))!;
     expect(axle.cautions.some((x) => x.startsWith('Check by hand'))).toBe(true);
     for (const s of r.steps) for (const x of s.cautions) expect(r.cautions).toContain(x);
+    for (const s of r.steps.slice(1)) expect(s.cautions.length).toBeLessThan(r.cautions.length);
     expect(cautionsAt('Hum a song', ['Props slip: keep everybody out.'])).toEqual([]);
     expect(cautionsAt('Put the props under it', ['Props slip: keep everybody out.', 'Fuel burns.'])).toEqual([
       'Props slip: keep everybody out.',
@@ -169,6 +186,9 @@ describe('a rehearsal', () => {
     const sawn = trouble('head-rounded').ways.find((w) => w.name === 'Cut it')!;
     expect(dryWhy(trouble('head-rounded'), sawn)).toBe('dry.harms');
     expect(dryWhy(trouble('clutch-lever'), trouble('clutch-lever').ways[0]!)).toBeNull();
+    const patch = trouble('puncture-tube').ways.find((w) => w.name === 'Patch the tube')!;
+    expect(patch.out.some((s) => s.needs.some((n) => n.by === 'function'))).toBe(true);
+    expect(dryWhy(trouble('puncture-tube'), patch)).toBeNull();
     expect(practiseOn(trouble('puncture-tubeless').ways[0]!)).toBe('a worn-out tyre');
     expect(practiseOn(trouble('puncture-tube').ways.find((w) => w.name === 'Patch the tube')!)).toBe('an old tube');
     expect(practiseOn(trouble('clutch-lever').ways[0]!)).toBe('');

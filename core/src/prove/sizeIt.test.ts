@@ -1,9 +1,9 @@
-import { long } from '../testing/long.js';
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { fit, gaugedBand, nextTry, sizeOdds } from '../bike/fit/index.js';
-import type { Head } from '../ground/sizes/index.js';
+import { FORM_SIZES, type Head } from '../ground/sizes/index.js';
 import { fastener } from '../testing/make.js';
+import { runs } from '../testing/thorough.js';
 import { drawsFrom, shuffled } from './draws.js';
 import { sizeQuestion } from './sizeIt.js';
 
@@ -15,13 +15,43 @@ const heads: Head[] = [
   { form: 'key', size: '5' },
   { form: 'key', size: '6' },
 ];
+/** Sizes of a form by how far their middles lie from that of a head, the nearest first; none that is more than 12 % off. */
+function nearest(head: Head): string[] {
+  const middle = (h: Head) => {
+    const band = gaugedBand(h)!;
+    return (band.min + band.max) / 2;
+  };
+  const own = middle(head);
+  return FORM_SIZES[head.form]!.map((size) => ({ size, off: Math.abs(middle({ form: head.form, size }) - own) }))
+    .filter((x) => x.off < 0.12 * own)
+    .sort((a, b) => a.off - b.off)
+    .slice(0, 5)
+    .map((x) => x.size);
+}
 const all = heads.map((head) => fastener({ head }));
 
 describe('Size it', () => {
-  long('the right answer is what the fit functions say', () => {
-    let [next, turns] = [0, 0];
-    for (let seed = 0; seed < 300; seed++) {
+  test('the right answer is what the fit functions say', () => {
+    let [next, turns, worn, own] = [0, 0, 0, 0];
+    const { numRuns } = runs(300, 120);
+    for (let seed = 0; seed < numRuns; seed++) {
       const q = sizeQuestion(all, seed)!;
+      if (q.surface === 'worn') worn++;
+      // A clean head measures what its size may: not as small as it gets, nor quite as large.
+      const band = gaugedBand(q.head)!;
+      const part = (q.measure - band.min) / (band.max - band.min);
+      if (q.surface === 'clean') expect(part).toBeGreaterThan(0.3 - 0.1);
+      if (q.surface === 'clean') expect(part).toBeLessThan(0.9 + 0.1);
+      // To choose from: what lies nearest in size, and no more than four.
+      expect(q.choices.length).toBeLessThanOrEqual(4);
+      const near = nearest(q.head);
+      const strange = q.choices.filter((s) => !near.slice(0, 4).includes(s.size));
+      expect(strange.map((s) => s.size)).toEqual(
+        q.ask === 'next' && !near.slice(0, 4).includes(q.choices[q.right]!.size) ? [q.choices[q.right]!.size] : [],
+      );
+      if (strange.length === 0) expect(q.choices.length).toBe(Math.min(4, near.length));
+      if (strange.length === 0 && q.choices.map((s) => s.size).join() === shuffled(near.slice(0, 4), seed).join())
+        own++;
       expect(q.choices.length).toBeGreaterThanOrEqual(2);
       expect(new Set(q.choices.map((s) => s.size)).size).toBe(q.choices.length);
       const right = q.choices[q.right]!;
@@ -39,8 +69,10 @@ describe('Size it', () => {
       }
       expect(q.odds.reduce((s, o) => s + o.odds, 0)).toBeGreaterThan(0.97);
     }
-    // Both kinds of question come.
-    expect(Math.min(next, turns)).toBeGreaterThan(20);
+    // Both kinds of question come, of worn heads as often as of others; in an order that hangs on the seed, unless the first head makes none.
+    expect(Math.min(next, turns)).toBeGreaterThan(numRuns / 15);
+    expect(Math.abs(worn / numRuns - 0.5)).toBeLessThan(0.2);
+    expect(own).toBeGreaterThan(numRuns / 3);
   });
   test('what is shown is a head as made, worn or painted by no more than a quarter of a millimetre', () => {
     for (let seed = 0; seed < 200; seed++) {
