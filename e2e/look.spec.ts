@@ -67,6 +67,10 @@ test(
           .map((e) => e.className.toString());
       });
       expect(wide, stage).toEqual([]);
+      if (stage === 'Match' && !isPhone(page)) await sheet(page).getByRole('button', { name: 'Spark plug' }).click();
+      // What parts two figures stands free of the first, and what ends a phrase stands at it.
+      const said = await page.locator('body').innerText();
+      expect(said.match(/.*(?:\S·\s|\s[,;]\s).*/gu) ?? [], stage).toEqual([]);
     }
     await goTo(page, 'Walk');
     const drawing = picture(page).getByRole('group', { name: /side view$/u });

@@ -3,7 +3,8 @@ import { describe, expect, test } from '@jest/globals';
 import { demoGarage } from '@necessaire/demo';
 import { newFastener, type Fastener } from '../../bike/index.js';
 import { uuid } from '../../testing/make.js';
-import type { Piece } from '../../toolbox/tools/index.js';
+import { readPiece } from '../../toolbox/line/index.js';
+import { newPiece, type Piece } from '../../toolbox/tools/index.js';
 import type { Ride } from '../../trip/index.js';
 import { FASTENER_COLUMNS, readFasteners, writeFasteners, type FastenerPreview } from './fasteners.js';
 import { readPieces, writePieces } from './pieces.js';
@@ -244,9 +245,49 @@ describe('the toolbox as a table', () => {
     expect(readPieces('a,b\n1,2', [], () => '').ok).toBe(false);
   });
   test('a piece of its own, by name alone', () => {
-    const [row] = read('name,kind,mass g,length mm,does\nBent rod,home-made,80,200,pry; punch out').rows;
+    const [row, bare] = read('name,kind,mass g,length mm,does\nBent rod,home-made,80,200,pry; punch out\nRag,,,,').rows;
     expect(row).toMatchObject({ name: 'Bent rod', kind: 'home-made', mass: 80, functions: ['pry', 'punch out'] });
-    expect(row!.size.length).toBe(200);
+    expect(row!.size).toEqual({ length: 200, width: 0, height: 0 });
+    const nothing = {
+      mass: 0,
+      price: 0,
+      size: { length: 0, width: 0, height: 0 },
+      modes: [],
+      functions: [],
+      traits: [],
+    };
+    expect(bare).toMatchObject({ name: 'Rag', source: 'user', kind: 'other', ...nothing });
+    expect(
+      read('name,mass g\n,80')
+        .lines[0]!.cells.map((c) => c.fault)
+        .filter(Boolean),
+    ).toEqual(['say the piece: socket 3/8 14, or give it a name']);
+  });
+  describe('a piece that is known', () => {
+    const said = readPiece('socket 3/8 deep 14');
+    if (!said.ok) throw new Error(said.reason);
+    const old: Piece = { ...newPiece(said.model, { id: uuid(7) }), name: 'My long one', mass: 71, mark: 'always' };
+    const changed = (titles: string, cells: string) => read(`id,name,${titles}\n${old.id},,${cells}`, [old]).rows[0]!;
+    test('keeps what its line does not speak of', () => {
+      expect(changed('count', '3')).toEqual({ ...old, count: 3 });
+      expect(changed('length mm', '81')).toEqual({ ...old, size: { ...old.size, length: 81 } });
+    });
+    test('is marked no more where the cell of its mark is empty, and stays marked where there is none', () => {
+      expect(changed('in the kit', '')).toEqual({ ...old, mark: null });
+      expect(changed('kept', 'wall')).toEqual({ ...old, kept: 'wall' });
+    });
+    test('said to be the same it stays as it is; said to be another it is that one, unless its shapes are told', () => {
+      expect(changed('piece', 'socket 3/8 deep 14')).toEqual(old);
+      const other = readPiece('ring 12/13');
+      if (!other.ok) throw new Error(other.reason);
+      expect(changed('piece', 'ring 12/13')).toMatchObject({
+        id: old.id,
+        name: other.model.name,
+        modes: other.model.modes,
+      });
+      const shapes = JSON.stringify(JSON.stringify(old.modes)).replace(/\\"/gu, '""');
+      expect(changed('piece,shapes', `ring 12/13,${shapes}`)).toMatchObject({ name: old.name, modes: old.modes });
+    });
   });
   test('no text makes it throw', () => {
     fc.assert(
@@ -281,6 +322,17 @@ describe('rides as a table', () => {
         { trouble: 'mirror', count: 1, used: '' },
       ],
     });
+  });
+  test('a ride that is known keeps what its line does not speak of; emptied, nothing happened on it', () => {
+    const old = rides.find((r) => r.mishaps.length > 0)!;
+    const changed = (titles: string, cells: string) => read(`id,${titles}\n${old.id},${cells}`, [old]).rows[0]!;
+    expect(changed('date,gravel km', `${old.date},7`)).toEqual({ ...old, km: { ...old.km, gravel: 7 } });
+    expect(changed('date,what happened', `${old.date},`)).toEqual({ ...old, mishaps: [] });
+    expect(
+      read('date,note\n,wet')
+        .lines[0]!.cells.map((c) => c.fault)
+        .filter(Boolean),
+    ).toEqual(['say the day: 2026-05-31']);
   });
   test('bad cells are named', () => {
     const preview = read('date,paved km,what happened\n31.5.2026,1,\n2026-05-31,-1,\n2026-05-31,1,elephant');

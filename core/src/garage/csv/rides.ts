@@ -104,9 +104,6 @@ export function readRides(
         ? null
         : 'there is no column "date": the first line must name the columns, such as date, paved km, what happened',
     start: (old) => (old ? { km: old.km } : {}),
-    clear: (field, draft) => {
-      if (field === 'mishaps') draft.mishaps = [];
-    },
     finish(draft, old, cells) {
       if (old) return { ...old, ...draft, id: old.id };
       if (!draft.date) {

@@ -74,8 +74,8 @@ export interface RowKind<T extends { id: string }> {
   lacks: (fields: ReadonlySet<string>) => string | null;
   /** What a line starts from. */
   start: (old: T | undefined) => Partial<T>;
-  /** An empty cell of a row that is there empties the field, where the field can be empty. */
-  clear: (field: string, draft: Partial<T>) => void;
+  /** An empty cell of a row that is there empties the field, where the field can be empty and its column does not see to that itself. */
+  clear?: (field: string, draft: Partial<T>) => void;
   /** The row from what the cells said; null when a fault was named. */
   finish: (
     draft: Partial<T>,
@@ -113,7 +113,7 @@ export function readRows<T extends { id: string }>(
     columns.forEach((column, i) => {
       if (!column) return;
       const cell = texts[i] ?? '';
-      if (old && cell === '') kind.clear(column.field, draft);
+      if (old && cell === '') kind.clear?.(column.field, draft);
       cells.push({ column: column.title, text: cell, fault: column.take(cell, draft) });
     });
     delete draft.id;

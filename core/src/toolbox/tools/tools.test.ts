@@ -4,7 +4,7 @@ import { uuid } from '../../testing/make.js';
 import { bit, bitSocket, combinationSpanner, foldingSet, lKey, ratchet, socket, tyreLever } from './catalogue.js';
 import { catalogue } from './shelf.js';
 import { setModels, toolSets } from './sets.js';
-import { asBought, offeredPieces } from './offer.js';
+import { asBought, asCheap, asOffered, offeredPieces } from './offer.js';
 import { boxVolume, newPiece, pieceSchema } from './piece.js';
 import { trusted, usablePieces } from './usable.js';
 import {
@@ -152,6 +152,38 @@ describe('what a piece is trusted with', () => {
       newPiece(combinationSpanner('17'), { id: uuid(4), onlyBike: uuid(8), mark: 'never' }),
     ];
     expect(usablePieces(pieces, uuid(8)).map((p) => p.id)).toEqual([uuid(1), uuid(4)]);
+  });
+});
+
+describe('what can be bought', () => {
+  const models = catalogue();
+  test.each([
+    ['good everywhere', models.length, 0],
+    ['cheap everywhere', 0, models.length],
+    ['good where torque is high', models.length, models.length],
+  ] as const)('%s: %s good pieces and %s cheap ones, two of each, under ids of their own', (quality, good, cheap) => {
+    const offered = offeredPieces(quality);
+    expect(offered.filter((p) => p.quality === 'good').map((p) => p.name)).toEqual(
+      models.slice(0, good).map((m) => m.name),
+    );
+    expect(offered.filter((p) => p.quality === 'cheap').map((p) => p.name)).toEqual(
+      models.slice(0, cheap).map((m) => `${m.name}, cheap`),
+    );
+    expect(new Set(offered.map((p) => p.id)).size).toBe(good + cheap);
+    expect(offered.filter((p) => p.count !== 2)).toEqual([]);
+    // Made once.
+    expect(offeredPieces(quality)).toBe(offered);
+  });
+  test('a cheap one costs two fifths, weighs the same', () => {
+    const model = models.find((m) => m.price > 9)!;
+    expect(asCheap({ ...model, price: 12.34 }, 3)).toMatchObject({
+      id: 'offered-cheap-3',
+      price: 4.9,
+      mass: model.mass,
+      size: model.size,
+      quality: 'cheap',
+    });
+    expect(asOffered(model, 3)).toMatchObject({ id: 'offered-3', price: model.price, quality: 'good' });
   });
 });
 

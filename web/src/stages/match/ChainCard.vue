@@ -247,8 +247,8 @@ function buy() {
           <div v-for="(c, i) in choices" :key="i" class="way-row" role="listitem">
             <v-btn variant="plain" class="way" :aria-pressed="other === i" @click="other = i">
               {{ c.links.map((k) => k.piece.name).join(' + ') }}
-              <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span>
-              <span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
+              <span class="soft num">{{ c.margin === null ? '' : `${c.margin.toFixed(1)} ×, ` }}{{ effort(c) }}</span
+              >{{ ' ' }}<span v-if="i > 0" class="soft">· {{ why(c, i) }}</span>
             </v-btn>
             <v-btn variant="plain" v-if="costOf(c)" class="num" @click="explainWay(present(costOf(c)))">
               {{ signed(-present(costOf(c)).grams)

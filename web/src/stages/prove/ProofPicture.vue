@@ -94,8 +94,7 @@ function says(p: Proof): string {
         all ? texts.showFewer : texts.show(counted(rest.length, 'more'))
       }}</v-btn>
       <template v-if="!all">
-        {{ ' '
-        }}{{
+        {{
           texts.togetherOfTheHoursAt(percent(rest.reduce((s, p) => s + p.atStake, 0) / Math.max(ready.atStake, 1e-9)))
         }}</template
       >
