@@ -52,6 +52,11 @@ test(
   'nothing runs out of the screen sideways, and labels do not overlap',
   { tag: '@everyday' },
   async ({ page, app }) => {
+    /** What parts two figures stands free of the first, and what ends a phrase stands at it. */
+    const parted = async (where: string) => {
+      const said = await page.locator('body').innerText();
+      expect(said.match(/.*(?:\S·\s|\s[,;]\s).*/gu) ?? [], where).toEqual([]);
+    };
     await open(page, app);
     for (const stage of STAGES) {
       await goTo(page, stage);
@@ -67,10 +72,7 @@ test(
           .map((e) => e.className.toString());
       });
       expect(wide, stage).toEqual([]);
-      if (stage === 'Match' && !isPhone(page)) await sheet(page).getByRole('button', { name: 'Spark plug' }).click();
-      // What parts two figures stands free of the first, and what ends a phrase stands at it.
-      const said = await page.locator('body').innerText();
-      expect(said.match(/.*(?:\S·\s|\s[,;]\s).*/gu) ?? [], stage).toEqual([]);
+      await parted(stage);
     }
     await goTo(page, 'Walk');
     const drawing = picture(page).getByRole('group', { name: /side view$/u });
@@ -89,6 +91,11 @@ test(
       );
     for (const [i, a] of marks.entries())
       for (const b of marks.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(a.width - 1);
+    if (isPhone(page)) return;
+    await goTo(page, 'Match');
+    await sheet(page).getByRole('button', { name: 'Spark plug' }).click();
+    await expect(page.getByRole('group', { name: 'Other options, best first' })).toContainText('one hand');
+    await parted('Match, a fastener chosen');
   },
 );
 
