@@ -8,6 +8,16 @@ import { fit, pairVerdict, worstOwnPlay } from './verdict.js';
 const hex = (size: string): Shape => ({ form: 'hex', size });
 const key = (size: string): Shape => ({ form: 'key', size });
 
+test('a shape that is no match goes on nowhere; one that is its own goes on, and is said to', () => {
+  const sure = (verdict: 'fits' | 'no') => ({ fits: 0, loose: 0, rounds: 0, no: 0, [verdict]: 1 });
+  const none = fit({ form: 'lobe', size: '30' }, hex('10'), 'six');
+  expect(none).toMatchObject({ verdict: 'no', goesOn: 0, odds: sure('no'), worstPlay: Number.NaN });
+  expect(none.reason.code).toMatch(/^fit\./u);
+  const own = fit({ form: 'valve', size: 'core' }, { form: 'valve', size: 'core' }, 'six');
+  expect(own).toMatchObject({ verdict: 'fits', goesOn: 1, odds: sure('fits'), worstPlay: Number.NaN });
+  expect(own.reason.code).toMatch(/^fit\./u);
+});
+
 describe('free play', () => {
   test.each([
     [10.115, 9.89, 2.34],

@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { seeded } from '../devices/index.js';
 import { FORM_SIZES, type Head, type Shape } from '../../ground/sizes/index.js';
-import { headBand, keySocketBand, openingBand } from './bands.js';
+import { headBand, keyBand, keySocketBand, openingBand } from './bands.js';
 import { freePlay } from './freePlay.js';
 import { HAND, meanSpread, NO_GAUGING, readingSpread, repeats, SPREADS, WEAR, type Gauging } from './gauging.js';
-import { lobePlay, lobeRadius } from './lobes.js';
+import { lobePlay, lobeRadius, lobeToolBand } from './lobes.js';
 import { nextTry, sizeOdds } from './sizeOdds.js';
 import { gaugedBand, saidOf, seats } from './tried.js';
 import { worstOwnPlay } from './verdict.js';
@@ -245,6 +245,41 @@ describe('tools that were tried', () => {
       }
       expect(Math.abs(1 - share['does not go on'] - on / draws)).toBeLessThan(0.015);
     }
+  });
+  test('how a tool sits, from too small to far too wide, each in its own way', () => {
+    const at = (tool: Shape, x: number) => {
+      const s = seats(tool)(x);
+      expect(s['does not go on'] + s.snug + s.loose + s.spins).toBeCloseTo(1, 9);
+      return (Object.entries(s) as [string, number][]).filter(([, p]) => p > 1e-9).map(([how]) => how);
+    };
+    // A spanner over ever smaller heads, keys and six-lobes in ever wider ones: first it does not go on, at last it turns past.
+    const open = openingBand('13');
+    const k = keyBand('6');
+    const l = lobeToolBand({ form: 'lobe', size: '30' });
+    const pin = lobeToolBand({ form: 'lobe-pin', size: '30' });
+    expect(at(hex('13'), open.max + 0.01)).toEqual(['does not go on']);
+    expect(at(hex('13'), open.min - 0.01)).toEqual(['snug']);
+    expect(at(hex('13'), 12)).toEqual(['loose']);
+    expect(at(hex('13'), open.min / 1.2)).toEqual(['spins']);
+    expect(at({ form: 'key', size: '6' }, k.min - 0.01)).toEqual(['does not go on']);
+    expect(at({ form: 'key', size: '6' }, k.max + 0.01)).toEqual(['snug']);
+    expect(at({ form: 'key', size: '6' }, 6.6)).toEqual(['loose']);
+    expect(at({ form: 'key', size: '6' }, k.max * 1.2)).toEqual(['spins']);
+    for (const [form, band] of [
+      ['lobe', l],
+      ['lobe-pin', pin],
+    ] as const) {
+      const tool = { form, size: '30' };
+      expect(at(tool, band.min - 0.01)).toEqual(['does not go on']);
+      expect(at(tool, band.max + 0.01)).toEqual(['snug']);
+      expect(at(tool, band.max * 1.06)).toContain('snug');
+      expect(at(tool, band.max * 1.08)).toEqual(['loose']);
+      expect(at(tool, band.min * 1.29)).toEqual(['loose']);
+      expect(at(tool, band.max * 1.31)).toEqual(['spins']);
+    }
+    // Half of the openings that are made go over a head as large as the middle one.
+    expect(seats(hex('13'))((open.min + open.max) / 2)['does not go on']).toBeCloseTo(0.5, 9);
+    expect(seats({ form: 'key', size: '6' })((k.min + k.max) / 2)['does not go on']).toBeCloseTo(0.5, 9);
   });
   test('what is said of a try adds up over what may be felt', () => {
     for (const x of [12.4, 12.8, 13.1]) {

@@ -120,6 +120,33 @@ describe('limits', () => {
     const [right] = look([at('right', 6, 900, -300)]);
     expect(right!.message).toMatchObject({ to: 'right', moment: expect.closeTo(1.8, 9) });
   });
+  test('each limit says what is carried and what it allows', () => {
+    const said = (extra: Weight[], more: Partial<LoadCase> = {}, b: Bike = bike) =>
+      look(extra, more, b).map((w) => [w.rule, w.message]);
+    expect(said([at('bags', 10.5, 800)], {}, { ...bike, payload: 100_000 })).toEqual([
+      ['payload', { code: 'load.payload', carried: expect.closeTo(100_500, 6), allows: 100_000 }],
+    ]);
+    expect(said([], { rack: 7000 }, { ...bike, rackLimit: 6000 })).toEqual([
+      ['rack', { code: 'load.rack', carried: 7000, bears: 6000 }],
+    ]);
+    expect(said([], { back: 6500 })).toEqual([['back', { code: 'load.back', carried: 6500, most: 6000 }]]);
+    expect(said([at('bag', 10, 1500)], {}, { ...bike, loadIndexRear: 40 })).toEqual([
+      [
+        'rear tyre',
+        { code: 'load.tyre', tyre: 'rear tyre', carries: expect.closeTo(143_800, 6), index: 40, bears: 140_000 },
+      ],
+    ]);
+    expect(said([at('bag', 10, 0)], {}, { ...bike, loadIndexFront: 30 })).toEqual([
+      [
+        'front tyre',
+        { code: 'load.tyre', tyre: 'front tyre', carries: expect.closeTo(116_200, 6), index: 30, bears: 106_000 },
+      ],
+    ]);
+    const lost = 44.25 - (106.2 / 260) * 100;
+    expect(said([at('bags', 20, 1500)])).toEqual([
+      ['front share', { code: 'load.front-share', lost: expect.closeTo(lost, 6), most: 3 }],
+    ]);
+  });
   test('the front share may fall by three points and no more', () => {
     // Ridden 106.2 of 240 kg: 44.25 %. With 20 kg at the rear axle 106.2 of 260: 40.85 %.
     expect(frontShare(ridden)).toBeCloseTo(0.4425, 6);

@@ -350,6 +350,40 @@ test('dropping dominated chains keeps the smaller', () => {
   expect(undominated([twice])).toEqual([twice]);
 });
 
+test('a chain bears what its weakest piece bears, and weighs and measures what its pieces do', () => {
+  const pieces = own(
+    ...[
+      ratchet('1/4in'),
+      ratchet('1/2in'),
+      plainBar('3/8in', 250),
+      adapter('1/2in', '3/8in'),
+      adapter('3/8in', '1/4in'),
+    ],
+    ...[extension('1/4in', 100), extension('3/8in', 75), socket('1/4in', '10'), socket('3/8in', '10'), pipe(300)],
+    ...[socket('1/2in', '10'), combinationSpanner('10'), bitSocket('3/8in', key('6')), lKey('6')],
+  );
+  let [inHand, onHead, between] = [0, 0, 0];
+  for (const [head, torque] of [
+    [hex('10'), 4],
+    [hex('10'), 25],
+    [key('6'), 4],
+    [key('6'), 20],
+  ] as const) {
+    const bolt = fastener({ head, torque: nm(torque), access: { ...FREE_ACCESS, recess: 30, clearance: 22 } });
+    const { chains } = new ChainFinder(pieces, DEFAULT_PRACTICE).reach(endsOf(bolt)[0]!);
+    for (const c of [...chains].filter((x) => !isHooked(x))) {
+      const bears = c.links.map((l) => l.mode.bears);
+      expect([chainNames(c), c.bears, bears[c.weakest]]).toEqual([chainNames(c), Math.min(...bears), c.bears]);
+      expect([chainNames(c), c.mass]).toEqual([chainNames(c), c.links.reduce((s, l) => s + l.piece.mass, 0)]);
+      if (c.weakest === 0) inHand++;
+      else if (c.weakest === c.links.length - 1) onHead++;
+      else between++;
+    }
+  }
+  // Each of them is the weakest somewhere.
+  expect(Math.min(inHand, onHead, between)).toBeGreaterThan(0);
+});
+
 describe('one spanner hooked into another', () => {
   const nut = fastener({ head: hex('17'), torque: nm(80) });
   test('lengthens the arm where nothing else breaks it loose, both bear less, and it comes with its caution', () => {

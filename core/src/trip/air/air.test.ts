@@ -11,7 +11,19 @@ import {
   TRAVEL_PUMP,
   tyreVolume,
 } from './air.js';
+import { gaugeSchema } from './gauge.js';
 import { supplyKind } from '../../repairs/supplies/index.js';
+
+test('a gauge is one for tyres: from 20 to 900 kPa on both', () => {
+  const reads = (shows: number, good: number) => gaugeSchema.safeParse({ shows, good, on: '2026-05-01' }).success;
+  expect([reads(20, 900), reads(900, 20)]).toEqual([true, true]);
+  expect([reads(19.9, 200), reads(200, 19.9), reads(900.1, 200), reads(200, 900.1)]).toEqual([
+    false,
+    false,
+    false,
+    false,
+  ]);
+});
 
 describe('air against the worked values', () => {
   test.each([

@@ -2,11 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { newBike } from '../../bike/index.js';
 import { uuid } from '../../testing/make.js';
 import { newLeg, newTrip, strandedHours, type Ride } from '../index.js';
-import { countCdf, countPmf, logGamma, mendsExpected, poisson, unitsTogether } from './counts.js';
+import { countCdf, countPmf, fixed, logGamma, mendsExpected, poisson, unitsTogether } from './counts.js';
 import { exposureOf, exposures, stockDemands } from './exposure.js';
 import { demandPmf, poissonPmf } from './poisson.js';
 import { posterior, posteriorSpread, recordOf } from './record.js';
-import { pooled } from './stocks.js';
+import { allEnough, pooled, type Stock } from './stocks.js';
 import { TROUBLES } from '../../repairs/index.js';
 
 const trip = {
@@ -79,6 +79,18 @@ describe('counts', () => {
   });
 });
 
+test('a count that is sure is its mean and nothing else; of what never happens there is none', () => {
+  expect([0, 1, 2, 3].map((k) => countPmf(k, fixed(2)))).toEqual([0, 0, 1, 0]);
+  for (const law of [fixed(0), poisson(0), { mean: 0, shape: 3 }])
+    expect([0, 1, 2].map((k) => countPmf(k, law))).toEqual([1, 0, 0]);
+  expect([1, 2, 3].map((k) => mendsExpected(k, fixed(2)))).toEqual([1, 2, 2]);
+});
+test('that no stock runs out is the product of their chances', () => {
+  const stock = (enough: number) => ({ enough }) as Stock;
+  expect(allEnough([])).toBe(1);
+  expect(allEnough([stock(0.9), stock(0.8), stock(0.5)])).toBeCloseTo(0.36, 12);
+});
+
 describe('the own record', () => {
   const bike = newBike(uuid(1), 'Bike');
   const tyre = TROUBLES.find((t) => t.id === 'puncture-tube')!;
@@ -99,6 +111,19 @@ describe('the own record', () => {
     expect(sharpened.planned).toBeCloseTo(plain.lambda, 9);
     expect(sharpened.odds).toBeCloseTo(1 - (2.5 / (2.5 + plain.lambda)) ** 4, 9);
     expect(sharpened.formula).toMatchObject({ record: { factor: 1.6, events: 2, expected: expect.closeTo(0.5, 9) } });
+  });
+  test('crossings count beside the kilometres, ground by ground', () => {
+    const drowned = TROUBLES.find((t) => t.perCrossing > 0 && t.rate.paved > 0) ?? {
+      ...tyre,
+      perCrossing: 0.02,
+    };
+    const km = { paved: 1000, gravel: 2000, track: 3000 };
+    const { paved, gravel, track } = drowned.rate;
+    const e = recordOf([ride({ km, crossings: 40 })], bike, [bike], [drowned]).get(drowned.id)!;
+    expect(e.expected).toBeCloseTo(paved + 2 * gravel + 3 * track + 40 * drowned.perCrossing, 9);
+    expect(e.expected).toBeGreaterThan(40 * drowned.perCrossing);
+    const without = recordOf([ride({ km, crossings: 40 })], bike, [bike], [tyre]).get(tyre.id)!;
+    expect(without.expected).toBeCloseTo(tyre.rate.paved + 2 * tyre.rate.gravel + 3 * tyre.rate.track, 9);
   });
   test('quiet kilometres lower a rate; no rides leave it', () => {
     const quiet = recordOf([ride({ km: { paved: 5000, gravel: 5000, track: 5000 } })], bike, [bike]);

@@ -119,7 +119,11 @@ describe('one trouble over two legs, by hand', () => {
     const why = { code: 'count.due' as const, services: [] };
     const due = certain(trouble({ nuisance: 2 }), 3, why);
     expect(due).toMatchObject({ formula: why, lambda: 3, planned: 3, odds: 1, without: 2, law: fixed(3) });
-    expect(certain(trouble({}), 0, why).odds).toBe(0);
+    expect(certain(trouble({}), 0, why)).toMatchObject({ odds: 0, atStake: 0, byLeg: [] });
+    // A way of 20 minutes that always holds saves the rest of two hours, each time.
+    const [way] = TROUBLES[0]!.ways;
+    const ways = [{ ...way!, minutes: 20, holds: 1, grade: 'proper' as const, travel: null }];
+    expect(certain(trouble({ nuisance: 2, ways }), 3, why).atStake).toBeCloseTo(3 * (2 - 20 / 60), 12);
   });
 });
 
