@@ -51,7 +51,7 @@ export const reachedWith = (within: readonly Reach[], copies: ReadonlyMap<string
  * @param way number among the ask’s ways; −1 or nothing for none
  */
 export const wayOf = (ask: Ask, way: number | undefined): AskWay | null =>
-  way === undefined || way < 0 ? null : (ask.ways[way] ?? null);
+  way === undefined ? null : (ask.ways[way] ?? null);
 
 /**
  * Works out once what all that is told of a kit hangs on: chains of what is carried, requirements met, ways that can

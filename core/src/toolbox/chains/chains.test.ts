@@ -240,6 +240,21 @@ describe('cures', () => {
     );
     expect(cure!.buy.map((p) => p.name)).toEqual(['Combination spanner 13']);
   });
+  test('for a deep head it may be a second extension, of which one is owned', () => {
+    const drawer = own(ratchet('1/4in'), extension('1/4in', 100), socket('1/4in', '10'));
+    const deep = fastener({
+      head: hex('10'),
+      torque: nm(8),
+      access: { ...FREE_ACCESS, recess: 190, clearance: 25 },
+    });
+    const cure = cureOf(deep, drawer, [], DEFAULT_PRACTICE)!;
+    expect(cure.buy.map((p) => p.name)).toEqual(['Extension ¼ in, 100 mm']);
+    expect(cure.chains.flatMap((c) => c.links.map((l) => l.piece.name))).toEqual([
+      ...['Ratchet ¼ in', 'Extension ¼ in, 100 mm', 'Extension ¼ in, 100 mm', 'Socket ¼ in, 10'],
+    ]);
+    // Pieces of it are those that are owned, with the copies that there are.
+    for (const { piece } of cure.chains.flatMap((c) => c.links)) expect(drawer).toContain(piece);
+  });
   test('nothing helps', () => {
     expect(cureOf(fastener({ head: hex('32'), torque: nm(20) }), [], offered, DEFAULT_PRACTICE)).toBeNull();
   });
@@ -363,17 +378,20 @@ test('a chain bears what its weakest piece bears, and weighs and measures what i
     ...[socket('1/2in', '10'), combinationSpanner('10'), bitSocket('3/8in', key('6')), lKey('6')],
   );
   let [inHand, onHead, between] = [0, 0, 0];
-  for (const [head, torque] of [
-    [hex('10'), 4],
-    [hex('10'), 25],
-    [key('6'), 4],
-    [key('6'), 20],
+  for (const [head, torque, recess] of [
+    [hex('10'), 4, 30],
+    [hex('10'), 25, 30],
+    [hex('10'), 4, 130],
+    [key('6'), 4, 30],
+    [key('6'), 20, 30],
   ] as const) {
-    const bolt = fastener({ head, torque: nm(torque), access: { ...FREE_ACCESS, recess: 30, clearance: 22 } });
+    const bolt = fastener({ head, torque: nm(torque), access: { ...FREE_ACCESS, recess, clearance: 22 } });
     const { chains } = new ChainFinder(pieces, DEFAULT_PRACTICE).reach(endsOf(bolt)[0]!);
     for (const c of [...chains].filter((x) => !isHooked(x))) {
       const bears = c.links.map((l) => l.mode.bears);
       expect([chainNames(c), c.bears, bears[c.weakest]]).toEqual([chainNames(c), Math.min(...bears), c.bears]);
+      // No piece is in it more often than there are copies.
+      expect(c.links.filter((l) => usesOfPiece(c, l.piece.id) > l.piece.count).map((l) => l.piece.name)).toEqual([]);
       expect([chainNames(c), c.mass]).toEqual([chainNames(c), c.links.reduce((s, l) => s + l.piece.mass, 0)]);
       if (c.weakest === 0) inHand++;
       else if (c.weakest === c.links.length - 1) onHead++;
