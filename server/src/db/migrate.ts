@@ -1,4 +1,4 @@
-import type { Knex } from 'knex';
+import knexModule, { type Knex } from 'knex';
 import * as garages from './migrations/001_garages.js';
 import * as survey from './migrations/002_survey.js';
 import * as practice from './migrations/003_practice.js';
@@ -29,11 +29,26 @@ const MIGRATIONS = [
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;
 
+interface Connection {
+  query: (sql: string, values?: unknown[]) => Promise<unknown>;
+}
+/** A database that was just made, on a machine with much else to do, may take longer for its first connection than a request may wait, ms. */
+const FIRST = 60_000;
+
+/** The first connection: one that does not come is asked for again. A database that refuses is not waited for. */
+async function firstConnection(db: Knex): Promise<Connection> {
+  const since = performance.now();
+  for (;;)
+    try {
+      return (await db.client.acquireConnection()) as Connection;
+    } catch (error) {
+      if (!(error instanceof knexModule.KnexTimeoutError) || performance.now() - since > FIRST) throw error;
+    }
+}
+
 /** Brings the database up to date. Several servers may start at once: one migrates, the others wait. */
 export async function migrate(db: Knex): Promise<void> {
-  const connection = (await db.client.acquireConnection()) as {
-    query: (sql: string, values?: unknown[]) => Promise<unknown>;
-  };
+  const connection = await firstConnection(db);
   try {
     await connection.query('select pg_advisory_lock($1)', [LOCK]);
     await db.migrate.latest({
