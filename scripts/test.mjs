@@ -1,7 +1,6 @@
 /**
- * Format check, lint, types, unit and server tests, browser tests. Ends on "N passed, N failed". Of the unit tests all but those of seconds, of the
- * browser tests the paths that every change must leave whole; all of them, and what core's functions say of themselves, with `./test all`, as continuous
- * integration does.
+ * Format check, lint, types, unit and server tests, browser tests. Ends on "N passed, N failed". Of the browser tests the paths that every change
+ * must leave whole; all of them, and what core's functions say of themselves, with `./test all`, as continuous integration does.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -136,10 +135,9 @@ try {
   await Promise.all([some(), some()]);
   if (wanted('unit') || wanted('browser')) {
     postgres = await throwAwayPostgres();
-    const everyday = { NECESSAIRE_EVERYDAY: all ? '0' : '1' };
-    const env = { TEST_DATABASE_URL: postgres.url, NODE_OPTIONS: JEST_OPTIONS, ...everyday };
+    const env = { TEST_DATABASE_URL: postgres.url, NODE_OPTIONS: JEST_OPTIONS };
     const jest = join(scratch, 'jest.json');
-    await tests(all ? 'unit' : 'unit, those of seconds left out (the rest: ./test all)', [bin('jest/bin/jest.js'), '-w', '2', '--json', `--outputFile=${jest}`], env, jest, (r) => ({
+    await tests('unit', [bin('jest/bin/jest.js'), '-w', '2', '--json', `--outputFile=${jest}`], env, jest, (r) => ({
       passed: r.numPassedTests,
       failed: r.numFailedTests,
     }));
@@ -152,7 +150,7 @@ try {
       {
         TEST_DATABASE_URL: postgres.url,
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-        ...everyday,
+        NECESSAIRE_EVERYDAY: all ? '0' : '1',
       },
       report,
       (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
