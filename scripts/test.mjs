@@ -51,8 +51,8 @@ const run = (args, env = {}) =>
       resolve(code ?? 1);
     });
   });
-/** Contexts that take native modules for tests of the page; TypeScript as plain modules for the others. */
-const JEST_OPTIONS = `--experimental-vm-modules --import ${pathToFileURL(join(root, 'scripts/jest/load.mjs'))} --no-warnings`;
+/** TypeScript as plain modules. */
+const JEST_OPTIONS = `--import ${pathToFileURL(join(root, 'scripts/jest/load.mjs'))} --no-warnings`;
 const bin = (path) => join(root, 'node_modules', path);
 /** What was found the last time, by the content of the files: a run after a small change is quick. A fresh clone has none of it, and looks at all. */
 const cache = (name) => join(root, 'node_modules/.cache/necessaire', name);

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { wholeAnswer, writeGarageFile, type GarageDocument } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
+import { eachSecondTool } from '../../core/src/testing/smallGarage.js';
 import type { crewSummary } from './crew.js';
 import { summaryOf, type Summary } from './kit.js';
 import { main } from './main.js';
@@ -21,7 +22,7 @@ beforeAll(() => {
 const thinned = (doc: GarageDocument): GarageDocument => ({
   ...doc,
   fasteners: doc.fasteners.filter((f) => f.role !== null || f.name === 'Shock preload ring'),
-  pieces: doc.pieces.filter((p, i) => p.functions.length > 0 || i % 2 === 0),
+  pieces: eachSecondTool(doc.pieces),
 });
 const garage = () => thinned(demoGarage('lightest'));
 

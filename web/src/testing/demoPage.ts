@@ -2,6 +2,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { answerFor, AnswerMemory, type Answer, type GarageDocument, type Question } from '@necessaire/core';
 import { demoGarage } from '@necessaire/demo';
 import { loadSolver } from '@necessaire/solver';
+import { eachSecondTool } from '../../../core/src/testing/smallGarage';
 import { useAnswer } from '../stores/answer';
 import { useGarage } from '../stores/garage';
 import { useView } from '../stores/view';
@@ -18,7 +19,7 @@ export function lightDemo(today?: string): GarageDocument {
   return {
     ...doc,
     fasteners: doc.fasteners.filter((f) => f.role !== null),
-    pieces: doc.pieces.filter((p, i) => p.functions.length > 0 || i % 2 === 0),
+    pieces: eachSecondTool(doc.pieces),
   };
 }
 const light = lightDemo();
