@@ -87,7 +87,7 @@ export function demoGarage(ask: KitQuestion['ask'] = 'worth', today: string | nu
     garage: newGarage({
       name: 'Demo garage',
       rider: newPerson({ name: 'Mirel' }),
-      practice: { ...DEFAULT_PRACTICE, pressures: 'lowered and raised with the ground' },
+      practice: { ...DEFAULT_PRACTICE, pressures: 'ground' },
     }),
     bikes,
     fasteners: [

@@ -152,8 +152,8 @@ describe('first start', () => {
     expect(opened.document.garage.practice).toEqual({
       ...DEFAULT_PRACTICE,
       doubles: 'none',
-      others: 'own bike only',
-      pressures: 'lowered and raised with the ground',
+      others: 'own',
+      pressures: 'ground',
     });
     expect(opened.document.bikes[0]).toMatchObject({ ...oldBike, wheels: 'spoked', tank: 12, fitted: [] });
     expect(opened.document.fasteners[0]).toMatchObject({ ...oldNut, trail: [], gauge: null, look: null });

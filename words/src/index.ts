@@ -4,4 +4,5 @@ export { factWords, said, type Fact, type Sayable } from './said.js';
 export { calendarWords, checkWords, DRY_WORDS, type WordsOfCheck } from './checks.js';
 export { neededWords, reasonOf, spareReason } from './kit.js';
 export { failureWords } from './failure.js';
+export { positionWords, QUESTIONS } from './practice.js';
 export { faultTitle, whyRules } from './stow.js';

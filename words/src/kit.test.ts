@@ -82,10 +82,7 @@ describe('what is lacking', () => {
     [{ code: 'lack.preference', of: 'tubes', position: 'none' }, 'your preference: tubes none'],
     [{ code: 'lack.preference', of: 'plugs', position: 'strings' }, 'your preference: strings'],
     [{ code: 'lack.preference', of: 'sparkPlug', position: 'leave' as never }, 'your preference: no spare plug here'],
-    [
-      { code: 'lack.preference', of: 'rescue', position: 'nothing but a phone' },
-      'your preference: nothing but a phone',
-    ],
+    [{ code: 'lack.preference', of: 'rescue', position: 'phone' }, 'your preference: nothing but a phone'],
     [{ code: 'sheet.chain-tool', opens: 520, chain: 525 }, 'the chain tool opens 520 at most, this chain is a 525'],
     [{ code: 'lack.unmarked', role: 'rear axle' }, 'no fastener is marked as rear axle'],
     [{ code: 'lack.out-of-reach', what: 'Axle nut' }, 'Axle nut is out of reach'],

@@ -9,11 +9,16 @@ import {
 } from '@necessaire/core';
 import { REPAIR_WORDS } from './repairs.js';
 import { named } from './named.js';
+import { positionWords } from './practice.js';
 import { say, together, type Saying } from './saying.js';
 import { wordsBy, type Having, type WordsOf } from './wordsOf.js';
 
 const preference = ({ of, position }: Having<LackFact, 'lack.preference'>): string =>
-  of === 'tubes' ? `tubes ${position}` : of === 'sparkPlug' ? 'no spare plug here' : position;
+  of === 'tubes'
+    ? `tubes ${positionWords(of, position)}`
+    : of === 'sparkPlug'
+      ? 'no spare plug here'
+      : positionWords(of, position);
 
 /** Why a repair that was asked for cannot be had: its name, and the reasons as the others are told. */
 const repair = ({ name, why }: Having<LackFact, 'lack.repair'>): Saying => say`${name}: ${listed(why)}`;

@@ -38,10 +38,10 @@ beforeAll(() => {
     }));
 });
 const EDITS: Record<string, Edit> = {
-  'from the toolbox': practice({ from: 'drawer' }),
-  'toolbox first': practice({ from: 'drawer first' }),
-  'a ratchet that breaks nothing loose': practice({ ratchet: 'never breaks loose' }),
-  'one drive': practice({ drive: 'one middle drive' }),
+  'from the toolbox': practice({ from: 'toolbox' }),
+  'toolbox first': practice({ from: 'toolbox-first' }),
+  'a ratchet that breaks nothing loose': practice({ ratchet: 'never' }),
+  'one drive': practice({ drive: 'middle' }),
   'no spare carried twice': practice({ doubles: 'none' }),
   'another name': firstOf('pieces', { name: 'My spanner' }),
   'another price': firstOf('pieces', { price: 3 }),

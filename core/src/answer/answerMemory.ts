@@ -82,7 +82,7 @@ export class AnswerMemory {
    * fasteners, the toolbox, the trip and the practice stay.
    */
   tools(doc: GarageDocument, question: Question, finder: ChainFinder, list: readonly Exposure[]): KitCase {
-    if (toolsFrom(doc) === 'drawer') return kitCase(doc, question, finder, list);
+    if (toolsFrom(doc) === 'toolbox') return kitCase(doc, question, finder, list);
     const trip = doc.trips.find((t) => t.id === question.tripId);
     const key = JSON.stringify([
       { ...question, packed: null },
@@ -101,7 +101,7 @@ export class AnswerMemory {
     const key = JSON.stringify(endsOf(fastener));
     let known = this.cures.get(key);
     if (known === undefined) {
-      known = cureOf(fastener, this.drawer, offeredPieces('good everywhere'), practice);
+      known = cureOf(fastener, this.drawer, offeredPieces('good'), practice);
       this.cures.set(key, known);
     }
     return known;

@@ -142,7 +142,7 @@ describe('what is to be stowed', () => {
     expect(input).toMatchObject({ bike, goals: doc.garage.goals, rough: true });
     const body = {
       ...more,
-      garage: { ...doc.garage, practice: { ...doc.garage.practice, lives: 'on the back' as const } },
+      garage: { ...doc.garage, practice: { ...doc.garage.practice, lives: 'back' as const } },
     };
     expect(stowInput(body, question, kit, exposures).places).toEqual([]);
     expect(() => stowInput(doc, { ...question, bikeId: uuid(77) }, kit, exposures)).toThrow(/not in this garage/);

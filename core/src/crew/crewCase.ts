@@ -80,9 +80,8 @@ export function mergedRows(doc: CrewRows, members: readonly Member[], pieces: re
       // Who can do what is looked at person by person, and what one bike asks for is everybody's.
       practice: {
         ...doc.garage.practice,
-        others:
-          doc.garage.practice.others === 'any stranger’s too' ? 'any stranger’s too' : 'the bikes that ride along',
-        skill: 'carry it, somebody may help',
+        others: doc.garage.practice.others === 'any' ? 'any' : 'along',
+        skill: 'all',
         doubles: 'none',
         worth: null,
       },
@@ -191,7 +190,7 @@ export function crewCase(doc: CrewRows, crew: Crew, today: string | null = null)
       ),
     ]),
   );
-  const anyHelp = doc.garage.practice.skill === 'carry it, somebody may help';
+  const anyHelp = doc.garage.practice.skill === 'all';
   const absent = new Set<number>();
   return {
     crew,

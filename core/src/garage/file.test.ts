@@ -49,9 +49,9 @@ describe('the garage file', () => {
   });
   test('a switch of the practice that a file does not name stands as it was before it was asked', () => {
     const before = readOk(text).garage.practice;
-    expect(before.pressures).not.toBe('set once');
+    expect(before.pressures).not.toBe('once');
     const read = readOk(changed((f) => delete f.garage.practice.pressures));
-    expect(read.garage.practice).toEqual({ ...before, pressures: 'set once' });
+    expect(read.garage.practice).toEqual({ ...before, pressures: 'once' });
     expect(faults(changed((f) => (f.garage.practice.colour = 'red')))).toHaveLength(1);
   });
   test('a file of version 6: no kinds of its own, no marks on spares, no own rates', () => {

@@ -11,6 +11,8 @@ export {
   garageTo8,
   garageTo9,
   garageTo10,
+  garageTo12,
+  garageFrom12,
   rowTo2,
   rowTo3,
   rowTo4,

@@ -2,12 +2,13 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, test } from '@jest/globals';
 import { FILE_VERSION, readGarageFile, writeGarageFile } from './file.js';
-import { editToNow, rowTo6 } from './upgrade.js';
+import { editToNow, garageFrom12, garageTo12, rowTo6 } from './upgrade.js';
 import { uuid } from '../testing/make.js';
+import { DEFAULT_PRACTICE } from '../toolbox/practice.js';
 import type { GarageDocument } from './garage.js';
 
 /** Files as the program of each version wrote them: never changed, for riders have such files. */
-const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+const VERSIONS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11];
 const textOf = (version: number): string =>
   readFileSync(fileURLToPath(new URL(`../testing/fixtures/garage-v${version}.json`, import.meta.url)), 'utf8');
 const raw = (version: number) => JSON.parse(textOf(version)) as Record<string, Record<string, unknown>[]>;
@@ -82,6 +83,36 @@ describe('files of every version are read, with the meaning that they had', () =
     expect(doc.garage.gauge).toEqual({ shows: 215, good: 205, on: '2026-05-01' });
     expect([doc.drills.map((d) => d.real), doc.checks.length, doc.watches.length]).toEqual([[false, true], 2, 1]);
   });
+  test('version 11 wrote the positions of the practice in English: each is the code of the same position', () => {
+    const doc = read(11);
+    expect(doc.garage.practice).toEqual({
+      ...{ adjustable: 'holds', ratchet: 'never', standing: 'ratchet', drive: 'middle', least: 'price' },
+      ...{ from: 'toolbox-first', doubles: 'all', others: 'any', quality: 'cheap', air: 'gas', tubes: 'tubeless-too' },
+      ...{
+        levers: 'one',
+        plugs: 'pins',
+        reamer: 'drill',
+        lives: 'back',
+        skill: 'all',
+        hand: 'done',
+        pressures: 'once',
+      },
+      ...{ rescue: 'phone', sparkPlug: 'leave', worth: 850 },
+    });
+    expect(doc.happened.map((h) => [h.what, h.place])).toEqual([['used', 'ford below the mill']]);
+    // The default positions are in the file of version 10.
+    expect(read(10).garage.practice).toEqual({ ...DEFAULT_PRACTICE, pressures: 'ground' });
+  });
+  test('what version 12 wrote is what version 11 reads again; what is no position stays, to be refused', () => {
+    const { practice } = raw(11)['garage'] as unknown as { practice: Record<string, unknown> };
+    expect(garageFrom12(garageTo12({ name: 'G', practice }))).toEqual({ name: 'G', practice });
+    const odd = { practice: { air: 'bellows', drive: 7, colour: 'red' } };
+    expect([garageTo12(odd), garageTo12({ name: 'G' }), garageTo12({ practice: null })]).toEqual([
+      odd,
+      { name: 'G' },
+      { practice: null },
+    ]);
+  });
   test('version 2 rode its legs by days, alone, in mild weather', () => {
     const legs = read(2).trips[0]?.legs ?? [];
     expect(legs.length).toBeGreaterThan(3);
@@ -99,7 +130,7 @@ describe('files of every version are read, with the meaning that they had', () =
     expect(doc.bikes[0]).toMatchObject({ fit: {}, pushStarts: false, prevention: [] });
     expect(doc.supplies.every((s) => s.condition === 'new' && s.fittedOn === null && s.fits === '')).toBe(true);
     expect(doc.trips[0]?.kit).toMatchObject({ ask: 'lightest', grade: 'ride-out', likely: 0.02, knee: 1.2, musts: [] });
-    expect(doc.garage.practice).toMatchObject({ levers: 'two', rescue: 'carry the means' });
+    expect(doc.garage.practice).toMatchObject({ levers: 'two', rescue: 'carry' });
   });
   test('version 4 knew one kind of slot, no rider, and nothing that must be kept dry', () => {
     const doc = read(4);

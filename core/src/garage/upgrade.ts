@@ -290,6 +290,63 @@ export const rowTo10 = (table: TableName, row: OldRow): OldRow => (table === 'tr
 /** The garage's own fields of version 9: nobody compared gauges. */
 export const garageTo10 = (garage: OldRow): OldRow => ({ gauge: null, ...garage });
 
+/** What stood for the positions of the practice up to version 11, each in English, and the code that stands there now. */
+const CODES_12: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  adjustable: { 'where nothing fixed does': 'last', 'hold only': 'holds' },
+  ratchet: { 'within its torque': 'within-torque', 'never breaks loose': 'never' },
+  standing: { 'plain bar only': 'bar', 'ratchet too': 'ratchet' },
+  drive: { 'smallest that bears it': 'smallest', 'one middle drive': 'middle' },
+  from: { drawer: 'toolbox', 'drawer first': 'toolbox-first' },
+  doubles: { 'what gets lost or breaks': 'losable', 'everything vital': 'all' },
+  others: { 'the bikes that ride along': 'along', 'own bike only': 'own', 'any stranger’s too': 'any' },
+  quality: { 'good where torque is high': 'by-torque', 'good everywhere': 'good', 'cheap everywhere': 'cheap' },
+  air: {
+    'pump, cartridge for a bead': 'pump',
+    'electric pump': 'electric',
+    'hand pump': 'hand',
+    'gas cartridges': 'gas',
+    'two of them': 'two',
+  },
+  tubes: { 'front only': 'front', 'with tubeless tyres too': 'tubeless-too' },
+  levers: { 'one and a long spanner': 'one' },
+  plugs: { 'pin plugs': 'pins' },
+  reamer: { 'hand reamer': 'hand', 'powered drill': 'drill' },
+  lives: {
+    'everyday part on the bike': 'everyday',
+    'always on the bike': 'bike',
+    'with the luggage': 'luggage',
+    'on the back': 'back',
+  },
+  skill: { 'only what somebody can do': 'able', 'carry it, somebody may help': 'all' },
+  hand: { 'has done it before': 'done' },
+  pressures: { 'set once': 'once', 'lowered and raised with the ground': 'ground' },
+  rescue: { 'carry the means': 'carry', 'walk out and recover later': 'walk', 'nothing but a phone': 'phone' },
+  sparkPlug: { 'where it earns its place': 'earned' },
+};
+/** A garage's own fields with the positions of its practice read from one table of them to another. */
+const practiceBy = (garage: OldRow, codes: typeof CODES_12): OldRow => {
+  const practice = garage['practice'];
+  if (typeof practice !== 'object' || practice === null) return garage;
+  const now = Object.entries(practice as OldRow).map(([key, value]) => [
+    key,
+    typeof value === 'string' ? (codes[key]?.[value] ?? value) : value,
+  ]);
+  return { ...garage, practice: Object.fromEntries(now) as OldRow };
+};
+/** The garage's own fields of version 11 with the positions of its practice as codes. */
+export const garageTo12 = (garage: OldRow): OldRow => practiceBy(garage, CODES_12);
+/** And back: a database of version 12 as the program of version 11 reads it. */
+export const garageFrom12 = (garage: OldRow): OldRow =>
+  practiceBy(
+    garage,
+    Object.fromEntries(
+      Object.entries(CODES_12).map(([key, codes]) => [
+        key,
+        Object.fromEntries(Object.entries(codes).map(([was, code]) => [code, was])),
+      ]),
+    ),
+  );
+
 /** What brings the rows and the garage's own fields of one version to the next, and the tables that are new in it. */
 interface Step {
   to: number;
@@ -309,6 +366,7 @@ const STEPS: readonly Step[] = [
   { to: 9, row: asItWas, own: garageTo9, tables: ['companions', 'crews', 'loans'] },
   { to: 10, row: rowTo10, own: garageTo10, tables: ['drills', 'checks', 'reminders', 'watches', 'memories'] },
   { to: 11, row: asItWas, own: (garage) => garage, tables: ['happened', 'reviews'] },
+  { to: 12, row: asItWas, own: garageTo12, tables: [] },
 ];
 /** Steps that what a version wrote goes through. */
 const stepsFrom = (version: number): readonly Step[] => STEPS.filter((s) => s.to > version);

@@ -39,7 +39,7 @@ const nm = (value: number) => ({ value, source: 'manual' as const });
 const hex = (size: string, extra: Partial<Fastener> = {}) =>
   fastener({ head: { form: 'hex', size }, torque: nm(8), ...extra });
 const garage = (fasteners: Fastener[], pieces: Piece[] = []): GarageDocument => ({
-  ...emptyDocument({ name: 'Test', practice: { ...DEFAULT_PRACTICE, quality: 'good everywhere' } }),
+  ...emptyDocument({ name: 'Test', practice: { ...DEFAULT_PRACTICE, quality: 'good' } }),
   bikes: [newBike(uuid(1), 'One'), newBike(uuid(2), 'Two')],
   fasteners,
   pieces,
@@ -148,16 +148,16 @@ describe('what to buy', () => {
       return buyList({ ...doc, garage: { ...doc.garage, practice: { ...DEFAULT_PRACTICE, quality } } }, ONE, 'money');
     };
     const names = (l: BuyList) => l.singles.map((s) => s.piece.quality);
-    expect(names(list(20, 'good where torque is high'))).toEqual(['cheap']);
-    expect(names(list(20, 'good everywhere'))).toEqual(['good']);
-    const cheap = list(20, 'cheap everywhere').singles[0]!.piece;
+    expect(names(list(20, 'by-torque'))).toEqual(['cheap']);
+    expect(names(list(20, 'good'))).toEqual(['good']);
+    const cheap = list(20, 'cheap').singles[0]!.piece;
     // A torque between what its cheap and its good make bear asks for the good one, or for something stouter.
-    const heavy = list(Math.max(...cheap.modes.map((m) => m.bears)) * 0.9, 'good where torque is high');
+    const heavy = list(Math.max(...cheap.modes.map((m) => m.bears)) * 0.9, 'by-torque');
     for (const { piece } of heavy.singles)
       expect(Math.max(...piece.modes.map((m) => m.bears))).toBeGreaterThan(
         Math.max(...cheap.modes.map((m) => m.bears)) * 0.9,
       );
-    expect(list(20, 'good where torque is high').price).toBeLessThan(list(20, 'good everywhere').price);
+    expect(list(20, 'by-torque').price).toBeLessThan(list(20, 'good').price);
   });
   test('another bike that the purchase helps is named; nothing missing, nothing to buy', () => {
     const mine = hex('13');
@@ -207,7 +207,7 @@ describe('what to buy', () => {
     const asked = { bikeId: uuid(1), tripId: uuid(7) };
     const withPieces = (pieces: Piece[]) => ({ ...garage([], pieces), trips: [trip] });
     const all = functionNeeds(exposuresIn(withPieces([]), asked));
-    const offered = offeredPieces('good everywhere');
+    const offered = offeredPieces('good');
     const doer = (does: readonly (typeof all)[number][]) =>
       owned(
         functional(

@@ -25,5 +25,5 @@ export function getsLostOrBreaks(piece: Pick<Piece, 'kind' | 'modes' | 'quality'
  */
 export function losableIn(doubles: Practice['doubles'], days: number): (piece: Piece) => boolean {
   if (doubles === 'none' || days < DOUBLES_FROM_DAYS) return () => false;
-  return doubles === 'everything vital' ? () => true : getsLostOrBreaks;
+  return doubles === 'all' ? () => true : getsLostOrBreaks;
 }

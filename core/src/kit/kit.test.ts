@@ -123,8 +123,8 @@ describe('the lightest kit', () => {
     const pieces = [owned(combinationSpanner('10')), owned(adjustable(250, 30, 370)), owned(combinationSpanner('24'))];
     const names = (others: Practice['others']) =>
       kitOf(garage(pieces, {}, { others }), {}, false).pieces.map((p) => p.piece.name);
-    expect(names('own bike only')).toEqual(['Combination spanner 10']);
-    expect(names('any stranger’s too').length).toBeGreaterThan(1);
+    expect(names('own')).toEqual(['Combination spanner 10']);
+    expect(names('any').length).toBeGreaterThan(1);
   });
 });
 

@@ -76,7 +76,7 @@ test('two bikes with one head in common: what moves, and what one set for both t
   const doc = {
     ...emptyDocument({
       name: 'Test',
-      practice: { ...DEFAULT_PRACTICE, from: 'catalogue' as const, others: 'any stranger’s too' as const },
+      practice: { ...DEFAULT_PRACTICE, from: 'catalogue' as const, others: 'any' as const },
     }),
     bikes: [newBike(uuid(1), 'One'), newBike(uuid(2), 'Two')],
     fasteners: [hex('10', uuid(1)), hex('13', uuid(1)), hex('10', uuid(2)), hex('14', uuid(2))],

@@ -63,7 +63,7 @@ function shared(a: readonly Carried[], b: readonly Carried[]): Carried[] {
 export function manyBikes(rows: KitRows, tripId: string | null, solve: Solve): ManyBikes {
   // Each bike by itself, out of the toolbox: what rides along, or could be bought, is another question.
   const doc = atHand(rows);
-  const practice: Practice = { ...doc.garage.practice, others: 'own bike only', from: 'drawer' };
+  const practice: Practice = { ...doc.garage.practice, others: 'own', from: 'toolbox' };
   const own = { ...doc, garage: { ...doc.garage, practice } };
   const work = doc.bikes.map((bike) => ({ bike, ...toolCase(own, { bikeId: bike.id, tripId }) }));
   const least = (reaches: readonly Reach[], pieces: readonly Piece[], functions: readonly FunctionNeed[]) =>

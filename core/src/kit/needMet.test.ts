@@ -63,7 +63,7 @@ describe('what a tool does', () => {
     const met = (how: (typeof DEFAULT_PRACTICE)['levers']) =>
       needMet(levers, having({ practice: { ...DEFAULT_PRACTICE, levers: how } }, { pieces })).ok;
     expect([met('two'), met('three')]).toEqual([true, false]);
-    const gas = { ...DEFAULT_PRACTICE, air: 'gas cartridges' as const };
+    const gas = { ...DEFAULT_PRACTICE, air: 'gas' as const };
     const inflate = { by: 'function', does: 'inflate', count: 1 } as const;
     const air = [tool('Inflator', ['gas air'])];
     const cartridge = (quantity: number) => ({ kind: 'gas cartridge', quantity });

@@ -41,10 +41,10 @@ export const leastOf = (c: ToolCase, solve: Solve): Lightest =>
 /** Fasteners that a kit for a bike has to turn: its own, and by the rider's practice those of the bikes that ride along. */
 export function fastenersFor(doc: KitRows, bikeId: string, trip: Trip | undefined): Fastener[] {
   const { others } = doc.garage.practice;
-  const along = others === 'own bike only' ? [] : (trip?.along ?? []);
+  const along = others === 'own' ? [] : (trip?.along ?? []);
   const bikes = new Set([bikeId, ...along]);
   const known = doc.fasteners.filter((f) => bikes.has(f.bikeId) && f.leftOut === null);
-  return others === 'any stranger’s too' ? [...known, ...strangersHeads()] : known;
+  return others === 'any' ? [...known, ...strangersHeads()] : known;
 }
 
 /** Whether a piece stands between hand and head, so that any chain may change by it. */
@@ -91,7 +91,7 @@ export interface KitCase {
  * kit can be seen, priced and ticked off before anything is entered.
  */
 export const toolsFrom = (doc: Pick<KitRows, 'pieces' | 'garage'>): Practice['from'] =>
-  doc.pieces.length === 0 && doc.garage.practice.from === 'drawer' ? 'drawer first' : doc.garage.practice.from;
+  doc.pieces.length === 0 && doc.garage.practice.from === 'toolbox' ? 'toolbox-first' : doc.garage.practice.from;
 
 /** The tools of a case, and the whole problem of which they are a part. */
 export function kitCase(
@@ -146,7 +146,7 @@ function headCase(
   }
   const own = finder ?? new ChainFinder(inUse(drawer), practice);
   const reaches = fasteners.map((f) => reachOf(f, own));
-  if (from === 'drawer') return { ...rest, reaches, pieces: drawer, offered: new Set() };
+  if (from === 'toolbox') return { ...rest, reaches, pieces: drawer, offered: new Set() };
   const gaps = reaches.filter((r) => r.best.length === 0).map((r) => r.fastener);
   const able = (does: FunctionNeed['does']) =>
     inUse(drawer).reduce((n, p) => n + (p.functions.includes(does) ? p.count : 0), 0);

@@ -342,15 +342,15 @@ describe('an empty toolbox', () => {
       const then = answer({
         ...doc,
         pieces: [{ ...had.piece, id: uuid(990), count: had.count }],
-        garage: { ...doc.garage, practice: { ...doc.garage.practice, from: 'drawer first' } },
+        garage: { ...doc.garage, practice: { ...doc.garage.practice, from: 'toolbox-first' } },
       }).kit;
       expect(then.pieces.find((p) => p.piece.name === had.piece.name)?.toBuy ?? false).toBe(false);
       expect(then.pieces.some((p) => p.toBuy)).toBe(true);
       // Whoever said where tools come from is taken at their word.
       const bought = { ...doc.garage, practice: { ...doc.garage.practice, from: 'catalogue' as const } };
       expect(toolsFrom({ ...doc, garage: bought })).toBe('catalogue');
-      expect(toolsFrom(doc)).toBe('drawer first');
-      expect(toolsFrom({ ...doc, pieces: [had.piece] })).toBe('drawer');
+      expect(toolsFrom(doc)).toBe('toolbox-first');
+      expect(toolsFrom({ ...doc, pieces: [had.piece] })).toBe('toolbox');
     },
     120_000,
   );

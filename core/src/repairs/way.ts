@@ -1,7 +1,6 @@
 import { at, entry, present } from '../ground/numbers.js';
 import { cylindersOf, type Bike, type Role } from '../bike/index.js';
 import { ROLES } from '../bike/fastener.js';
-import { HANDS } from '../toolbox/practice.js';
 import type { PieceFunction } from '../toolbox/tools/index.js';
 import { FUNCTIONS } from '../toolbox/tools/piece.js';
 
@@ -69,7 +68,7 @@ export const mostSaved = (
 /** What a way asks of whoever does it: anybody, somebody handy, somebody who has done it before. */
 export const SKILLS = [1, 2, 3] as const;
 export type Skill = (typeof SKILLS)[number];
-export const SKILL_WORDS: Readonly<Record<Skill, (typeof HANDS)[number]>> = {
+export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   1: 'anybody',
   2: 'handy',
   3: 'has done it before',

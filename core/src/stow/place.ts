@@ -120,11 +120,11 @@ export function longestPiece(place: Place): number {
 /** The places that a practice leaves to the kit: what stays on the bike, what leaves with the luggage, or what the rider wears. */
 export function placesOf(places: readonly Place[], lives: Practice['lives']): Place[] {
   switch (lives) {
-    case 'always on the bike':
+    case 'bike':
       return places.filter((p) => p.stays);
-    case 'with the luggage':
+    case 'luggage':
       return places.filter((p) => !p.stays && p.kind !== 'body');
-    case 'on the back':
+    case 'back':
       return places.filter((p) => p.kind === 'body');
     default:
       return [...places];

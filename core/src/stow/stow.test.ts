@@ -148,7 +148,7 @@ describe('rules of a place', () => {
     expect(new Set(all.map((p) => p.name)).size).toBe(all.length);
     expect(usualPlaces(bike).some((p) => p.name.includes('pannier'))).toBe(false);
     expect(usualPlaces({ ...bike, fitted: ['side racks'] }).filter((p) => p.name.includes('pannier'))).toHaveLength(2);
-    expect(placesOf(all as Place[], 'on the back').every((p) => p.kind === 'body')).toBe(true);
+    expect(placesOf(all as Place[], 'back').every((p) => p.kind === 'body')).toBe(true);
   });
 });
 

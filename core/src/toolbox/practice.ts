@@ -1,59 +1,47 @@
 import { z } from 'zod';
 import { euros } from '../ground/fields.js';
+import { positions, WAY_SWITCHES } from './waySwitches.js';
 
 /** What the lightest set is least in; a blend weighs grams, room and money together. */
 export const MEASURES = ['mass', 'bulk', 'price', 'blend'] as const;
 export type Measure = (typeof MEASURES)[number];
 
-/** The best hand in the group: what ways ask of whoever goes them. */
-export const HANDS = ['anybody', 'handy', 'has done it before'] as const;
+/** The best hand in the group, as ways ask for it: anybody's, a handy one's, that of somebody who has done it before. */
+export const HANDS = ['anybody', 'handy', 'done'] as const;
 
-/**
- * A switch of the practice: its positions, the default first. The default is how the program did it before it asked, so that a garage that was written
- * before, which says nothing of it, stays as it was.
- */
-const positions = <const P extends readonly [string, ...string[]]>(...all: P) => z.enum(all).default(all[0]);
+/** The positions of the switches that act on ways. */
+const ofWays = Object.fromEntries(Object.entries(WAY_SWITCHES).map(([key, { schema }]) => [key, schema])) as {
+  [S in keyof typeof WAY_SWITCHES]: (typeof WAY_SWITCHES)[S]['schema'];
+};
 
-/** Schools of practice that decide which chains count. Each position is one a rider may hold. */
+/** Schools of practice that decide which chains count. Each position is one a rider may hold; what is stored is a code, its words are the screen's. */
 export const practiceSchema = z.strictObject({
-  /** Adjustable spanner as the tool that turns: only where nothing fixed does, never (hold only), or freely. */
-  adjustable: positions('where nothing fixed does', 'hold only', 'freely'),
+  /** Adjustable spanner as the tool that turns: the last resort, where nothing fixed does; never, it only holds; or freely. */
+  adjustable: positions('last', 'holds', 'freely'),
   /** Break loose with a ratchet, within its torque. */
-  ratchet: positions('within its torque', 'never breaks loose'),
-  /** What may be stood on. */
-  standing: positions('plain bar only', 'never', 'ratchet too'),
-  /** Square drives: whatever bears the torque, or the middle one for all where it reaches. */
-  drive: positions('smallest that bears it', 'one middle drive'),
+  ratchet: positions('within-torque', 'never'),
+  /** What may be stood on: a plain bar only, nothing, a ratchet too. */
+  standing: positions('bar', 'never', 'ratchet'),
+  /** Square drives: the smallest that bears the torque, or the middle one for all where it reaches. */
+  drive: positions('smallest', 'middle'),
   /** What the set of tools is made least in. */
   least: positions(...MEASURES),
-  /** Where the tools come from: what is owned, what can be bought, or what is owned and the catalogue for the rest. */
-  from: positions('drawer', 'drawer first', 'catalogue'),
-  /** Which pieces the kit can lose one of and still reach every head. Asked from trips of two days on. */
-  doubles: positions('what gets lost or breaks', 'none', 'everything vital'),
-  /** Whose bikes it is for. */
-  others: positions('the bikes that ride along', 'own bike only', 'any stranger’s too'),
-  /** Quality of what is bought. */
-  quality: positions('good where torque is high', 'good everywhere', 'cheap everywhere'),
-  /** What makes the air. */
-  air: positions('pump, cartridge for a bead', 'electric pump', 'hand pump', 'gas cartridges', 'two of them'),
-  /** Spare tubes: a front one gets a bike out on the rear wheel too. */
-  tubes: positions('front only', 'both', 'none', 'with tubeless tyres too'),
-  /** Tyre levers. */
-  levers: positions('two', 'one and a long spanner', 'three'),
-  /** What closes a hole in a tubeless tyre, and what opens it for the plug. */
-  plugs: positions('strings', 'pin plugs', 'both'),
-  reamer: positions('hand reamer', 'powered drill'),
-  /** Where the kit lives. */
-  lives: positions('everyday part on the bike', 'always on the bike', 'with the luggage', 'on the back'),
-  /** Which ways count: those that somebody in the group can do, by the best hand in it, or all, since somebody may help. */
-  skill: positions('only what somebody can do', 'carry it, somebody may help'),
-  hand: z.enum(HANDS).default('has done it before'),
-  /** Whether pressures follow the ground. */
-  pressures: positions('set once', 'lowered and raised with the ground'),
-  /** A bike that cannot go on by itself. */
-  rescue: positions('carry the means', 'walk out and recover later', 'nothing but a phone'),
-  /** A spare spark plug: with carburettor, two strokes or water on the way; always; never. */
-  sparkPlug: positions('where it earns its place', 'carry', 'leave'),
+  /** Where the tools come from: what is owned, what is owned and the catalogue for the rest, or what can be bought. */
+  from: positions('toolbox', 'toolbox-first', 'catalogue'),
+  /** Which pieces the kit can lose one of and still reach every head: what gets lost or breaks. Asked from trips of two days on. */
+  doubles: positions('losable', 'none', 'all'),
+  /** Whose bikes it is for: those that ride along, one's own only, any stranger's too. */
+  others: positions('along', 'own', 'any'),
+  /** Quality of what is bought: good where torque is high, good everywhere, cheap everywhere. */
+  quality: positions('by-torque', 'good', 'cheap'),
+  ...ofWays,
+  /** Where the kit lives: what is needed every day on the bike, all of it there, with the luggage, on the back. */
+  lives: positions('everyday', 'bike', 'luggage', 'back'),
+  /** Which ways count: those that somebody in the group is able to do, by the best hand in it, or all, since somebody may help. */
+  skill: positions('able', 'all'),
+  hand: z.enum(HANDS).default('done'),
+  /** Whether pressures are set once, or lowered and raised with the ground. */
+  pressures: positions('once', 'ground'),
   /** What the tools in the bag may be worth together, euros; null for no limit. */
   worth: euros.nullable().default(null),
 });

@@ -293,7 +293,7 @@ export function preventionOf(bike: Bike, also: readonly string[] = []): Preventi
 
 /** Bikes whose troubles a kit is for: the one asked about, and those that ride along unless the practice says otherwise. */
 export function bikesFor(doc: KitRows, bikeId: string, trip: Trip | undefined): Bike[] {
-  const along = doc.garage.practice.others === 'own bike only' ? [] : (trip?.along ?? []);
+  const along = doc.garage.practice.others === 'own' ? [] : (trip?.along ?? []);
   return doc.bikes
     .filter((b) => b.id === bikeId || along.includes(b.id))
     .sort((a, b) => Number(b.id === bikeId) - Number(a.id === bikeId));

@@ -23,35 +23,33 @@ const prefers = (of: string, position: string) => ({ code: 'lack.preference', of
 describe('needs as the practice has them', () => {
   test('what makes the air: a pump, an electric one, cartridges two to a filling, two of them', () => {
     const asked = (air: Practice['air']) => practisedNeeds(needs([{ does: 'inflate', count: 1 }]), practice({ air }));
-    expect(asked('pump, cartridge for a bead')).toEqual(needs([{ does: 'inflate', count: 1 }]));
-    expect(asked('electric pump')).toEqual(needs([{ does: 'electric air', count: 1 }]));
-    expect(asked('hand pump')).toEqual(needs([{ does: 'hand air', count: 1 }]));
-    expect(asked('two of them')).toEqual(needs([{ does: 'inflate', count: 2 }]));
-    expect(asked('gas cartridges')).toEqual(
-      needs([{ does: 'gas air', count: 1 }], [{ kind: 'gas cartridge', units: 2 }]),
-    );
+    expect(asked('pump')).toEqual(needs([{ does: 'inflate', count: 1 }]));
+    expect(asked('electric')).toEqual(needs([{ does: 'electric air', count: 1 }]));
+    expect(asked('hand')).toEqual(needs([{ does: 'hand air', count: 1 }]));
+    expect(asked('two')).toEqual(needs([{ does: 'inflate', count: 2 }]));
+    expect(asked('gas')).toEqual(needs([{ does: 'gas air', count: 1 }], [{ kind: 'gas cartridge', units: 2 }]));
     const both = practisedNeeds(
       needs([{ does: 'inflate', count: 1 }], [{ kind: 'gas cartridge', units: 2 }]),
-      practice({ air: 'gas cartridges' }),
+      practice({ air: 'gas' }),
     );
     expect(both.supplies).toEqual([{ kind: 'gas cartridge', units: 4 }]);
   });
   test('levers: two, one and a long spanner, three; one asked for stays one', () => {
     const asked = (levers: Practice['levers'], count = 2) =>
       practisedNeeds(needs([{ does: 'lever tyre', count }]), practice({ levers })).functions[0]!.count;
-    expect([asked('two'), asked('one and a long spanner'), asked('three'), asked('three', 1)]).toEqual([2, 1, 3, 1]);
+    expect([asked('two'), asked('one'), asked('three'), asked('three', 1)]).toEqual([2, 1, 3, 1]);
   });
   test('the reamer is by hand or powered', () => {
     const asked = (reamer: Practice['reamer']) =>
       practisedNeeds(needs([{ does: 'ream', count: 1 }]), practice({ reamer })).functions;
-    expect(asked('hand reamer')).toEqual([{ does: 'ream', count: 1 }]);
-    expect(asked('powered drill')).toEqual([{ does: 'drill', count: 1 }]);
+    expect(asked('hand')).toEqual([{ does: 'ream', count: 1 }]);
+    expect(asked('drill')).toEqual([{ does: 'drill', count: 1 }]);
   });
 });
 
 describe('ways that do not count, with the reason', () => {
   test('skill: only what the best hand of the group can do', () => {
-    const skilled = (hand: Practice['hand'], skill: Practice['skill'] = 'only what somebody can do') => [
+    const skilled = (hand: Practice['hand'], skill: Practice['skill'] = 'able') => [
       barred('wheel-bearing', 'New bearing', { hand, skill }),
       barred('puncture-tube', 'Patch the tube', { hand, skill }),
       barred('puncture-tube', 'Ride on the flat, walking pace', { hand, skill }),
@@ -59,8 +57,8 @@ describe('ways that do not count, with the reason', () => {
     const none = { code: 'lack.nobody-knows' };
     expect(skilled('anybody')).toEqual([none, none, null]);
     expect(skilled('handy')).toEqual([none, null, null]);
-    expect(skilled('has done it before')).toEqual([null, null, null]);
-    expect(skilled('anybody', 'carry it, somebody may help')).toEqual([null, null, null]);
+    expect(skilled('done')).toEqual([null, null, null]);
+    expect(skilled('anybody', 'all')).toEqual([null, null, null]);
   });
   test('company and pushing', () => {
     expect(barred('chain', 'Be towed by a companion', {})).toEqual({ code: 'lack.nobody-along' });
@@ -74,7 +72,7 @@ describe('ways that do not count, with the reason', () => {
       barred('tube-torn-rear', 'Fit a new tube', { tubes }),
     ];
     expect(tube('both')).toEqual([null, null]);
-    expect(tube('front only')).toEqual([null, prefers('tubes', 'front only')]);
+    expect(tube('front')).toEqual([null, prefers('tubes', 'front')]);
     expect(tube('none')).toEqual([prefers('tubes', 'none'), prefers('tubes', 'none')]);
     const tubeless = { ...bike, tyres: 'tubeless' as const };
     const plug = (plugs: Practice['plugs']) => [
@@ -82,24 +80,20 @@ describe('ways that do not count, with the reason', () => {
       barred('puncture-tubeless', 'Plug it with a pin plug', { plugs }, tubeless),
     ];
     expect(plug('strings')).toEqual([null, prefers('plugs', 'strings')]);
-    expect(plug('pin plugs')).toEqual([prefers('plugs', 'pin plugs'), null]);
+    expect(plug('pins')).toEqual([prefers('plugs', 'pins'), null]);
     const spare = (sparkPlug: Practice['sparkPlug'], on = bike, at = trip) =>
       barred('plug-fouled', 'New plug', { sparkPlug }, on, at);
-    const no = prefers('sparkPlug', 'where it earns its place');
+    const no = prefers('sparkPlug', 'earned');
     expect(spare('carry')).toBeNull();
     // Where it earns its place: carburettor, two-stroke, or water on the way.
-    expect(spare('where it earns its place')).toEqual(no);
-    expect(spare('where it earns its place', { ...bike, fuelling: 'carburettor' })).toBeNull();
-    expect(spare('where it earns its place', { ...bike, strokes: 2 })).toBeNull();
-    expect(spare('where it earns its place', bike, { ...trip, legs: [{ ...trip.legs[0]!, crossings: 1 }] })).toBeNull();
-    expect(barred('stuck', 'Pulley to a tree', { rescue: 'carry the means' })).toBeNull();
-    expect(barred('stuck', 'Pulley to a tree', { rescue: 'nothing but a phone' })).toEqual(
-      prefers('rescue', 'nothing but a phone'),
-    );
-    expect(barred('chain', 'New joining link', { rescue: 'nothing but a phone' })).toEqual(
-      prefers('rescue', 'nothing but a phone'),
-    );
-    expect(barred('chain', 'Coast and push to the road', { rescue: 'nothing but a phone' })).toBeNull();
+    expect(spare('earned')).toEqual(no);
+    expect(spare('earned', { ...bike, fuelling: 'carburettor' })).toBeNull();
+    expect(spare('earned', { ...bike, strokes: 2 })).toBeNull();
+    expect(spare('earned', bike, { ...trip, legs: [{ ...trip.legs[0]!, crossings: 1 }] })).toBeNull();
+    expect(barred('stuck', 'Pulley to a tree', { rescue: 'carry' })).toBeNull();
+    expect(barred('stuck', 'Pulley to a tree', { rescue: 'phone' })).toEqual(prefers('rescue', 'phone'));
+    expect(barred('chain', 'New joining link', { rescue: 'phone' })).toEqual(prefers('rescue', 'phone'));
+    expect(barred('chain', 'Coast and push to the road', { rescue: 'phone' })).toBeNull();
   });
   test('a chain tool that is too small opens nothing', () => {
     const small = { ...bike, fit: { chain: '525', 'chain tool': '520' } };

@@ -52,7 +52,7 @@ export function allowedForce(mode: Mode, practice: Practice): number {
     case 'bar':
       return practice.standing === 'never' ? FORCE.twoHands : FORCE.foot;
     case 'ratchet':
-      return practice.standing === 'ratchet too' ? FORCE.foot : FORCE.twoHands;
+      return practice.standing === 'ratchet' ? FORCE.foot : FORCE.twoHands;
     default:
       return FORCE.twoHands;
   }

@@ -117,14 +117,9 @@ export function failsOf(path: Path, end: End, practice: Practice): Fail[] {
   if (access.approach === 'out of line' && !path.swivels) fail('approach', { code: 'reach.out-of-line' });
 
   if (!end.holding && path.links.some((l) => l.mode.grip === 'adjustable')) {
-    if (practice.adjustable === 'hold only') fail('practice', { code: 'reach.adjustable-holds' });
+    if (practice.adjustable === 'holds') fail('practice', { code: 'reach.adjustable-holds' });
   }
-  if (
-    practice.ratchet === 'never breaks loose' &&
-    hand.mode.offer.by === 'hand' &&
-    hand.mode.offer.hold === 'ratchet' &&
-    need > 0
-  )
+  if (practice.ratchet === 'never' && hand.mode.offer.by === 'hand' && hand.mode.offer.hold === 'ratchet' && need > 0)
     fail('practice', { code: 'reach.ratchet-never-breaks' });
   if (need > 0) {
     if (path.bears < need) {

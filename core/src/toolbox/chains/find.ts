@@ -402,10 +402,10 @@ export class ChainFinder {
     const middle = (p: Path) => p.links.every(onMiddleDrive);
     const someElseAll = (list: Path[], want: (p: Path) => boolean) => (list.some(want) ? list.filter(want) : list);
     let turning = end.holding ? good.filter((p) => this.passes(p, { ...end, holding: false })) : [...good];
-    if (this.practice.adjustable === 'where nothing fixed does') turning = someElseAll(turning, fixed);
+    if (this.practice.adjustable === 'last') turning = someElseAll(turning, fixed);
     const turns = new Set(turning);
     let holding = end.holding ? good.filter((p) => !turns.has(p)) : [];
-    if (this.practice.drive === 'one middle drive') {
+    if (this.practice.drive === 'middle') {
       turning = someElseAll(turning, middle);
       holding = someElseAll(holding, middle);
     }

@@ -88,8 +88,8 @@ describe('what a hand gives', () => {
     expect(force(plainBar('1/2in', 300))).toBe(600);
     expect(force(plainBar('1/2in', 300), { standing: 'never' })).toBe(400);
     expect(force(ratchet('3/8in'))).toBe(400);
-    expect(force(ratchet('3/8in'), { standing: 'ratchet too' })).toBe(600);
-    expect(force(combinationSpanner('13'), { standing: 'ratchet too' })).toBe(400);
+    expect(force(ratchet('3/8in'), { standing: 'ratchet' })).toBe(600);
+    expect(force(combinationSpanner('13'), { standing: 'ratchet' })).toBe(400);
     expect(force(socket('3/8in', '13'))).toBe(0);
   });
   test('arm × force, or a palm where there is none', () => {
@@ -186,7 +186,7 @@ describe('pairs of chains', () => {
   });
   test('a through bolt that adjustables only hold says so; one tool for both ends says that', () => {
     const bolt = fastener({ head: hex('13'), far: hex('13'), torque: nm(15) });
-    const only = (pieces: Piece[]) => reachOf(bolt, new ChainFinder(pieces, practice({ adjustable: 'hold only' })));
+    const only = (pieces: Piece[]) => reachOf(bolt, new ChainFinder(pieces, practice({ adjustable: 'holds' })));
     const held = only(own(adjustable(250, 30, 370), adjustable(200, 24, 200)));
     expect([held.best.length, held.fails[0]?.fail.code]).toEqual([0, 'practice']);
     const one = only(own(combinationSpanner('13')));
@@ -296,7 +296,7 @@ describe('which end is out of reach', () => {
   test('one adjustable for both ends wants a second tool, not another practice, where a spanner could turn one of them', () => {
     const pieces = own(adjustable(250, 30, 370));
     const bolt = fastener({ head: hex('13'), far: hex('13'), torque: nm(15) });
-    const found = (list: Piece[]) => reachOf(bolt, new ChainFinder(list, practice({ adjustable: 'hold only' })));
+    const found = (list: Piece[]) => reachOf(bolt, new ChainFinder(list, practice({ adjustable: 'holds' })));
     // Nothing but what holds.
     expect(found(pieces).fails.map((f) => f.fail.code)).toEqual(['practice']);
     // A spanner turns either end, and there is one of each alone.

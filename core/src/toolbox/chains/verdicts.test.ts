@@ -71,7 +71,7 @@ describe('both ends', () => {
   });
   test('one end fixed and one adjustable: whichever end is written first', () => {
     const pieces = own(adjustable(250, 30, 370), lKey('8'));
-    const practice: Practice = { ...DEFAULT_PRACTICE, adjustable: 'hold only' };
+    const practice: Practice = { ...DEFAULT_PRACTICE, adjustable: 'holds' };
     const one = bolt({ head: hex('19'), far: key('8'), torque: nm(20) });
     const other = bolt({ head: key('8'), far: hex('19'), torque: nm(20) });
     for (const p of [practice, DEFAULT_PRACTICE]) {
@@ -117,8 +117,8 @@ describe('both ends', () => {
         access,
         access,
         fc.integer({ min: 1, max: 60 }),
-        fc.constantFrom<Practice['adjustable']>('where nothing fixed does', 'hold only', 'freely'),
-        fc.constantFrom<Practice['drive']>('smallest that bears it', 'one middle drive'),
+        fc.constantFrom<Practice['adjustable']>('last', 'holds', 'freely'),
+        fc.constantFrom<Practice['drive']>('smallest', 'middle'),
         (some, a, b, here, there, torque, adjusting, drive) => {
           const pieces = some.map((m) => owned(m));
           const practice = { ...DEFAULT_PRACTICE, adjustable: adjusting, drive };
@@ -181,7 +181,7 @@ describe('what bears and what fits', () => {
 });
 
 describe('gaps and their cures', () => {
-  const offered = offeredPieces('good everywhere');
+  const offered = offeredPieces('good');
   test('a bit without a handle says what it takes, not that nothing turns it', () => {
     const head = key('14');
     const message = (pieces: Piece[], of = fastener({ head, torque: nm(60) })) =>

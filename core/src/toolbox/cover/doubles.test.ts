@@ -96,7 +96,7 @@ describe('a kit that bears a loss', () => {
           { minLength: 1, maxLength: 3 },
         ),
         fc.constantFrom<'all' | 'sockets' | 'none'>('all', 'sockets', 'none'),
-        fc.constantFrom<Practice['adjustable']>('where nothing fixed does', 'hold only', 'freely'),
+        fc.constantFrom<Practice['adjustable']>('last', 'holds', 'freely'),
         fc.constantFrom('search' as const, 'search' as const, 'solver' as const),
         (some, counts, heads, which, adjusting, by) => {
           const pieces = some.map((m, i) => owned(m, { count: counts[i]! }));

@@ -45,7 +45,7 @@ describe('what a kit has to do, as tasks over piece numbers', () => {
   });
   test('both ends at once: copies of one piece are added up, and one of two has to turn', () => {
     const two = [{ ...owned(combinationSpanner('10')), count: 2 }, owned(adjustable(200, 24, 200))];
-    const practice = { ...DEFAULT_PRACTICE, adjustable: 'hold only' as const };
+    const practice = { ...DEFAULT_PRACTICE, adjustable: 'holds' as const };
     const reach = reachOf(bolt('10', '10'), new ChainFinder(two, practice));
     const [task] = coverProblem([reach], two).tasks;
     expect([

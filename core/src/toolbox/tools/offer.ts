@@ -8,7 +8,7 @@ export const CHEAP_PRICE = 0.4;
 const COPIES = 2;
 
 /** What is bought of: good pieces, cheap ones that bear less, or either, so that torque decides. */
-export type Quality = 'good where torque is high' | 'good everywhere' | 'cheap everywhere';
+export type Quality = 'by-torque' | 'good' | 'cheap';
 
 /**
  * A piece of the catalogue beside the rider's own, under an id of its own.
@@ -35,8 +35,8 @@ export function offeredPieces(quality: Quality): Piece[] {
   if (!known) {
     const models = catalogue();
     known = [
-      ...(quality === 'cheap everywhere' ? [] : models.map(asOffered)),
-      ...(quality === 'good everywhere' ? [] : models.map(asCheap)),
+      ...(quality === 'cheap' ? [] : models.map(asOffered)),
+      ...(quality === 'good' ? [] : models.map(asCheap)),
     ].map((piece) => {
       sold.set(piece.id, piece);
       return trusted(piece);

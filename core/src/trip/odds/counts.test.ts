@@ -175,11 +175,11 @@ describe('spares of a company', () => {
   });
   test('a front tube serves the rear, so one stock sees both demands; both or none by the rider’s practice', () => {
     const list = exposures(newBike(uuid(1), 'Bike'), trip);
-    const kinds = (tubes: 'front only' | 'both' | 'none') =>
+    const kinds = (tubes: 'front' | 'both' | 'none') =>
       stockDemands(list, [], tubes)
         .filter((d) => d.kind.endsWith('tube'))
         .map((d) => [d.kind, d.demands.length]);
-    expect(kinds('front only')).toEqual([['front tube', 2]]);
+    expect(kinds('front')).toEqual([['front tube', 2]]);
     expect(kinds('both')).toEqual([
       ['front tube', 1],
       ['rear tube', 1],

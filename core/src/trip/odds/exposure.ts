@@ -205,14 +205,14 @@ export interface StockDemand {
 const LARGEST_SPARE_BOLT = 10;
 
 /** Positions of the practice on spare tubes. */
-export type Tubes = 'front only' | 'both' | 'none' | 'with tubeless tyres too';
+export type Tubes = 'front' | 'both' | 'none' | 'tubeless-too';
 /** Supplies that stand in for another to get out: a front tube in the rear wheel, not the other way about. */
 export const SUBSTITUTES: Readonly<Partial<{ [kind: string]: string }>> = { 'rear tube': 'front tube' };
 /** What spare is carried for a supply under a rider's practice on tubes; null for none. */
 export function spareFor(kind: string, tubes: Tubes): string | null {
   if (kind !== 'front tube' && kind !== 'rear tube') return kind;
   if (tubes === 'none') return null;
-  return tubes !== 'front only' ? kind : (SUBSTITUTES[kind] ?? kind);
+  return tubes !== 'front' ? kind : (SUBSTITUTES[kind] ?? kind);
 }
 
 /** Demand on every stock over a trip: troubles' units at their Λ, lost fasteners split by the bike's own threads. */

@@ -50,7 +50,7 @@ export function exposuresIn(
   const rides = doc.othersRide?.has(bike.id) ? [] : doc.rides;
   const pace = quickest(doc.drills, ridersOf(doc, trip.id));
   const airing = troubles.find((t) => t.id === 'pressures');
-  const aired = doc.garage.practice.pressures === 'set once' ? 0 : trip.air.times;
+  const aired = doc.garage.practice.pressures === 'once' ? 0 : trip.air.times;
   return [
     ...exposures(bike, trip, recordOf(rides, bike, doc.bikes, troubles), troubles, pace),
     ...services(

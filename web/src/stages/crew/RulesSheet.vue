@@ -64,7 +64,7 @@ async function cost() {
 function setStrangers(on: boolean) {
   const { doc } = garage;
   if (!doc) return;
-  const others = on ? ('any stranger’s too' as const) : ('the bikes that ride along' as const);
+  const others = on ? ('any' as const) : ('along' as const);
   garage.edit(texts.changeWhoseBikesAreHelped, [], {
     ...doc.garage,
     practice: { ...doc.garage.practice, others },
@@ -213,7 +213,7 @@ const costOf = (name: string) => {
       <p class="soft hint">{{ texts.hoursAtStakeCountFor }}</p>
       <v-switch
         :label="texts.strangersBikesOnTheWay"
-        :model-value="garage.doc?.garage.practice.others === 'any stranger’s too'"
+        :model-value="garage.doc?.garage.practice.others === 'any'"
         hide-details
         density="compact"
         inset

@@ -20,11 +20,11 @@ function own(p: KitPiece) {
   const { doc } = garage;
   if (!doc) return;
   const after = { ...p.piece, id: crypto.randomUUID() as string, count: p.count };
-  const practice = { ...doc.garage.practice, from: 'drawer first' as const };
+  const practice = { ...doc.garage.practice, from: 'toolbox-first' as const };
   garage.edit(
     edits.own(p.piece.name),
     [{ table: 'pieces', id: after.id, before: null, after }],
-    doc.garage.practice.from === 'drawer' ? { ...doc.garage, practice } : undefined,
+    doc.garage.practice.from === 'toolbox' ? { ...doc.garage, practice } : undefined,
   );
 }
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Schools of practice that decide which chains count, which pieces come along, and for whom. */
 import SelectField from '../../ui/SelectField.vue';
-import { positionWords, QUESTIONS } from '../../words/practice';
+import { positionWords, QUESTIONS } from '@necessaire/words';
 import { computed } from 'vue';
 import { positionsOf, practiceSchema, present, type Practice, type Switch, type SwitchCost } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
@@ -47,7 +47,7 @@ function words(c: SwitchCost): string {
 }
 function why(c: SwitchCost) {
   explain.show({
-    title: positionWords(c.position),
+    title: positionWords(c.key, c.position),
     value: words(c),
     formula: texts.theKitWithThisPosition,
     inputs: [
@@ -70,12 +70,12 @@ function why(c: SwitchCost) {
       <div v-for="key in ORDER" :key="key">
         <SelectField
           :label="QUESTIONS[key]"
-          :items="positionsOf(key).map((o) => ({ title: positionWords(o), value: o }))"
+          :items="positionsOf(key).map((o) => ({ title: positionWords(key, o), value: o }))"
           :model-value="practice[key]"
           @update:model-value="set({ [key]: $event })"
         />
         <v-btn variant="text" v-for="c in costsOf(key)" :key="c.position" class="cost" @click="why(c)">
-          {{ positionWords(c.position) }} <strong class="num">{{ words(c) }}</strong>
+          {{ positionWords(c.key, c.position) }} <strong class="num">{{ words(c) }}</strong>
         </v-btn>
       </div>
       <OptionalNumber
@@ -88,7 +88,7 @@ function why(c: SwitchCost) {
         @update:model-value="set({ worth: $event })"
       />
     </div>
-    <fieldset v-if="garage.trip && others.length > 0 && practice.others !== 'own bike only'">
+    <fieldset v-if="garage.trip && others.length > 0 && practice.others !== 'own'">
       <legend>{{ texts.ridesAlongOn(garage.trip.name) }}</legend>
       <v-checkbox
         v-for="b in others"

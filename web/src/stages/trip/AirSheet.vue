@@ -71,16 +71,16 @@ const chosen = computed(() => {
   const bead = props.bike.tyres === 'tubeless' ? 2 : 0;
   const burst = bead > 0 ? texts.andCartridgesForTheBurst(bead) : texts.aTubeNeedsNoBurst;
   switch (garage.doc?.garage.practice.air) {
-    case 'electric pump':
+    case 'electric':
       return texts.forAFlatRearA(minutes(rear.flat.electricMinutes), rear.flat.ampereHours.toFixed(1));
-    case 'hand pump':
+    case 'hand':
       return texts.strokesInForAFlat(rear.flat.strokes, minutes(rear.flat.handMinutes));
-    case 'gas cartridges':
+    case 'gas':
       return texts.forEachFlatRearRefill(
         counted(rear.flat.cartridges, 'cartridge'),
         bead > 0 ? texts.moreWhereABeadMust(bead) : '',
       );
-    case 'two of them':
+    case 'two':
       return texts.electricAndStrokesByHand(minutes(rear.flat.electricMinutes), rear.flat.strokes);
     default:
       return texts.strokesByHandOrElectric(rear.flat.strokes, minutes(rear.flat.electricMinutes), burst);
