@@ -42,6 +42,9 @@ export const askFor = (text: string, answers: Open['answers'], about: Element | 
 export const refuse = (text: string, answers: Open['answers'] = [], about: Element | null = null): Stop =>
   new Stop({ about, text, answers, refusal: true });
 
+/** Stands for the whole segment: an answer is written in its place. */
+export const WHOLE = { at: 'filler', from: -1, to: -1 } as const;
+
 /** A part without its place, which the segment knows. */
 export interface Understood {
   element: Element;

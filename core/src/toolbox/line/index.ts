@@ -1,6 +1,5 @@
 export * from './read.js';
 export { lacksSize, withSize } from './measured.js';
 export { findModels, setsLike } from './shelf.js';
-export { KIND_TITLES, MADE_KINDS, type MadeKind } from './madeKinds.js';
 export { MOST_OWN_WORDS, OWN_TERMS, ownWordSchema, ownWordsSchema, termWords } from './ownWords.js';
 export type { SaidOfTool } from './said.js';

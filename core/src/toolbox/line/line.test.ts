@@ -5,7 +5,7 @@ import { newPiece, pieceSchema } from '../tools/piece.js';
 import { ITEM_LINES } from '../../testing/corpus/items.js';
 import { corpusOf } from '../../testing/corpus/read.js';
 import { findModels, lacksSize, readPiece, readTools, toolsComplete, withSize } from './index.js';
-import { catalogue } from '../tools/shelf.js';
+import { catalogue } from '../kinds/index.js';
 
 const name = (line: string) => {
   const read = readPiece(line);

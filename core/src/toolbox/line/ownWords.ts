@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { FORM_WORDS, HEAD_FORMS } from '../../ground/sizes/index.js';
 import { line } from '../../ground/text.js';
-import { KIND_TITLES, MADE_KINDS } from './madeKinds.js';
+import { TOOL_KINDS } from '../kinds/index.js';
 
 /** What a rider's own word may stand for: part of a name, a form of head, or a kind of tool. */
 export const OWN_TERMS: readonly [string, ...string[]] = [
   'name',
   ...HEAD_FORMS.map((f) => `form:${f}`),
-  ...MADE_KINDS.filter((k) => k !== 'thing' && k !== 'made').map((k) => `kind:${k}`),
+  ...TOOL_KINDS.map(({ key }) => `kind:${key}`),
 ];
 
 /** A word that riders use and the product does not ship: a trade name, dialect, another language. */
@@ -20,7 +20,7 @@ export const ownWordsSchema = z.array(ownWordSchema).max(MOST_OWN_WORDS);
 export function termWords(term: string): string {
   const [sort, code] = term.split(':', 2);
   const form = HEAD_FORMS.find((f) => f === code);
-  const kind = MADE_KINDS.find((k) => k === code);
+  const kind = TOOL_KINDS.find(({ key }) => key === code);
   if (sort === 'form' && form) return FORM_WORDS[form];
-  return sort === 'kind' && kind ? KIND_TITLES[kind] : 'part of the name';
+  return sort === 'kind' && kind ? kind.title : 'part of the name';
 }

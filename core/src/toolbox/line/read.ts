@@ -8,18 +8,19 @@ import {
   type OwnWord,
   type Token,
 } from '../../ground/line/index.js';
+import { present } from '../../ground/numbers.js';
 import { cut, MOST_LINE } from '../../ground/text.js';
 import { printShape, sizeExists } from '../../ground/sizes/index.js';
-import { pliers } from '../tools/catalogue.js';
+import { pliers } from '../kinds/index.js';
 import type { PieceModel } from '../tools/piece.js';
-import { Bench, partOf, Stop, type Open } from './bench.js';
+import { bareTool } from './bareTool.js';
+import { Bench, partOf, Stop, WHOLE, type Open } from './bench.js';
 import { booksOf, elementsOf, type Books, type Element } from './elements.js';
-import { bareTool, MAKERS, WHOLE } from './make.js';
+import { kindBook, kindOf } from './kindBook.js';
 import { saidOf, type SaidOfTool } from './said.js';
 import { exactSet, exactTool, setModels, setsLike, shelfTool } from './shelf.js';
 import { thing } from './thing.js';
-import { KIND_TITLES, type MadeKind } from './madeKinds.js';
-import { kindBook, NOTE, type KindTerm, type Named } from './words.js';
+import { NOTE, type KindTerm, type Named } from './words.js';
 
 /** One tool of a line, ready to be put into a toolbox. */
 export interface ReadTool {
@@ -236,8 +237,9 @@ class SegmentReader {
   private made(b: Bench, main: Extract<Element, { at: 'kind' }>): PieceModel[] {
     const { kind } = main;
     if (isNamed(kind)) return [this.named(b, main, kind)];
-    b.take(main, 'tool', KIND_TITLES[kind]);
-    return MAKERS[kind as Exclude<MadeKind, 'thing' | 'made'>](b);
+    const { title, make } = present(kindOf(kind));
+    b.take(main, 'tool', title);
+    return make(b);
   }
 
   /** A tool that is called by its name: a figure in the line picks among its sizes. */

@@ -1,7 +1,7 @@
 import { tokensOf } from '../../ground/line/index.js';
 import type { PieceModel } from '../tools/piece.js';
 import { setModels, toolSets, type ToolSet } from '../tools/sets.js';
-import { catalogue } from '../tools/shelf.js';
+import { catalogue } from '../kinds/index.js';
 
 const plain = (text: string): string =>
   text

@@ -1,5 +1,5 @@
 import { newPiece, type Piece, type PieceModel } from './piece.js';
-import { catalogue } from './shelf.js';
+import { catalogue } from '../kinds/index.js';
 import { trusted } from './usable.js';
 
 /** Price of a cheap piece as a share of a good one's. Planning value. */

@@ -123,19 +123,32 @@ export const BIT_LIMIT: Readonly<Record<string, number>> = {
   'key 4': 10,
   'key 5': 20,
   'key 6': 32,
+  'ph 0': 2,
   'ph 1': 4,
   'ph 2': 9,
   'ph 3': 14,
+  'ph 4': 20,
+  'jis 0': 2,
   'jis 1': 4,
   'jis 2': 9,
   'jis 3': 14,
+  'square 0': 2,
+  'square 1': 4,
+  'square 2': 9,
+  'square 3': 14,
 };
 export const SHANK_LIMIT = 35;
 
-/** Torque that a shape of a size bears in good steel when it is not a bit in a ¼ in shank, N·m: an inside hex about 0.32·s³. */
+/**
+ * Torque that a shape of a size bears in good steel when it is not a bit in a ¼ in shank, N·m: an inside hex about 0.32·s³, what goes over a hexagon
+ * as a ring.
+ */
 export function shapeBears(form: string, size: string): number {
   const s = millimetres(size);
   switch (form) {
+    case 'hex':
+    case 'hex12':
+      return ringBears(s);
     case 'key':
       return Math.min(1000, round(0.32 * s * s * s));
     case 'lobe':

@@ -1,5 +1,5 @@
 import { under } from '../../ground/numbers.js';
-import { catalogue } from './shelf.js';
+import { catalogue } from '../kinds/index.js';
 import type { PieceModel } from './piece.js';
 
 /** Pieces that are sold together for less than one by one, with a case that stays at home. */

@@ -1,8 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
-import { millimetres } from '../../ground/sizes/index.js';
+import { FORM_SIZES, millimetres } from '../../ground/sizes/index.js';
 import { uuid } from '../../testing/make.js';
-import { bit, bitSocket, combinationSpanner, foldingSet, lKey, ratchet, socket, tyreLever } from './catalogue.js';
-import { catalogue } from './shelf.js';
+import {
+  bit,
+  bitSocket,
+  catalogue,
+  combinationSpanner,
+  foldingSet,
+  lKey,
+  ratchet,
+  socket,
+  tyreLever,
+} from '../kinds/index.js';
 import { setModels, toolSets } from './sets.js';
 import { asBought, asCheap, asOffered, offeredPieces } from './offer.js';
 import { boxVolume, newPiece, pieceSchema } from './piece.js';
@@ -12,6 +21,7 @@ import {
   DRIVE_LIMIT,
   openBears,
   ringBears,
+  shapeBears,
   socketMass,
   socketWidth,
   spannerArm,
@@ -19,6 +29,16 @@ import {
 } from './proportions.js';
 
 describe('proportions of generic pieces', () => {
+  test('a larger size of a form bears no less than a smaller one, and a hexagon that is gone over as much as a ring', () => {
+    for (const form of ['hex', 'key', 'lobe', 'lobe-pin', 'lobe-out', 'ph', 'jis', 'square'] as const) {
+      const sizes = (FORM_SIZES[form] ?? []).toSorted((a, b) => millimetres(a) - millimetres(b));
+      const bears = sizes.map((size) => shapeBears(form, size));
+      expect([form, bears]).toEqual([form, bears.toSorted((a, b) => a - b)]);
+      expect(sizes.length).toBeGreaterThan(3);
+    }
+    expect(['10', '17'].map((s) => shapeBears('hex', s))).toEqual(['10', '17'].map((s) => ringBears(Number(s))));
+    expect(['0', '1', '4'].map((s) => shapeBears('ph', s))).toEqual([2, 4, 20]);
+  });
   test.each([
     [10, 140, 42],
     [17, 224, 145],
