@@ -27,13 +27,14 @@ const LEAST = Object.fromEntries(
 /** Texts of repairs and tables are data, read by eye and by the tests of the vocabulary. */
 const DATA = new Set(
   `repairs/wheels repairs/brakes repairs/loose repairs/fall repairs/drive repairs/electrics repairs/engine repairs/people repairs/services
-   repairs/faultSearches repairs/prevention repairs/words repairs/supplies/kinds bike/walk/looks toolbox/tools/catalogue toolbox/tools/shelf
+   repairs/faultSearches repairs/prevention repairs/words repairs/supplies/kinds bike/walk/looks toolbox/kinds/things
    toolbox/tools/sets toolbox/line/words bike/line/words repairs/line/words stow/usual`.split(/\s+/),
 );
 /** Tests of other folders that speak of this one. */
 const ALSO = {
   'ground/line': ['bike/line', 'repairs/line'],
   'toolbox/line': ['repairs/line'],
+  'toolbox/kinds': ['toolbox/line', 'toolbox/tools'],
   'toolbox/coverage': ['bike/walk'],
   'trip/services': ['trip/odds'],
   ground: ['garage'],
