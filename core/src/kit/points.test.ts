@@ -9,7 +9,7 @@ import { compareKits, keptOf, listOf, withFigures } from './keeping.js';
 import { writeKit } from './packingCsv.js';
 import { unitsOf } from './stock.js';
 import { kitFrom } from './told/index.js';
-import { between, concaveHull, picture, type CurvePicture } from './points.js';
+import { between, concaveHull, picture, stepsOf, type CurvePicture } from './points.js';
 import { kitCase } from './toolCase.js';
 import { contentsAt, contentsOfKept } from './choose.js';
 
@@ -69,6 +69,39 @@ describe('the picture of the curve', () => {
         },
       ),
     );
+  });
+  test('a step is where other tools save more, or the same ones a 220th of it all; what saves no more is none', () => {
+    const steps = (of: readonly (readonly [best: number, by: number])[]) =>
+      stepsOf({ most: of.length - 1, best: Float64Array.from(of, ([v]) => v), by: Int16Array.from(of, ([, b]) => b) });
+    const none = -Infinity;
+    expect(
+      steps([
+        [none, -1],
+        [1, 0],
+        [1, 0],
+        [1.001, 0],
+        [2, 1],
+        [3, 1],
+        [3.1, 1],
+        [220, 1],
+      ]),
+    ).toEqual([1, 4, 6, 7]);
+    // Other tools that save the same are no step, and nothing that saves nothing is the first one.
+    expect(
+      steps([
+        [0, 0],
+        [0, 1],
+        [none, 2],
+        [5, 2],
+        [5, 3],
+      ]),
+    ).toEqual([0, 3]);
+    expect(
+      steps([
+        [none, -1],
+        [none, -1],
+      ]),
+    ).toEqual([]);
   });
   test('steps between two kits: what leaves and comes makes up the grams', () => {
     const [a, b] = [shown.points[10]!, shown.points[30]!];

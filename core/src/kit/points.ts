@@ -64,8 +64,11 @@ export function concaveHull(points: readonly { mass: number; value: number }[]):
   return hull;
 }
 
-/** Limits at which the kit changes enough to be told apart. */
-function stepsOf(curve: Curve): number[] {
+/**
+ * Limits at which the kit changes enough to be told apart: other tools, or a 220th of all that is saved.
+ * @returns grams
+ */
+export function stepsOf(curve: Pick<Curve, 'best' | 'by' | 'most'>): number[] {
   const top = curve.best.reduce((m, v) => (v > m ? v : m), 0);
   const steps: number[] = [];
   let previous = -Infinity;

@@ -180,15 +180,9 @@ describe('one drive, worth, company', () => {
       owned(socket('1/4in', '8')),
     ];
     expect(carried(garage([hex('10')], pieces))).toEqual(['Ratchet ¼ in', 'Socket ¼ in, 10']);
-    expect(carried(garage([hex('10')], pieces, { drive: 'middle' }))).toEqual([
-      'Ratchet ⅜ in',
-      'Socket ⅜ in, 10',
-    ]);
+    expect(carried(garage([hex('10')], pieces, { drive: 'middle' }))).toEqual(['Ratchet ⅜ in', 'Socket ⅜ in, 10']);
     // Where nothing in the middle drive does, the others still count.
-    expect(carried(garage([hex('8')], pieces, { drive: 'middle' }))).toEqual([
-      'Ratchet ¼ in',
-      'Socket ¼ in, 8',
-    ]);
+    expect(carried(garage([hex('8')], pieces, { drive: 'middle' }))).toEqual(['Ratchet ¼ in', 'Socket ¼ in, 8']);
   });
   test('what the bag may be worth: the least within it, and a plain word when no set keeps to it', () => {
     const light = owned(combinationSpanner('10'), { mass: 20, price: 80 });

@@ -46,6 +46,47 @@ const shared = (p: Place, i: StowItem, ...held: StowItem[]) =>
   ).map((r) => r.rule);
 const whereIs = (packing: Packing, key: string) => packing.stowed.find((s) => s.item.key === key)!.placeId;
 
+describe('points of a packing by what they are for', () => {
+  const box = place(1, { lockable: false, stays: false, dry: false });
+  const one = item(1, { uses: 0.4, traits: ['dear'], mass: 500 });
+  const packed = (goals: Goals) => assign(input([one], [box], [], { goals }));
+  test('parts are weighed as the sliders say, and make up the points of all that has a place', () => {
+    const even = { ride: 1, even: 1, soon: 1, everyday: 1, locked: 1, together: 1 };
+    const [plain, soon] = [packed(even), packed({ ...even, soon: 4 })];
+    expect(plain.stowed[0]?.placeId).toBe(box.id);
+    // Half a minute to unzip, 0.4 times.
+    expect(plain.minutes).toBeCloseTo(0.2, 9);
+    expect(plain.parts.soon).toBeCloseTo(POINTS.minute * 0.4 * 0.5, 6);
+    expect(soon.parts.soon).toBeCloseTo(4 * POINTS.minute * 0.4 * 0.5, 6);
+    expect([plain.parts.locked, plain.parts.everyday, plain.parts.fixed]).toEqual([
+      POINTS.unlocked,
+      POINTS.leaves,
+      POINTS.wet,
+    ]);
+    expect(soon.parts.fixed).toBe(plain.parts.fixed);
+    for (const p of [plain, soon]) expect(Object.values(p.parts).reduce((a, b) => a + b, 0)).toBeCloseTo(p.cost, 2);
+  });
+  test('what lies aside and what is spread over places is counted once, as all of it is', () => {
+    const items = [
+      item(1, { group: 'wheels', mass: 900 }),
+      item(2, { group: 'wheels', size: { length: 190, width: 90, height: 90 }, volume: 1500 }),
+    ];
+    const places = [
+      place(1, { at: { x: 700, y: 200, z: 700 } }),
+      place(2, { at: { x: 700, y: 50, z: 700 }, inside: { length: 120, width: 60, height: 40 }, fill: 0.9 }),
+    ];
+    const pins: [string, string][] = [
+      ['piece 1', places[1]!.id],
+      ['piece 2', places[0]!.id],
+    ];
+    const p = assign(input(items, places, pins));
+    expect(p.stowed.map((x) => x.placeId)).toEqual([places[1]!.id, places[0]!.id]);
+    expect(p.parts.together).toBeGreaterThan(0);
+    expect(p.parts.even).toBeGreaterThan(0);
+    expect(Object.values(p.parts).reduce((a, b) => a + b, 0)).toBeCloseTo(p.cost, 2);
+  });
+});
+
 describe('rules of a place', () => {
   test('what goes in square, slanted, or not; soft goods give way but not in their length', () => {
     expect(longestPiece(place(1))).toBeCloseTo(Math.hypot(200, 100, 100), 9);

@@ -7,6 +7,9 @@ import { combinationSpanner, functional } from '../../toolbox/tools/index.js';
 import { newLeg, newTrip } from '../../trip/index.js';
 import { exposuresIn } from '../../trip/odds/index.js';
 import { kitCase } from '../toolCase.js';
+import { preventionOf, type KitProblem } from './kitProblem.js';
+import { worthOf } from './tools.js';
+import { priceOfGram } from './worth.js';
 
 const bike = { ...newBike(uuid(1), 'One'), tyres: 'tubed' as const };
 const head = (n: number, size: string, given: Partial<GarageDocument['fasteners'][number]> = {}) =>
@@ -172,5 +175,34 @@ describe('what is demanded', () => {
     for (const list of [problem.asks, ...problem.others.map((o) => o.asks)])
       expect(list.reduce((s, a) => s + (a.fitted.get('front tube') ?? 0), 0)).toBeLessThanOrEqual(1);
     expect(problem.asks.some((a) => a.fitted.get('front tube') === 1)).toBe(true);
+  });
+});
+
+describe('what counts of a bike and a question', () => {
+  test('measures: those done and those that are asked for, none that is only possible or is fitted from new', () => {
+    const ids = (given: Partial<typeof bike>, also: string[] = []) =>
+      preventionOf({ ...bike, ...given }, also).map((p) => p.id);
+    const [done, may] = [
+      { id: 'levers-turn', state: 'done' as const },
+      { id: 'hand-guards', state: 'may' as const },
+    ];
+    expect(ids({})).toEqual([]);
+    expect(ids({ prevention: [done, may] })).toEqual(['levers-turn']);
+    expect(ids({ prevention: [may] }, ['hand-guards'])).toEqual(['hand-guards']);
+    expect(ids({ prevention: [{ ...may, state: 'done' }], fitted: ['hand guards'] }, ['hand-guards'])).toEqual([]);
+    expect(ids({}, ['nothing known'])).toEqual([]);
+  });
+  test('worth: euros of the copies that are carried', () => {
+    const pieces = [owned(combinationSpanner('10'), { price: 3 }), owned(combinationSpanner('13'), { price: 5 })];
+    expect(worthOf({ pieces } as unknown as KitProblem, [2, 1])).toBe(11);
+    expect(worthOf({ pieces } as unknown as KitProblem, [0, 0])).toBe(0);
+  });
+  test('price of a gram: minutes for each 100 g, in hours or in their money', () => {
+    const price = (value: 'hours' | 'money', hourEuros: number) =>
+      priceOfGram({ question: { knee: 1.2, value, hourEuros } });
+    expect(price('hours', 20)).toBeCloseTo(1.2 / 60 / 100, 15);
+    expect(price('money', 20)).toBeCloseTo((1.2 / 60 / 100) * 20, 15);
+    // Time that costs nothing still keeps a gram from being free.
+    expect(price('money', 0)).toBeCloseTo((1.2 / 60 / 100) * 0.01, 15);
   });
 });

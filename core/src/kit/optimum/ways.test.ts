@@ -1,7 +1,7 @@
 import { DEFAULT_PRACTICE, type Practice } from '../../toolbox/practice.js';
 import { describe, expect, test } from '@jest/globals';
 import { newBike } from '../../bike/index.js';
-import { TROUBLES, type WayNeeds } from '../../repairs/index.js';
+import { hasTraits, TROUBLES, type WayNeeds } from '../../repairs/index.js';
 import { newLeg, newTrip } from '../../trip/index.js';
 import { uuid } from '../../testing/make.js';
 import { gainOf, practisedNeeds, practisedWays } from './ways.js';
@@ -101,6 +101,33 @@ describe('ways that do not count, with the reason', () => {
       ...{ code: 'sheet.chain-tool', opens: 520, chain: 525 },
     });
     expect(barred('chain', 'Coast and push to the road', {}, small)).toBeNull();
+    // What needs no chain tool is done all the same.
+    expect(barred('tube-torn-front', 'Fit a new tube', {}, small)).toBeNull();
+  });
+  test('without a trip nobody is along and no water is crossed; one leg through water is enough', () => {
+    const off = (id: string, name: string) =>
+      practisedWays(of(id), bike, undefined, practice({})).find((w) => w.way.name === name)?.barred;
+    expect(off('chain', 'Be towed by a companion')).toEqual({ code: 'lack.nobody-along' });
+    expect(off('plug-fouled', 'New plug')).toEqual(prefers('sparkPlug', 'earned'));
+    const [leg] = trip.legs;
+    const legs = [
+      { ...leg!, crossings: 0 },
+      { ...leg!, id: uuid(4), crossings: 2 },
+    ];
+    expect(barred('plug-fouled', 'New plug', {}, bike, { ...trip, legs })).toBeNull();
+  });
+  test('ways that are not done on a bike are not there', () => {
+    let left = 0;
+    for (const on of [
+      bike,
+      { ...bike, tyres: 'tubeless' as const, drive: 'shaft' as const, fuelling: 'carburettor' as const },
+    ])
+      for (const t of TROUBLES) {
+        const there = practisedWays(t, on, trip, practice({})).map((w) => w.way.name);
+        expect([t.id, there]).toEqual([t.id, t.ways.filter((w) => hasTraits(w.only, on)).map((w) => w.name)]);
+        left += t.ways.length - there.length;
+      }
+    expect(left).toBeGreaterThan(0);
   });
 });
 

@@ -135,6 +135,19 @@ describe('a track measured', () => {
     expect(climb(300, 100)).toBe(0);
     expect(climb(0, 50, 45, 100)).toBe(100);
   });
+  test('climb to the metre: eight metres are noise, nine are none; heights that are not known are stepped over', () => {
+    const climb = (...heights: (number | null)[]) => climbOf(heights.map((ele) => ({ ele })));
+    expect([climb(100, 108, 100), climb(100, 109, 100), climb(100, 108), climb(100, 109)]).toEqual([0, 9, 0, 9]);
+    // A fall of eight goes on climbing, one of nine ends the climb at its top.
+    expect([climb(100, 120, 112, 130), climb(100, 120, 111, 130)]).toEqual([30, 20 + 19]);
+    // A climb that was noise is forgotten with the fall that ends it; a small fall starts the next one lower.
+    expect([climb(100, 105, 90, 99), climb(100, 95, 104), climb(100, 92, 101, 92, 101)]).toEqual([9, 9, 9 + 9]);
+    expect([climb(null, 100, null, 110, null), climb(), climb(100)]).toEqual([10, null, 0]);
+    expect([
+      climbOf([{ ele: 0 }, { ele: 3 }, { ele: 1 }, { ele: 2 }], 0),
+      climbOf([{ ele: 0 }, { ele: 3 }], 3),
+    ]).toEqual([4, 0]);
+  });
   test('never climbs less than from start to end, never more than all steps up', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 2, maxLength: 40 }), (heights) => {
@@ -253,6 +266,30 @@ describe('help along the way', () => {
       ],
     });
     expect(over.every((s) => Math.abs(s.lon) >= 179.9)).toBe(true);
+  });
+  test('spots between two points part their way, their height and the way round evenly', () => {
+    const spots = (...points: Route['points']) => spotsAlong({ ...straight([]), points });
+    const between = (...points: Route['points']) => spots(...points).map((s) => [s.lat, s.lon, s.ele, s.km]);
+    expect(between([10, 20, 100, 1], [11, 24, 180, 3])).toEqual([
+      [10, 20, 100, 1],
+      [10.25, 21, 120, 1.5],
+      [10.5, 22, 140, 2],
+      [10.75, 23, 160, 2.5],
+      [11, 24, 180, 3],
+    ]);
+    // Over the date line, either way; half a kilometre needs no spot between.
+    const lons = (from: number, to: number) => spots([0, from, null, 0], [0, to, null, 1.5]).map((s) => s.lon);
+    expect(lons(179, -178).map((l) => Math.round(l * 1e6) / 1e6)).toEqual([179, 180, -179, -178]);
+    expect(lons(-179, 178).map((l) => Math.round(l * 1e6) / 1e6)).toEqual([-179, -180, 179, 178]);
+    expect(lons(178, 179).map((l) => Math.round(l * 1e3) / 1e3)).toEqual([178, 178.333, 178.667, 179]);
+    expect(spots([0, 0, null, 0], [0, 1, 50, 0.5])).toHaveLength(2);
+    const heights = (a: number | null, b: number | null) => spots([0, 0, a, 0], [0, 1, b, 1]).map((s) => s.ele);
+    expect([heights(null, 50), heights(50, null), heights(50, 60), heights(null, null)]).toEqual([
+      [null, null, 50],
+      [50, null, null],
+      [50, 55, 60],
+      [null, null, null],
+    ]);
   });
 });
 

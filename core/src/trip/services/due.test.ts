@@ -186,4 +186,29 @@ describe('fuel and water', () => {
     expect(legNeeds(bike, { ...leg(10), hours: 1 }).water).toBe(2);
     expect(legNeeds(bike, { ...leg(10), hours: 1, temperature: 40 }).water).toBe(4);
   });
+  test('ground takes fuel by its share of the leg; the fuel weighs; all of it is told', () => {
+    const mixed = { ...leg(0), km: { paved: 50, gravel: 30, track: 20 }, fuelGapKm: 250 };
+    const needs = legNeeds(bike, mixed);
+    // 50 + 30 · 1.1 + 20 · 1.3 = 109 of 100 km: 4.36 L, 8.5 L go 195.0 km; 300 − 195.0 = 105.0 km want 4.58 L, by half litres 5.
+    const range = (8.5 / 4.36) * 100;
+    expect(needs.range).toBeCloseTo(range, 9);
+    expect([needs.spareFuel, needs.fuelMass]).toEqual([5, 5 * 745]);
+    expect(needs.formula).toEqual({
+      code: 'fuel.range',
+      ...{ tank: 10, reserve: 0.15, consumption: 4, factor: 1.09, gap: 250, detour: 1.2 },
+      range: expect.closeTo(range, 9),
+      per100: expect.closeTo(4.36, 9),
+    });
+    expect(legNeeds(bike, { ...mixed, fuelGapKm: null })).toMatchObject({ spareFuel: null, fuelMass: 0 });
+    // A leg without a way is as paved.
+    expect(legNeeds(bike, leg(0)).formula.factor).toBe(1);
+  });
+  test('water follows the warmth and the hours of a day, and has a least that grows in the heat', () => {
+    const water = (given: Partial<Leg>) => legNeeds(bike, { ...leg(100), ...given }).water;
+    // Halfway from 15 to 35 °C: three quarters of a litre an hour.
+    expect(water({ hours: 16, days: 2, temperature: 25 })).toBe(6);
+    expect(water({ hours: 16, days: 0, temperature: 25 })).toBe(12);
+    // Halfway from 25 to 30 °C a day wants three litres at least.
+    expect([25, 27.5, 30, 31].map((temperature) => water({ hours: 0.5, days: 1, temperature }))).toEqual([2, 3, 4, 4]);
+  });
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What is wanted of a packing, as sliders; what each costs in the present one; and how sure it is that nothing is better. */
 import { computed, ref } from 'vue';
-import { present, GOALS, GOAL_TEXT, type Goal, type Packing } from '@necessaire/core';
+import { present, GOALS, type Goal, type Packing } from '@necessaire/core';
 import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
@@ -19,7 +19,7 @@ const value = (goal: Goal) => present(garage.doc).garage.goals[goal];
 function set(goal: Goal, to: number) {
   const { doc } = garage;
   if (!doc) return;
-  garage.edit(`${GOAL_TEXT[goal].name}: ${WORDS[to]}`, [], {
+  garage.edit(`${texts.GOAL_TEXT[goal].name}: ${WORDS[to]}`, [], {
     ...doc.garage,
     goals: { ...doc.garage.goals, [goal]: to },
   });
@@ -42,7 +42,10 @@ function explainPoints() {
     value: props.packing.cost.toFixed(2),
     formula: texts.leastOfSlidersPointsOver,
     inputs: [
-      ...GOALS.map((g) => ({ name: `${GOAL_TEXT[g].name}: ${GOAL_TEXT[g].says}`, value: (parts[g] ?? 0).toFixed(2) })),
+      ...GOALS.map((g) => ({
+        name: `${texts.GOAL_TEXT[g].name}: ${texts.GOAL_TEXT[g].says}`,
+        value: (parts[g] ?? 0).toFixed(2),
+      })),
       { name: texts.notDryOrRattling, value: (parts.fixed ?? 0).toFixed(2) },
       { name: texts.nothingCostsLessThan, value: props.packing.bound.toFixed(2) },
       { name: texts.expectedMinutesOfOpeningPlaces, value: props.packing.minutes.toFixed(1) },
@@ -76,13 +79,13 @@ function explainPoints() {
       :share="search.progress"
       @stop="search.halt()"
     />
-    <div v-for="g in GOALS" :key="g" class="goal" role="group" :aria-label="GOAL_TEXT[g].name">
+    <div v-for="g in GOALS" :key="g" class="goal" role="group" :aria-label="texts.GOAL_TEXT[g].name">
       <span
-        ><strong>{{ GOAL_TEXT[g].name }}</strong
-        ><span class="soft says">{{ GOAL_TEXT[g].says }}</span></span
+        ><strong>{{ texts.GOAL_TEXT[g].name }}</strong
+        ><span class="soft says">{{ texts.GOAL_TEXT[g].says }}</span></span
       >
       <v-slider
-        :aria-label="GOAL_TEXT[g].name"
+        :aria-label="texts.GOAL_TEXT[g].name"
         :min="0"
         :max="4"
         :step="1"
