@@ -79,6 +79,33 @@ describe('what is sure to come so often gives the same on every trip', () => {
 
 describe('of what comes by chance', () => {
   const runs = 20_000;
+  test('of several that want the last spare each is as likely to come first, whatever their laws are', () => {
+    // One spare, three that are sure to come: a mend of one, of three and of five hours; the others are out for eight each.
+    const named = (key: string, of: CountLaw): Ridden => ({ ...stops(of), key });
+    const kit: Means = {
+      ...{ name: 'kit', stock: new Map([['tie', 1]]) },
+      ways: new Map(
+        [1, 3, 5].map((hours, i) => [`it ${i}`, [way({ hours, supplies: [{ kind: 'tie', units: 1 }] })]] as const),
+      ),
+    };
+    const all = [0, 1, 2].map((i) => named(`it ${i}`, law(1)));
+    const rode = simulate(trip, all, [kit], runs, 11)[0]!;
+    expect(rode.hours).toBeGreaterThan(16 + 3 - 5 * rode.hoursError);
+    expect(rode.hours).toBeLessThan(16 + 3 + 5 * rode.hoursError);
+    // A third of the trips each: so the spread of a mean of three hours is that of 1, 3 and 5.
+    expect(rode.hoursError * Math.sqrt(runs)).toBeCloseTo(Math.sqrt(8 / 3), 1);
+    // Whatever comes by chance is no sooner either: where both come, the sure one is first half of the time.
+    const mixed = simulate(trip, [named('it 0', poisson(0.05)), named('it 2', law(1))], [kit], runs, 12)[0]!;
+    const second = 0.05 * (8 + (1 - 5) / 2);
+    expect(Math.abs(mixed.hours - (5 + second))).toBeLessThan(5 * mixed.hoursError + 0.01);
+  });
+  test('an own record makes counts differ more from trip to trip, and their mean no other', () => {
+    const counted = (of: CountLaw) => simulate(trip, [annoys(1, of)], [NO_MEANS], runs, 13)[0]!;
+    const [plain, own] = [counted(poisson(2)), counted({ mean: 2, shape: 3 })];
+    for (const c of [plain, own]) expect(Math.abs(c.hours - 2)).toBeLessThan(5 * c.hoursError);
+    // Variance of a Poisson is its mean; of a negative binomial its mean and mean²/shape.
+    expect((own.hoursError / plain.hoursError) ** 2).toBeCloseTo((2 + 4 / 3) / 2, 1);
+  });
   test('the quantiles, the spread and the errors are those of its law', () => {
     const p = (n: number) => countPmf(n, poisson(1));
     const s = ride(annoys(1, poisson(1)), NO_MEANS, runs);
