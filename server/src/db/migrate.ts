@@ -11,6 +11,7 @@ import * as words from './migrations/009_words.js';
 import * as crew from './migrations/010_crew.js';
 import * as prove from './migrations/011_prove.js';
 import * as review from './migrations/012_review.js';
+import * as codes from './migrations/013_codes.js';
 
 const MIGRATIONS = [
   { name: '001_garages', ...garages },
@@ -25,6 +26,7 @@ const MIGRATIONS = [
   { name: '010_crew', ...crew },
   { name: '011_prove', ...prove },
   { name: '012_review', ...review },
+  { name: '013_codes', ...codes },
 ];
 /** Any number that no other program on the database uses. */
 const LOCK = 72_330_145;

@@ -6,6 +6,7 @@ import { useExplain } from '../../stores/explain';
 import { useGarage } from '../../stores/garage';
 import { usePacking } from '../../stores/packing';
 import WorkBar from '../../ui/WorkBar.vue';
+import { GOAL_TEXT } from '../../words/goals';
 import * as texts from '../../words/stow/goalSheet';
 
 const props = defineProps<{ packing: Packing }>();
@@ -19,7 +20,7 @@ const value = (goal: Goal) => present(garage.doc).garage.goals[goal];
 function set(goal: Goal, to: number) {
   const { doc } = garage;
   if (!doc) return;
-  garage.edit(`${texts.GOAL_TEXT[goal].name}: ${WORDS[to]}`, [], {
+  garage.edit(`${GOAL_TEXT[goal].name}: ${WORDS[to]}`, [], {
     ...doc.garage,
     goals: { ...doc.garage.goals, [goal]: to },
   });
@@ -43,7 +44,7 @@ function explainPoints() {
     formula: texts.leastOfSlidersPointsOver,
     inputs: [
       ...GOALS.map((g) => ({
-        name: `${texts.GOAL_TEXT[g].name}: ${texts.GOAL_TEXT[g].says}`,
+        name: `${GOAL_TEXT[g].name}: ${GOAL_TEXT[g].says}`,
         value: (parts[g] ?? 0).toFixed(2),
       })),
       { name: texts.notDryOrRattling, value: (parts.fixed ?? 0).toFixed(2) },
@@ -79,13 +80,13 @@ function explainPoints() {
       :share="search.progress"
       @stop="search.halt()"
     />
-    <div v-for="g in GOALS" :key="g" class="goal" role="group" :aria-label="texts.GOAL_TEXT[g].name">
+    <div v-for="g in GOALS" :key="g" class="goal" role="group" :aria-label="GOAL_TEXT[g].name">
       <span
-        ><strong>{{ texts.GOAL_TEXT[g].name }}</strong
-        ><span class="soft says">{{ texts.GOAL_TEXT[g].says }}</span></span
+        ><strong>{{ GOAL_TEXT[g].name }}</strong
+        ><span class="soft says">{{ GOAL_TEXT[g].says }}</span></span
       >
       <v-slider
-        :aria-label="texts.GOAL_TEXT[g].name"
+        :aria-label="GOAL_TEXT[g].name"
         :min="0"
         :max="4"
         :step="1"
