@@ -74,6 +74,18 @@ test(
       expect(wide, stage).toEqual([]);
       await parted(stage);
     }
+    // What is chosen is read whole.
+    await goTo(page, 'Kit');
+    await page.getByRole('tab', { name: 'Preferences' }).click();
+    const chosen = page.getByRole('main').getByRole('combobox');
+    await expect(chosen.first()).toBeVisible();
+    const cut = await chosen.evaluateAll((all) =>
+      all
+        .flatMap((box) => [...(box.closest('.v-field')?.querySelectorAll('*') ?? [])])
+        .filter((e) => getComputedStyle(e).textOverflow === 'ellipsis' && e.scrollWidth > e.clientWidth)
+        .map((e) => e.textContent),
+    );
+    expect(cut).toEqual([]);
     await goTo(page, 'Walk');
     const drawing = picture(page).getByRole('group', { name: /side view$/u });
     const boxes = await drawing

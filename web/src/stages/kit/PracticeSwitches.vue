@@ -121,7 +121,8 @@ function why(c: SwitchCost) {
 }
 .questions {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  /* The longest position stands whole. */
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 290px), 1fr));
   gap: 10px 14px;
 }
 .cost {
