@@ -9,6 +9,17 @@ export interface Assignment {
   ways: ReadonlyMap<string, readonly number[]>;
 }
 
+/** A crew's kit shared out, with how far from proven it is. */
+export interface Shared extends Assignment {
+  /** The blend that was made least, grams, what is left undone not in it. */
+  cost: number;
+  /** Grams that no sharing undercuts. */
+  bound: number;
+  proven: boolean;
+  /** Distance to the bound as a share of the cost. */
+  gap: number;
+}
+
 /** Nobody carries anything. */
 export const nothing = (c: CrewCase): Assignment => ({
   pieces: c.problem.pieces.map(() => c.carriers.map(() => 0)),

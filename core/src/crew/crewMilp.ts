@@ -5,7 +5,7 @@ import { addTask, leastCopies, type Task } from '../toolbox/cover/index.js';
 import { BAG_FILL, boxVolume, type Piece } from '../toolbox/tools/index.js';
 import type { SupplyKind } from '../repairs/supplies/index.js';
 import type { Requirement } from '../kit/optimum/kitProblem.js';
-import { blended, loads, mayCarryAll, type Assignment } from './assignment.js';
+import { blended, loads, mayCarryAll, type Assignment, type Shared } from './assignment.js';
 import { canHold } from './canHold.js';
 import { likelyPieces } from './likely.js';
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
@@ -26,17 +26,6 @@ const MOST_UNITS = 400;
 const MOST_ROUNDS = 12;
 /** The same for a whole crew: what further rounds better is below what they take. */
 const FEW_ROUNDS = 6;
-
-/** A crew's kit shared out, with how far from proven it is. */
-export interface Shared extends Assignment {
-  /** The blend that was made least, grams, what is left undone not in it. */
-  cost: number;
-  /** Grams that no sharing undercuts. */
-  bound: number;
-  proven: boolean;
-  /** Distance to the bound as a share of the cost. */
-  gap: number;
-}
 
 /** Stocks that a group turned out to need when some troubles take some options: together they draw so much. */
 interface Cut {

@@ -5,7 +5,7 @@ import { blended, carriedCounts, loads, type Assignment } from './assignment.js'
 import { atHome, forced, mostCopies, type Floor } from './forced.js';
 import { canHold } from './canHold.js';
 import type { CrewCase } from './crewCase.js';
-import type { Shared } from './crewMilp.js';
+import type { Shared } from './assignment.js';
 import type { Group, GroupOption } from './groups.js';
 import { ableOf, chosenOptions, drawsOf, gapsOf, optionOf } from './judge.js';
 import { leastUnits, levelsOf } from './stockRule.js';

@@ -6,7 +6,7 @@ import type { CarrierId, Vehicle } from './crew.js';
 import type { CrewCase } from './crewCase.js';
 import type { Member } from './member.js';
 import { skillIn } from './person.js';
-import type { Shared } from './crewMilp.js';
+import type { Shared } from './assignment.js';
 import { moved, type Item } from './effect.js';
 import { fetchHours } from './fetch.js';
 import { hoursWith } from './hours.js';

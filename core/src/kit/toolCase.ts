@@ -1,8 +1,8 @@
 import { atHand } from '../toolbox/loan.js';
 import type { Practice } from '../toolbox/practice.js';
 import type { Solve } from '../ground/milp.js';
-import { ChainFinder, modeFit, reachOf, type Reach } from '../toolbox/chains/index.js';
-import { coverProblem, lightestSet, type Choice, type FunctionNeed, type Lightest } from '../toolbox/cover/index.js';
+import { ChainFinder, modeFit, reachOf } from '../toolbox/chains/index.js';
+import { coverProblem, lightestSet, type FunctionNeed, type Lightest } from '../toolbox/cover/index.js';
 import type { Fastener } from '../bike/index.js';
 import type { KitRows } from './rows.js';
 import { exposuresIn, type Exposure } from '../trip/odds/index.js';
@@ -14,19 +14,9 @@ import { anyFunctionNeeds } from './needs.js';
 import { strangersHeads } from './strangers.js';
 import { kitProblem, type KitProblem } from './optimum/kitProblem.js';
 import { choicesOf } from './optimum/lightest.js';
+import type { ToolCase } from './optimum/leastTools.js';
 
-/** All that decides the least set of tools: which heads, by which pieces, for which troubles, under which practice. */
-export interface ToolCase {
-  reaches: readonly Reach[];
-  pieces: readonly Piece[];
-  functions: readonly FunctionNeed[];
-  /** Troubles that can be met in one of several ways, with what each asks for and uses up. */
-  choices: readonly Choice[];
-  losable: (piece: Piece) => boolean;
-  practice: Practice;
-  /** Ids of pieces that are offered, not owned. */
-  offered: ReadonlySet<string>;
-}
+export type { ToolCase };
 
 /** The least set of tools of a case. */
 export const leastOf = (c: ToolCase, solve: Solve): Lightest =>

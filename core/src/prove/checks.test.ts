@@ -20,7 +20,7 @@ import {
   type CheckDue,
   type CheckRows,
 } from './checks/index.js';
-import { CHECK_LOOKS } from './checks/ofBike.js';
+import { CHECK_LOOKS } from './checks/looks.js';
 import type { ProveCase } from './proveCase.js';
 import { daysBetween } from './proven.js';
 import type { Watch } from './watch.js';

@@ -1,4 +1,4 @@
-import type { Token } from './token.js';
+import type { Token } from './stretch.js';
 
 /** Numbers said in words, as dictation writes them down: `twenty seven`, `three eighths`, `one and an eighth`, `ten point five`. */
 const UNITS: Readonly<Record<string, number>> = {

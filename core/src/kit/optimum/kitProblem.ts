@@ -22,7 +22,7 @@ import { bookOf, boltKind, stockOf, type SupplyBook } from '../../repairs/suppli
 import { type Piece, type PieceFunction } from '../../toolbox/tools/index.js';
 import { newKitQuestion, type KitQuestion, type Trip } from '../../trip/index.js';
 import type { LackFact } from '../lacks.js';
-import type { ToolCase } from '../toolCase.js';
+import type { ToolCase } from './leastTools.js';
 import { Items, setsOfEnds, setsOfFunction, setsOfTask } from './items.js';
 import { gainOf, practisedWays, type PractisedWay } from './ways.js';
 

@@ -1,11 +1,9 @@
-import { STATIONS, type Station } from '../../bike/index.js';
 import type { Occasion } from '../checkDone.js';
 import type { ProveCase } from '../proveCase.js';
 import type { CheckFact } from './facts.js';
+import type { WalkPlace } from './walkPlace.js';
 
-/** Where one is on the walk: round the bike by its stations, then bags and kit, then what is done at a table. */
-export type WalkPlace = Station | 'bags' | 'kit' | 'table';
-export const WALK: readonly WalkPlace[] = [...STATIONS, 'bags', 'kit', 'table'];
+export { WALK, type WalkPlace } from './walkPlace.js';
 
 /** Something to be looked at, made from what the bike, the kit and the trip are. */
 export interface Check {

@@ -1,6 +1,6 @@
 import type { Station } from '../../bike/index.js';
 import type { DueFact } from '../../trip/services/index.js';
-import type { LookKey } from './ofBike.js';
+import type { LookKey } from './looks.js';
 
 /** What a check is about, as a fact: its name, how it is done and why are told from this. km, ISO dates; things by their names. */
 export type CheckFact =

@@ -11,7 +11,7 @@ import { checksOfKit, checksOfTrip } from './ofKit.js';
 export { WALK, type Check, type WalkPlace } from './check.js';
 export * from './due.js';
 export * from './facts.js';
-export { CHECK_LOOKS, type LookKey } from './ofBike.js';
+export { CHECK_LOOKS, type LookKey } from './looks.js';
 
 /** What checks are made from beside the kit. */
 export interface CheckRows {

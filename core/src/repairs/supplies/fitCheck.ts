@@ -1,7 +1,7 @@
 import { at, entry } from '../../ground/numbers.js';
 import { tyreMeasures, type Bike } from '../../bike/bike.js';
 import type { ChainToolFact, SheetFact, SupplyFact } from './facts.js';
-import type { FitSlot } from './fitSheet.js';
+import type { FitSlot } from './fitSlots.js';
 
 /** What a reading says in figures and words that can be compared one by one. */
 type Facts = Readonly<Record<string, number | string>>;

@@ -3,41 +3,9 @@ import type { Bike } from '../../bike/bike.js';
 import type { OwnKind } from './book.js';
 import type { SupplyFact } from './facts.js';
 import { differs, tubeMismatch } from './fitCheck.js';
+import { FIT_SLOTS, type FitSlot } from './fitSlots.js';
 
-/** Everything besides fasteners that a spare must match, read off the bike once. */
-export const FIT_SLOTS = [
-  'plug',
-  'bulb main',
-  'bulb tail',
-  'fuses',
-  'chain',
-  'chain tool',
-  'coolant hose',
-  'fuel hose',
-  'tube front',
-  'tube rear',
-  'valve',
-  'oil filter',
-  'air filter',
-  'fuel filter',
-  'pads front',
-  'pads rear',
-  'brake fluid',
-  'engine oil',
-  'coolant',
-  'clutch cable',
-  'throttle cable',
-  'clutch lever',
-  'brake lever',
-  'wheel bearing front',
-  'wheel bearing rear',
-  'spokes',
-  'axle nut',
-  'power socket',
-  'cut-outs',
-  'starter cord',
-] as const;
-export type FitSlot = (typeof FIT_SLOTS)[number];
+export { FIT_SLOTS, type FitSlot };
 
 /** One line of the fit sheet: what to read and where, and which supplies it decides. */
 export interface FitLine {

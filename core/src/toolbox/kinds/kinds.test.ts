@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { printShape, SIX_LOBE } from '../../ground/sizes/index.js';
 import { readTools } from '../line/index.js';
 import type { Mode, PieceModel } from '../tools/piece.js';
-import { CALLED, catalogue, keySet, lKey, lobeKey, TOOL_KINDS, tyreLever } from './index.js';
+import { CALLED, catalogue, TOOL_KINDS } from './all.js';
+import { keySet, lKey, lobeKey, tyreLever } from './index.js';
 
 /** A piece in one line a mode, as it is checked against the formulas of docs/model.md, section 2. */
 const modeTold = (m: Mode): string =>

@@ -1,5 +1,5 @@
 import { Phrasebook, type OwnWord } from '../../ground/line/index.js';
-import { CALLED, catalogue, TOOL_KINDS } from '../kinds/index.js';
+import { CALLED, catalogue, TOOL_KINDS } from '../kinds/all.js';
 import type { ToolKind } from '../kinds/kind.js';
 import { usual, type KindTerm } from './words.js';
 

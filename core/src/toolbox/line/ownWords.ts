@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FORM_WORDS, HEAD_FORMS } from '../../ground/sizes/index.js';
 import { line } from '../../ground/text.js';
-import { TOOL_KINDS } from '../kinds/index.js';
+import { TOOL_KINDS } from '../kinds/all.js';
 
 /** What a rider's own word may stand for: part of a name, a form of head, or a kind of tool. */
 export const OWN_TERMS: readonly [string, ...string[]] = [
