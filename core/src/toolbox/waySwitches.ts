@@ -29,22 +29,21 @@ export interface JudgedWay extends Asked {
   crosses: boolean;
 }
 
+/** What is asked for in place of a function, and what that uses up. */
+interface Instead extends AskedFunction {
+  uses?: Asked['supplies'];
+}
+
 /** What a switch does to the ways of a trouble. */
 interface Effect<P extends string> {
   /** What is asked for in place of one function, and what it uses up; null where it stays as it is. */
-  changes?: (
-    asked: AskedFunction,
-    position: P,
-  ) => { does: PieceFunction; count: number; uses?: Asked['supplies'] } | null;
+  changes?: (asked: AskedFunction, position: P) => Instead | null;
   /** Whether a way does not count. */
   bars?: (way: JudgedWay, position: P) => boolean;
 }
 /** A switch with what it does, whatever its positions are. */
 export interface WaySwitch {
-  changes: (
-    asked: AskedFunction,
-    position: string,
-  ) => { does: PieceFunction; count: number; uses?: Asked['supplies'] } | null;
+  changes: (asked: AskedFunction, position: string) => Instead | null;
   bars: (way: JudgedWay, position: string) => boolean;
 }
 

@@ -3,7 +3,7 @@ import { askFor } from '../line/bench.js';
 import type { PieceModel } from '../tools/piece.js';
 import { BIT_LIMIT, shapeBears, SHANK_LIMIT } from '../tools/proportions.js';
 import { DRIVEN_OR_HEX } from './fromLine.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, held, label, mode, piece, STEEL } from './parts.js';
 import { CROSSES, INCH_KEYS, LOBES, shapes, SLOTS, words } from './runs.js';
 import { bitSockets } from './sockets.js';
@@ -47,7 +47,7 @@ const bits: Maker = (b) => {
 };
 
 export const BITS: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'bit',
     title: 'bit',
     said: 'bit|screwdriver bit|driver bit|hex bit',
@@ -62,5 +62,5 @@ export const BITS: readonly ToolKind[] = [
       ...shapes('square', words('1 2 3')).map((s) => bit(s)),
       ...shapes('lobe-pin', words('10 15 20 25 27 30 40')).map((s) => bit(s)),
     ],
-  }),
+  },
 ];

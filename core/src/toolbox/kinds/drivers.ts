@@ -3,7 +3,7 @@ import { askFor } from '../line/bench.js';
 import type { PieceModel } from '../tools/piece.js';
 import { shapeBears } from '../tools/proportions.js';
 import { DRIVEN_OR_HEX } from './fromLine.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, hand, label, mode, piece, STEEL } from './parts.js';
 import { CROSSES, shapes, SLOTS, words } from './runs.js';
 
@@ -65,7 +65,7 @@ const screwdrivers: Maker = (b) => {
 };
 
 export const DRIVERS: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'screwdriver',
     title: 'screwdriver',
     said: 'screwdriver|driver|turnscrew|nut driver|nut spinner',
@@ -81,5 +81,5 @@ export const DRIVERS: readonly ToolKind[] = [
       ...CROSSES.slice(1, 3).map((s) => driver(s, 25)),
       driver({ form: 'slot', size: '6' }, 25),
     ],
-  }),
+  },
 ];

@@ -5,7 +5,7 @@ import type { PieceModel } from '../tools/piece.js';
 import { DRIVE_LIMIT, RATCHET, SHANK_LIMIT } from '../tools/proportions.js';
 import { driven } from './fromLine.js';
 import { tKeys } from './keys.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, hand, held, mode, money, piece } from './parts.js';
 import { words } from './runs.js';
 
@@ -337,28 +337,28 @@ const tHandles: Maker = (b) =>
     : [tHandle(b.drive())];
 
 export const HANDLES: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'ratchet',
     title: 'ratchet',
     said: 'ratchet|ratchet handle|reversible ratchet|socket wrench|ratchet wrench handle',
     make: driven(ratchet),
     shelf: () => words('1/4in 3/8in 1/2in').map(ratchet),
-  }),
-  toolKind({
+  },
+  {
     key: 'flat ratchet',
     title: 'flat ratchet',
     said: 'flat ratchet|low profile ratchet',
     make: () => [flatRatchet('1/4in', '3/8in')],
     shelf: () => [flatRatchet('1/4in', '3/8in')],
-  }),
-  toolKind({
+  },
+  {
     key: 't handle',
     title: 'T-handle',
     said: 't handle|tee handle|sliding t bar|t bar|sliding bar',
     make: tHandles,
     shelf: () => words('1/4in 3/8in').map(tHandle),
-  }),
-  toolKind({
+  },
+  {
     key: 'bar',
     title: 'plain bar',
     said: 'plain bar|breaker bar|bar|power bar|knuckle bar|flex handle|breaker',
@@ -371,22 +371,22 @@ export const HANDLES: readonly ToolKind[] = [
       plainBar('1/2in', 380),
       plainBar('1/2in', 450),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'spinner',
     title: 'driver handle',
     said: 'driver handle|spinner|spinner handle|socket driver|handle',
     make: driven(driverHandle),
     shelf: () => words('1/4in 3/8in').map(driverHandle),
-  }),
-  toolKind({
+  },
+  {
     key: 'thumb wheel',
     title: 'thumb wheel',
     said: 'thumb wheel|thumbwheel|thumb ratchet',
     make: () => [thumbWheel()],
     shelf: () => [thumbWheel()],
-  }),
-  toolKind({
+  },
+  {
     key: 'extension',
     title: 'extension',
     said: 'extension|ext|extension bar|extender',
@@ -396,8 +396,8 @@ export const HANDLES: readonly ToolKind[] = [
       ...[50, 75, 125, 150, 250].map((l) => extension('3/8in', l)),
       ...[75, 125, 250].map((l) => extension('1/2in', l)),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'adapter',
     title: 'adapter',
     said: 'adapter|adaptor|reducer|converter|drive adapter|step up|step down',
@@ -408,26 +408,26 @@ export const HANDLES: readonly ToolKind[] = [
       adapter('1/2in', '3/8in'),
       adapter('3/8in', '1/2in'),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'joint',
     title: 'swivel joint',
     said: 'swivel joint|joint|swivel|u joint|universal joint|universal|uj|wobble joint|cardan joint|knuckle joint',
     make: driven(joint),
     shelf: () => words('1/4in 3/8in 1/2in').map(joint),
-  }),
-  toolKind({
+  },
+  {
     key: 'bit holder',
     title: 'bit holder',
     said: 'bit holder|holder|bit adapter|bit driver',
     make: driven(bitHolder),
     shelf: () => words('1/4in 3/8in').map(bitHolder),
-  }),
-  toolKind({
+  },
+  {
     key: 'pipe',
     title: 'pipe',
     said: 'pipe|cheater|cheater pipe|cheater bar|extension pipe|tube for leverage',
     make: pipes,
     shelf: () => [250, 300, 400, 500].map(pipe),
-  }),
+  },
 ];

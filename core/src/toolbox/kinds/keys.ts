@@ -4,7 +4,7 @@ import { askFor, refuse } from '../line/bench.js';
 import type { PieceModel } from '../tools/piece.js';
 import { shapeBears } from '../tools/proportions.js';
 import { DRIVEN, DRIVEN_OR_HEX, unmeasured } from './fromLine.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, hand, label, mode, money, piece } from './parts.js';
 import { INCH_KEYS, KEYS, LOBES, shapes, words } from './runs.js';
 import { plugSpanners, spokeKeys } from './special.js';
@@ -148,7 +148,7 @@ const folding: Maker = (b) => {
 };
 
 export const KEY_KINDS: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'key',
     title: 'L-key',
     said: 'l key|key|hex key|inside hex key|hex wrench|inside hex l key|6 lobe key|star key',
@@ -159,8 +159,8 @@ export const KEY_KINDS: readonly ToolKind[] = [
       keySet('key', words('1.5 2 2.5 3 4 5 6 8 10')),
       keySet('lobe', words('10 15 20 25 27 30 40')),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 't key',
     title: 'T-key',
     said: 't key|tee key|t handle key|t handle hex key|t handle inside hex',
@@ -170,8 +170,8 @@ export const KEY_KINDS: readonly ToolKind[] = [
       ...shapes('hex', words('8 10 12 13')).map((s) => tKey(s)),
       ...shapes('lobe', words('25 30 40')).map((s) => tKey(s)),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'folding keys',
     title: 'folding key set',
     said: 'folding set|folding key set|folding hex key set|folding keys|folding hex keys|hex key folder',
@@ -188,5 +188,5 @@ export const KEY_KINDS: readonly ToolKind[] = [
         { form: 'slot', size: '5.5' },
       ]),
     ],
-  }),
+  },
 ];

@@ -17,4 +17,3 @@ export interface ToolKind {
   /** Those on the shelf: from them a gap is closed, a set is made up, a kit is planned. Names are distinct. */
   shelf: () => PieceModel[];
 }
-export const toolKind = (given: ToolKind): ToolKind => given;

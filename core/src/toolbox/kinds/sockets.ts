@@ -4,7 +4,7 @@ import { askFor } from '../line/bench.js';
 import type { PieceModel } from '../tools/piece.js';
 import { DRIVE_LIMIT, ringBears, shapeBears, socketLength, socketMass, socketWidth } from '../tools/proportions.js';
 import { DRIVEN_OR_HEX, unmeasured } from './fromLine.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, held, label, mode, money, piece } from './parts.js';
 import { both, metric, shapes, words } from './runs.js';
 
@@ -130,7 +130,7 @@ const plugSockets: Maker = (b) => {
 };
 
 export const SOCKETS: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'socket',
     title: 'socket',
     said: 'socket|nut socket',
@@ -146,15 +146,15 @@ export const SOCKETS: readonly ToolKind[] = [
       ...both(8, 22).map((s) => twelvePointSocket('3/8in', s)),
       ...metric(13, 32).map((s) => twelvePointSocket('1/2in', s)),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'deep socket',
     title: 'deep socket',
     said: 'deep socket|long socket',
     make: sockets(true),
     shelf: () => [],
-  }),
-  toolKind({
+  },
+  {
     key: 'plug socket',
     title: 'plug socket',
     said: 'plug socket|spark plug socket',
@@ -162,8 +162,8 @@ export const SOCKETS: readonly ToolKind[] = [
     shelf: () => [
       ...words('14 16 18 19 13/16in 5/8in').flatMap((s) => [plugSocket('3/8in', s), plugSocket('3/8in', s, true)]),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'bit socket',
     title: 'bit socket',
     said: 'bit socket|socket bit|driver socket|hex bit socket',
@@ -182,5 +182,5 @@ export const SOCKETS: readonly ToolKind[] = [
       ...shapes('ph', words('1 2 3')).map((s) => bitSocket('3/8in', s)),
       ...shapes('slot', words('5.5 8')).map((s) => bitSocket('3/8in', s)),
     ],
-  }),
+  },
 ];

@@ -3,7 +3,7 @@ import { askFor, WHOLE, type Bench } from '../line/bench.js';
 import type { Mode, PieceModel } from '../tools/piece.js';
 import { adjustableBears, openBears, ringBears, spannerArm, spannerMass } from '../tools/proportions.js';
 import { hexOnly, unmeasured } from './fromLine.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, hand, mode, money, piece } from './parts.js';
 import { both, words } from './runs.js';
 import { hookSpanners, plugSpanners, spokeKeys } from './special.js';
@@ -251,28 +251,28 @@ const INCH_PAIRS: [string, string][] = [
 ];
 
 export const SPANNERS: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'combination',
     title: 'combination spanner',
     said: 'combination spanner|combination wrench|combination|combi|combi spanner|combo wrench|combo|spanner|wrench|ratcheting spanner|ratchet spanner|ratcheting wrench|ratchet wrench|combination ring open spanner|ring open spanner',
     make: combinations,
     shelf: () => both(5.5, 36).map(combinationSpanner),
-  }),
-  toolKind({
+  },
+  {
     key: 'ring',
     title: 'ring spanner',
     said: 'ring spanner|ring|ring wrench|box wrench|box end|box end wrench|box spanner|box end spanner|double ring spanner|box|ring end spanner',
     make: doubleEnded(ringSpanner, 'ring'),
     shelf: () => [...PAIRS, ...INCH_PAIRS].map(([a, b]) => ringSpanner(a, b)),
-  }),
-  toolKind({
+  },
+  {
     key: 'open',
     title: 'open spanner',
     said: 'open spanner|open|open end|open ended|open end spanner|open ended spanner|open wrench|open end wrench|open ended wrench|double open spanner|double open ended spanner',
     make: doubleEnded(openSpanner, 'open'),
     shelf: () => [...PAIRS, ...INCH_PAIRS].map(([a, b]) => openSpanner(a, b)),
-  }),
-  toolKind({
+  },
+  {
     key: 'adjustable',
     title: 'adjustable spanner',
     said: 'adjustable spanner|adjustable|adjustable wrench|monkey wrench|shifting spanner|shifting wrench|adjusting spanner',
@@ -287,5 +287,5 @@ export const SPANNERS: readonly ToolKind[] = [
       adjustable(200, 26, 140, true),
       adjustable(250, 34, 230, true),
     ],
-  }),
+  },
 ];

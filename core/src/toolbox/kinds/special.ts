@@ -3,7 +3,7 @@ import { usual, type SaidByName } from '../line/words.js';
 import type { PieceModel } from '../tools/piece.js';
 import { ringBears, shapeBears } from '../tools/proportions.js';
 import { hexOnly } from './fromLine.js';
-import { toolKind, type ToolKind } from './kind.js';
+import type { ToolKind } from './kind.js';
 import { box, hand, held, mode, piece } from './parts.js';
 import { words } from './runs.js';
 
@@ -159,14 +159,14 @@ export const hookSpanners: Maker = (b) => {
 };
 
 export const SPECIAL: readonly ToolKind[] = [
-  toolKind({
+  {
     key: 'plug spanner',
     title: 'plug spanner',
     said: 'plug|plug spanner|plug wrench|spark plug spanner|spark plug wrench|plug key|spark plug key|spark plug tool',
     make: plugSpanners,
     shelf: () => words('14 16 18 19 13/16in').map(plugSpanner),
-  }),
-  toolKind({
+  },
+  {
     key: 'lever',
     title: 'tyre lever',
     said: 'tyre lever|lever|tyre iron|tyre spoon|spoon|bead lever|rim lever',
@@ -176,21 +176,21 @@ export const SPECIAL: readonly ToolKind[] = [
       tyreLever(null, true),
       ...words('19 22 24 27 30 32 36').map((s) => tyreLever(s, true)),
     ],
-  }),
-  toolKind({
+  },
+  {
     key: 'spoke key',
     title: 'spoke key',
     said: 'spoke key|spoke wrench|spoke spanner|nipple key|spoke nipple key|spoke|spoke nipple',
     make: spokeKeys,
     shelf: () => words('5 5.6 6 6.3').map(spokeKey),
-  }),
-  toolKind({
+  },
+  {
     key: 'hook spanner',
     title: 'hook spanner',
     said: 'hook spanner|hook|c spanner|hook wrench|shock spanner|preload spanner|preload wrench',
     make: hookSpanners,
     shelf: () => words('38 45 52 58 68 80').map(hookSpanner),
-  }),
+  },
 ];
 
 /** Tools of a shape that are called by their name, as they stand on the shelf. */

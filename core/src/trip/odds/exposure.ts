@@ -1,3 +1,4 @@
+import type { Practice } from '../../toolbox/practice.js';
 import { at } from '../../ground/numbers.js';
 import { TERRAINS, type Terrain } from '../../ground/terrain.js';
 import type { DueFact } from '../services/index.js';
@@ -205,7 +206,7 @@ export interface StockDemand {
 const LARGEST_SPARE_BOLT = 10;
 
 /** Positions of the practice on spare tubes. */
-export type Tubes = 'front' | 'both' | 'none' | 'tubeless-too';
+export type Tubes = Practice['tubes'];
 /** Supplies that stand in for another to get out: a front tube in the rear wheel, not the other way about. */
 export const SUBSTITUTES: Readonly<Partial<{ [kind: string]: string }>> = { 'rear tube': 'front tube' };
 /** What spare is carried for a supply under a rider's practice on tubes; null for none. */
